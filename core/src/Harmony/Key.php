@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Harmony;
+
+use Gravik\Pitch\NoteName;
+use Gravik\Pitch\PitchNotUnderstood;
+
+/** The key of a tune: its tonic and whether it is major or minor. */
+final readonly class Key
+{
+    /** Place of C D E F G A B on the line of fifths, C = 0. */
+    private const FIFTHS = [0, 2, 4, -1, 1, 3, 5];
+
+    public function __construct(public NoteName $tonic, public Mode $mode)
+    {
+        if (abs($this->signature()) > 7) {
+            throw ChordNotUnderstood::key($tonic->text().' '.$mode->value);
+        }
+    }
+
+    /** Reads "D minor", "Dm", "A♭ major", "Eb". */
+    public static function parse(string $typed): self
+    {
+        if (preg_match('/^\s*([A-Ga-g](?:♭|♯|b|#)?)\s*(major|maj|minor|min|m)?\s*$/u', $typed, $found) !== 1) {
+            throw ChordNotUnderstood::key($typed);
+        }
+        $minor = in_array($found[2] ?? '', ['minor', 'min', 'm'], true);
+
+        try {
+            return new self(NoteName::parse($found[1]), $minor ? Mode::Minor : Mode::Major);
+        } catch (PitchNotUnderstood) {
+            throw ChordNotUnderstood::key($typed);
+        }
+    }
+
+    public function text(): string
+    {
+        return $this->tonic->text().' '.$this->mode->value;
+    }
+
+    /** Sharps in the signature; flats are negative: −7 to 7. */
+    public function signature(): int
+    {
+        return self::FIFTHS[$this->tonic->letter] + 7 * $this->tonic->alter - ($this->mode === Mode::Minor ? 3 : 0);
+    }
+
+    /**
+     * A note of this key as it is called in another: B♭ in D minor is C in E minor. Where the strict spelling would
+     * need a double sign, the plain one with the new key's kind of signs is given.
+     */
+    public function carry(NoteName $note, self $to): NoteName
+    {
+        $letters = $to->tonic->letter - $this->tonic->letter;
+        $semitones = $this->semitonesTo($to);
+        $carried = NoteName::withLetter($note->letter + $letters, ($note->pitchClass() + $semitones) % 12);
+
+        return abs($carried->alter) > 1 ? NoteName::plain($carried->pitchClass(), $to->signature() > 0) : $carried;
+    }
+
+    /** Upwards to the other tonic: 0–11. */
+    public function semitonesTo(self $other): int
+    {
+        return ($other->tonic->pitchClass() - $this->tonic->pitchClass() + 12) % 12;
+    }
+
+    public function carryChord(ChordSymbol $chord, self $to): ChordSymbol
+    {
+        return $chord->onRoot($this->carry($chord->root, $to), $chord->bass === null ? null : $this->carry($chord->bass, $to));
+    }
+}

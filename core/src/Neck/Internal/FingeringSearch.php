@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Neck\Internal;
+
+use Gravik\Neck\Barre;
+
+/**
+ * The easiest way to finger a grip: every run is taken by one finger (a barre) or by a finger each, fingers rise with
+ * the frets, and all such plans are compared. The cost is in the same unit as the grip's difficulty (a heuristic).
+ *
+ * @internal VoicingFinder is the door
+ */
+final readonly class FingeringSearch
+{
+    private const PER_FINGER = 0.25;
+
+    private const LITTLE_FINGER = 0.15;
+
+    private const STRETCH_PER_FRET = 0.45;
+
+    private const CROWDED = 0.15;
+
+    /** Extra cost of a barre by finger 1 to 4. */
+    private const BARRE = [1 => 0.5, 2 => 1.6, 3 => 0.9, 4 => 1.3];
+
+    private const BARRE_PER_STRING = 0.12;
+
+    /**
+     * @param list<int|null> $frets low to high
+     *
+     * @return array{fingers: list<int|null>, barres: list<Barre>, cost: float}|null null when four fingers cannot do it
+     */
+    public function easiest(array $frets): ?array
+    {
+        $runs = FingerRuns::of($frets)->runs;
+        $best = null;
+        foreach (self::plans($runs) as $presses) {
+            $count = count($presses);
+            foreach (self::choices($count) as $fingers) {
+                $cost = self::cost($presses, $fingers);
+                if ($best === null || $cost < $best[0] - 1e-9) {
+                    $best = [$cost, $presses, $fingers];
+                }
+            }
+        }
+        if ($best === null) {
+            return null;
+        }
+
+        return self::applied($frets, $best[1], $best[2]) + ['cost' => $best[0]];
+    }
+
+    /**
+     * No fingering of these frets costs less: strings at one fret take a finger each, or at best one barre by the first finger.
+     *
+     * @param list<int|null> $frets
+     */
+    public function atLeast(array $frets): float
+    {
+        $strings = [];
+        foreach ($frets as $fret) {
+            if ($fret !== null && $fret > 0) {
+                $strings[$fret] = ($strings[$fret] ?? 0) + 1;
+            }
+        }
+        $cost = 0.0;
+        foreach ($strings as $count) {
+            $cost += min(self::PER_FINGER * $count, self::PER_FINGER + self::BARRE[1] + self::BARRE_PER_STRING * ($count - 1));
+        }
+
+        return $cost;
+    }
+
+    /**
+     * @param list<array{fret: int, strings: non-empty-list<int>}> $runs
+     *
+     * @return list<list<array{int, non-empty-list<int>}>> each plan a list of presses [fret, strings], at most four
+     */
+    private static function plans(array $runs): array
+    {
+        $plans = [[]];
+        foreach ($runs as $run) {
+            $grown = [];
+            foreach ($plans as $plan) {
+                $grown[] = [...$plan, [$run['fret'], $run['strings']]];
+                if (count($run['strings']) > 1) {
+                    $grown[] = [...$plan, ...array_map(static fn (int $string): array => [$run['fret'], [$string]], $run['strings'])];
+                }
+            }
+            $plans = $grown;
+        }
+
+        return array_values(array_filter($plans, static fn (array $plan): bool => count($plan) <= 4));
+    }
+
+    /** @return list<list<int>> rising choices of so many fingers out of four */
+    private static function choices(int $count): array
+    {
+        return match ($count) {
+            0 => [[]],
+            1 => [[1], [2], [3], [4]],
+            2 => [[1, 2], [1, 3], [2, 3], [1, 4], [2, 4], [3, 4]],
+            3 => [[1, 2, 3], [1, 2, 4], [1, 3, 4], [2, 3, 4]],
+            default => [[1, 2, 3, 4]],
+        };
+    }
+
+    /**
+     * @param list<array{int, non-empty-list<int>}> $presses
+     * @param list<int>                             $fingers
+     */
+    private static function cost(array $presses, array $fingers): float
+    {
+        $cost = self::PER_FINGER * count($presses);
+        foreach ($presses as $place => [$fret, $strings]) {
+            $finger = $fingers[$place];
+            $cost += 0.02 * ($finger - $place - 1);
+            $cost += $finger === 4 ? self::LITTLE_FINGER : 0.0;
+            if (count($strings) > 1) {
+                $cost += self::BARRE[$finger] + self::BARRE_PER_STRING * (end($strings) - $strings[0]);
+            }
+            if ($place > 0) {
+                $apart = $fret - $presses[$place - 1][0];
+                $natural = $finger - $fingers[$place - 1];
+                $cost += $apart > $natural ? self::STRETCH_PER_FRET * ($apart - $natural) : self::CROWDED * ($natural - $apart);
+            }
+        }
+
+        return $cost;
+    }
+
+    /**
+     * @param list<int|null>                        $frets
+     * @param list<array{int, non-empty-list<int>}> $presses
+     * @param list<int>                             $fingers
+     *
+     * @return array{fingers: list<int|null>, barres: list<Barre>}
+     */
+    private static function applied(array $frets, array $presses, array $fingers): array
+    {
+        $count = count($frets);
+        $taken = array_map(static fn (?int $fret): ?int => $fret === null ? null : 0, $frets);
+        $barres = [];
+        foreach ($presses as $place => [$fret, $strings]) {
+            foreach ($strings as $string) {
+                $taken[$string] = $fingers[$place];
+            }
+            if (count($strings) > 1) {
+                $barres[] = new Barre($fret, $count - $strings[0], $count - end($strings));
+            }
+        }
+
+        return ['fingers' => array_values($taken), 'barres' => $barres];
+    }
+}

@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Neck;
+
+use Gravik\Neck\Internal\ChangeCost;
+
+/**
+ * Chooses one voicing for every chord so that the whole line costs least: the true minimum over the candidates, by
+ * dynamic programming. Cost of a line = rank of each grip + cost of each change.
+ */
+final readonly class PathFinder
+{
+    /** Candidates a chord that are looked at, the best ones (all where one is pinned). */
+    public const CANDIDATES = 60;
+
+    private ChangeCost $change;
+
+    public function __construct(Neck $neck, private PathWeights $weights = new PathWeights())
+    {
+        $this->change = new ChangeCost($neck, $weights);
+    }
+
+    /**
+     * @param list<non-empty-list<Voicing>> $candidates for each chord; one alone where it is pinned
+     */
+    public function cheapest(array $candidates): Path
+    {
+        if ($candidates === []) {
+            return new Path(0.0, [], []);
+        }
+        $layers = array_map(fn (array $layer): array => array_slice($layer, 0, self::CANDIDATES), $candidates);
+        $costs = array_map(fn (Voicing $voicing): float => $this->own($voicing), $layers[0]);
+        $cameFrom = [];
+        $before = array_map($this->change->unpacked(...), $layers[0]);
+        foreach (array_slice($layers, 1) as $layer) {
+            $unpacked = array_map($this->change->unpacked(...), $layer);
+            [$costs, $cameFrom[]] = $this->step($costs, $before, $layer, $unpacked);
+            $before = $unpacked;
+        }
+
+        return $this->traced($layers, $costs, $cameFrom);
+    }
+
+    /**
+     * The same, with one note kept on top of every grip.
+     *
+     * @param list<non-empty-list<Voicing>> $candidates
+     *
+     * @throws NeckException when no note can stay on top throughout
+     */
+    public function cheapestWithCommonTop(array $candidates): Path
+    {
+        $tops = array_map(static fn (array $layer): array => array_values(array_unique(array_map(static fn (Voicing $voicing): int => $voicing->topMidi(), $layer))), $candidates);
+        $common = $tops === [] ? [] : array_values(array_intersect(...$tops));
+        $best = null;
+        foreach ($common as $top) {
+            $kept = [];
+            foreach ($candidates as $layer) {
+                $withTop = array_values(array_filter($layer, static fn (Voicing $voicing): bool => $voicing->topMidi() === $top));
+                if ($withTop !== []) {
+                    $kept[] = $withTop;
+                }
+            }
+            $path = $this->cheapest($kept);
+            if ($best === null || $path->cost < $best->cost) {
+                $best = $path;
+            }
+        }
+
+        return $best ?? throw NeckException::noCommonTop();
+    }
+
+    /** The cost of any given line, by the same weights. */
+    public function costOf(Voicing ...$line): float
+    {
+        $cost = 0.0;
+        $before = null;
+        foreach ($line as $voicing) {
+            $unpacked = $this->change->unpacked($voicing);
+            $cost += $this->own($voicing) + ($before === null ? 0.0 : $this->change->between($before, $unpacked));
+            $before = $unpacked;
+        }
+
+        return $cost;
+    }
+
+    /**
+     * One more chord: for each of its grips the cheapest way to get there. Grips before it are tried cheapest first,
+     * and the rest are left out once they alone cost more than the best way found: a change never costs less than 0.
+     *
+     * @param non-empty-list<float>                                                                $costs
+     * @param non-empty-list<array{mm: ?float, top: int, fingers: array<int, array{int, int}>}>    $before
+     * @param non-empty-list<Voicing>                                                              $layer
+     * @param non-empty-list<array{mm: ?float, top: int, fingers: array<int, array{int, int}>}>    $unpacked
+     *
+     * @return array{non-empty-list<float>, non-empty-list<int>}
+     */
+    private function step(array $costs, array $before, array $layer, array $unpacked): array
+    {
+        asort($costs);
+        $next = [];
+        $from = [];
+        foreach ($unpacked as $place => $to) {
+            $least = INF;
+            $via = 0;
+            foreach ($costs as $earlier => $cost) {
+                if ($cost >= $least) {
+                    break;
+                }
+                $total = $cost + $this->change->between($before[$earlier], $to);
+                if ($total < $least) {
+                    $least = $total;
+                    $via = $earlier;
+                }
+            }
+            $next[] = $least + $this->own($layer[$place]);
+            $from[] = $via;
+        }
+
+        return [$next, $from];
+    }
+
+    private function own(Voicing $voicing): float
+    {
+        return $this->weights->rank * $voicing->rank();
+    }
+
+    /**
+     * @param non-empty-list<non-empty-list<Voicing>> $layers
+     * @param non-empty-list<float>                   $costs
+     * @param list<non-empty-list<int>>               $cameFrom
+     */
+    private function traced(array $layers, array $costs, array $cameFrom): Path
+    {
+        $cost = min($costs);
+        $place = (int) array_search($cost, $costs, true);
+        $voicings = [];
+        for ($chord = count($layers) - 1; $chord >= 0; $chord--) {
+            array_unshift($voicings, $layers[$chord][$place]);
+            $place = $chord > 0 ? $cameFrom[$chord - 1][$place] : 0;
+        }
+
+        return new Path($cost, $voicings, self::moves($voicings));
+    }
+
+    /**
+     * @param list<Voicing> $voicings
+     *
+     * @return list<array{frets: int, held: int, top: int}>
+     */
+    private static function moves(array $voicings): array
+    {
+        $moves = [];
+        foreach (array_slice($voicings, 1) as $place => $to) {
+            $from = $voicings[$place];
+            $held = 0;
+            foreach ($to->frets as $string => $fret) {
+                $held += $fret !== null && $fret === $from->frets[$string] ? 1 : 0;
+            }
+            $moves[] = ['frets' => $to->position - $from->position, 'held' => $held, 'top' => $to->topMidi() - $from->topMidi()];
+        }
+
+        return $moves;
+    }
+}

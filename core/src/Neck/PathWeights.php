@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Neck;
+
+/** What a change between two grips costs, part by part (rules of thumb; the teacher may move them). */
+final readonly class PathWeights
+{
+    /**
+     * @param float $shift      for 100 mm of hand travel
+     * @param float $fingers    for each finger that must be lifted and put elsewhere; one that slides on its string costs a third
+     * @param float $top        for each semitone the top voice moves
+     * @param float $rank    for each point of the grip's own rank: its difficulty and what else speaks against it
+     */
+    public function __construct(
+        public float $shift = 3.0,
+        public float $fingers = 0.3,
+        public float $top = 0.15,
+        public float $rank = 1.0,
+    ) {}
+}

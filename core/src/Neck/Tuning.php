@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Neck;
+
+use Gravik\Pitch\Pitch;
+
+/** The open strings of a guitar, from the lowest string to the highest. Strings are numbered from the high side: 1 is the last. */
+final readonly class Tuning
+{
+    private const LOWEST = 23;
+
+    private const HIGHEST = 79;
+
+    /** @param list<Pitch> $pitches 4 to 8 */
+    private function __construct(public string $slug, public array $pitches)
+    {
+        if (count($pitches) < 4 || count($pitches) > 8) {
+            throw NeckException::stringCount(count($pitches));
+        }
+        foreach ($pitches as $pitch) {
+            if ($pitch->midi() < self::LOWEST || $pitch->midi() > self::HIGHEST) {
+                throw NeckException::stringOutOfRange($pitch->text());
+            }
+        }
+    }
+
+    /** Reads a slug ("drop-d") or pitches separated by commas, lowest string first. */
+    public static function parse(string $typed): self
+    {
+        $known = self::known();
+        $typed = trim($typed);
+        if (isset($known[$typed])) {
+            return new self($typed, self::pitches($known[$typed][1]));
+        }
+        if (! str_contains($typed, ',') || mb_strlen($typed) > 80) {
+            throw NeckException::unknownTuning($typed, implode(', ', array_keys($known)));
+        }
+        $pitches = self::pitches($typed);
+
+        return new self(implode(',', array_map(static fn (Pitch $pitch): string => $pitch->text(), $pitches)), $pitches);
+    }
+
+    public static function standard(): self
+    {
+        return self::parse('standard');
+    }
+
+    /** @return array<string, array{string, string}> slug => [shown name, pitches] */
+    public static function known(): array
+    {
+        /** @var array<string, array{string, string}> $known */
+        $known = require __DIR__.'/Data/tunings.php';
+
+        return $known;
+    }
+
+    public function strings(): int
+    {
+        return count($this->pitches);
+    }
+
+    /** @return list<int> MIDI numbers of the strings as they sound open above the capo */
+    public function openMidi(int $capo): array
+    {
+        return array_map(static fn (Pitch $pitch): int => $pitch->midi() + $capo, $this->pitches);
+    }
+
+    /** Whether the strings lie in the fourths-and-third of the standard guitar, so that its five shape families hold. */
+    public function keepsStandardIntervals(): bool
+    {
+        $midi = $this->openMidi(0);
+        $steps = array_map(static fn (int $lower, int $upper): int => $upper - $lower, array_slice($midi, 0, -1), array_slice($midi, 1));
+
+        return $steps === [5, 5, 5, 4, 5];
+    }
+
+    /** @return list<Pitch> */
+    private static function pitches(string $typed): array
+    {
+        return array_map(static fn (string $pitch): Pitch => Pitch::parse($pitch), explode(',', $typed));
+    }
+}

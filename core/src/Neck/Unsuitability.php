@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Neck;
+
+/**
+ * What speaks against a grip in its company, apart from the hand: a sum of named parts, each a rule of thumb. It orders
+ * grips beside the difficulty and forbids none.
+ */
+final readonly class Unsuitability
+{
+    /** interval in semitones => the lowest MIDI number its lower note should have; closer below turns to mud */
+    private const LOW_LIMITS = [1 => 52, 2 => 51, 3 => 48, 4 => 46, 5 => 46, 6 => 46, 7 => 34, 8 => 41, 9 => 41, 10 => 41, 11 => 41];
+
+    private const MUD = 0.8;
+
+    private const MISSING_STRING = 0.5;
+
+    private const SPARE_STRING = 0.25;
+
+    private const BASS_PLAYERS_ROOM = 50;
+
+    private const IN_THE_BASS_PLAYERS_ROOM = 0.4;
+
+    private const OPEN_FAR_FROM_THE_HAND = 0.35;
+
+    /**
+     * @param list<int|null> $frets low to high
+     * @param list<int>      $openMidi
+     *
+     * @return array{thinness: float, mud: float, register: float, open: float}
+     */
+    public function of(array $frets, array $openMidi, Company $company): array
+    {
+        $notes = [];
+        $open = 0;
+        $lowest = 99;
+        foreach ($frets as $string => $fret) {
+            if ($fret === null) {
+                continue;
+            }
+            $notes[] = $openMidi[$string] + $fret;
+            $open += $fret === 0 ? 1 : 0;
+            $lowest = $fret > 0 && $fret < $lowest ? $fret : $lowest;
+        }
+        sort($notes);
+        $mud = 0;
+        $inTheBass = 0;
+        foreach ($notes as $place => $note) {
+            $interval = $place === 0 ? 0 : $note - $notes[$place - 1];
+            $mud += $interval > 0 && $interval < 12 && $notes[$place - 1] < self::LOW_LIMITS[$interval] ? 1 : 0;
+            $inTheBass += $note < self::BASS_PLAYERS_ROOM ? 1 : 0;
+        }
+        [$fewest, $most] = match ($company) {
+            Company::Alone => [5, 6],
+            Company::WithBass => [4, 4],
+            Company::Shell => [2, 3],
+        };
+        $count = count($notes);
+
+        return [
+            'thinness' => self::MISSING_STRING * max(0, $fewest - $count) + self::SPARE_STRING * max(0, $count - $most),
+            'mud' => self::MUD * $mud,
+            'register' => $company === Company::Alone ? 0.0 : self::IN_THE_BASS_PLAYERS_ROOM * $inTheBass,
+            'open' => $lowest === 99 || $lowest <= 4 ? 0.0 : self::OPEN_FAR_FROM_THE_HAND * $open,
+        ];
+    }
+}

@@ -1,0 +1,182 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Neck;
+
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Neck\Internal\Demand;
+use Gravik\Neck\Internal\FingeringSearch;
+use Gravik\Neck\Internal\GripSearch;
+
+/** Finds the grips for a chord on a neck, those that suit the hand and the company best first. */
+final readonly class VoicingFinder
+{
+    public function __construct(
+        private Neck $neck,
+        private FretRange $range = new FretRange(),
+        private Company $company = Company::Alone,
+        private HandProfile $hand = HandProfile::Medium,
+        private Difficulty $difficulty = new Difficulty(),
+        private Unsuitability $unsuitability = new Unsuitability(),
+        private FingeringSearch $fingering = new FingeringSearch(),
+    ) {}
+
+    /**
+     * The best grips within the bare rules that this hand can reach. Fingers are worked out for the promising grips
+     * only: grips are taken in order of what they cost at least, until no later one can beat the worst one kept.
+     *
+     * @param int $limit how many to return, 1 or more
+     *
+     * @throws NeckException when there is none, saying which rule leaves nothing
+     */
+    public function find(ChordSymbol $chord, int $limit): FoundGrips
+    {
+        $grips = $this->search($chord);
+        $atLeast = $this->leastRanks($grips);
+        if ($atLeast === []) {
+            throw NeckException::nothingFits($chord->text(), $grips === []
+                ? 'No four-fret box on these strings and frets holds all its required notes: allow more strings or frets, or let a bass player take the root.'
+                : sprintf('All %d grips need more than the %d mm this hand reaches: choose a larger hand or higher frets.', count($grips), (int) $this->hand->reachMm()));
+        }
+        asort($atLeast);
+        $best = [];
+        /** @var \SplMaxHeap<float> $kept ranks of the best so far, the worst on top */
+        $kept = new \SplMaxHeap();
+        foreach ($atLeast as $index => $least) {
+            if (count($kept) >= $limit && $least > $kept->top()) {
+                break;
+            }
+            $voicing = $this->voicing($chord, $grips[$index]);
+            if ($voicing !== null) {
+                $best[] = $voicing;
+                $kept->insert($voicing->rank());
+                count($kept) > $limit && $kept->extract();
+            }
+        }
+        usort($best, self::bestFirst(...));
+
+        return $best === []
+            ? throw NeckException::nothingFits($chord->text(), 'Four fingers cannot hold any of its grips here.')
+            : new FoundGrips(count($atLeast), array_slice($best, 0, $limit));
+    }
+
+    /**
+     * Every grip within the bare rules, whatever the hand, in order of the strings from low to high.
+     *
+     * @return list<Voicing>
+     */
+    public function all(ChordSymbol $chord): array
+    {
+        return array_values(array_filter(array_map(fn (array $frets): ?Voicing => $this->voicing($chord, $frets), $this->search($chord))));
+    }
+
+    /**
+     * A grip somebody chose, as a voicing of this chord; null when four fingers cannot hold it or fewer than two strings sound.
+     *
+     * @param list<int|null> $frets one for each string, low to high
+     */
+    public function voicing(ChordSymbol $chord, array $frets): ?Voicing
+    {
+        $open = $this->neck->openMidi();
+        if (count($frets) !== count($open)) {
+            throw NeckException::grip(implode(' ', array_map(static fn (?int $fret): string => $fret === null ? 'x' : (string) $fret, $frets)), count($open));
+        }
+        $midi = [];
+        $sounding = 0;
+        foreach ($frets as $index => $fret) {
+            $midi[] = $fret === null ? null : $open[$index] + $fret;
+            $sounding += $fret === null ? 0 : 1;
+        }
+        $fingering = $sounding < 2 ? null : $this->fingering->easiest($frets);
+        if ($fingering === null) {
+            return null;
+        }
+        $span = $this->span($frets);
+
+        return new Voicing(
+            $chord,
+            $frets,
+            $fingering['fingers'],
+            $fingering['barres'],
+            $midi,
+            $span,
+            self::position($frets, $fingering['fingers']),
+            $this->difficulty->of($frets, $fingering['cost'], $span, $this->hand),
+            $this->unsuitability->of($frets, $open, $this->company),
+        );
+    }
+
+    /**
+     * What each grip within this hand's reach costs at least, whatever its fingering.
+     *
+     * @param list<list<int|null>> $grips
+     *
+     * @return array<int, float> by the grip's place in the list
+     */
+    private function leastRanks(array $grips): array
+    {
+        $open = $this->neck->openMidi();
+        $reach = $this->hand->reachMm();
+        $ranks = [];
+        foreach ($grips as $index => $frets) {
+            $span = $this->span($frets);
+            if ($span <= $reach) {
+                $fingering = $this->fingering->atLeast($frets);
+                $ranks[$index] = array_sum($this->difficulty->of($frets, $fingering, $span, $this->hand))
+                    + array_sum($this->unsuitability->of($frets, $open, $this->company));
+            }
+        }
+
+        return $ranks;
+    }
+
+    /** @param list<int|null> $frets */
+    private function span(array $frets): float
+    {
+        $lowest = 99;
+        $highest = 0;
+        foreach ($frets as $fret) {
+            if ($fret !== null && $fret > 0) {
+                $lowest = min($lowest, $fret);
+                $highest = max($highest, $fret);
+            }
+        }
+
+        return $highest <= $lowest ? 0.0 : $this->neck->spanMm($lowest, $highest);
+    }
+
+    /** @return list<list<int|null>> */
+    private function search(ChordSymbol $chord): array
+    {
+        return (new GripSearch($this->neck, $this->range, Demand::of($chord, $this->company)))->run();
+    }
+
+    /**
+     * Where the first finger lies, or would lie when it is not used; 0 when no finger is.
+     *
+     * @param list<int|null> $frets
+     * @param list<int|null> $fingers
+     */
+    private static function position(array $frets, array $fingers): int
+    {
+        $places = [];
+        foreach ($fingers as $string => $finger) {
+            if ($finger !== null && $finger > 0) {
+                $places[$finger] = (int) $frets[$string];
+            }
+        }
+        if ($places === []) {
+            return 0;
+        }
+        ksort($places);
+        $first = array_key_first($places);
+
+        return max(1, $places[$first] - $first + 1);
+    }
+
+    private static function bestFirst(Voicing $a, Voicing $b): int
+    {
+        return [$a->rank(), $a->position, $a->text()] <=> [$b->rank(), $b->position, $b->text()];
+    }
+}
