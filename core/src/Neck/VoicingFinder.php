@@ -51,14 +51,17 @@ final readonly class VoicingFinder
             if ($voicing !== null) {
                 $best[] = $voicing;
                 $kept->insert($voicing->rank());
-                count($kept) > $limit && $kept->extract();
+                if (count($kept) > $limit) {
+                    $kept->extract();
+                }
             }
+        }
+        if ($best === []) {
+            throw NeckException::nothingFits($chord->text(), 'Four fingers cannot hold any of its grips here.');
         }
         usort($best, self::bestFirst(...));
 
-        return $best === []
-            ? throw NeckException::nothingFits($chord->text(), 'Four fingers cannot hold any of its grips here.')
-            : new FoundGrips(count($atLeast), array_slice($best, 0, $limit));
+        return new FoundGrips(count($atLeast), array_slice($best, 0, max(1, $limit)));
     }
 
     /**
@@ -144,6 +147,11 @@ final readonly class VoicingFinder
         }
 
         return $highest <= $lowest ? 0.0 : $this->neck->spanMm($lowest, $highest);
+    }
+
+    public function strings(): int
+    {
+        return $this->neck->tuning->strings();
     }
 
     /** @return list<list<int|null>> */

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Band;
+
+use Gravik\CoreException;
+use Gravik\Quote;
+
+final class BandException extends \InvalidArgumentException implements CoreException
+{
+    public static function groove(string $typed, string $known): self
+    {
+        return new self(sprintf('"%s" is no groove we have. Choose one of %s.', Quote::short($typed), $known));
+    }
+
+    public static function grooveMeter(string $groove, string $has, string $needs): self
+    {
+        return new self(sprintf('The groove "%s" is in %s, the tune in %s. Choose a groove in %s.', $groove, $has, $needs, $needs));
+    }
+
+    public static function part(string $typed): self
+    {
+        return new self(sprintf('"%s" is no part of the band. The parts are drums, bass and guitar.', Quote::short($typed)));
+    }
+
+    public static function level(): self
+    {
+        return new self('A part\'s level runs from 0 (silent) to 1 (full), and it is placed at most 100 ms early or late.');
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Breakdown;
+
+use Gravik\Band\BandException;
+use Gravik\Band\Groove;
+use Gravik\Band\Part;
+use Gravik\Band\PartName;
+use Gravik\Chart\ChartLine;
+use Gravik\Chart\Form;
+use Gravik\Chart\FormVoicer;
+use Gravik\Chart\Pin;
+use Gravik\Chart\Section;
+use Gravik\Chart\VoicedForm;
+use Gravik\Harmony\Key;
+use Gravik\Neck\Company;
+use Gravik\Neck\FretRange;
+use Gravik\Neck\Neck;
+use Gravik\Neck\PathFinder;
+use Gravik\Neck\VoicingFinder;
+use Gravik\Strokes\Pattern;
+use Gravik\Strokes\School;
+use Gravik\Strokes\StrokesException;
+use Gravik\Time\Feel;
+use Gravik\Time\Meter;
+use Gravik\Time\Ruler;
+use Gravik\Time\Tempo;
+
+/** One accompaniment feel taken apart: the document that everything else is computed from. */
+final readonly class Breakdown
+{
+    /**
+     * @param non-empty-list<Section> $sections
+     * @param list<Pin>               $pins
+     * @param list<Part>              $parts    at most one of each name; a part not listed plays as a plain Part does
+     */
+    public function __construct(
+        public string $title,
+        public string $genre,
+        public Key $key,
+        public Meter $meter,
+        public Tempo $tempo,
+        public Feel $feel,
+        public Neck $neck,
+        public Company $company,
+        public array $sections,
+        public array $pins,
+        public Pattern $pattern,
+        public School $school,
+        public Groove $groove,
+        public array $parts,
+        public string $notes = '',
+    ) {
+        if (trim($title) === '' || mb_strlen($title) > 120) {
+            throw BreakdownNotValid::title();
+        }
+        if (mb_strlen($genre) > 80) {
+            throw BreakdownNotValid::genre();
+        }
+        if (count($sections) > 24) {
+            throw BreakdownNotValid::sections(count($sections));
+        }
+        if ($pattern->meter->text() !== $meter->text()) {
+            throw StrokesException::length($pattern->ticks, $meter->barTicks());
+        }
+        if ($groove->meter->text() !== $meter->text()) {
+            throw BandException::grooveMeter($groove->name, $groove->meter->text(), $meter->text());
+        }
+    }
+
+    public function form(): Form
+    {
+        return Form::of($this->sections, $this->key, $this->meter);
+    }
+
+    public function voicer(): FormVoicer
+    {
+        return new FormVoicer($this->finder(), new PathFinder($this->neck));
+    }
+
+    public function finder(): VoicingFinder
+    {
+        return new VoicingFinder($this->neck, new FretRange(), $this->company);
+    }
+
+    public function voiced(): VoicedForm
+    {
+        return $this->voicer()->voice($this->form(), $this->pins);
+    }
+
+    public function ruler(?Tempo $tempo = null): Ruler
+    {
+        return new Ruler($this->meter, $tempo ?? $this->tempo, $this->feel);
+    }
+
+    public function part(PartName $name): Part
+    {
+        foreach ($this->parts as $part) {
+            if ($part->name === $name) {
+                return $part;
+            }
+        }
+
+        return new Part($name);
+    }
+
+    /** The same breakdown in another key: typed letters move, pinned grips move the shorter way where they can. */
+    public function inKey(Key $to): MovedBreakdown
+    {
+        $reader = new ChartLine($this->key, $this->meter);
+        $sections = array_map(fn (Section $section): Section => new Section($section->name, $reader->carriedTo($to, $section->line)), $this->sections);
+        $semitones = $this->key->semitonesTo($to);
+        $pins = [];
+        $dropped = [];
+        foreach ($this->pins as $pin) {
+            $symbol = $this->key->carryChord($reader->chord($pin->symbol), $to)->text();
+            $moved = $pin->movedBy($semitones, $symbol);
+            $moved === null ? $dropped[] = $pin : $pins[] = $moved;
+        }
+
+        return new MovedBreakdown(new self($this->title, $this->genre, $to, $this->meter, $this->tempo, $this->feel, $this->neck, $this->company,
+            $sections, $pins, $this->pattern, $this->school, $this->groove, $this->parts, $this->notes), $dropped);
+    }
+}

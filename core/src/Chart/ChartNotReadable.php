@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Chart;
+
+use Gravik\CoreException;
+
+final class ChartNotReadable extends \InvalidArgumentException implements CoreException
+{
+    private function __construct(string $message, public readonly ?int $at = null)
+    {
+        parent::__construct($message);
+    }
+
+    public static function tooLong(int $characters, int $most): self
+    {
+        return new self(sprintf('A chord line of %d characters is too long to be one section; %d is the most. Split it into sections.', $characters, $most));
+    }
+
+    public static function tooManyBars(int $bars, int $most): self
+    {
+        return new self(sprintf('%d bars are more than one breakdown holds; %d is the most. Leave the repeats to the loop.', $bars, $most));
+    }
+
+    public static function sectionName(): self
+    {
+        return new self('A section needs a name of 1 to 40 characters, such as A, Verse or Intro.');
+    }
+
+    public static function empty(): self
+    {
+        return new self('There are no chords in this line yet. Type bars between strokes, such as | Dm6 | B♭7 | Gm7 A7 | Dm6 |.');
+    }
+
+    public static function problem(ChartProblem $problem): self
+    {
+        return new self($problem->message, $problem->at);
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Chart;
+
+use Gravik\Harmony\Key;
+use Gravik\Time\Meter;
+
+/** All sections of a tune in order, as bars with their chords. */
+final readonly class Form
+{
+    private const MOST_BARS = 400;
+
+    /**
+     * @param list<Bar>        $bars
+     * @param list<FormChord>  $chords each sounding chord once; a chord that goes on over the bar line is struck anew there
+     */
+    private function __construct(public Meter $meter, public array $bars, public array $chords) {}
+
+    /** @param list<Section> $sections */
+    public static function of(array $sections, Key $key, Meter $meter): self
+    {
+        $reader = new ChartLine($key, $meter);
+        $bars = [];
+        $chords = [];
+        foreach ($sections as $number => $section) {
+            foreach ($reader->read($section->line)->bars as $barInSection => $bar) {
+                foreach ($bar->chords as $chord) {
+                    if ($chord->chord !== null) {
+                        $chords[] = new FormChord($number, $barInSection, $chord->at, count($bars) * $meter->barTicks() + $chord->at, $chord->ticks, $chord->chord);
+                    }
+                }
+                $bars[] = $bar;
+            }
+        }
+        if (count($bars) > self::MOST_BARS) {
+            throw ChartNotReadable::tooManyBars(count($bars), self::MOST_BARS);
+        }
+
+        return new self($meter, $bars, $chords);
+    }
+
+    public function ticks(): int
+    {
+        return count($this->bars) * $this->meter->barTicks();
+    }
+}

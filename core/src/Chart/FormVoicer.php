@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Chart;
+
+use Gravik\Neck\PathFinder;
+use Gravik\Neck\Voicing;
+use Gravik\Neck\VoicingFinder;
+
+/** Chooses a grip for every chord of a form: pinned ones as they are, the rest by the cheapest path. */
+final readonly class FormVoicer
+{
+    public function __construct(private VoicingFinder $finder, private PathFinder $path) {}
+
+    /** @param list<Pin> $pins */
+    public function voice(Form $form, array $pins): VoicedForm
+    {
+        $found = [];
+        $candidates = [];
+        $used = [];
+        foreach ($form->chords as $chord) {
+            $pinned = $this->pinned($chord, $pins);
+            if ($pinned !== null) {
+                $used[] = $pinned[0];
+                $candidates[] = [$pinned[1]];
+            } else {
+                $found[$chord->chord->text()] ??= $this->finder->find($chord->chord, PathFinder::CANDIDATES)->best;
+                $candidates[] = $found[$chord->chord->text()];
+            }
+        }
+        $loose = array_values(array_filter($pins, static fn (Pin $pin): bool => ! in_array($pin, $used, true)));
+
+        return new VoicedForm($form, $this->path->cheapest($candidates), $loose);
+    }
+
+    /**
+     * @param list<Pin> $pins
+     *
+     * @return array{Pin, Voicing}|null
+     */
+    private function pinned(FormChord $chord, array $pins): ?array
+    {
+        foreach ($pins as $pin) {
+            $voicing = $pin->belongsTo($chord) && count($pin->frets) === $this->finder->strings() ? $this->finder->voicing($chord->chord, $pin->frets) : null;
+            if ($voicing !== null) {
+                return [$pin, $voicing];
+            }
+        }
+
+        return null;
+    }
+}

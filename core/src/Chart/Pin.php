@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Chart;
+
+use Gravik\Neck\NeckException;
+
+/** A grip the teacher chose for one chord of the form. It holds while that place still has that chord. */
+final readonly class Pin
+{
+    /**
+     * @param string         $symbol the chord it was chosen for
+     * @param list<int|null> $frets  low to high, counted from the capo
+     */
+    public function __construct(public int $section, public int $bar, public int $at, public string $symbol, public array $frets)
+    {
+        if (count($frets) < 4 || count($frets) > 8) {
+            throw NeckException::grip(implode(' ', array_map(static fn (?int $fret): string => $fret === null ? 'x' : (string) $fret, $frets)), 6);
+        }
+        foreach ($frets as $fret) {
+            if ($fret !== null && ($fret < 0 || $fret > 24)) {
+                throw NeckException::grip((string) $fret, count($frets));
+            }
+        }
+    }
+
+    public function belongsTo(FormChord $chord): bool
+    {
+        return $this->section === $chord->section && $this->bar === $chord->bar && $this->at === $chord->at && $this->symbol === $chord->chord->text();
+    }
+
+    /**
+     * Moved with its chord to another key, the shorter way along the neck; null where it uses open strings or leaves
+     * frets 1 to 15.
+     *
+     * @param int $semitones upwards, 0–11
+     */
+    public function movedBy(int $semitones, string $symbol): ?self
+    {
+        if ($semitones === 0) {
+            return new self($this->section, $this->bar, $this->at, $symbol, $this->frets);
+        }
+        if (in_array(0, $this->frets, true)) {
+            return null;
+        }
+        $shorterFirst = $semitones <= 6 ? [$semitones, $semitones - 12] : [$semitones - 12, $semitones];
+        foreach ($shorterFirst as $shift) {
+            $moved = array_map(static fn (?int $fret): ?int => $fret === null ? null : $fret + $shift, $this->frets);
+            $fretted = array_filter($moved, static fn (?int $fret): bool => $fret !== null);
+            if ($fretted !== [] && min($fretted) >= 1 && max($fretted) <= 15) {
+                return new self($this->section, $this->bar, $this->at, $symbol, $moved);
+            }
+        }
+
+        return null;
+    }
+}

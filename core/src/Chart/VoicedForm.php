@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Chart;
+
+use Gravik\Neck\Path;
+
+/** The form with a grip for each of its chords. */
+final readonly class VoicedForm
+{
+    /**
+     * @param list<Pin> $loose pins that fit no chord any more
+     * @param Path      $path  one voicing for each of $form->chords
+     */
+    public function __construct(public Form $form, public Path $path, public array $loose) {}
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Formats;
+
+use Gravik\CoreException;
+
+final class DocumentNotReadable extends \InvalidArgumentException implements CoreException
+{
+    /** @param string $pointer JSON pointer to the place, "" for the whole document */
+    private function __construct(string $message, public readonly string $pointer)
+    {
+        parent::__construct($message);
+    }
+
+    public static function notJson(): self
+    {
+        return new self('This file is not a breakdown: it does not hold JSON. Choose a file that Gravik exported (.gravik.json).', '');
+    }
+
+    public static function otherFormat(): self
+    {
+        return new self('This file is not a breakdown: its "format" is not "gravik-breakdown". Choose a file that Gravik exported (.gravik.json).', '/format');
+    }
+
+    public static function newerVersion(int $version): self
+    {
+        return new self(sprintf('This breakdown was written in version %d of the format; this Gravik reads version 1. Update Gravik to open it.', $version), '/version');
+    }
+
+    public static function at(string $pointer, string $what): self
+    {
+        return new self(sprintf('At %s: %s', $pointer === '' ? 'the top of the document' : $pointer, $what), $pointer);
+    }
+}

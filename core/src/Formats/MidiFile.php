@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Formats;
+
+use Gravik\Band\PartName;
+use Gravik\Breakdown\Breakdown;
+use Gravik\Formats\Internal\MidiTrack;
+use Gravik\Harmony\Mode;
+use Gravik\Performance\Event;
+use Gravik\Performance\Timeline;
+
+/**
+ * A performed breakdown as a type-1 MIDI file: tempo, meter, key and chord markers in the first track, then one track a
+ * part. Swing is in the ticks. MIDI has no damped strokes: a chuck is written as a very short note of each of its
+ * strings on a second channel with a muted guitar's programme.
+ */
+final readonly class MidiFile
+{
+    private const TICKS_PER_QUARTER = 960;
+
+    /** part => [track name, channel from 0, programme from 0] */
+    private const TRACKS = ['guitar' => ['Guitar', 0, 26], 'bass' => ['Bass', 1, 32], 'drums' => ['Drums', 9, 0]];
+
+    private const CHUCK_CHANNEL = 2;
+
+    private const MUTED_GUITAR = 28;
+
+    /** What a MIDI file cannot hold, in words for whoever exports. */
+    public const NOT_KEPT = ['fingerings and pinned grips', 'stroke directions', 'the typed chord line (chords are kept as markers)', 'chucks as such: they are very short notes on a channel of their own'];
+
+    public function write(Breakdown $breakdown, Timeline $timeline): string
+    {
+        $tracks = [$this->conductor($breakdown, $timeline)];
+        foreach (PartName::cases() as $part) {
+            $tracks[] = $this->part($part, $breakdown, $timeline);
+        }
+        $header = 'MThd'.pack('Nnnn', 6, 1, count($tracks), self::TICKS_PER_QUARTER);
+
+        return $header.implode('', array_map(static fn (MidiTrack $track): string => $track->bytes(), $tracks));
+    }
+
+    private function conductor(Breakdown $breakdown, Timeline $timeline): MidiTrack
+    {
+        $meter = $breakdown->meter;
+        $track = new MidiTrack();
+        $track->meta(0, 0x03, $breakdown->title);
+        $track->meta(0, 0x58, pack('CCCC', $meter->pulses, (int) log($meter->pulseValue, 2), (int) (24 * $meter->quartersPerBeat()), 8));
+        $track->meta(0, 0x59, pack('cC', $breakdown->key->signature(), $breakdown->key->mode === Mode::Minor ? 1 : 0));
+        $quarters = $timeline->ruler->tempo->bpm * $meter->quartersPerBeat();
+        $track->meta(0, 0x51, substr(pack('N', (int) round(60_000_000 / $quarters)), 1));
+        foreach ($timeline->voiced->form->chords as $chord) {
+            $track->meta($chord->formTicks, 0x06, $chord->chord->text());
+        }
+        $track->end($timeline->voiced->form->ticks());
+
+        return $track;
+    }
+
+    private function part(PartName $part, Breakdown $breakdown, Timeline $timeline): MidiTrack
+    {
+        [$name, $channel, $programme] = self::TRACKS[$part->value];
+        $track = new MidiTrack();
+        $track->meta(0, 0x03, $name);
+        $track->programme($channel, $programme);
+        if ($part === PartName::Guitar) {
+            $track->programme(self::CHUCK_CHANNEL, self::MUTED_GUITAR);
+        }
+        $open = $breakdown->neck->openMidi();
+        $ticksPerSecond = self::TICKS_PER_QUARTER * $breakdown->meter->quartersPerBeat() / $timeline->ruler->tempo->beatSeconds();
+        foreach ($timeline->events as $event) {
+            if ($event->part === $part) {
+                $pitch = $event->pitch ?? $this->dampedPitch($event, $open);
+                $track->note(
+                    $event->pitch === null ? self::CHUCK_CHANNEL : $channel,
+                    max(0, min(127, $pitch)),
+                    (int) max(1, min(127, round(127 * $event->velocity))),
+                    (int) round($event->t * $ticksPerSecond),
+                    (int) round(($event->t + $event->dur) * $ticksPerSecond),
+                );
+            }
+        }
+        $track->end($timeline->voiced->form->ticks());
+
+        return $track;
+    }
+
+    /** @param list<int> $open */
+    private function dampedPitch(Event $event, array $open): int
+    {
+        return ($event->string === null ? 40 : $open[count($open) - $event->string]) + ($event->fret ?? 0);
+    }
+}

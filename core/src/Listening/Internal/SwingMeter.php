@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Listening\Internal;
+
+use Gravik\Listening\Matching;
+use Gravik\Listening\Plan;
+use Gravik\Listening\Statistics;
+use Gravik\Listening\SwingPlayed;
+use Gravik\Time\SwingUnit;
+
+/**
+ * Long : short as it was played: the median over complete pairs of (u − d)/(d′ − u), d and d′ on the beat and u
+ * between. Where no beats are planned, the off-beats are held against the planned beats.
+ *
+ * @internal
+ */
+final readonly class SwingMeter
+{
+    private const FEWEST_PAIRS = 2;
+
+    public function __construct(private Plan $plan, private SwingUnit $unit) {}
+
+    /** @param list<float> $played seconds */
+    public function measure(Matching $matching, array $played): ?SwingPlayed
+    {
+        $meter = $this->plan->ruler->meter;
+        $pair = intdiv($meter->beatTicks(), $this->unit === SwingUnit::Eighth ? 1 : 2);
+        if ($meter->isCompound() || $this->plan->slotTicks * 2 > $pair) {
+            return null;
+        }
+        $playedAt = [];
+        foreach ($matching->pairs as $index => $stroke) {
+            $playedAt[$this->plan->onsets[$index]->formTick] = $played[$stroke];
+        }
+        $beatsPlanned = false;
+        foreach ($this->plan->onsets as $onset) {
+            $beatsPlanned = $beatsPlanned || $onset->formTick % $pair === 0;
+        }
+        $ratios = [];
+        foreach ($playedAt as $tick => $off) {
+            if (2 * ($tick % $pair) !== $pair) {
+                continue;
+            }
+            $start = $tick - intdiv($pair, 2);
+            $down = $beatsPlanned ? $playedAt[$start] ?? null : $this->plan->ruler->secondsAt($start, 1);
+            $next = $beatsPlanned ? $playedAt[$start + $pair] ?? null : $this->plan->ruler->secondsAt($start + $pair, 1);
+            if ($down !== null && $next !== null && $off > $down && $next > $off) {
+                $ratios[] = ($off - $down) / ($next - $off);
+            }
+        }
+        if (count($ratios) < self::FEWEST_PAIRS) {
+            return null;
+        }
+        [$low, $high] = Statistics::interval($ratios);
+
+        return new SwingPlayed($this->plan->ruler->ratio, Statistics::median($ratios), $low, $high);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Listening;
+
+use Gravik\CoreException;
+
+final class ListeningException extends \InvalidArgumentException implements CoreException
+{
+    public static function notATake(): self
+    {
+        return new self('This is no take: it needs a list of taps in seconds, such as {"taps": [{"t": 0.51, "key": "down"}]} or [0.51, 1.02].');
+    }
+
+    public static function tapTime(int $index): self
+    {
+        return new self(sprintf('Tap %d has no time: each tap needs "t", its seconds from the start of the take, from 0 to 3600.', $index + 1));
+    }
+
+    public static function tapKey(int $index): self
+    {
+        return new self(sprintf('Tap %d names a key that is neither "down" nor "up".', $index + 1));
+    }
+
+    public static function tooManyTaps(int $count, int $most): self
+    {
+        return new self(sprintf('%d taps are more than one take holds; %d is the most.', $count, $most));
+    }
+
+    public static function nothingPlanned(): self
+    {
+        return new self('This breakdown has no strokes to play along to yet. Set some in Hand, and type a chord line in Chart.');
+    }
+
+    public static function latency(): self
+    {
+        return new self('A delay of that size cannot be a device\'s: give −500 to 1000 ms.');
+    }
+
+    public static function tooFewChecks(int $count): self
+    {
+        return new self(sprintf('%d taps are too few to measure the delay: tap along with at least eight of the sixteen clicks.', $count));
+    }
+}

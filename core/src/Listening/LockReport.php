@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Listening;
+
+/** A take held against its plan. ms: + late, − early. */
+final readonly class LockReport
+{
+    /**
+     * @param ?float            $latencyMs taken off before; null where the device's delay is not known, so that the bias includes it
+     * @param ?float            $biasMs    null where nothing was matched
+     * @param list<SlotFigures> $slots     that the plan uses, in order
+     * @param list<Hit>         $hits
+     * @param list<Finding>     $findings  worst first, then one that holds
+     * @param list<string>      $failed    what kept the gate shut; empty when it opens
+     */
+    public function __construct(
+        public int $planned,
+        public int $played,
+        public int $matched,
+        public int $missed,
+        public int $extra,
+        public ?float $latencyMs,
+        public ?float $biasMs,
+        public ?float $spreadMs,
+        public ?float $driftBpmPerMin,
+        public ?SwingPlayed $swing,
+        public int $directionsTold,
+        public int $directionsWrong,
+        public array $slots,
+        public array $hits,
+        public array $findings,
+        public array $failed,
+        public Gate $gate,
+    ) {}
+}

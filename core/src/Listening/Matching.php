@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Listening;
+
+/** Which played stroke belongs to which planned one. */
+final readonly class Matching
+{
+    /**
+     * @param array<int, int> $pairs  planned index => played index
+     * @param list<int>       $missed planned indexes without a stroke
+     * @param list<int>       $extra  played indexes that belong to nothing
+     * @param float           $shift  the constant shift that pairs most, seconds; it stays in the reported bias
+     */
+    public function __construct(public array $pairs, public array $missed, public array $extra, public float $shift) {}
+}

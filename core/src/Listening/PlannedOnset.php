@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Listening;
+
+use Gravik\Strokes\Direction;
+
+/** A moment at which the plan has something to hear. */
+final readonly class PlannedOnset
+{
+    /**
+     * @param float $t        seconds from bar 1 beat 1
+     * @param int   $slot     of the pattern, from 0
+     * @param int   $bar      from 0, counted on through repeats of the form
+     * @param int   $formTick straight ticks from bar 1, counted on through repeats
+     */
+    public function __construct(public float $t, public int $slot, public int $bar, public int $formTick, public ?Direction $direction) {}
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Listening;
+
+/** How one slot of the pattern was played over the whole take. */
+final readonly class SlotFigures
+{
+    /**
+     * @param string $name     as it is counted: "2&"
+     * @param bool   $offBeat  whether it is the second note of a pair
+     * @param ?float $biasMs   null where nothing was matched
+     */
+    public function __construct(
+        public int $slot,
+        public string $name,
+        public bool $offBeat,
+        public int $n,
+        public ?float $biasMs,
+        public ?float $spreadMs,
+        public int $missed,
+        public int $extra,
+    ) {}
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Listening;
+
+/** Swing as it was played beside the plan, as long : short, with a 95 % interval. */
+final readonly class SwingPlayed
+{
+    public function __construct(public float $planned, public float $played, public float $low, public float $high) {}
+
+    /** How far the off-beats lie from their planned place, in hundredths of the pair; + late. */
+    public function points(): float
+    {
+        return 100 * (self::share($this->played) - self::share($this->planned));
+    }
+
+    /** Share of the pair at which its second note falls: p = r/(1 + r). */
+    public static function share(float $ratio): float
+    {
+        return $ratio / (1 + $ratio);
+    }
+}

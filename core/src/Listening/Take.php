@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Listening;
+
+use Gravik\Strokes\Direction;
+
+/** Taps played along to the band, in order of time. */
+final readonly class Take
+{
+    private const MOST_TAPS = 20_000;
+
+    private const LONGEST_SECONDS = 3600;
+
+    /** @param list<Tap> $taps in order of time */
+    private function __construct(public array $taps) {}
+
+    /**
+     * Reads {"taps": [{"t": 1.234, "key"?: "down"|"up"}]} or a list of seconds.
+     *
+     * @param float $firstBeat where bar 1 beat 1 lies in the take, seconds
+     */
+    public static function read(mixed $take, float $firstBeat = 0.0): self
+    {
+        $list = is_array($take) && array_key_exists('taps', $take) ? $take['taps'] : $take;
+        if (! is_array($list) || ! array_is_list($list)) {
+            throw ListeningException::notATake();
+        }
+        if (count($list) > self::MOST_TAPS) {
+            throw ListeningException::tooManyTaps(count($list), self::MOST_TAPS);
+        }
+        $taps = [];
+        foreach ($list as $index => $tap) {
+            $t = is_array($tap) ? $tap['t'] ?? null : $tap;
+            if (! (is_int($t) || is_float($t)) || $t < -1 || $t > self::LONGEST_SECONDS) {
+                throw ListeningException::tapTime($index);
+            }
+            $taps[] = new Tap((float) $t - $firstBeat, self::direction(is_array($tap) ? $tap['key'] ?? null : null, $index));
+        }
+        usort($taps, static fn (Tap $a, Tap $b): int => $a->t <=> $b->t);
+
+        return new self($taps);
+    }
+
+    private static function direction(mixed $key, int $index): ?Direction
+    {
+        if ($key === null) {
+            return null;
+        }
+
+        return (is_string($key) ? Direction::tryFrom($key) : null) ?? throw ListeningException::tapKey($index);
+    }
+}

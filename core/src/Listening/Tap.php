@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Listening;
+
+use Gravik\Strokes\Direction;
+
+/** One stroke as it was played: seconds from bar 1 beat 1, and the hand's direction where it is known. */
+final readonly class Tap
+{
+    public function __construct(public float $t, public ?Direction $direction = null) {}
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Performance;
+
+use Gravik\Band\PartName;
+use Gravik\Strokes\Direction;
+
+/** One sounding thing of the band: a string of a stroke, a bass note, a drum. */
+final readonly class Event
+{
+    /**
+     * @param float      $t         seconds from bar 1 beat 1
+     * @param float      $dur       seconds
+     * @param ?int       $pitch     MIDI number; null for chucks
+     * @param float      $velocity  0–1
+     * @param ?int       $string    1 = highest
+     * @param ?int       $fret      from the capo
+     */
+    public function __construct(
+        public PartName $part,
+        public float $t,
+        public float $dur,
+        public ?int $pitch,
+        public float $velocity,
+        public EventKind $kind,
+        public ?int $string = null,
+        public ?int $fret = null,
+        public ?Direction $direction = null,
+    ) {}
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Performance;
+
+/** What a timed event is, so that whoever sounds it knows how. */
+enum EventKind: string
+{
+    case Ring = 'ring';
+    case Short = 'short';
+    case PalmMute = 'palm-mute';
+    case Chuck = 'chuck';
+    case Ghost = 'ghost';
+    case Bass = 'bass';
+    case Drum = 'drum';
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Performance;
+
+use Gravik\Band\PartName;
+use Gravik\Breakdown\Breakdown;
+use Gravik\Chart\VoicedForm;
+use Gravik\Performance\Internal\ChordClock;
+use Gravik\Performance\Internal\StrokeEnds;
+use Gravik\Performance\Internal\ZoneStrings;
+use Gravik\Strokes\ChordOf;
+use Gravik\Strokes\HandPlan;
+use Gravik\Time\Feel;
+use Gravik\Time\Ruler;
+use Gravik\Time\Tempo;
+
+/** The pattern laid over the whole form: every stroke with its chord, its strings, its start and its ends. */
+final readonly class GuitarPart
+{
+    /** @return list<PlayedStroke> in order of time; strokes over a silent place are left out */
+    public function play(Breakdown $breakdown, VoicedForm $voiced, HandPlan $hand, ?Tempo $tempo = null): array
+    {
+        $part = $breakdown->part(PartName::Guitar);
+        $ruler = $part->straight ? new Ruler($breakdown->meter, $tempo ?? $breakdown->tempo, Feel::straight()) : $breakdown->ruler($tempo);
+        $clock = new ChordClock($voiced->form);
+        $slotTicks = $hand->pattern->slotTicks();
+        $barTicks = $breakdown->meter->barTicks();
+        $strokes = $hand->pattern->strokes();
+        $placed = [];
+        for ($start = 0; $start < $voiced->form->ticks(); $start += $hand->pattern->ticks) {
+            foreach ($strokes as $stroke) {
+                $tick = $start + $stroke->at;
+                $chord = $tick < $voiced->form->ticks() ? $clock->at($tick) : null;
+                if ($chord !== null && $stroke->chord === ChordOf::Next) {
+                    $chord = $clock->after($chord);
+                }
+                if ($chord === null) {
+                    continue;
+                }
+                $voicing = $voiced->path->voicings[$chord];
+                $strings = ZoneStrings::of($stroke, $voicing);
+                if ($strings !== []) {
+                    $t = $ruler->secondsAt($tick, $stroke->division) + ($stroke->offsetMs + $part->offsetMs) / 1000;
+                    $placed[] = new PlayedStroke($stroke, intdiv($stroke->at, $slotTicks), intdiv($tick, $barTicks), $tick, $t, $chord, $voicing, $strings, []);
+                }
+            }
+        }
+        usort($placed, static fn (PlayedStroke $a, PlayedStroke $b): int => $a->t <=> $b->t);
+
+        return (new StrokeEnds($ruler, $clock))->of($placed);
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Performance\Internal;
+
+use Gravik\Performance\PlayedStroke;
+use Gravik\Strokes\Articulation;
+use Gravik\Strokes\Length;
+use Gravik\Strokes\LengthKind;
+use Gravik\Time\Ruler;
+
+/**
+ * When each string of each stroke falls silent: by its own length, at the latest when the string is struck again.
+ *
+ * @internal used by GuitarPart
+ */
+final readonly class StrokeEnds
+{
+    private const CHUCK_SECONDS = 0.05;
+
+    private const GHOST_SECONDS = 0.07;
+
+    /** A short stroke without a length of its own lasts this share of its slot. */
+    private const SHORT_SHARE = 0.45;
+
+    public function __construct(private Ruler $ruler, private ChordClock $clock) {}
+
+    /**
+     * @param list<PlayedStroke> $strokes in order of time, without ends
+     *
+     * @return list<PlayedStroke> the same with ends
+     */
+    public function of(array $strokes): array
+    {
+        $nextOnString = [];
+        $ended = [];
+        for ($place = count($strokes) - 1; $place >= 0; $place--) {
+            $played = $strokes[$place];
+            $ends = [];
+            foreach ($played->strings as $string) {
+                $again = $nextOnString[$string] ?? INF;
+                $ends[] = max($played->t + 0.01, min($this->end($played, $this->lengthOn($played, $string)), $again));
+            }
+            foreach (array_keys($played->voicing->frets) as $string) {
+                if ($played->stroke->isDead() || in_array($string, $played->strings, true)) {
+                    $nextOnString[$string] = $played->t;
+                }
+            }
+            $ended[] = new PlayedStroke($played->stroke, $played->slot, $played->bar, $played->formTick, $played->t, $played->chord, $played->voicing, $played->strings, $ends);
+        }
+
+        return array_reverse($ended);
+    }
+
+    private function lengthOn(PlayedStroke $played, int $string): ?Length
+    {
+        $number = count($played->voicing->frets) - $string;
+        foreach ($played->stroke->ends as $end) {
+            if (in_array($number, $end->strings, true)) {
+                return $end->length;
+            }
+        }
+
+        return $played->stroke->length;
+    }
+
+    private function end(PlayedStroke $played, ?Length $length): float
+    {
+        $stroke = $played->stroke;
+        if ($stroke->articulation === Articulation::Chuck) {
+            return $played->t + self::CHUCK_SECONDS;
+        }
+        if ($stroke->articulation === Articulation::Ghost) {
+            return $played->t + self::GHOST_SECONDS;
+        }
+        if ($length === null && $stroke->articulation === Articulation::Short) {
+            $length = Length::ofSlot(self::SHORT_SHARE);
+        }
+        if ($length?->kind === LengthKind::ShareOfSlot) {
+            return $played->t + $length->share * $this->slotSeconds($played);
+        }
+        $here = $this->ruler->secondsAt($played->formTick, $stroke->division);
+        $tick = $length?->kind === LengthKind::InTicks
+            ? $played->formTick + $length->ticks
+            : $this->clock->changeAfter($played->formTick, $played->chord);
+
+        return $played->t + $this->ruler->secondsAt($tick, $stroke->division) - $here;
+    }
+
+    /** From this slot to the next of its division, swing included. */
+    private function slotSeconds(PlayedStroke $played): float
+    {
+        $division = $played->stroke->division;
+        $next = $played->formTick + intdiv($this->ruler->meter->beatTicks(), $division);
+
+        return $this->ruler->secondsAt($next, $division) - $this->ruler->secondsAt($played->formTick, $division);
+    }
+}

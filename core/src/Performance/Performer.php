@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Performance;
+
+use Gravik\Band\PartName;
+use Gravik\Breakdown\Breakdown;
+use Gravik\Chart\VoicedForm;
+use Gravik\Performance\Internal\Rhythm;
+use Gravik\Performance\Internal\Sweep;
+use Gravik\Strokes\Articulation;
+use Gravik\Strokes\Direction;
+use Gravik\Strokes\HandPlanner;
+use Gravik\Time\Tempo;
+
+/** Plays a breakdown: every part as timed events. */
+final readonly class Performer
+{
+    /** Loudness of a stroke by its accent, and of a ghost stroke. */
+    private const ACCENT = [0.45, 0.62, 0.8, 0.97];
+
+    private const GHOST = 0.25;
+
+    /** An up stroke meets the strings a little lighter. */
+    private const UP = 0.92;
+
+    public function __construct(private HandPlanner $planner = new HandPlanner(), private GuitarPart $guitar = new GuitarPart()) {}
+
+    /** @param ?VoicedForm $voiced the form's grips where they are known already; chosen here otherwise */
+    public function perform(Breakdown $breakdown, ?Tempo $tempo = null, ?VoicedForm $voiced = null): Timeline
+    {
+        $ruler = $breakdown->ruler($tempo);
+        $voiced ??= $breakdown->voiced();
+        $hand = $this->planner->plan($breakdown->pattern, $breakdown->school, $ruler, $breakdown->feel);
+        $strokes = $this->guitar->play($breakdown, $voiced, $hand, $tempo);
+        $events = [...$this->strings($strokes, $breakdown->part(PartName::Guitar)->level), ...(new Rhythm($breakdown, $voiced->form, $ruler))->events()];
+        usort($events, static fn (Event $a, Event $b): int => $a->t <=> $b->t);
+
+        return new Timeline($ruler, $voiced, $hand, $strokes, $events, $ruler->seconds($voiced->form->ticks() / $breakdown->meter->beatTicks()));
+    }
+
+    /**
+     * @param list<PlayedStroke> $strokes
+     *
+     * @return list<Event>
+     */
+    private function strings(array $strokes, float $level): array
+    {
+        $events = [];
+        foreach ($strokes as $place => $played) {
+            $stroke = $played->stroke;
+            $gap = ($strokes[$place + 1]->t ?? INF) - $played->t;
+            $step = Sweep::secondsBetweenStrings($stroke, count($played->strings), $gap);
+            $ghost = $stroke->articulation === Articulation::Ghost;
+            $velocity = ($ghost ? self::GHOST : self::ACCENT[$stroke->accent]) * ($stroke->direction === Direction::Up ? self::UP : 1.0) * $level;
+            foreach ($played->strings as $order => $string) {
+                $t = max(0.0, $played->t + $order * $step);
+                $events[] = new Event(
+                    PartName::Guitar,
+                    $t,
+                    max(0.01, $played->ends[$order] - $t),
+                    $stroke->isDead() ? null : $played->voicing->midi[$string],
+                    $velocity,
+                    EventKind::from($stroke->articulation->value),
+                    count($played->voicing->frets) - $string,
+                    $played->voicing->frets[$string],
+                    $stroke->direction,
+                );
+            }
+        }
+
+        return $events;
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Strokes;
+
+use Gravik\Time\Meter;
+
+/** One to four bars of strokes in one or two streams, repeated through the form. */
+final readonly class Pattern
+{
+    private const MOST_BARS = 4;
+
+    /** @param non-empty-list<Stream> $streams one or two */
+    public function __construct(public Meter $meter, public int $ticks, public array $streams)
+    {
+        $bar = $meter->barTicks();
+        if ($ticks < $bar || $ticks % $bar !== 0 || $ticks > self::MOST_BARS * $bar) {
+            throw StrokesException::length($ticks, $bar);
+        }
+        if (count($streams) > 2) {
+            throw StrokesException::value('pattern', 'has one or two streams.');
+        }
+        foreach ($this->strokes() as $stroke) {
+            if ($stroke->at < 0 || $stroke->at >= $ticks) {
+                throw StrokesException::outside($stroke->at, $ticks);
+            }
+            if ($stroke->at * $stroke->division % $meter->beatTicks() !== 0) {
+                throw StrokesException::offTheGrid($stroke->at, $stroke->division);
+            }
+        }
+    }
+
+    /** @return list<Stroke> of all streams, in order of time */
+    public function strokes(): array
+    {
+        $all = array_merge(...array_map(static fn (Stream $stream): array => $stream->strokes, $this->streams));
+        usort($all, static fn (Stroke $a, Stroke $b): int => $a->at <=> $b->at);
+
+        return $all;
+    }
+
+    public function bars(): int
+    {
+        return intdiv($this->ticks, $this->meter->barTicks());
+    }
+
+    /** The smallest division of the beat that holds every stroke: slots are counted on it. */
+    public function grid(): int
+    {
+        $grid = 1;
+        foreach ($this->strokes() as $stroke) {
+            $grid = self::leastCommonMultiple($grid, $stroke->division);
+        }
+
+        return $grid;
+    }
+
+    public function slotTicks(): int
+    {
+        return intdiv($this->meter->beatTicks(), $this->grid());
+    }
+
+    /** @param list<Stream> $streams */
+    public function withStreams(array $streams): self
+    {
+        return $streams === [] ? $this : new self($this->meter, $this->ticks, $streams);
+    }
+
+    private static function leastCommonMultiple(int $a, int $b): int
+    {
+        [$x, $y] = [$a, $b];
+        while ($y !== 0) {
+            [$x, $y] = [$y, $x % $y];
+        }
+
+        return intdiv($a * $b, $x);
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Time;
+
+/** How far the off-beats lean. A fixed feel keeps its ratio; one that follows the tempo is worked out from it. */
+final readonly class Feel
+{
+    public const LOWEST = 0.7;
+
+    public const HIGHEST = 3.0;
+
+    /** The short note of a swung pair does not go far below this (rule of thumb). */
+    private const SHORT_NOTE_MS = 110.0;
+
+    private const TOO_SHORT_MS = 80.0;
+
+    public function __construct(public FeelMode $mode, public float $ratio, public SwingUnit $unit)
+    {
+        if (! ($ratio >= self::LOWEST && $ratio <= self::HIGHEST)) {
+            throw TimeException::ratio($ratio);
+        }
+    }
+
+    public static function straight(): self
+    {
+        return new self(FeelMode::Fixed, 1.0, SwingUnit::Eighth);
+    }
+
+    public static function fixed(float $ratio, SwingUnit $unit = SwingUnit::Eighth): self
+    {
+        return new self(FeelMode::Fixed, $ratio, $unit);
+    }
+
+    /** Long : short at this tempo. */
+    public function ratioAt(Tempo $tempo): float
+    {
+        if ($this->mode === FeelMode::Fixed) {
+            return $this->ratio;
+        }
+
+        return max(1.0, min(2.0, ($this->pairMs($tempo) - self::SHORT_NOTE_MS) / self::SHORT_NOTE_MS));
+    }
+
+    /** The short note of a pair in ms when it is too short to be felt as swing, else null. */
+    public function tooShortMs(Tempo $tempo): ?float
+    {
+        $ratio = $this->ratioAt($tempo);
+        $short = $this->pairMs($tempo) / (1 + $ratio);
+
+        return $ratio > 1 && $short < self::TOO_SHORT_MS ? $short : null;
+    }
+
+    private function pairMs(Tempo $tempo): float
+    {
+        return 1000 * $tempo->beatSeconds() * ($this->unit === SwingUnit::Eighth ? 1 : 0.5);
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Time;
+
+/**
+ * Turns straight ticks into beats and seconds that sound: the one place where swing comes in.
+ *
+ * With r = long : short, p = r/(1 + r). Eighth swing moves the half of a beat divided in 2 or 4 to p, and its quarters
+ * to the middles of the two parts. Sixteenth swing does the same inside each half of a beat divided in 4. Beats divided
+ * in 1, 3 or 6 never move.
+ */
+final readonly class Ruler
+{
+    /** Share of the pair at which its second note sounds. */
+    public float $p;
+
+    public float $ratio;
+
+    private SwingUnit $unit;
+
+    public function __construct(public Meter $meter, public Tempo $tempo, Feel $feel)
+    {
+        $this->ratio = $feel->ratioAt($tempo);
+        $this->p = $this->ratio / (1 + $this->ratio);
+        $this->unit = $feel->unit;
+    }
+
+    /**
+     * @param int $ticks    from bar 1 beat 1
+     * @param int $division of the beat that the place belongs to
+     */
+    public function beatsAt(int $ticks, int $division): float
+    {
+        $beatTicks = $this->meter->beatTicks();
+        $beat = (int) floor($ticks / $beatTicks);
+        $within = ($ticks - $beat * $beatTicks) / $beatTicks;
+        if ($this->unit === SwingUnit::Eighth && ($division === 2 || $division === 4)) {
+            $within = $this->leaned($within);
+        } elseif ($this->unit === SwingUnit::Sixteenth && $division === 4) {
+            $within = $within < 0.5 ? $this->leaned(2 * $within) / 2 : 0.5 + $this->leaned(2 * $within - 1) / 2;
+        }
+
+        return $beat + $within;
+    }
+
+    public function secondsAt(int $ticks, int $division): float
+    {
+        return $this->beatsAt($ticks, $division) * $this->tempo->beatSeconds();
+    }
+
+    public function seconds(float $beats): float
+    {
+        return $beats * $this->tempo->beatSeconds();
+    }
+
+    private function leaned(float $share): float
+    {
+        return $share < 0.5 ? $share * 2 * $this->p : $this->p + ($share - 0.5) * 2 * (1 - $this->p);
+    }
+}
