@@ -35,6 +35,28 @@ final readonly class FormVoicer
     }
 
     /**
+     * The same form with grips that were chosen before.
+     *
+     * @param list<Pin>            $pins
+     * @param list<list<int|null>> $grips frets of each chord, as voice() gave them
+     */
+    public function voiceWith(Form $form, array $pins, array $grips): VoicedForm
+    {
+        $candidates = [];
+        foreach ($form->chords as $place => $chord) {
+            $voicing = $this->finder->voicing($chord->chord, $grips[$place]);
+            if ($voicing === null) {
+                return $this->voice($form, $pins);
+            }
+            $candidates[] = [$voicing];
+        }
+        $held = array_filter($form->chords, fn (FormChord $chord): bool => $this->pinned($chord, $pins) !== null);
+        $loose = array_values(array_filter($pins, static fn (Pin $pin): bool => array_filter($held, $pin->belongsTo(...)) === []));
+
+        return new VoicedForm($form, $this->path->cheapest($candidates), $loose);
+    }
+
+    /**
      * @param list<Pin> $pins
      *
      * @return array{Pin, Voicing}|null

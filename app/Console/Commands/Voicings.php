@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Console\CoreCommand;
+use App\Http\Resources\VoicingResource;
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Neck\Company;
+use Gravik\Neck\FretRange;
+use Gravik\Neck\HandProfile;
+use Gravik\Neck\Neck;
+use Gravik\Neck\Tuning;
+use Gravik\Neck\Voicing;
+use Gravik\Neck\VoicingFinder;
+
+final class Voicings extends CoreCommand
+{
+    protected $signature = 'gravik:voicings {symbol} {--tuning=standard} {--capo=0} {--strings=} {--frets=0-15} {--role=solo} {--hand=medium} {--limit=12} {--all} {--json}';
+
+    protected $description = 'Grips for a chord, those that suit best first; --all lists every one within the bare rules';
+
+    protected function compute(): void
+    {
+        $chord = ChordSymbol::parse($this->word('symbol'));
+        $tuning = Tuning::parse($this->text('tuning'));
+        $strings = $this->text('strings');
+        $neck = new Neck($tuning, $this->whole('capo', 0), $strings === '' ? null : Neck::parseStrings($strings, $tuning->strings()));
+        $finder = new VoicingFinder($neck, FretRange::parse($this->text('frets')), Company::parse($this->text('role')), HandProfile::parse($this->text('hand')));
+        if ($this->option('all') === true) {
+            $voicings = $finder->all($chord);
+            $count = count($voicings);
+        } else {
+            $found = $finder->find($chord, max(1, $this->whole('limit', 12)));
+            [$voicings, $count] = [$found->best, $found->count];
+        }
+        $this->answer([
+            'symbol' => $chord->text(),
+            'count' => $count,
+            'voicings' => array_map(static fn (Voicing $voicing): array => VoicingResource::of($voicing, $neck), $voicings),
+        ], [
+            sprintf('%s: %d grips', $chord->text(), $count),
+            ...array_map(static fn (Voicing $voicing): string => sprintf('%-20s %s', $voicing->text(), implode(' ', array_map(static fn (?string $degree): string => $degree ?? 'x', $voicing->degrees()))), $voicings),
+        ]);
+    }
+}

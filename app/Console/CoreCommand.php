@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\CoreException;
+use Gravik\Formats\BreakdownJson;
+use Gravik\Time\Tempo;
+use Illuminate\Console\Command;
+
+/** A command that asks the core one thing: JSON or a few readable lines out, refusals to stderr with exit status 2. */
+abstract class CoreCommand extends Command
+{
+    private const REFUSED = 2;
+
+    private const LARGEST_FILE = 5 * 1024 * 1024;
+
+    final public function handle(): int
+    {
+        try {
+            $this->compute();
+        } catch (CoreException|UnusableInput $refusal) {
+            $this->getOutput()->getErrorStyle()->writeln($refusal->getMessage());
+
+            return self::REFUSED;
+        }
+
+        return self::SUCCESS;
+    }
+
+    /** @throws CoreException|UnusableInput */
+    abstract protected function compute(): void;
+
+    /**
+     * @param array<string, mixed> $answer
+     * @param list<string>         $lines  what a person reads without --json
+     */
+    protected function answer(array $answer, array $lines): void
+    {
+        if ($this->option('json') === true) {
+            $this->output->writeln(json_encode($answer, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION));
+
+            return;
+        }
+        foreach ($lines as $line) {
+            $this->output->writeln($line);
+        }
+    }
+
+    protected function text(string $option, string $default = ''): string
+    {
+        $value = $this->option($option);
+
+        return is_string($value) ? $value : $default;
+    }
+
+    protected function word(string $argument): string
+    {
+        $value = $this->argument($argument);
+
+        return is_string($value) ? $value : '';
+    }
+
+    protected function number(string $option): ?float
+    {
+        $value = $this->option($option);
+        if ($value === null || $value === '') {
+            return null;
+        }
+
+        return is_numeric($value) ? (float) $value : throw UnusableInput::notANumber($option, is_string($value) ? $value : '');
+    }
+
+    protected function whole(string $option, int $default): int
+    {
+        $number = $this->number($option) ?? $default;
+
+        return floor($number) === (float) $number ? (int) $number : throw UnusableInput::notWhole($option);
+    }
+
+    protected function tempo(): ?Tempo
+    {
+        $bpm = $this->number('tempo');
+
+        return $bpm === null ? null : new Tempo($bpm);
+    }
+
+    protected function contents(string $path): string
+    {
+        if (! is_file($path) || ! is_readable($path)) {
+            throw UnusableInput::noFile($path);
+        }
+        if ((int) filesize($path) > self::LARGEST_FILE) {
+            throw UnusableInput::tooLarge($path);
+        }
+
+        return (string) file_get_contents($path);
+    }
+
+    protected function breakdownFile(string $path): Breakdown
+    {
+        return (new BreakdownJson())->parse($this->contents($path));
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents;
+
+use App\Http\Resources\BreakdownResource;
+use App\Models\Breakdown;
+use App\Models\BreakdownRevision;
+use App\Models\User;
+use Gravik\Breakdown\Breakdown as Document;
+use Gravik\Formats\BreakdownJson;
+use Illuminate\Support\Facades\DB;
+
+/** Keeps breakdowns: every save is one transaction, and one sitting leaves one version to go back to. */
+final readonly class BreakdownStore
+{
+    private const SITTING_MINUTES = 5;
+
+    public function __construct(private BreakdownJson $json) {}
+
+    /** A second create with the same id by the same owner (a double click) gives the first one back. */
+    public function create(User $owner, ?string $id, Document $document, string $sitting): Breakdown
+    {
+        return DB::transaction(function () use ($owner, $id, $document, $sitting): Breakdown {
+            $existing = $id === null ? null : Breakdown::withTrashed()->find($id);
+            if ($existing !== null) {
+                return $existing->owner_id === $owner->id ? $existing : abort(403);
+            }
+            $breakdown = new Breakdown(['owner_id' => $owner->id, 'revision' => 1] + $this->columns($document));
+            if ($id !== null) {
+                $breakdown->id = $id;
+            }
+            $breakdown->save();
+            $this->keep($breakdown, $owner, $sitting);
+
+            return $breakdown;
+        });
+    }
+
+    /** @throws StaleRevision when the save started from an older revision; what it brought is kept beside */
+    public function save(Breakdown $breakdown, User $by, Document $document, int $from, string $sitting): Breakdown
+    {
+        $saved = DB::transaction(function () use ($breakdown, $by, $document, $from, $sitting): ?Breakdown {
+            $columns = $this->columns($document);
+            // The revision in the where clause makes check and write one step, also between two server workers.
+            $updated = Breakdown::query()->whereKey($breakdown->id)->where('revision', $from)->update(['revision' => $from + 1, 'updated_at' => now()] + $columns);
+            if ($updated === 1) {
+                $fresh = Breakdown::query()->findOrFail($breakdown->id);
+                $this->keep($fresh, $by, $sitting);
+
+                return $fresh;
+            }
+            $current = Breakdown::query()->findOrFail($breakdown->id);
+            if ($current->document === $columns['document']) {
+                return $current;
+            }
+            $current->revisions()->create(['saved_by' => $by->id, 'number' => $from + 1, 'sitting' => $sitting, 'refused' => true, 'document' => $columns['document']]);
+
+            return null;
+        });
+
+        return $saved ?? throw new StaleRevision(BreakdownResource::full(Breakdown::query()->findOrFail($breakdown->id), $by));
+    }
+
+    public function document(Breakdown $breakdown): Document
+    {
+        return $this->json->parse($breakdown->document);
+    }
+
+    private function keep(Breakdown $breakdown, User $by, string $sitting): void
+    {
+        $latest = BreakdownRevision::query()->where('breakdown_id', $breakdown->id)->where('refused', false)->latest('number')->first();
+        $sameSitting = $latest !== null && $latest->sitting === $sitting && $latest->saved_by === $by->id
+            && $latest->created_at->greaterThan(now()->subMinutes(self::SITTING_MINUTES));
+        $values = ['saved_by' => $by->id, 'number' => $breakdown->revision, 'sitting' => $sitting, 'document' => $breakdown->document];
+        $sameSitting ? $latest->update($values) : $breakdown->revisions()->create($values);
+    }
+
+    /** @return array{title: string, genre: string, key: string, meter: string, tempo: float, feel: string, document: string} */
+    private function columns(Document $document): array
+    {
+        return [
+            'title' => $document->title,
+            'genre' => $document->genre,
+            'key' => $document->key->text(),
+            'meter' => $document->meter->text(),
+            'tempo' => $document->tempo->bpm,
+            'feel' => FeelWords::of($document->feel, $document->tempo),
+            'document' => json_encode($this->json->write($document), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+        ];
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents;
+
+use App\Compute\VoicedForms;
+use Gravik\Breakdown\Breakdown;
+use Gravik\Formats\BreakdownJson;
+use Gravik\Formats\MidiFile;
+use Gravik\Performance\Performer;
+
+/** A breakdown as a file of an open format. */
+final readonly class Exports
+{
+    public const FORMATS = ['midi', 'json'];
+
+    public function __construct(private VoicedForms $voiced, private Performer $performer, private MidiFile $midi, private BreakdownJson $json) {}
+
+    public function file(Breakdown $breakdown, string $format): ExportedFile
+    {
+        return match ($format) {
+            'midi' => new ExportedFile($this->midi->write($breakdown, $this->performer->perform($breakdown, null, $this->voiced->of($breakdown))), 'audio/midi', 'mid', MidiFile::NOT_KEPT),
+            'json' => new ExportedFile($this->json->print($breakdown), 'application/json', 'gravik.json', []),
+            default => throw UnknownFormat::named($format),
+        };
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Breakdowns;
+
+use App\Documents\BreakdownStore;
+use App\Documents\Exports;
+use App\Http\Controllers\Controller;
+use App\Models\Breakdown;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use OpenApi\Attributes as OA;
+
+final class ExportBreakdown extends Controller
+{
+    #[OA\Get(path: '/api/breakdowns/{id}/export/{format}', summary: 'The breakdown as a file', parameters: [
+        new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string')),
+        new OA\PathParameter(name: 'format', schema: new OA\Schema(type: 'string', enum: ['midi', 'json'])),
+    ], responses: [new OA\Response(response: 200, description: 'the file')])]
+    public function __invoke(Breakdown $breakdown, string $format, BreakdownStore $store, Exports $exports): Response
+    {
+        $this->authorize('view', $breakdown);
+        $file = $exports->file($store->document($breakdown), $format);
+        $name = Str::slug($breakdown->title) ?: 'breakdown';
+
+        return new Response($file->bytes, 200, [
+            'Content-Type' => $file->type,
+            'Content-Disposition' => sprintf('attachment; filename="%s.%s"', $name, $file->ending),
+        ]);
+    }
+}

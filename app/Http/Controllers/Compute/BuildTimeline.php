@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Compute;
+
+use App\Compute\VoicedForms;
+use App\Http\Controllers\Controller;
+use App\Http\Requests\DocumentRequest;
+use App\Http\Resources\TimelineResource;
+use Gravik\Performance\Performer;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+
+final class BuildTimeline extends Controller
+{
+    #[OA\Post(path: '/api/compute/timeline', summary: 'The whole form as timed events', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
+        new OA\Property(property: 'document', type: 'object'),
+        new OA\Property(property: 'tempo', type: 'number', nullable: true),
+    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(ref: '#/components/schemas/Timeline'))])]
+    public function __invoke(DocumentRequest $request, VoicedForms $voiced, Performer $performer): JsonResponse
+    {
+        $breakdown = $request->breakdown();
+
+        return new JsonResponse(TimelineResource::of($breakdown, $performer->perform($breakdown, $request->tempo(), $voiced->of($breakdown))));
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Compute;
+
+use App\Compute\VoicedForms;
+use App\Http\Controllers\Controller;
+use App\Http\Requests\DocumentRequest;
+use App\Http\Resources\PathResource;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+
+final class FindPath extends Controller
+{
+    #[OA\Post(path: '/api/compute/path', summary: 'A grip for every chord of the form', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
+        new OA\Property(property: 'document', type: 'object'),
+        new OA\Property(property: 'tempo', type: 'number', nullable: true),
+    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(ref: '#/components/schemas/Path'))])]
+    public function __invoke(DocumentRequest $request, VoicedForms $voiced): JsonResponse
+    {
+        $breakdown = $request->breakdown();
+
+        return new JsonResponse(PathResource::of($breakdown, $voiced->of($breakdown)));
+    }
+}

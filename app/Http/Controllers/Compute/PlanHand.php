@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Compute;
+
+use App\Http\Controllers\Controller;
+use App\Http\Requests\DocumentRequest;
+use App\Http\Resources\HandResource;
+use Gravik\Strokes\HandPlanner;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+
+final class PlanHand extends Controller
+{
+    #[OA\Post(path: '/api/compute/strokes', summary: 'Directions, air strokes, counting and measures of the pattern', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
+        new OA\Property(property: 'document', type: 'object'),
+        new OA\Property(property: 'tempo', type: 'number', nullable: true),
+        new OA\Property(property: 'grid', description: 'slots a beat to show', type: 'integer', nullable: true),
+    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(ref: '#/components/schemas/Hand'))])]
+    public function __invoke(DocumentRequest $request, HandPlanner $planner): JsonResponse
+    {
+        $breakdown = $request->breakdown();
+        $ruler = $breakdown->ruler($request->tempo());
+        $hand = $planner->plan($breakdown->pattern, $breakdown->school, $ruler, $breakdown->feel);
+        $grid = $request->input('grid');
+
+        return new JsonResponse(HandResource::of($breakdown, $hand, $ruler, is_int($grid) ? $grid : null));
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Session;
+
+use App\Http\Controllers\Controller;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'Person', required: ['name', 'role'], properties: [
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'role', type: 'string', enum: ['teacher', 'student']),
+])]
+final class WhoAmI extends Controller
+{
+    #[OA\Get(path: '/api/session', summary: 'Who is signed in', responses: [new OA\Response(response: 200, description: 'the person', content: new OA\JsonContent(ref: '#/components/schemas/Person'))])]
+    public function __invoke(Request $request): JsonResponse
+    {
+        return new JsonResponse(self::person($this->user($request)));
+    }
+
+    /** @return array{name: string, role: string} */
+    public static function person(User $user): array
+    {
+        return ['name' => $user->name, 'role' => $user->role->value];
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Documents\StaleRevision;
+use Gravik\Chart\ChartNotReadable;
+use Gravik\CoreException;
+use Gravik\Formats\DocumentNotReadable;
+use Gravik\Harmony\ChordNotUnderstood;
+use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+
+/** The one place that says which refusal becomes which answer: always JSON for the API, always a message for a person. */
+final class RefusalAnswers
+{
+    private const SENTENCES = [
+        400 => 'This request could not be understood. Reload the page and try again.',
+        403 => 'This belongs to somebody else. Ask its owner to share it with you.',
+        404 => 'This is not here any more, or was never yours. Go back to the shelf.',
+        405 => 'This cannot be done here. Reload the page and try again.',
+        413 => 'This is too large to be a breakdown.',
+        419 => 'This page was open too long. Sign in again; your work is kept.',
+        429 => 'Too many tries. Wait a minute, then try again.',
+        503 => 'Gravik is being looked after right now. Try again in a minute; your work is kept.',
+    ];
+
+    public static function register(Exceptions $exceptions): void
+    {
+        $exceptions->dontReport([CoreException::class, StaleRevision::class]);
+        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
+        $exceptions->render(static fn (CoreException $refusal): JsonResponse => self::answer(422, $refusal->getMessage(), self::place($refusal)));
+        $exceptions->render(static fn (StaleRevision $refusal): JsonResponse => self::answer(409, $refusal->getMessage(), ['saved' => $refusal->saved]));
+        $exceptions->render(static function (AuthenticationException $refusal, Request $request): ?JsonResponse {
+            return $request->is('api/*') ? self::answer(401, 'You are signed out. Sign in again; your work is kept.') : null;
+        });
+        $exceptions->render(static function (AuthorizationException $refusal, Request $request): ?JsonResponse {
+            return $request->is('api/*') ? self::answer(403, self::SENTENCES[403]) : null;
+        });
+        $exceptions->render(static function (HttpExceptionInterface $refusal, Request $request): ?JsonResponse {
+            $status = $refusal->getStatusCode();
+
+            return $request->is('api/*') ? self::answer($status, self::SENTENCES[$status] ?? self::SENTENCES[400]) : null;
+        });
+    }
+
+    /** @param array<string, mixed> $more */
+    private static function answer(int $status, string $message, array $more = []): JsonResponse
+    {
+        return new JsonResponse(['message' => $message, 'errors' => (object) []] + $more, $status);
+    }
+
+    /** @return array{at?: int|string} a character of the text or a JSON pointer */
+    private static function place(CoreException $refusal): array
+    {
+        $at = match (true) {
+            $refusal instanceof DocumentNotReadable => $refusal->pointer,
+            $refusal instanceof ChordNotUnderstood, $refusal instanceof ChartNotReadable => $refusal->at,
+            default => null,
+        };
+
+        return $at === null ? [] : ['at' => $at];
+    }
+}

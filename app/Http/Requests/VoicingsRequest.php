@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Gravik\Neck\Company;
+use Gravik\Neck\FretRange;
+use Gravik\Neck\HandProfile;
+use Gravik\Neck\Neck;
+use Gravik\Neck\Tuning;
+use Gravik\Neck\VoicingFinder;
+use Illuminate\Foundation\Http\FormRequest;
+
+final class VoicingsRequest extends FormRequest
+{
+    private const MOST = 60;
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'symbol' => ['required', 'string', 'max:40'],
+            'tuning' => ['sometimes', 'string', 'max:80'],
+            'capo' => ['sometimes', 'integer'],
+            'strings' => ['sometimes', 'string', 'max:20'],
+            'frets' => ['sometimes', 'string', 'max:10'],
+            'company' => ['sometimes', 'string', 'max:20'],
+            'hand' => ['sometimes', 'string', 'max:20'],
+            'limit' => ['sometimes', 'integer', 'min:1', 'max:'.self::MOST],
+        ];
+    }
+
+    public function neck(): Neck
+    {
+        $tuning = Tuning::parse($this->string('tuning', 'standard')->toString());
+
+        return new Neck($tuning, $this->integer('capo'), $this->has('strings') ? Neck::parseStrings($this->string('strings')->toString(), $tuning->strings()) : null);
+    }
+
+    public function finder(): VoicingFinder
+    {
+        return new VoicingFinder(
+            $this->neck(),
+            FretRange::parse($this->string('frets', '0-15')->toString()),
+            Company::parse($this->string('company', 'alone')->toString()),
+            HandProfile::parse($this->string('hand', 'medium')->toString()),
+        );
+    }
+
+    public function limit(): int
+    {
+        return $this->integer('limit', 12);
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Chart\Bar;
+use Gravik\Chart\ChartLine;
+use Gravik\Chart\ChartProblem;
+use Gravik\Chart\ChordAt;
+use Gravik\Chart\Section;
+use Gravik\Harmony\Numeral;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'ChartChord', required: ['at', 'beats', 'typed', 'symbol', 'root', 'ending', 'numeral'], properties: [
+    new OA\Property(property: 'at', type: 'integer'),
+    new OA\Property(property: 'beats', type: 'number'),
+    new OA\Property(property: 'typed', type: 'string'),
+    new OA\Property(property: 'symbol', description: 'null for silence and for what could not be read', type: 'string', nullable: true),
+    new OA\Property(property: 'root', type: 'string', nullable: true),
+    new OA\Property(property: 'ending', type: 'string', nullable: true),
+    new OA\Property(property: 'numeral', type: 'string', nullable: true),
+])]
+#[OA\Schema(schema: 'ChartBar', required: ['repeated', 'chords'], properties: [
+    new OA\Property(property: 'repeated', type: 'boolean'),
+    new OA\Property(property: 'chords', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChartChord')),
+])]
+#[OA\Schema(schema: 'ChartProblem', required: ['at', 'length', 'bar', 'message', 'nearest'], properties: [
+    new OA\Property(property: 'at', description: 'character of the line, from 0', type: 'integer'),
+    new OA\Property(property: 'length', type: 'integer'),
+    new OA\Property(property: 'bar', type: 'integer'),
+    new OA\Property(property: 'message', type: 'string'),
+    new OA\Property(property: 'nearest', type: 'string', nullable: true),
+])]
+#[OA\Schema(schema: 'ChartSection', required: ['name', 'bars', 'problems'], properties: [
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'bars', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChartBar')),
+    new OA\Property(property: 'problems', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChartProblem')),
+])]
+#[OA\Schema(schema: 'Chart', required: ['beats', 'sections'], properties: [
+    new OA\Property(property: 'beats', description: 'beats a bar', type: 'integer'),
+    new OA\Property(property: 'sections', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChartSection')),
+])]
+final class ChartResource
+{
+    /** @return array<string, mixed> */
+    public static function of(Breakdown $breakdown): array
+    {
+        $reader = new ChartLine($breakdown->key, $breakdown->meter);
+        $numeral = new Numeral($breakdown->key);
+
+        return [
+            'beats' => $breakdown->meter->beats(),
+            'sections' => array_map(static function (Section $section) use ($reader, $numeral, $breakdown): array {
+                $reading = $reader->read($section->line);
+
+                return [
+                    'name' => $section->name,
+                    'bars' => array_map(static fn (Bar $bar): array => [
+                        'repeated' => $bar->repeated,
+                        'chords' => array_map(static fn (ChordAt $chord): array => self::chord($chord, $numeral, $breakdown), $bar->chords),
+                    ], $reading->bars),
+                    'problems' => array_map(static fn (ChartProblem $problem): array => [
+                        'at' => $problem->at, 'length' => $problem->length, 'bar' => $problem->bar, 'message' => $problem->message, 'nearest' => $problem->nearest,
+                    ], $reading->problems),
+                ];
+            }, $breakdown->sections),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function chord(ChordAt $chord, Numeral $numeral, Breakdown $breakdown): array
+    {
+        $bass = $chord->chord?->bass;
+
+        return [
+            'at' => $chord->at,
+            'beats' => $chord->ticks / $breakdown->meter->beatTicks(),
+            'typed' => $chord->typed,
+            'symbol' => $chord->chord?->text(),
+            'root' => $chord->chord?->root->text(),
+            'ending' => $chord->chord === null ? null : $chord->chord->ending.($bass === null ? '' : '/'.$bass->text()),
+            'numeral' => $chord->chord === null ? null : $numeral->text($chord->chord),
+        ];
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Strokes\AirStroke;
+use Gravik\Strokes\Counting;
+use Gravik\Strokes\HandPlan;
+use Gravik\Strokes\Measures;
+use Gravik\Strokes\Stroke;
+use Gravik\Strokes\Warning;
+use Gravik\Time\Ruler;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'HandStroke', required: ['at', 'slot', 'direction', 'beats', 'kind', 'accent'], properties: [
+    new OA\Property(property: 'at', description: 'ticks', type: 'integer'),
+    new OA\Property(property: 'slot', type: 'integer'),
+    new OA\Property(property: 'direction', type: 'string', enum: ['down', 'up']),
+    new OA\Property(property: 'beats', description: 'where it sounds, swing included', type: 'number'),
+    new OA\Property(property: 'kind', type: 'string', enum: ['ring', 'short', 'palm-mute', 'chuck', 'ghost', 'air']),
+    new OA\Property(property: 'accent', type: 'integer'),
+])]
+#[OA\Schema(schema: 'HandSlot', required: ['slot', 'at', 'beats', 'syllable', 'on_beat'], properties: [
+    new OA\Property(property: 'slot', type: 'integer'),
+    new OA\Property(property: 'at', type: 'integer'),
+    new OA\Property(property: 'beats', type: 'number'),
+    new OA\Property(property: 'syllable', type: 'string'),
+    new OA\Property(property: 'on_beat', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'HandWarning', required: ['kind', 'text', 'at'], properties: [
+    new OA\Property(property: 'kind', type: 'string'),
+    new OA\Property(property: 'text', type: 'string'),
+    new OA\Property(property: 'at', type: 'array', items: new OA\Items(type: 'integer')),
+])]
+#[OA\Schema(schema: 'HandSketch', required: ['beats', 'beats_a_bar', 'p', 'strokes'], properties: [
+    new OA\Property(property: 'beats', description: 'length of the pattern', type: 'integer'),
+    new OA\Property(property: 'beats_a_bar', type: 'integer'),
+    new OA\Property(property: 'p', description: 'share of the beat at which the off-beat falls', type: 'number'),
+    new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandStroke')),
+])]
+#[OA\Schema(schema: 'Hand', required: ['grid', 'sketch', 'slots', 'warnings', 'density', 'muted_share', 'syncopation', 'strokes_a_second'], properties: [
+    new OA\Property(property: 'grid', type: 'integer'),
+    new OA\Property(property: 'sketch', ref: '#/components/schemas/HandSketch'),
+    new OA\Property(property: 'slots', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandSlot')),
+    new OA\Property(property: 'warnings', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandWarning')),
+    new OA\Property(property: 'density', type: 'number'),
+    new OA\Property(property: 'muted_share', type: 'number'),
+    new OA\Property(property: 'syncopation', type: 'number'),
+    new OA\Property(property: 'strokes_a_second', type: 'number'),
+])]
+final class HandResource
+{
+    /**
+     * @param ?int $grid slots a beat to show; the pattern's own where null
+     *
+     * @return array<string, mixed>
+     */
+    public static function of(Breakdown $breakdown, HandPlan $hand, Ruler $ruler, ?int $grid): array
+    {
+        $measures = Measures::of($hand->pattern, $ruler);
+        $grid ??= $hand->pattern->grid();
+        $slotTicks = intdiv($breakdown->meter->beatTicks(), $grid);
+        $syllables = Counting::syllables($breakdown->meter, $grid);
+        $slots = [];
+        for ($slot = 0; $slot * $slotTicks < $hand->pattern->ticks; $slot++) {
+            $slots[] = [
+                'slot' => $slot,
+                'at' => $slot * $slotTicks,
+                'beats' => round($ruler->beatsAt($slot * $slotTicks, $grid), 6),
+                'syllable' => $syllables[$slot % count($syllables)],
+                'on_beat' => $slot % $grid === 0,
+            ];
+        }
+
+        return [
+            'grid' => $grid,
+            'sketch' => self::sketch($breakdown, $hand, $ruler),
+            'slots' => $slots,
+            'warnings' => array_map(static fn (Warning $warning): array => ['kind' => $warning->kind, 'text' => $warning->text, 'at' => $warning->at], $hand->warnings),
+            'density' => round($measures->density, 2),
+            'muted_share' => round($measures->mutedShare, 3),
+            'syncopation' => round($measures->syncopation, 2),
+            'strokes_a_second' => round($measures->strokesASecond, 2),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function sketch(Breakdown $breakdown, HandPlan $hand, Ruler $ruler): array
+    {
+        $slotTicks = $hand->pattern->slotTicks();
+        $struck = array_map(static fn (Stroke $stroke): array => [
+            'at' => $stroke->at,
+            'slot' => intdiv($stroke->at, $slotTicks),
+            'direction' => $stroke->direction->value ?? 'down',
+            'beats' => round($ruler->beatsAt($stroke->at, $stroke->division), 6),
+            'kind' => $stroke->articulation->value,
+            'accent' => $stroke->accent,
+        ], $hand->pattern->strokes());
+        $air = array_map(static fn (AirStroke $stroke): array => [
+            'at' => $stroke->at,
+            'slot' => intdiv($stroke->at, $slotTicks),
+            'direction' => $stroke->direction->value,
+            'beats' => round($ruler->beatsAt($stroke->at, $stroke->division), 6),
+            'kind' => 'air',
+            'accent' => 0,
+        ], $hand->air);
+        $all = [...$struck, ...$air];
+        usort($all, static fn (array $a, array $b): int => $a['at'] <=> $b['at']);
+
+        return [
+            'beats' => intdiv($hand->pattern->ticks, $breakdown->meter->beatTicks()),
+            'beats_a_bar' => $breakdown->meter->beats(),
+            'p' => round($ruler->p, 6),
+            'strokes' => $all,
+        ];
+    }
+}

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use Gravik\Listening\Finding;
+use Gravik\Listening\Hit;
+use Gravik\Listening\LockReport;
+use Gravik\Listening\SlotFigures;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'LockSlot', required: ['slot', 'name', 'n', 'bias_ms', 'spread_ms', 'level_db', 'length_share', 'muted_ok', 'missed', 'extra'], properties: [
+    new OA\Property(property: 'slot', type: 'integer'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'n', type: 'integer'),
+    new OA\Property(property: 'bias_ms', type: 'number', nullable: true),
+    new OA\Property(property: 'spread_ms', type: 'number', nullable: true),
+    new OA\Property(property: 'level_db', type: 'number', nullable: true),
+    new OA\Property(property: 'length_share', type: 'number', nullable: true),
+    new OA\Property(property: 'muted_ok', type: 'number', nullable: true),
+    new OA\Property(property: 'missed', type: 'integer'),
+    new OA\Property(property: 'extra', type: 'integer'),
+])]
+#[OA\Schema(schema: 'Finding', required: ['kind', 'slots', 'text', 'practise'], properties: [
+    new OA\Property(property: 'kind', type: 'string'),
+    new OA\Property(property: 'slots', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(property: 'text', type: 'string'),
+    new OA\Property(property: 'practise', required: ['stage', 'tempo'], properties: [
+        new OA\Property(property: 'stage', type: 'integer'),
+        new OA\Property(property: 'tempo', type: 'integer'),
+    ], type: 'object', nullable: true),
+])]
+#[OA\Schema(schema: 'LockReport', required: ['planned', 'played', 'matched', 'missed', 'extra', 'latency_ms', 'bias_ms', 'spread_ms', 'drift_bpm_per_min', 'swing', 'directions', 'slots', 'hits', 'findings', 'gate'], properties: [
+    new OA\Property(property: 'planned', type: 'integer'),
+    new OA\Property(property: 'played', type: 'integer'),
+    new OA\Property(property: 'matched', type: 'integer'),
+    new OA\Property(property: 'missed', type: 'integer'),
+    new OA\Property(property: 'extra', type: 'integer'),
+    new OA\Property(property: 'latency_ms', description: 'null: never measured, so the bias includes the device', type: 'number', nullable: true),
+    new OA\Property(property: 'bias_ms', type: 'number', nullable: true),
+    new OA\Property(property: 'spread_ms', type: 'number', nullable: true),
+    new OA\Property(property: 'drift_bpm_per_min', type: 'number', nullable: true),
+    new OA\Property(property: 'swing', required: ['planned', 'played', 'low', 'high'], properties: [
+        new OA\Property(property: 'planned', type: 'number'),
+        new OA\Property(property: 'played', type: 'number'),
+        new OA\Property(property: 'low', type: 'number'),
+        new OA\Property(property: 'high', type: 'number'),
+    ], type: 'object', nullable: true),
+    new OA\Property(property: 'directions', required: ['told', 'wrong'], properties: [
+        new OA\Property(property: 'told', type: 'integer'),
+        new OA\Property(property: 'wrong', type: 'integer'),
+    ], type: 'object'),
+    new OA\Property(property: 'slots', type: 'array', items: new OA\Items(ref: '#/components/schemas/LockSlot')),
+    new OA\Property(property: 'hits', type: 'array', items: new OA\Items(required: ['slot', 'bar', 'ms'], properties: [
+        new OA\Property(property: 'slot', type: 'integer'),
+        new OA\Property(property: 'bar', type: 'integer'),
+        new OA\Property(property: 'ms', type: 'number'),
+    ], type: 'object')),
+    new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),
+    new OA\Property(property: 'gate', required: ['passed', 'why', 'bias_ms', 'spread_ms', 'swing_points', 'missed_share'], properties: [
+        new OA\Property(property: 'passed', type: 'boolean'),
+        new OA\Property(property: 'why', type: 'string'),
+        new OA\Property(property: 'bias_ms', type: 'number'),
+        new OA\Property(property: 'spread_ms', type: 'number'),
+        new OA\Property(property: 'swing_points', type: 'number'),
+        new OA\Property(property: 'missed_share', type: 'number'),
+    ], type: 'object'),
+])]
+final class LockResource
+{
+    /** @return array<string, mixed> */
+    public static function of(LockReport $report): array
+    {
+        $swing = $report->swing;
+        $gate = $report->gate;
+
+        return [
+            'planned' => $report->planned,
+            'played' => $report->played,
+            'matched' => $report->matched,
+            'missed' => $report->missed,
+            'extra' => $report->extra,
+            'latency_ms' => $report->latencyMs,
+            'bias_ms' => self::ms($report->biasMs),
+            'spread_ms' => self::ms($report->spreadMs),
+            'drift_bpm_per_min' => $report->driftBpmPerMin === null ? null : round($report->driftBpmPerMin, 3),
+            'swing' => $swing === null ? null : array_map(static fn (float $ratio): float => round($ratio, 4), [
+                'planned' => $swing->planned, 'played' => $swing->played, 'low' => $swing->low, 'high' => $swing->high,
+            ]),
+            'directions' => ['told' => $report->directionsTold, 'wrong' => $report->directionsWrong],
+            'slots' => array_map(self::slot(...), $report->slots),
+            'hits' => array_map(static fn (Hit $hit): array => ['slot' => $hit->slot, 'bar' => $hit->bar, 'ms' => round($hit->ms, 2)], $report->hits),
+            'findings' => array_map(self::finding(...), $report->findings),
+            'gate' => [
+                'passed' => $report->failed === [],
+                'why' => $report->failed === [] ? 'bias, spread, swing and missed strokes are all within the gate' : implode('; ', $report->failed),
+                'bias_ms' => $gate->biasMs,
+                'spread_ms' => $gate->spreadMs,
+                'swing_points' => $gate->swingPoints,
+                'missed_share' => $gate->missedShare,
+            ],
+        ];
+    }
+
+    /**
+     * Taps tell nothing of level, length or muting; those stay null until a recording is listened to.
+     *
+     * @return array<string, mixed>
+     */
+    private static function slot(SlotFigures $slot): array
+    {
+        return [
+            'slot' => $slot->slot,
+            'name' => $slot->name,
+            'n' => $slot->n,
+            'bias_ms' => self::ms($slot->biasMs),
+            'spread_ms' => self::ms($slot->spreadMs),
+            'level_db' => null,
+            'length_share' => null,
+            'muted_ok' => null,
+            'missed' => $slot->missed,
+            'extra' => $slot->extra,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function finding(Finding $finding): array
+    {
+        return [
+            'kind' => $finding->kind,
+            'slots' => $finding->slots,
+            'text' => $finding->text,
+            'practise' => $finding->stage === null ? null : ['stage' => $finding->stage, 'tempo' => $finding->tempo],
+        ];
+    }
+
+    private static function ms(?float $ms): ?float
+    {
+        return $ms === null ? null : round($ms, 2);
+    }
+}

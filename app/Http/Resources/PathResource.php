@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Chart\Pin;
+use Gravik\Chart\VoicedForm;
+use Gravik\Harmony\Numeral;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'VoicedChord', required: ['section', 'bar', 'form_bar', 'at', 'beats', 'symbol', 'numeral', 'pinned', 'voicing'], properties: [
+    new OA\Property(property: 'section', type: 'integer'),
+    new OA\Property(property: 'bar', description: 'within the section, from 0', type: 'integer'),
+    new OA\Property(property: 'form_bar', description: 'within the form, from 0', type: 'integer'),
+    new OA\Property(property: 'at', description: 'ticks from the bar line', type: 'integer'),
+    new OA\Property(property: 'beats', type: 'number'),
+    new OA\Property(property: 'symbol', type: 'string'),
+    new OA\Property(property: 'numeral', type: 'string'),
+    new OA\Property(property: 'pinned', type: 'boolean'),
+    new OA\Property(property: 'voicing', ref: '#/components/schemas/Voicing'),
+])]
+#[OA\Schema(schema: 'Move', required: ['frets', 'held', 'top'], properties: [
+    new OA\Property(property: 'frets', type: 'integer'),
+    new OA\Property(property: 'held', type: 'integer'),
+    new OA\Property(property: 'top', type: 'integer'),
+])]
+#[OA\Schema(schema: 'Path', required: ['cost', 'candidates', 'chords', 'moves', 'loose'], properties: [
+    new OA\Property(property: 'cost', type: 'number'),
+    new OA\Property(property: 'candidates', description: 'how many grips a chord were weighed', type: 'integer'),
+    new OA\Property(property: 'chords', type: 'array', items: new OA\Items(ref: '#/components/schemas/VoicedChord')),
+    new OA\Property(property: 'moves', type: 'array', items: new OA\Items(ref: '#/components/schemas/Move')),
+    new OA\Property(property: 'loose', description: 'pins that fit no chord any more', type: 'array', items: new OA\Items(ref: '#/components/schemas/LoosePin')),
+])]
+#[OA\Schema(schema: 'LoosePin', required: ['section', 'bar', 'at', 'symbol', 'frets'], properties: [
+    new OA\Property(property: 'section', type: 'integer'),
+    new OA\Property(property: 'bar', type: 'integer'),
+    new OA\Property(property: 'at', type: 'integer'),
+    new OA\Property(property: 'symbol', type: 'string'),
+    new OA\Property(property: 'frets', type: 'array', items: new OA\Items(type: 'integer', nullable: true)),
+])]
+final class PathResource
+{
+    /** @return array<string, mixed> */
+    public static function of(Breakdown $breakdown, VoicedForm $voiced): array
+    {
+        $numeral = new Numeral($breakdown->key);
+        $chords = [];
+        foreach ($voiced->form->chords as $place => $chord) {
+            $pinned = array_filter($breakdown->pins, static fn (Pin $pin): bool => $pin->belongsTo($chord) && ! in_array($pin, $voiced->loose, true)) !== [];
+            $chords[] = [
+                'section' => $chord->section,
+                'bar' => $chord->bar,
+                'form_bar' => intdiv($chord->formTicks, $breakdown->meter->barTicks()),
+                'at' => $chord->at,
+                'beats' => $chord->ticks / $breakdown->meter->beatTicks(),
+                'symbol' => $chord->chord->text(),
+                'numeral' => $numeral->text($chord->chord),
+                'pinned' => $pinned,
+                'voicing' => VoicingResource::of($voiced->path->voicings[$place], $breakdown->neck),
+            ];
+        }
+
+        return [
+            'cost' => round($voiced->path->cost, 3),
+            'candidates' => \Gravik\Neck\PathFinder::CANDIDATES,
+            'chords' => $chords,
+            'moves' => $voiced->path->moves,
+            'loose' => array_map(self::pin(...), $voiced->loose),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function pin(Pin $pin): array
+    {
+        return ['section' => $pin->section, 'bar' => $pin->bar, 'at' => $pin->at, 'symbol' => $pin->symbol, 'frets' => $pin->frets];
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\Take;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'Take', required: ['id', 'number', 'player', 'created_at', 'tempo', 'swing', 'bars', 'revision', 'latency_ms', 'report'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'number', description: 'of this player on this breakdown, from 1', type: 'integer'),
+    new OA\Property(property: 'player', type: 'string'),
+    new OA\Property(property: 'created_at', type: 'string'),
+    new OA\Property(property: 'tempo', type: 'number'),
+    new OA\Property(property: 'swing', description: 'the ratio it was judged against', type: 'number'),
+    new OA\Property(property: 'bars', type: 'integer'),
+    new OA\Property(property: 'revision', type: 'integer'),
+    new OA\Property(property: 'latency_ms', type: 'number', nullable: true),
+    new OA\Property(property: 'report', ref: '#/components/schemas/LockReport'),
+])]
+final class TakeResource
+{
+    /** @return array<string, mixed> */
+    public static function of(Take $take, int $number): array
+    {
+        return [
+            'id' => $take->id,
+            'number' => $number,
+            'player' => $take->player->name ?? '',
+            'created_at' => $take->created_at->toIso8601String(),
+            'tempo' => $take->tempo,
+            'swing' => $take->swing,
+            'bars' => $take->bars,
+            'revision' => $take->revision,
+            'latency_ms' => $take->latency_ms,
+            'report' => $take->report,
+        ];
+    }
+}

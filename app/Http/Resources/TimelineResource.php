@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Performance\Event;
+use Gravik\Performance\PlayedStroke;
+use Gravik\Performance\Timeline;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'TimedEvent', required: ['part', 't', 'dur', 'pitch', 'velocity', 'kind'], properties: [
+    new OA\Property(property: 'part', type: 'string', enum: ['drums', 'bass', 'guitar']),
+    new OA\Property(property: 't', type: 'number'),
+    new OA\Property(property: 'dur', type: 'number'),
+    new OA\Property(property: 'pitch', type: 'integer', nullable: true),
+    new OA\Property(property: 'velocity', type: 'number'),
+    new OA\Property(property: 'kind', type: 'string', enum: ['ring', 'short', 'palm-mute', 'chuck', 'ghost', 'bass', 'drum']),
+    new OA\Property(property: 'string', type: 'integer'),
+    new OA\Property(property: 'fret', type: 'integer'),
+    new OA\Property(property: 'direction', type: 'string', enum: ['down', 'up']),
+])]
+#[OA\Schema(schema: 'TimedStroke', required: ['t', 'until', 'slot', 'at', 'bar', 'chord', 'direction', 'kind', 'accent', 'strings'], properties: [
+    new OA\Property(property: 't', type: 'number'),
+    new OA\Property(property: 'until', description: 'seconds when its last string falls silent', type: 'number'),
+    new OA\Property(property: 'slot', type: 'integer'),
+    new OA\Property(property: 'at', description: 'ticks in the pattern', type: 'integer'),
+    new OA\Property(property: 'bar', type: 'integer'),
+    new OA\Property(property: 'chord', type: 'integer'),
+    new OA\Property(property: 'direction', type: 'string', enum: ['down', 'up']),
+    new OA\Property(property: 'kind', type: 'string'),
+    new OA\Property(property: 'accent', type: 'integer'),
+    new OA\Property(property: 'strings', description: 'string numbers struck, in the order the pick meets them', type: 'array', items: new OA\Items(type: 'integer')),
+])]
+#[OA\Schema(schema: 'TimedChord', required: ['t', 'until', 'bar', 'symbol'], properties: [
+    new OA\Property(property: 't', type: 'number'),
+    new OA\Property(property: 'until', type: 'number'),
+    new OA\Property(property: 'bar', type: 'integer'),
+    new OA\Property(property: 'symbol', type: 'string'),
+])]
+#[OA\Schema(schema: 'Timeline', required: ['tempo', 'ratio', 'p', 'seconds', 'beat_seconds', 'beats_a_bar', 'bars', 'pattern_bars', 'beat_times', 'chords', 'strokes', 'events', 'feel_words', 'warnings'], properties: [
+    new OA\Property(property: 'tempo', type: 'number'),
+    new OA\Property(property: 'ratio', type: 'number'),
+    new OA\Property(property: 'p', type: 'number'),
+    new OA\Property(property: 'seconds', type: 'number'),
+    new OA\Property(property: 'beat_seconds', type: 'number'),
+    new OA\Property(property: 'beats_a_bar', type: 'integer'),
+    new OA\Property(property: 'bars', type: 'integer'),
+    new OA\Property(property: 'pattern_bars', type: 'integer'),
+    new OA\Property(property: 'beat_times', description: 'seconds of every beat of the form', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'chords', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimedChord')),
+    new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimedStroke')),
+    new OA\Property(property: 'events', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimedEvent')),
+    new OA\Property(property: 'feel_words', type: 'string'),
+    new OA\Property(property: 'warnings', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandWarning')),
+])]
+final class TimelineResource
+{
+    /** @return array<string, mixed> */
+    public static function of(Breakdown $breakdown, Timeline $timeline): array
+    {
+        $meter = $breakdown->meter;
+        $form = $timeline->voiced->form;
+        $ruler = $timeline->ruler;
+        $beat = $ruler->tempo->beatSeconds();
+        $bars = count($form->bars);
+
+        return [
+            'tempo' => $ruler->tempo->bpm,
+            'ratio' => round($ruler->ratio, 5),
+            'p' => round($ruler->p, 6),
+            'seconds' => $timeline->seconds,
+            'beat_seconds' => $beat,
+            'beats_a_bar' => $meter->beats(),
+            'bars' => $bars,
+            'pattern_bars' => $timeline->hand->pattern->bars(),
+            'beat_times' => $bars === 0 ? [] : array_map(static fn (int $number): float => round($number * $beat, 6), range(0, $bars * $meter->beats() - 1)),
+            'chords' => array_map(static fn ($chord): array => [
+                't' => round($ruler->secondsAt($chord->formTicks, 1), 6),
+                'until' => round($ruler->secondsAt($chord->formTicks + $chord->ticks, 1), 6),
+                'bar' => intdiv($chord->formTicks, $meter->barTicks()),
+                'symbol' => $chord->chord->text(),
+            ], $form->chords),
+            'strokes' => array_map(static fn (PlayedStroke $stroke): array => self::stroke($stroke, $timeline->hand->pattern->ticks), $timeline->strokes),
+            'events' => self::events($timeline),
+            'feel_words' => \App\Documents\FeelWords::of($breakdown->feel, $ruler->tempo),
+            'warnings' => array_map(static fn ($warning): array => ['kind' => $warning->kind, 'text' => $warning->text, 'at' => $warning->at], $timeline->hand->warnings),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    public static function events(Timeline $timeline): array
+    {
+        return array_map(static fn (Event $event): array => [
+            'part' => $event->part->value,
+            't' => round($event->t, 6),
+            'dur' => round($event->dur, 6),
+            'pitch' => $event->pitch,
+            'velocity' => round($event->velocity, 4),
+        ] + array_filter(['string' => $event->string, 'fret' => $event->fret, 'direction' => $event->direction?->value], static fn ($value): bool => $value !== null)
+            + ['kind' => $event->kind->value], $timeline->events);
+    }
+
+    /** @return array<string, mixed> */
+    private static function stroke(PlayedStroke $stroke, int $patternTicks): array
+    {
+        $strings = count($stroke->voicing->frets);
+
+        return [
+            't' => round($stroke->t, 6),
+            'until' => round(max([$stroke->t, ...$stroke->ends]), 6),
+            'slot' => $stroke->slot,
+            'at' => $stroke->formTick % $patternTicks,
+            'bar' => $stroke->bar,
+            'chord' => $stroke->chord,
+            'direction' => $stroke->stroke->direction->value ?? 'down',
+            'kind' => $stroke->stroke->articulation->value,
+            'accent' => $stroke->stroke->accent,
+            'strings' => array_map(static fn (int $index): int => $strings - $index, $stroke->strings),
+        ];
+    }
+}

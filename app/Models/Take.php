@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * @property string               $id
+ * @property string               $breakdown_id
+ * @property int                  $player_id
+ * @property int                  $revision
+ * @property float                $tempo
+ * @property float                $swing
+ * @property float|null           $latency_ms
+ * @property int                  $bars
+ * @property array<string, float> $gate
+ * @property list<array{t: float, key?: string}> $strokes
+ * @property array<string, mixed> $report
+ * @property CarbonImmutable      $created_at
+ */
+final class Take extends Model
+{
+    use HasUlids;
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<User, $this> */
+    public function player(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'player_id');
+    }
+
+    /** @return BelongsTo<Breakdown, $this> */
+    public function breakdown(): BelongsTo
+    {
+        return $this->belongsTo(Breakdown::class)->withTrashed();
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['tempo' => 'float', 'swing' => 'float', 'latency_ms' => 'float', 'revision' => 'integer', 'player_id' => 'integer', 'bars' => 'integer',
+            'gate' => 'array', 'strokes' => 'array', 'report' => 'array', 'created_at' => 'immutable_datetime'];
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+
+/**
+ * @property int    $id
+ * @property string $name
+ * @property string $email
+ * @property Role   $role
+ */
+final class User extends Authenticatable
+{
+    protected $guarded = [];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    /** @return HasMany<Breakdown, $this> */
+    public function breakdowns(): HasMany
+    {
+        return $this->hasMany(Breakdown::class, 'owner_id');
+    }
+
+    /** @return BelongsToMany<Breakdown, $this> */
+    public function assigned(): BelongsToMany
+    {
+        return $this->belongsToMany(Breakdown::class, 'assignments', 'student_id');
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['password' => 'hashed', 'role' => Role::class];
+    }
+}

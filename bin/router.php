@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+// For PHP's built-in server: files of public/ as they are, everything else through Laravel.
+
+$path = urldecode((string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH));
+$file = realpath(__DIR__.'/../public'.$path);
+if ($path !== '/' && $file !== false && is_file($file) && str_starts_with($file, (string) realpath(__DIR__.'/../public'))) {
+    if (! str_starts_with($path, '/build/assets/')) {
+        return false;
+    }
+    // File names under /build/assets carry a hash of their contents, so a browser may keep them.
+    $types = ['js' => 'text/javascript', 'css' => 'text/css', 'woff2' => 'font/woff2', 'woff' => 'font/woff', 'svg' => 'image/svg+xml'];
+    header('Content-Type: '.($types[pathinfo($file, PATHINFO_EXTENSION)] ?? 'application/octet-stream'));
+    header('Cache-Control: public, max-age=31536000, immutable');
+    readfile($file);
+
+    return true;
+}
+
+require __DIR__.'/../public/index.php';

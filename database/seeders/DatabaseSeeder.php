@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Documents\BreakdownStore;
+use App\Documents\TakeStore;
+use App\Models\Breakdown;
+use App\Models\Role;
+use App\Models\User;
+use Gravik\Listening\LockReporter;
+use Gravik\Listening\Take;
+use Gravik\Performance\Performer;
+use Gravik\Simulation\SimulatedTaps;
+use Gravik\Time\Tempo;
+use Illuminate\Database\Seeder;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
+
+/** A teacher, a student, the band's repertoire, and a few weeks of takes. */
+final class DatabaseSeeder extends Seeder
+{
+    public const TEACHER = ['name' => 'Maren, teacher', 'email' => 'maren@gravik.demo', 'password' => 'harbour-light'];
+
+    public const STUDENT = ['name' => 'Student A', 'email' => 'student@gravik.demo', 'password' => 'low-tide'];
+
+    /** tempo, bars, bias ms, off-beat error ms, spread ms, share missed, days ago */
+    private const TAKES = [
+        [104, 8, 4, -46, 21, 0.06, 12],
+        [104, 8, 2, -38, 17, 0.03, 10],
+        [112, 16, 5, -35, 15, 0.02, 7],
+        [112, 16, 6, -24, 12, 0.0, 4],
+        [126, 16, 4, -19, 12, 0.01, 1],
+    ];
+
+    public function run(BreakdownStore $store, TakeStore $takes, Performer $performer): void
+    {
+        if (User::query()->exists()) {
+            return;
+        }
+        $teacher = User::query()->create(self::TEACHER + ['role' => Role::Teacher]);
+        $student = User::query()->create(self::STUDENT + ['role' => Role::Student]);
+        foreach (DemoBreakdowns::all() as $document) {
+            $breakdown = $store->create($teacher, null, $document, 'demo data');
+            if ($document->title === 'Marzipan Ferry') {
+                $breakdown->students()->attach($student);
+                $this->practise($breakdown, $student, $store, $takes, $performer);
+            }
+        }
+    }
+
+    private function practise(Breakdown $breakdown, User $student, BreakdownStore $store, TakeStore $takes, Performer $performer): void
+    {
+        $document = $store->document($breakdown);
+        foreach (self::TAKES as $number => [$tempo, $bars, $bias, $offBeat, $spread, $missed, $daysAgo]) {
+            $timeline = $performer->perform($document, new Tempo($tempo));
+            $take = Take::read((new SimulatedTaps($bias, $offBeat, $spread, $missed, 40 + $number))->play($timeline, $bars));
+            $report = (new LockReporter())->report($take, $timeline, $document->feel->unit, 0.0);
+            $kept = $takes->keep($breakdown, $student, mb_strtolower((string) Str::ulid()), $bars, $take, $timeline->ruler, $report);
+            $kept->forceFill(['created_at' => Carbon::now()->subDays($daysAgo)])->save();
+        }
+    }
+}

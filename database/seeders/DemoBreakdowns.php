@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Formats\BreakdownJson;
+use Gravik\Formats\PatternJson;
+use Gravik\Strokes\SlotLine;
+use Gravik\Time\Meter;
+
+/** The repertoire of a harbour town's boat-dance band: one breakdown a feel. All of it is made up. */
+final class DemoBreakdowns
+{
+    /** @return list<Breakdown> */
+    public static function all(): array
+    {
+        return [
+            self::make('Marzipan Ferry', 'Upbeat shuffle', 'A♭ major', '4/4', 138, ['fixed', 2, 'eighth'], 'with-bass', [
+                ['A', '| A♭6 B♭m7 | Bdim7 A♭6 | D♭9 | E♭9 | A♭6 | F7 | B♭m7 E♭9 | A♭6 |'],
+                ['B', '| D♭9 | % | A♭6 | % | B♭7 | % | E♭9 | % |'],
+            ], '.xcx.xcX', 2, 'shuffle', 'The upbeats carry it: show the beat first, then hide it.', short: [5]),
+            self::make('Customs Shed', 'Straight eighth drive', 'D minor', '4/4', 112, ['fixed', 1, 'eighth'], 'alone', [
+                ['Verse', '| Dm | Dm/C | B♭ | A7 | Dm | Dm/C | Gm | A7 |'],
+            ], 'X.xcxxcx', 2, 'straight-drive', 'Let the chucks stand where the snare is.'),
+            self::make('Gull Alley', 'Sixteenth chucks', 'F minor', '4/4', 96, ['fixed', 1.2, 'sixteenth'], 'with-bass', [
+                ['Vamp', '| Fm9 | B♭13 | Fm9 | B♭13 |'],
+            ], 'X.cxc.xcccx.c.xc', 4, 'sixteenth-funk', 'The hand never stops; only the left hand decides what sounds.'),
+            self::make('Nine Bollards', 'Four to the bar', 'E♭ major', '4/4', 168, ['follows-tempo', 1, 'eighth'], 'shell', [
+                ['A', '| E♭6 | Gm7 C7♭9 | Fm7 | A♭m6 D♭9 | E♭6 C9 | Fm7 B♭9 | E♭6 G♭9 | Fm7 B♭9 |'],
+            ], 'x.X.x.X.', 2, 'four-walk', 'Long on 1 and 3, dry on 2 and 4. Hardly louder than the brushes.', short: [2, 6], school: 'all-down'),
+            self::make('Rope Walk Waltz', 'Waltz', 'D♭ major', '3/4', 152, ['fixed', 1, 'eighth'], 'alone', [
+                ['A', '| D♭ | A♭7 | G♭ | D♭ | B♭m | E♭7 | A♭7 | D♭ |'],
+            ], 'x.x.xx', 2, 'slipway-waltz', 'Bass first, then two light brushes.'),
+            self::make('Slow Dredger', 'Slow twelve', 'F♯ minor', '12/8', 58, ['fixed', 1, 'eighth'], 'with-bass', [
+                ['A', '| F♯m7 | Bm7 | F♯m7 | C♯7 | Bm7 | C♯7 | F♯m7 D9 | C♯7 |'],
+            ], 'x..X.xx..X.x', 3, 'slow-twelve', 'Count the little ones aloud: 1 and a.'),
+        ];
+    }
+
+    /**
+     * @param array{string, float|int, string} $feel
+     * @param list<array{string, string}>      $sections
+     * @param list<int>                        $short    slots played short
+     */
+    private static function make(
+        string $title,
+        string $genre,
+        string $key,
+        string $meter,
+        int $tempo,
+        array $feel,
+        string $company,
+        array $sections,
+        string $slots,
+        int $grid,
+        string $groove,
+        string $notes,
+        array $short = [],
+        string $school = 'pendulum',
+    ): Breakdown {
+        $pattern = (new PatternJson())->write(SlotLine::parse($slots, Meter::parse($meter), $grid));
+        $slotTicks = intdiv(Meter::parse($meter)->beatTicks(), $grid);
+        /** @var array{ticks: int, streams: list<array{name: string, strokes: list<array<string, mixed>>}>} $pattern */
+        foreach ($pattern['streams'][0]['strokes'] as $index => $stroke) {
+            if (in_array($stroke['at'] / $slotTicks, $short, false)) {
+                $pattern['streams'][0]['strokes'][$index]['articulation'] = 'short';
+                $pattern['streams'][0]['strokes'][$index]['stoppedBy'] = 'fretting-hand';
+            }
+        }
+
+        return (new BreakdownJson())->read([
+            'format' => BreakdownJson::FORMAT,
+            'version' => BreakdownJson::VERSION,
+            'title' => $title,
+            'genre' => $genre,
+            'key' => $key,
+            'meter' => $meter,
+            'tempo' => $tempo,
+            'feel' => ['mode' => $feel[0], 'ratio' => $feel[1], 'unit' => $feel[2]],
+            'tuning' => 'standard',
+            'capo' => 0,
+            'company' => $company,
+            'sections' => array_map(static fn (array $section): array => ['name' => $section[0], 'line' => $section[1]], $sections),
+            'pins' => [],
+            'pattern' => $pattern,
+            'school' => $school,
+            'band' => ['groove' => $groove, 'parts' => [
+                ['name' => 'drums', 'level' => 0.7, 'offsetMs' => 0, 'straight' => false],
+                ['name' => 'bass', 'level' => 0.8, 'offsetMs' => 0, 'straight' => false],
+                ['name' => 'guitar', 'level' => 0.9, 'offsetMs' => 0, 'straight' => false],
+            ]],
+            'notes' => $notes,
+        ]);
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\Breakdowns;
+use App\Http\Controllers\Calibration;
+use App\Http\Controllers\Compute;
+use App\Http\Controllers\ListChoices;
+use App\Http\Controllers\Session;
+use App\Http\Controllers\Takes;
+use Illuminate\Support\Facades\Route;
+
+Route::post('session', Session\SignIn::class)->middleware('throttle:sign-in');
+
+Route::middleware('auth')->group(static function (): void {
+    Route::get('session', Session\WhoAmI::class);
+    Route::delete('session', Session\SignOut::class);
+
+    Route::get('choices', ListChoices::class);
+
+    Route::get('breakdowns', Breakdowns\ListBreakdowns::class);
+    Route::post('breakdowns', Breakdowns\CreateBreakdown::class);
+    Route::get('breakdowns/{breakdown}', Breakdowns\ShowBreakdown::class);
+    Route::put('breakdowns/{breakdown}', Breakdowns\SaveBreakdown::class);
+    Route::delete('breakdowns/{breakdown}', Breakdowns\DeleteBreakdown::class);
+    Route::post('breakdowns/{id}/put-back', Breakdowns\PutBackBreakdown::class);
+    Route::get('breakdowns/{breakdown}/versions', Breakdowns\ListVersions::class);
+    Route::get('breakdowns/{breakdown}/export/{format}', Breakdowns\ExportBreakdown::class);
+    Route::get('breakdowns/{breakdown}/takes', Takes\ListTakes::class);
+    Route::post('breakdowns/{breakdown}/takes', Takes\RecordTake::class);
+
+    Route::get('calibrations/{device}', Calibration\ShowDelay::class);
+    Route::put('calibrations/{device}', Calibration\MeasureDelay::class);
+
+    Route::prefix('compute')->group(static function (): void {
+        Route::post('chart', Compute\ReadChart::class);
+        Route::post('voicings', Compute\FindVoicings::class);
+        Route::post('path', Compute\FindPath::class);
+        Route::post('strokes', Compute\PlanHand::class);
+        Route::post('timeline', Compute\BuildTimeline::class);
+        Route::post('key', Compute\MoveToKey::class);
+    });
+});
