@@ -39,5 +39,6 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('strokes', Compute\PlanHand::class);
         Route::post('timeline', Compute\BuildTimeline::class);
         Route::post('key', Compute\MoveToKey::class);
+        Route::post('shape', Compute\ShapePattern::class);
     });
 });

@@ -8,13 +8,15 @@ use Gravik\Breakdown\Breakdown;
 use Gravik\Chart\Pin;
 use Gravik\Chart\VoicedForm;
 use Gravik\Harmony\Numeral;
+use Gravik\Neck\PathFinder;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'VoicedChord', required: ['section', 'bar', 'form_bar', 'at', 'beats', 'symbol', 'numeral', 'pinned', 'voicing'], properties: [
+#[OA\Schema(schema: 'VoicedChord', required: ['section', 'bar', 'form_bar', 'at', 'beat', 'beats', 'symbol', 'numeral', 'pinned', 'voicing'], properties: [
     new OA\Property(property: 'section', type: 'integer'),
     new OA\Property(property: 'bar', description: 'within the section, from 0', type: 'integer'),
     new OA\Property(property: 'form_bar', description: 'within the form, from 0', type: 'integer'),
     new OA\Property(property: 'at', description: 'ticks from the bar line', type: 'integer'),
+    new OA\Property(property: 'beat', description: 'of the bar, from 1', type: 'integer'),
     new OA\Property(property: 'beats', type: 'number'),
     new OA\Property(property: 'symbol', type: 'string'),
     new OA\Property(property: 'numeral', type: 'string'),
@@ -54,6 +56,7 @@ final class PathResource
                 'bar' => $chord->bar,
                 'form_bar' => intdiv($chord->formTicks, $breakdown->meter->barTicks()),
                 'at' => $chord->at,
+                'beat' => intdiv($chord->at, $breakdown->meter->beatTicks()) + 1,
                 'beats' => $chord->ticks / $breakdown->meter->beatTicks(),
                 'symbol' => $chord->chord->text(),
                 'numeral' => $numeral->text($chord->chord),
@@ -64,7 +67,7 @@ final class PathResource
 
         return [
             'cost' => round($voiced->path->cost, 3),
-            'candidates' => \Gravik\Neck\PathFinder::CANDIDATES,
+            'candidates' => PathFinder::CANDIDATES,
             'chords' => $chords,
             'moves' => $voiced->path->moves,
             'loose' => array_map(self::pin(...), $voiced->loose),

@@ -9,7 +9,7 @@ use Gravik\Neck\Neck;
 use Gravik\Neck\Voicing;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'Voicing', required: ['frets', 'fingers', 'barres', 'degrees', 'notes', 'span_mm', 'difficulty', 'difficulty_parts', 'family', 'root', 'position', 'slash'], properties: [
+#[OA\Schema(schema: 'Voicing', required: ['frets', 'fingers', 'barres', 'degrees', 'notes', 'midi', 'span_mm', 'difficulty', 'difficulty_parts', 'family', 'root', 'position', 'slash'], properties: [
     new OA\Property(property: 'frets', type: 'array', items: new OA\Items(type: 'integer', nullable: true)),
     new OA\Property(property: 'fingers', type: 'array', items: new OA\Items(type: 'integer', nullable: true)),
     new OA\Property(property: 'barres', type: 'array', items: new OA\Items(required: ['fret', 'from', 'to'], properties: [
@@ -19,6 +19,7 @@ use OpenApi\Attributes as OA;
     ], type: 'object')),
     new OA\Property(property: 'degrees', type: 'array', items: new OA\Items(type: 'string', nullable: true)),
     new OA\Property(property: 'notes', type: 'array', items: new OA\Items(type: 'string', nullable: true)),
+    new OA\Property(property: 'midi', type: 'array', items: new OA\Items(type: 'integer', nullable: true)),
     new OA\Property(property: 'span_mm', type: 'number'),
     new OA\Property(property: 'difficulty', type: 'number'),
     new OA\Property(property: 'difficulty_parts', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number')),
@@ -43,6 +44,7 @@ final class VoicingResource
             'barres' => array_map(static fn (Barre $barre): array => ['fret' => $barre->fret, 'from' => $barre->from, 'to' => $barre->to], $voicing->barres),
             'degrees' => $voicing->degrees(),
             'notes' => $voicing->notes(),
+            'midi' => $voicing->midi,
             'span_mm' => round($voicing->spanMm, 1),
             'difficulty' => round($voicing->difficultySum(), 3),
             'difficulty_parts' => array_map(static fn (float $part): float => round($part, 3), $voicing->difficulty),

@@ -21,6 +21,7 @@ use Gravik\Neck\Neck;
 use Gravik\Neck\PathFinder;
 use Gravik\Neck\VoicingFinder;
 use Gravik\Strokes\Pattern;
+use Gravik\Strokes\PatternShaper;
 use Gravik\Strokes\School;
 use Gravik\Strokes\StrokesException;
 use Gravik\Time\Feel;
@@ -104,6 +105,15 @@ final readonly class Breakdown
         }
 
         return new Part($name);
+    }
+
+    /** The same breakdown with its pattern laid out anew; in another meter it takes that meter's first groove. */
+    public function shaped(Meter $meter, int $bars, int $grid): self
+    {
+        $groove = $meter->text() === $this->meter->text() ? $this->groove : Groove::defaultFor($meter);
+
+        return new self($this->title, $this->genre, $this->key, $meter, $this->tempo, $this->feel, $this->neck, $this->company, $this->sections,
+            $this->pins, (new PatternShaper())->shaped($this->pattern, $meter, $bars, $grid), $this->school, $groove, $this->parts, $this->notes);
     }
 
     /** The same breakdown in another key: typed letters move, pinned grips move the shorter way where they can. */

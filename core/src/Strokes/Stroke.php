@@ -48,6 +48,12 @@ final readonly class Stroke
             $this->accent, $this->length, $this->stoppedBy, $this->ends, $this->offsetMs, $this->ornament, $this->chord, $this->fixed);
     }
 
+    public function movedTo(int $at, int $division): self
+    {
+        return new self($at, $division, $this->action, $this->direction, $this->by, $this->strings, $this->articulation,
+            $this->accent, $this->length, $this->stoppedBy, $this->ends, $this->offsetMs, $this->ornament, $this->chord, $this->fixed);
+    }
+
     public function hasFixed(string $field): bool
     {
         return in_array($field, $this->fixed, true);

@@ -212,6 +212,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/shape": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The document with its pattern on another grid, over other bars or in another meter */
+        post: operations["bde1546d861cce9477b612818932cc6c"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/choices": {
         parameters: {
             query?: never;
@@ -451,6 +468,8 @@ export interface components {
             form_bar: number;
             /** @description ticks from the bar line */
             at: number;
+            /** @description of the bar, from 1 */
+            beat: number;
             beats: number;
             symbol: string;
             numeral: string;
@@ -555,6 +574,7 @@ export interface components {
             }[];
             degrees: (string | null)[];
             notes: (string | null)[];
+            midi: (number | null)[];
             span_mm: number;
             difficulty: number;
             difficulty_parts: {
@@ -988,6 +1008,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Chart"];
+                };
+            };
+        };
+    };
+    bde1546d861cce9477b612818932cc6c: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    document: Record<string, never>;
+                    meter?: string;
+                    bars?: number;
+                    grid?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description computed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        document: Record<string, never>;
+                    };
                 };
             };
         };

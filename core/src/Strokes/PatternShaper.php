@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Strokes;
+
+use Gravik\Time\Meter;
+use Gravik\Time\TimeException;
+
+/** Lays a pattern out anew: on another grid, over more or fewer bars, in another meter. */
+final readonly class PatternShaper
+{
+    /**
+     * Strokes go to the nearest slot of the new grid, the first of two that meet there stays. More bars repeat what is
+     * there, fewer cut it. In another meter the beats are kept one for one.
+     *
+     * @param int $bars 1 to 4
+     * @param int $grid slots a beat
+     */
+    public function shaped(Pattern $pattern, Meter $meter, int $bars, int $grid): Pattern
+    {
+        in_array($grid, [1, 2, 3, 4, 6], true) || throw TimeException::division($grid);
+        ($bars >= 1 && $bars <= 4) || throw StrokesException::length($bars * $meter->barTicks(), $meter->barTicks());
+        $slotTicks = intdiv($meter->beatTicks(), $grid);
+        $ticks = $bars * $meter->barTicks();
+        $streams = array_map(fn (Stream $stream): Stream => new Stream($stream->name, $this->strokes($stream, $pattern, $meter, $ticks, $slotTicks, $grid)), $pattern->streams);
+
+        return new Pattern($meter, $ticks, $streams);
+    }
+
+    /** @return list<Stroke> */
+    private function strokes(Stream $stream, Pattern $pattern, Meter $meter, int $ticks, int $slotTicks, int $grid): array
+    {
+        $from = $pattern->meter;
+        $repeats = (int) ceil($ticks / $meter->barTicks() / $pattern->bars());
+        $placed = [];
+        for ($repeat = 0; $repeat < $repeats; $repeat++) {
+            foreach ($stream->strokes as $stroke) {
+                $bar = intdiv($stroke->at, $from->barTicks()) + $repeat * $pattern->bars();
+                $beats = ($stroke->at % $from->barTicks()) / $from->beatTicks();
+                if ($beats >= $meter->beats()) {
+                    continue;
+                }
+                $at = $bar * $meter->barTicks() + (int) round($beats * $grid) * $slotTicks;
+                if ($at < $ticks && ! isset($placed[$at])) {
+                    $placed[$at] = $stroke->movedTo($at, $grid);
+                }
+            }
+        }
+
+        return array_values($placed);
+    }
+}

@@ -1,0 +1,33 @@
+import type { BreakdownDocument, Stroke as StrokeDocument, Pin as PinDocument } from './breakdown.gen'
+import type { components } from './openapi.gen'
+
+type Schemas = components['schemas']
+
+export type { BreakdownDocument, StrokeDocument, PinDocument }
+export type Person = Schemas['Person']
+export type BreakdownCard = Schemas['BreakdownCard']
+export type StoredBreakdown = Omit<Schemas['StoredBreakdown'], 'document'> & { document: BreakdownDocument }
+export type Version = Omit<Schemas['Version'], 'document'> & { document: BreakdownDocument }
+export type Chart = Schemas['Chart']
+export type ChartSection = Schemas['ChartSection']
+export type ChartBar = Schemas['ChartBar']
+export type ChartProblem = Schemas['ChartProblem']
+export type Voicing = Schemas['Voicing']
+export type VoicedChord = Schemas['VoicedChord']
+export type Path = Schemas['Path']
+export type Hand = Schemas['Hand']
+export type HandSketch = Schemas['HandSketch']
+export type HandStroke = Schemas['HandStroke']
+export type HandSlot = Schemas['HandSlot']
+export type Timeline = Schemas['Timeline']
+export type TimedEvent = Schemas['TimedEvent']
+export type LockReport = Schemas['LockReport']
+export type LockSlot = Schemas['LockSlot']
+export type Take = Schemas['Take']
+export type Calibration = Schemas['Calibration']
+export type Voicings = { symbol: string; count: number; voicings: Voicing[] }
+export type Choices = {
+  grooves: { slug: string; name: string; meter: string }[]
+  tunings: { slug: string; name: string; strings: string[] }[]
+}
+export type Tap = { t: number; key: 'down' | 'up' }

@@ -1,0 +1,275 @@
+import type { TimedEvent, Timeline } from '../api/types'
+
+/** What the player needs of the machine it plays on. Times are seconds of the audio clock. */
+export type Output = {
+  now(): number
+  resume(): Promise<void>
+  play(event: TimedEvent, time: number): void
+  click(high: boolean, time: number): void
+  /** Lets what sounds die away; nothing scheduled later is heard. */
+  silence(): void
+}
+
+export type PartName = TimedEvent['part']
+
+export type PlayerState = {
+  status: 'stopped' | 'counting' | 'playing'
+  muted: Record<PartName, boolean>
+  /** beats of the bar that click, from 0 */
+  clickOn: number[]
+  countInBars: number
+  /** bars of the form that go round, both included; null for the whole form */
+  loop: [number, number] | null
+}
+
+export type Position = { t: number; beat: number; bar: number; round: number; countIn: number | null }
+
+/** How the clock was met: events that came too late, and the least time any event had to spare. */
+export type Punctuality = { scheduled: number; late: number; smallestMarginMs: number | null }
+
+/** From `audio` on, timeline second `t` sounds at audio second `audio`. */
+type Stretch = { audio: number; t: number; timeline: Timeline; elapsedBeats: number; round: number }
+
+const LOOK_AHEAD = 0.3
+const START_DELAY = 0.12
+
+/**
+ * Plays a timeline against the audio clock, always a little ahead of it. A new timeline (another tempo, feel or pattern)
+ * takes over at the first beat that is not scheduled yet; loops and takeovers are stretches laid end to end, so nothing
+ * is played twice and nothing is left out.
+ */
+export class BandPlayer {
+  private state: PlayerState = {
+    status: 'stopped',
+    muted: { drums: false, bass: false, guitar: false },
+    clickOn: [],
+    countInBars: 1,
+    loop: null,
+  }
+  private timeline: Timeline | null = null
+  private stretches: Stretch[] = []
+  private startAudio = 0
+  /** timeline seconds up to which the last stretch has been handed to the output */
+  private cursor = 0
+  private listeners = new Set<() => void>()
+  private figures: Punctuality = { scheduled: 0, late: 0, smallestMarginMs: null }
+  private endAfterBars: number | null = null
+  private onEnd: (() => void) | null = null
+
+  constructor(private readonly output: Output) {}
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener)
+    return () => this.listeners.delete(listener)
+  }
+
+  snapshot = (): PlayerState => this.state
+
+  punctuality = (): Punctuality => this.figures
+
+  get playing(): boolean {
+    return this.state.status !== 'stopped'
+  }
+
+  /** The audio second at which bar 1 beat 1 of this run sounds. */
+  get startedAt(): number {
+    return this.startAudio
+  }
+
+  set(change: Partial<Omit<PlayerState, 'status'>>): void {
+    this.update({ ...this.state, ...change })
+  }
+
+  mute(part: PartName, muted: boolean): void {
+    this.set({ muted: { ...this.state.muted, [part]: muted } })
+  }
+
+  setTimeline(timeline: Timeline): void {
+    this.timeline = timeline
+    const current = this.stretches.at(-1)
+    if (!this.playing || current === undefined || timeline.bars === 0) return
+    if (current.timeline === timeline) return
+    const old = current.timeline
+    const beat = Math.ceil((this.cursor - 1e-6) / old.beat_seconds)
+    const [first, last] = this.span(timeline)
+    const total = (last + 1 - first) * timeline.beats_a_bar
+    const inSpan = ((beat - first * timeline.beats_a_bar) % total + total) % total
+    const boundary = beat * old.beat_seconds
+    this.pushUntil(boundary)
+    this.stretches.push({
+      audio: current.audio + boundary - current.t,
+      t: (first * timeline.beats_a_bar + inSpan) * timeline.beat_seconds,
+      timeline,
+      elapsedBeats: current.elapsedBeats + Math.round((boundary - current.t) / old.beat_seconds),
+      round: current.round,
+    })
+    this.cursor = (first * timeline.beats_a_bar + inSpan) * timeline.beat_seconds
+  }
+
+  /** @param bars stop by itself after so many bars, counted through repeats; endless otherwise */
+  async start(options: { fromBar?: number; bars?: number; onEnd?: () => void } = {}): Promise<void> {
+    const timeline = this.timeline
+    if (timeline === null || timeline.bars === 0) return
+    await this.output.resume()
+    const [first, last] = this.span(timeline)
+    const bar = Math.min(Math.max(options.fromBar ?? first, first), last)
+    const countInBeats = this.state.countInBars * timeline.beats_a_bar
+    const zero = this.output.now() + START_DELAY
+    this.startAudio = zero + countInBeats * timeline.beat_seconds
+    for (let beat = 0; beat < countInBeats; beat++) this.output.click(beat % timeline.beats_a_bar === 0, zero + beat * timeline.beat_seconds)
+    const t = bar * timeline.beats_a_bar * timeline.beat_seconds
+    this.stretches = [{ audio: this.startAudio, t, timeline, elapsedBeats: 0, round: 0 }]
+    this.cursor = t
+    this.figures = { scheduled: 0, late: 0, smallestMarginMs: null }
+    this.endAfterBars = options.bars ?? null
+    this.onEnd = options.onEnd ?? null
+    this.update({ ...this.state, status: countInBeats > 0 ? 'counting' : 'playing' })
+    this.tick()
+  }
+
+  stop(): void {
+    if (!this.playing) return
+    this.output.silence()
+    this.stretches = []
+    this.update({ ...this.state, status: 'stopped' })
+  }
+
+  /** Call often (every 50 ms or so): hands over everything that is due within the look-ahead. */
+  tick(): void {
+    if (!this.playing) return
+    const now = this.output.now()
+    if (this.state.status === 'counting' && now >= this.startAudio) this.update({ ...this.state, status: 'playing' })
+    for (let guard = 0; guard < 64; guard++) {
+      const stretch = this.stretches.at(-1)
+      if (stretch === undefined) return
+      const horizon = stretch.t + (now + LOOK_AHEAD - stretch.audio)
+      const end = this.endOf(stretch)
+      this.pushUntil(Math.min(horizon, end))
+      if (horizon < end) break
+      if (this.isLastStretch(stretch, end)) {
+        if (now >= stretch.audio + end - stretch.t) this.finish()
+        break
+      }
+      this.wrap(stretch, end)
+    }
+    while (this.stretches.length > 1 && (this.stretches[1]?.audio ?? Infinity) <= now) this.stretches.shift()
+  }
+
+  /** Where the music is at an audio second (now, if not given). */
+  position(at: number = this.output.now()): Position | null {
+    if (!this.playing) return null
+    const stretch = this.stretches.findLast((each) => each.audio <= at) ?? this.stretches[0]
+    if (stretch === undefined) return null
+    const { timeline } = stretch
+    const t = stretch.t + at - stretch.audio
+    if (at < this.startAudio) {
+      const left = Math.ceil((this.startAudio - at) / timeline.beat_seconds - 1e-9)
+      return { t: stretch.t, beat: 0, bar: Math.floor(stretch.t / timeline.beat_seconds / timeline.beats_a_bar + 1e-6), round: 0, countIn: left }
+    }
+    const beats = t / timeline.beat_seconds + 1e-6
+    const bar = Math.floor(beats / timeline.beats_a_bar)
+    return { t, beat: Math.floor(beats) - bar * timeline.beats_a_bar, bar, round: stretch.round, countIn: null }
+  }
+
+  /** Beats since the bar line, with their fraction; 0 while stopped or counting in. */
+  beatsIntoBar(at: number = this.output.now()): number {
+    const stretch = this.stretches.findLast((each) => each.audio <= at)
+    if (stretch === undefined || at < this.startAudio) return 0
+    const beats = (stretch.t + at - stretch.audio) / stretch.timeline.beat_seconds
+    return beats - Math.floor(beats / stretch.timeline.beats_a_bar + 1e-9) * stretch.timeline.beats_a_bar
+  }
+
+  /** Bars played since the start of this run, counted on through repeats. */
+  elapsedBars(at: number = this.output.now()): number {
+    const stretch = this.stretches.findLast((each) => each.audio <= at)
+    if (stretch === undefined) return 0
+    return (stretch.elapsedBeats + (at - stretch.audio) / stretch.timeline.beat_seconds) / stretch.timeline.beats_a_bar
+  }
+
+  private span(timeline: Timeline): [number, number] {
+    const loop = this.state.loop
+    if (loop === null || loop[0] >= timeline.bars) return [0, timeline.bars - 1]
+    return [loop[0], Math.min(loop[1], timeline.bars - 1)]
+  }
+
+  private endOf(stretch: Stretch): number {
+    const { timeline } = stretch
+    const loopEnd = (this.span(timeline)[1] + 1) * timeline.beats_a_bar * timeline.beat_seconds
+    const end = loopEnd > stretch.t + 1e-6 ? loopEnd : timeline.seconds
+    if (this.endAfterBars === null) return end
+    const beatsLeft = this.endAfterBars * timeline.beats_a_bar - stretch.elapsedBeats
+    return Math.min(end, stretch.t + beatsLeft * timeline.beat_seconds)
+  }
+
+  private isLastStretch(stretch: Stretch, end: number): boolean {
+    if (this.endAfterBars === null) return false
+    const beats = stretch.elapsedBeats + (end - stretch.t) / stretch.timeline.beat_seconds
+    return beats >= this.endAfterBars * stretch.timeline.beats_a_bar - 1e-6
+  }
+
+  private wrap(stretch: Stretch, end: number): void {
+    const timeline = this.timeline ?? stretch.timeline
+    const t = this.span(timeline)[0] * timeline.beats_a_bar * timeline.beat_seconds
+    this.stretches.push({
+      audio: stretch.audio + end - stretch.t,
+      t,
+      timeline,
+      elapsedBeats: stretch.elapsedBeats + Math.round((end - stretch.t) / stretch.timeline.beat_seconds),
+      round: stretch.round + 1,
+    })
+    this.cursor = t
+  }
+
+  private pushUntil(until: number): void {
+    const stretch = this.stretches.at(-1)
+    if (stretch === undefined || until <= this.cursor) return
+    const { timeline } = stretch
+    const from = firstAtOrAfter(timeline.events, this.cursor)
+    for (let index = from; index < timeline.events.length; index++) {
+      const event = timeline.events[index]
+      if (event === undefined || event.t >= until) break
+      if (!this.state.muted[event.part]) this.hand(stretch.audio + event.t - stretch.t, (time) => this.output.play(event, time))
+    }
+    const beats = timeline.beat_times
+    for (let index = Math.max(0, Math.floor(this.cursor / timeline.beat_seconds) - 1); index < beats.length; index++) {
+      const t = beats[index] ?? Infinity
+      if (t >= until) break
+      const beat = index % timeline.beats_a_bar
+      if (t >= this.cursor && this.state.clickOn.includes(beat)) this.hand(stretch.audio + t - stretch.t, (time) => this.output.click(beat === 0, time))
+    }
+    this.cursor = until
+  }
+
+  private hand(time: number, play: (time: number) => void): void {
+    const margin = 1000 * (time - this.output.now())
+    this.figures = {
+      scheduled: this.figures.scheduled + 1,
+      late: this.figures.late + (margin < 0 ? 1 : 0),
+      smallestMarginMs: Math.min(this.figures.smallestMarginMs ?? Infinity, margin),
+    }
+    play(time)
+  }
+
+  private finish(): void {
+    const ended = this.onEnd
+    this.stretches = []
+    this.update({ ...this.state, status: 'stopped' })
+    ended?.()
+  }
+
+  private update(state: PlayerState): void {
+    this.state = state
+    for (const listener of this.listeners) listener()
+  }
+}
+
+function firstAtOrAfter(events: { t: number }[], t: number): number {
+  let low = 0
+  let high = events.length
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if ((events[middle]?.t ?? Infinity) < t) low = middle + 1
+    else high = middle
+  }
+  return low
+}

@@ -1,0 +1,15 @@
+import { BandPlayer } from './BandPlayer'
+import { TapClock } from './tapClock'
+import { ToneOutput } from './toneOutput'
+
+/** The one band of the page. Its clock runs in a worker, so that a hidden tab keeps time. */
+export const output = new ToneOutput()
+export const band = new BandPlayer(output)
+export const tapClock = new TapClock(() => output.now())
+
+const TICK_MS = 40
+const source = URL.createObjectURL(new Blob([`setInterval(() => postMessage(0), ${TICK_MS})`], { type: 'text/javascript' }))
+new Worker(source).onmessage = () => {
+  band.tick()
+  if (band.playing) tapClock.compare()
+}

@@ -1,0 +1,18 @@
+import type { Voicing } from '../api/types'
+import { output } from './band'
+
+const BETWEEN_STRINGS = 0.04
+const RINGS = 1.6
+
+/** Strums a grip slowly from its lowest string, so that every note is heard. */
+export async function hearGrip(voicing: Voicing): Promise<void> {
+  await output.resume()
+  const start = output.now() + 0.03
+  const strings = voicing.frets.length
+  let order = 0
+  voicing.midi.forEach((pitch, index) => {
+    if (pitch === null) return
+    output.play({ part: 'guitar', t: 0, dur: RINGS, pitch, velocity: 0.7, kind: 'ring', string: strings - index, direction: 'down' }, start + order * BETWEEN_STRINGS)
+    order++
+  })
+}

@@ -1,0 +1,133 @@
+/**
+ * The sounds of the band as plain sample buffers, computed once a sound: a plucked string (a delay line that is damped
+ * as it goes round), damped strings, a bass string, drums and clicks. No Web Audio here, so that tests can measure them.
+ */
+export type Pluck = {
+  /** MIDI number */
+  pitch: number
+  kind: 'ring' | 'palm-mute' | 'chuck' | 'bass'
+  direction: 'down' | 'up'
+}
+
+export const midiToHz = (pitch: number): number => 440 * 2 ** ((pitch - 69) / 12)
+
+/** A small repeatable source of noise: the same sound each time it is made. */
+function noiseFrom(seed: number): () => number {
+  let state = (seed * 2654435761 + 1013904223) >>> 0
+  return () => {
+    state = (Math.imul(state, 1664525) + 1013904223) >>> 0
+    return state / 2147483648 - 1
+  }
+}
+
+const VOICES = {
+  ring: { seconds: 3.2, brightness: 0.62, decay: 0.9965, gain: 0.5 },
+  'palm-mute': { seconds: 0.5, brightness: 0.22, decay: 0.955, gain: 0.62 },
+  bass: { seconds: 2.4, brightness: 0.3, decay: 0.996, gain: 0.8 },
+} as const
+
+/** An up stroke is brighter and thinner: the pick leaves the string nearer the bridge. */
+const UP_BRIGHTNESS = 0.22
+
+export function pluck(sound: Pluck, rate: number): Float32Array<ArrayBuffer> {
+  return sound.kind === 'chuck' ? chuck(sound, rate) : string(sound, VOICES[sound.kind], rate)
+}
+
+function string(sound: Pluck, voice: (typeof VOICES)[keyof typeof VOICES], rate: number): Float32Array<ArrayBuffer> {
+  const out = new Float32Array(Math.floor(voice.seconds * rate))
+  const period = rate / midiToHz(sound.pitch)
+  // The averaging below delays by half a sample; the rest of the period is split into a whole and a fractional part.
+  const whole = Math.max(2, Math.floor(period - 0.5))
+  const fraction = period - 0.5 - whole
+  const stretch = (1 - fraction) / (1 + fraction)
+  const brightness = Math.min(0.95, voice.brightness + (sound.direction === 'up' ? UP_BRIGHTNESS : 0))
+  const line = excitation(whole, brightness, sound.direction === 'up' ? 0.12 : 0.24, sound.pitch)
+  let place = 0
+  let before = 0
+  let passIn = 0
+  let passOut = 0
+  for (let i = 0; i < out.length; i++) {
+    const now = line[place] ?? 0
+    out[i] = now
+    const averaged = voice.decay * (0.5 * now + 0.5 * before)
+    before = now
+    const tuned = stretch * averaged + passIn - stretch * passOut
+    passIn = averaged
+    passOut = tuned
+    line[place] = tuned
+    place = (place + 1) % whole
+  }
+  return shaped(out, voice.gain, rate)
+}
+
+/** Noise, darkened, and combed by where the pick meets the string. */
+function excitation(length: number, brightness: number, pickAt: number, seed: number): Float32Array {
+  const noise = noiseFrom(seed)
+  const line = new Float32Array(length)
+  let smooth = 0
+  for (let i = 0; i < length; i++) {
+    smooth += brightness * (noise() - smooth)
+    line[i] = smooth
+  }
+  const shift = Math.max(1, Math.round(pickAt * length))
+  const combed = line.map((value, i) => value - 0.8 * (line[(i + length - shift) % length] ?? 0))
+  const mean = combed.reduce((sum, value) => sum + value, 0) / length
+  return combed.map((value) => value - mean)
+}
+
+/** Damped strings: a short knock of filtered noise around the string's pitch, without one of its own. */
+function chuck(sound: Pluck, rate: number): Float32Array<ArrayBuffer> {
+  const out = new Float32Array(Math.floor(0.09 * rate))
+  const noise = noiseFrom(sound.pitch + (sound.direction === 'up' ? 500 : 0))
+  const centre = (sound.direction === 'up' ? 2600 : 1700) + 14 * (sound.pitch - 52)
+  const width = (2 * Math.PI * centre) / rate
+  const damping = 0.35
+  let low = 0
+  let band = 0
+  for (let i = 0; i < out.length; i++) {
+    const high = noise() - low - 2 * damping * band
+    band += width * high
+    low += width * band
+    out[i] = band * Math.exp(-i / (0.011 * rate))
+  }
+  return shaped(out, 0.42, rate)
+}
+
+export type DrumName = 'kick' | 'rim' | 'snare' | 'hat' | 'ride' | 'shaker' | 'click' | 'click-high'
+
+/** By the General MIDI percussion key that the core's events carry. */
+export const DRUM_OF_KEY: Record<number, DrumName> = { 36: 'kick', 37: 'rim', 38: 'snare', 42: 'hat', 51: 'ride', 70: 'shaker' }
+
+const DRUMS: Record<DrumName, { seconds: number; tone: number; fall: number; toneDecay: number; noise: number; noiseDecay: number; bright: number; gain: number }> = {
+  kick: { seconds: 0.4, tone: 52, fall: 90, toneDecay: 0.13, noise: 0.08, noiseDecay: 0.008, bright: 0.2, gain: 0.95 },
+  rim: { seconds: 0.12, tone: 820, fall: 0, toneDecay: 0.018, noise: 0.5, noiseDecay: 0.006, bright: 0.8, gain: 0.5 },
+  snare: { seconds: 0.3, tone: 190, fall: 20, toneDecay: 0.05, noise: 0.8, noiseDecay: 0.075, bright: 0.75, gain: 0.55 },
+  hat: { seconds: 0.12, tone: 0, fall: 0, toneDecay: 0.01, noise: 1, noiseDecay: 0.022, bright: 1, gain: 0.3 },
+  ride: { seconds: 0.6, tone: 3100, fall: 0, toneDecay: 0.12, noise: 0.45, noiseDecay: 0.14, bright: 1, gain: 0.22 },
+  shaker: { seconds: 0.14, tone: 0, fall: 0, toneDecay: 0.01, noise: 1, noiseDecay: 0.03, bright: 1, gain: 0.2 },
+  click: { seconds: 0.05, tone: 1000, fall: 0, toneDecay: 0.012, noise: 0, noiseDecay: 0.01, bright: 0.5, gain: 0.5 },
+  'click-high': { seconds: 0.05, tone: 1600, fall: 0, toneDecay: 0.012, noise: 0, noiseDecay: 0.01, bright: 0.5, gain: 0.55 },
+}
+
+export function drum(name: DrumName, rate: number): Float32Array<ArrayBuffer> {
+  const voice = DRUMS[name]
+  const out = new Float32Array(Math.floor(voice.seconds * rate))
+  const noise = noiseFrom(name.length * 97 + voice.tone)
+  let phase = 0
+  let smooth = 0
+  for (let i = 0; i < out.length; i++) {
+    const t = i / rate
+    phase += (2 * Math.PI * (voice.tone + voice.fall * Math.exp(-t / 0.02))) / rate
+    smooth += voice.bright * (noise() - smooth)
+    const hiss = voice.bright === 1 ? noise() - smooth : smooth
+    out[i] = (voice.tone > 0 ? (1 - 0.5 * voice.noise) * Math.sin(phase) * Math.exp(-t / voice.toneDecay) : 0) + voice.noise * hiss * Math.exp(-t / voice.noiseDecay)
+  }
+  return shaped(out, voice.gain, rate)
+}
+
+/** Brings a sound to its level and fades its last 10 ms, so that no buffer ends in a click. */
+function shaped(samples: Float32Array<ArrayBuffer>, gain: number, rate: number): Float32Array<ArrayBuffer> {
+  const peak = samples.reduce((most, value) => Math.max(most, Math.abs(value)), 1e-9)
+  const fade = Math.floor(0.01 * rate)
+  return samples.map((value, i) => (value / peak) * gain * Math.min(1, (samples.length - i) / fade))
+}

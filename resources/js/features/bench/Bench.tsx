@@ -1,0 +1,124 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { Button } from 'antd'
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
+import { Link, useNavigate, useParams } from 'react-router'
+import { useStore } from 'zustand'
+import { ApiError } from '../../api/client'
+import { fetchBreakdown, keys, useTimeline } from '../../api/queries'
+import type { StoredBreakdown } from '../../api/types'
+import { band, output } from '../../audio/band'
+import { useKeys } from '../../ui/keys'
+import { Transport } from '../transport/Transport'
+import { BenchContext, type BenchValue } from './benchContext'
+import { openDocument } from './documentStore'
+import { browserKeeper } from './keeper'
+import { Shortcuts } from './Shortcuts'
+import { StaleSheet } from './StaleSheet'
+import { StationBar } from './StationBar'
+import { isStation, STATIONS, type Station } from './stations'
+import { TitleRow } from './TitleRow'
+
+const ChartStation = lazy(() => import('../chart/ChartStation'))
+const ShapesStation = lazy(() => import('../shapes/ShapesStation'))
+const HandStation = lazy(() => import('../hand/HandStation'))
+const LockStation = lazy(() => import('../lock/LockStation'))
+const HandoutStation = lazy(() => import('../handout/HandoutStation'))
+
+/** Fetches a breakdown and puts it on the bench. */
+export default function BenchPage() {
+  const { id = '' } = useParams()
+  const stored = useQuery({ queryKey: keys.breakdown(id), queryFn: () => fetchBreakdown(id), staleTime: Infinity, gcTime: 0 })
+  if (stored.isPending) return <p className="loading">Fetching the breakdown …</p>
+  if (stored.data === undefined) {
+    return (
+      <main className="plain-page">
+        <h1>This breakdown cannot be opened</h1>
+        <p>{stored.error instanceof ApiError ? stored.error.message : 'Try again in a moment.'}</p>
+        <Link to="/">Back to the shelf</Link>
+      </main>
+    )
+  }
+  return <Bench key={id} stored={stored.data} />
+}
+
+function Bench({ stored }: { stored: StoredBreakdown }) {
+  const { station: asked } = useParams()
+  const navigate = useNavigate()
+  const client = useQueryClient()
+  const [store] = useState(() => openDocument(stored, browserKeeper))
+  const document = useStore(store, (state) => state.document)
+  const save = useStore(store, (state) => state.save)
+  const [tempo, setTempo] = useState(document.tempo)
+  const [help, setHelp] = useState(false)
+  const station: Station = isStation(asked) ? asked : stored.mine ? 'chart' : 'lock'
+  const timeline = useTimeline(document, tempo)
+
+  useEffect(() => {
+    if (timeline.data === undefined) return
+    band.setTimeline(timeline.data)
+    void output.prepare(timeline.data.events)
+  }, [timeline.data])
+
+  useEffect(() => {
+    const leave = (event: BeforeUnloadEvent) => {
+      void store.saveNow()
+      if (['waiting', 'saving'].includes(store.getState().save.status)) event.preventDefault()
+    }
+    const back = () => void store.saveNow()
+    window.addEventListener('beforeunload', leave)
+    window.addEventListener('gravik:signed-in', back)
+    window.addEventListener('online', back)
+    return () => {
+      window.removeEventListener('beforeunload', leave)
+      window.removeEventListener('gravik:signed-in', back)
+      window.removeEventListener('online', back)
+      band.stop()
+      store.close()
+      void client.invalidateQueries({ queryKey: keys.shelf })
+    }
+  }, [store, client])
+
+  const go = (to: Station) => void navigate(`/breakdown/${stored.id}/${to}`)
+  useKeys({
+    '?': () => setHelp(true),
+    'mod+z': () => store.undo(),
+    'mod+Shift+z': () => store.redo(),
+    'mod+y': () => store.redo(),
+    'mod+s': () => void store.saveNow(),
+    ...Object.fromEntries(STATIONS.map((each, index) => [`alt+${index + 1}`, () => go(each.id)])),
+    'alt+0': () => void navigate('/'),
+  })
+
+  const value = useMemo<BenchValue>(() => ({ store, tempo, setTempo, timeline: timeline.data }), [store, tempo, timeline.data])
+  const lean = 60 * ((timeline.data?.p ?? 0.5) - 0.5)
+  return (
+    <BenchContext.Provider value={value}>
+      <div className="bench" style={{ '--lean': `${-lean.toFixed(2)}deg` } as React.CSSProperties}>
+        <StationBar station={station} onGo={go} save={save} onHelp={() => setHelp(true)} />
+        <TitleRow />
+        <main className="station">
+          {timeline.error instanceof ApiError && ![401, 419].includes(timeline.error.status) && (
+            <p role="alert" className="finding finding-off">
+              {timeline.error.message}
+            </p>
+          )}
+          <Suspense fallback={<p className="loading">Laying out the station …</p>}>
+            {station === 'chart' && <ChartStation />}
+            {station === 'shapes' && <ShapesStation />}
+            {station === 'hand' && <HandStation />}
+            {station === 'lock' && <LockStation />}
+            {station === 'handout' && <HandoutStation />}
+          </Suspense>
+        </main>
+        <Transport />
+        {save.status === 'stale' && <StaleSheet save={save} />}
+        {save.status === 'failed' && (
+          <div role="status" className="save-failed">
+            {save.message} <Button size="small" onClick={() => void store.saveNow()}>Save again</Button>
+          </div>
+        )}
+        <Shortcuts open={help} onClose={() => setHelp(false)} />
+      </div>
+    </BenchContext.Provider>
+  )
+}

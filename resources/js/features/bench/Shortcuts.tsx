@@ -1,0 +1,33 @@
+import { Modal } from 'antd'
+
+const GROUPS: [string, [string, string][]][] = [
+  ['Everywhere', [['Space', 'play, stop'], ['Alt 1 – 5', 'go to a station'], ['Alt 0', 'back to the shelf'], ['Ctrl Z, Ctrl Shift Z', 'undo, redo'], ['Ctrl S', 'save now'], ['[ ]', 'tempo down, up'], ['T', 'tap the tempo'], ['?', 'this list']]],
+  ['Shapes', [['↑ ↓', 'chord before, after'], ['← →', 'walk through its grips'], ['Enter', 'pin the grip'], ['Delete', 'let the pin go'], ['H', 'hear it']]],
+  ['Hand', [['← →', 'slot before, after'], ['X', 'strike'], ['C', 'chuck'], ['G', 'ghost'], ['M', 'palm-mute'], ['S', 'short or ringing'], ['A', 'accent'], ['D U', 'fix down, up'], ['. or Delete', 'air']]],
+  ['Lock', [['R', 'record a take'], ['F', 'down stroke'], ['J', 'up stroke'], ['Esc', 'stop the take']]],
+  ['Shelf', [['← → ↑ ↓', 'choose'], ['Enter', 'open'], ['N', 'new breakdown'], ['/', 'search']]],
+]
+
+export function Shortcuts({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return (
+    <Modal open={open} onCancel={onClose} footer={null} title="Keys" width={760}>
+      <div className="shortcut-groups">
+        {GROUPS.map(([group, rows]) => (
+          <section key={group}>
+            <h3>{group}</h3>
+            <dl>
+              {rows.map(([key, act]) => (
+                <div key={key}>
+                  <dt>
+                    <kbd>{key}</kbd>
+                  </dt>
+                  <dd>{act}</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+        ))}
+      </div>
+    </Modal>
+  )
+}

@@ -1,0 +1,73 @@
+import { Link } from 'react-router'
+import { Mark } from '../../ui/Mark'
+import { useChart, useTakes } from '../../api/queries'
+import { useStore } from 'zustand'
+import { useBench, useDocument } from './benchContext'
+import type { SaveState } from './documentStore'
+import { STATIONS, type Station } from './stations'
+
+type Props = { station: Station; onGo: (station: Station) => void; save: SaveState; onHelp: () => void }
+
+/** The stations across the top in the order of work, each with a line of its state. */
+export function StationBar({ station, onGo, save, onHelp }: Props) {
+  const lines = useStateLines()
+  const mine = useStore(useBench().store, (state) => state.mine)
+  return (
+    <header className="rail">
+      <Link to="/" className="brand" aria-label="Back to the shelf">
+        <Mark /> Gravik
+      </Link>
+      <nav aria-label="Stations">
+        {STATIONS.map(({ id, name }) => (
+          <button key={id} type="button" className={id === station ? 'station-tab active' : 'station-tab'} aria-current={id === station ? 'page' : undefined} onClick={() => onGo(id)}>
+            <span>
+              <b>{name}</b>
+              <small className={lines[id].off ? 'off' : ''}>{lines[id].text}</small>
+            </span>
+          </button>
+        ))}
+      </nav>
+      <div className="rail-end">
+        <span role="status" className="save-state">
+          {mine ? saveWords(save) : 'Assigned to you'}
+        </span>
+        <button type="button" className="quiet" onClick={onHelp} aria-label="Show all keys">
+          Keys <kbd>?</kbd>
+        </button>
+      </div>
+    </header>
+  )
+}
+
+function saveWords(save: SaveState): string {
+  switch (save.status) {
+    case 'saved':
+      return `Saved ${new Date(save.at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`
+    case 'waiting':
+    case 'saving':
+      return 'Saving …'
+    case 'failed':
+      return 'Not saved yet'
+    case 'stale':
+      return 'Two versions'
+  }
+}
+
+function useStateLines(): Record<Station, { text: string; off: boolean }> {
+  const document = useDocument()
+  const { store, timeline } = useBench()
+  const chart = useChart(document).data
+  const takes = useTakes(store.getState().id).data
+  const bars = chart?.sections.reduce((sum, section) => sum + section.bars.length, 0) ?? 0
+  const unread = chart?.sections.reduce((sum, section) => sum + section.problems.length, 0) ?? 0
+  const shapes = new Set(timeline?.chords.map((chord) => chord.symbol)).size
+  const strokes = document.pattern.streams.reduce((sum, stream) => sum + stream.strokes.length, 0)
+  const plural = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`
+  return {
+    chart: unread > 0 ? { text: `${unread} unread`, off: true } : { text: plural(bars, 'bar'), off: false },
+    shapes: { text: shapes === 0 ? 'no chords yet' : `${plural(shapes, 'chord')}, ${document.pins.length} pinned`, off: false },
+    hand: { text: plural(strokes, 'stroke'), off: strokes === 0 },
+    lock: { text: takes === undefined || takes.length === 0 ? 'no takes yet' : plural(takes.length, 'take'), off: false },
+    handout: { text: 'MIDI, JSON', off: false },
+  }
+}

@@ -1,0 +1,61 @@
+import { Button, Input, Popover } from 'antd'
+import { useState } from 'react'
+import { useStore } from 'zustand'
+import { useBench, useDocument, useMine } from './benchContext'
+import { TuneForm } from './TuneForm'
+
+/** The tune's name and its settings in one line; both are edited in place. */
+export function TitleRow() {
+  const { store, timeline } = useBench()
+  const document = useDocument()
+  const mine = useMine()
+  const past = useStore(store, (state) => state.past.length)
+  const future = useStore(store, (state) => state.future.length)
+  const [open, setOpen] = useState(false)
+  return (
+    <div className="title-row">
+      {mine ? <TitleField key={document.title} title={document.title} onChange={(title) => store.change((d) => ({ ...d, title }))} /> : <h1>{document.title}</h1>}
+      <p className="summary">
+        {document.key} · {document.meter} · {timeline?.feel_words ?? ''} · written at {document.tempo}
+      </p>
+      {mine && (
+        <div className="title-actions">
+          <Button onClick={() => store.undo()} disabled={past === 0}>
+            Undo
+          </Button>
+          <Button onClick={() => store.redo()} disabled={future === 0}>
+            Redo
+          </Button>
+          <Popover open={open} onOpenChange={setOpen} trigger="click" placement="bottomRight" content={<TuneForm />} destroyOnHidden>
+            <Button type={open ? 'primary' : 'default'}>Key, tempo, band …</Button>
+          </Popover>
+        </div>
+      )}
+    </div>
+  )
+}
+
+function TitleField({ title, onChange }: { title: string; onChange: (title: string) => void }) {
+  const [typed, setTyped] = useState(title)
+  const take = () => {
+    const clean = typed.trim().slice(0, 120)
+    if (clean === '') setTyped(title)
+    else if (clean !== title) onChange(clean)
+  }
+  return (
+    <Input
+      aria-label="Title"
+      className="title-field"
+      variant="borderless"
+      value={typed}
+      maxLength={120}
+      style={{ width: `${Math.max(6, Math.min(34, typed.length + 2)) * 0.72}em` }}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={take}
+      onPressEnter={(event) => event.currentTarget.blur()}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') setTyped(title)
+      }}
+    />
+  )
+}

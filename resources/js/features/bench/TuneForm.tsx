@@ -1,0 +1,100 @@
+import { App, InputNumber, Select } from 'antd'
+import { moveToKey, reshape, useChoices } from '../../api/queries'
+import type { BreakdownDocument } from '../../api/types'
+import { KEYS, METERS } from '../../ui/choices'
+import { useTapTempo } from '../../ui/useTapTempo'
+import { Button } from 'antd'
+import { useBench, useDocument } from './benchContext'
+
+const COMPANIES = [
+  { value: 'alone', label: 'alone: root in the bass' },
+  { value: 'with-bass', label: 'with a bass player: root may go' },
+  { value: 'shell', label: 'beside keys: guide tones only' },
+]
+
+/** Everything about the tune that is not its chords or strokes. */
+export function TuneForm() {
+  const { store, setTempo } = useBench()
+  const document = useDocument()
+  const choices = useChoices().data
+  const { message } = App.useApp()
+  const change = (part: Partial<BreakdownDocument>, together?: string) => store.change((d) => ({ ...d, ...part }), together === undefined ? {} : { together })
+  const write = (tempo: number | null) => {
+    if (tempo === null || tempo < 20 || tempo > 400) return
+    change({ tempo }, 'tempo')
+    setTempo(tempo)
+  }
+  const tap = useTapTempo(write)
+  const replaceWith = async (asked: Promise<{ document: BreakdownDocument; dropped?: { symbol: string }[] }>) => {
+    try {
+      const answer = await asked
+      store.change(() => answer.document)
+      if (answer.dropped !== undefined && answer.dropped.length > 0) {
+        void message.info(`Let go of ${answer.dropped.map((pin) => pin.symbol).join(', ')}: a pinned grip with open strings cannot move. Undo brings it back.`)
+      }
+    } catch (problem) {
+      void message.error(problem instanceof Error ? problem.message : 'That did not work.')
+    }
+  }
+  return (
+    <div className="tune-form">
+      <label>
+        Key
+        <Select showSearch value={document.key} options={KEYS.map((value) => ({ value }))} onChange={(key: string) => void replaceWith(moveToKey(document, key))} />
+      </label>
+      <label>
+        Written tempo
+        <span className="field-row">
+          <InputNumber min={20} max={400} value={document.tempo} onChange={write} />
+          <Button onClick={tap}>Tap</Button>
+        </span>
+      </label>
+      <label>
+        Meter
+        <Select value={document.meter} options={METERS.map((value) => ({ value }))} onChange={(meter: string) => void replaceWith(reshape(document, { meter }))} />
+      </label>
+      <label>
+        Feel
+        <Select
+          value={document.feel.mode}
+          options={[
+            { value: 'fixed', label: 'fixed, set on the dial below' },
+            { value: 'follows-tempo', label: 'follows the tempo' },
+          ]}
+          onChange={(mode: BreakdownDocument['feel']['mode']) => change({ feel: { ...document.feel, mode } })}
+        />
+      </label>
+      <label>
+        Swung in
+        <Select
+          value={document.feel.unit}
+          options={[
+            { value: 'eighth', label: 'eighths' },
+            { value: 'sixteenth', label: 'sixteenths' },
+          ]}
+          onChange={(unit: BreakdownDocument['feel']['unit']) => change({ feel: { ...document.feel, unit } })}
+        />
+      </label>
+      <label>
+        Drums and bass
+        <Select
+          value={document.band.groove}
+          options={(choices?.grooves ?? []).filter((groove) => groove.meter === document.meter).map((groove) => ({ value: groove.slug, label: groove.name }))}
+          onChange={(groove: string) => change({ band: { ...document.band, groove } })}
+        />
+      </label>
+      <label>
+        Company
+        <Select value={document.company} options={COMPANIES} onChange={(company: BreakdownDocument['company']) => change({ company })} />
+      </label>
+      <label>
+        Tuning
+        <Select value={document.tuning} options={(choices?.tunings ?? []).map((tuning) => ({ value: tuning.slug, label: tuning.name }))} onChange={(tuning: string) => change({ tuning })} />
+      </label>
+      <label>
+        Capo
+        <InputNumber min={0} max={12} precision={0} value={document.capo} onChange={(capo) => change({ capo: capo ?? 0 })} />
+      </label>
+    </div>
+  )
+}

@@ -1,0 +1,28 @@
+import { createContext, useContext } from 'react'
+import { useStore } from 'zustand'
+import type { BreakdownDocument, Timeline } from '../../api/types'
+import type { DocumentState, DocumentStore } from './documentStore'
+
+export type BenchValue = {
+  store: DocumentStore
+  /** the tempo that is played and tapped at, which need not be the written one */
+  tempo: number
+  setTempo: (tempo: number) => void
+  timeline: Timeline | undefined
+}
+
+export const BenchContext = createContext<BenchValue | null>(null)
+
+export function useBench(): BenchValue {
+  const value = useContext(BenchContext)
+  if (value === null) throw new Error('useBench needs the bench around it')
+  return value
+}
+
+export function useDocument(): BreakdownDocument {
+  return useStore(useBench().store, (state: DocumentState) => state.document)
+}
+
+export function useMine(): boolean {
+  return useStore(useBench().store, (state: DocumentState) => state.mine)
+}

@@ -1,0 +1,143 @@
+import { createStore, type StoreApi } from 'zustand'
+import { ApiError } from '../../api/client'
+import type { BreakdownDocument, StoredBreakdown } from '../../api/types'
+
+export type SaveState =
+  | { status: 'saved'; at: string }
+  | { status: 'waiting' }
+  | { status: 'saving' }
+  | { status: 'failed'; message: string }
+  | { status: 'stale'; message: string; saved: StoredBreakdown }
+
+export type DocumentState = {
+  id: string
+  mine: boolean
+  document: BreakdownDocument
+  revision: number
+  past: BreakdownDocument[]
+  future: BreakdownDocument[]
+  save: SaveState
+}
+
+export type DocumentStore = StoreApi<DocumentState> & {
+  change(next: (document: BreakdownDocument) => BreakdownDocument, options?: { together?: string }): void
+  undo(): void
+  redo(): void
+  saveNow(): Promise<void>
+  /** After a stale save: go on with what the server has. */
+  takeSaved(): void
+  close(): void
+}
+
+/** What the store needs from outside. */
+export type Keeper = {
+  put(id: string, document: BreakdownDocument, revision: number): Promise<StoredBreakdown>
+  draft: { read(id: string): Draft | null; write(id: string, draft: Draft): void; clear(id: string): void }
+}
+export type Draft = { document: BreakdownDocument; revision: number }
+
+const IDLE_MS = 1000
+const MOST_STEPS = 200
+/** Changes of one kind (dragging, typing) within this time are one step to undo. */
+const TOGETHER_MS = 900
+
+const message = (problem: unknown): string => (problem instanceof Error ? problem.message : 'The save did not work. It is tried again with the next change.')
+
+/**
+ * The document on the bench: every change can be undone, is kept in the browser at once and saved after a second of
+ * rest. A draft that outlived a crash comes back when it started from the revision that is saved.
+ */
+export function openDocument(stored: StoredBreakdown, keeper: Keeper): DocumentStore {
+  const left = stored.mine ? keeper.draft.read(stored.id) : null
+  const usable = left !== null && left.revision === stored.revision
+  const store = createStore<DocumentState>(() => ({
+    id: stored.id,
+    mine: stored.mine,
+    document: usable ? left.document : stored.document,
+    revision: stored.revision,
+    past: usable ? [stored.document] : [],
+    future: [],
+    save: usable ? { status: 'waiting' } : { status: 'saved', at: stored.updated_at },
+  }))
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let running: Promise<void> | null = null
+  let lastStep = { kind: '', at: 0 }
+
+  const wait = () => {
+    clearTimeout(timer)
+    timer = setTimeout(() => void saveNow(), IDLE_MS)
+  }
+  const set = (document: BreakdownDocument, past: BreakdownDocument[], future: BreakdownDocument[]) => {
+    const { id, revision, save } = store.getState()
+    keeper.draft.write(id, { document, revision })
+    store.setState({ document, past: past.slice(-MOST_STEPS), future, save: save.status === 'stale' ? save : { status: 'waiting' } })
+    if (save.status !== 'stale') wait()
+  }
+
+  async function saveNow(): Promise<void> {
+    clearTimeout(timer)
+    if (running !== null) {
+      await running
+      if (store.getState().save.status === 'waiting') return saveNow()
+      return
+    }
+    const { id, document, revision, mine, save } = store.getState()
+    if (!mine || save.status === 'saved' || save.status === 'stale') return
+    store.setState({ save: { status: 'saving' } })
+    running = keeper
+      .put(id, document, revision)
+      .then((saved) => {
+        const changedMeanwhile = store.getState().document !== document
+        store.setState({ revision: saved.revision, save: changedMeanwhile ? { status: 'waiting' } : { status: 'saved', at: saved.updated_at } })
+        if (changedMeanwhile) {
+          keeper.draft.write(id, { document: store.getState().document, revision: saved.revision })
+          wait()
+        } else {
+          keeper.draft.clear(id)
+        }
+      })
+      .catch((problem: unknown) => {
+        const stale = problem instanceof ApiError && problem.status === 409
+        store.setState({ save: stale ? { status: 'stale', message: problem.message, saved: problem.body.saved as StoredBreakdown } : { status: 'failed', message: message(problem) } })
+      })
+      .finally(() => {
+        running = null
+      })
+    return running
+  }
+
+  if (usable) wait()
+
+  return Object.assign(store, {
+    change(next: (document: BreakdownDocument) => BreakdownDocument, options: { together?: string } = {}) {
+      const { document, past, mine } = store.getState()
+      const changed = next(document)
+      if (!mine || changed === document) return
+      const kind = options.together ?? ''
+      const joined = kind !== '' && kind === lastStep.kind && Date.now() - lastStep.at < TOGETHER_MS
+      lastStep = { kind, at: Date.now() }
+      set(changed, joined ? past : [...past, document], [])
+    },
+    undo() {
+      const { document, past, future } = store.getState()
+      const before = past.at(-1)
+      lastStep = { kind: '', at: 0 }
+      if (before !== undefined) set(before, past.slice(0, -1), [document, ...future])
+    },
+    redo() {
+      const { document, past, future } = store.getState()
+      const after = future[0]
+      if (after !== undefined) set(after, [...past, document], future.slice(1))
+    },
+    saveNow,
+    takeSaved() {
+      const { save, id, document, past } = store.getState()
+      if (save.status !== 'stale') return
+      keeper.draft.clear(id)
+      store.setState({ document: save.saved.document, revision: save.saved.revision, past: [...past, document], future: [], save: { status: 'saved', at: save.saved.updated_at } })
+    },
+    close() {
+      void saveNow()
+    },
+  })
+}

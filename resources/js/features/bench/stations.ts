@@ -1,0 +1,12 @@
+/** The stations in the order of work. */
+export const STATIONS = [
+  { id: 'chart', name: 'Chart' },
+  { id: 'shapes', name: 'Shapes' },
+  { id: 'hand', name: 'Hand' },
+  { id: 'lock', name: 'Lock' },
+  { id: 'handout', name: 'Handout' },
+] as const
+
+export type Station = (typeof STATIONS)[number]['id']
+
+export const isStation = (name: string | undefined): name is Station => STATIONS.some((station) => station.id === name)

@@ -1,0 +1,93 @@
+import { Button, Input, Segmented, Select } from 'antd'
+import { useState } from 'react'
+import { App } from 'antd'
+import { moveToKey, useChart } from '../../api/queries'
+import type { BreakdownDocument } from '../../api/types'
+import { KEYS } from '../../ui/choices'
+import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { LineField } from './LineField'
+import { SectionRows } from './SectionRows'
+
+/** The typed line becomes bars; playing moves over them. */
+export default function ChartStation() {
+  const { store } = useBench()
+  const document = useDocument()
+  const mine = useMine()
+  const chart = useChart(document)
+  const { message } = App.useApp()
+  const [names, setNames] = useState<'letters' | 'numerals'>('letters')
+  const sections = chart.data?.sections ?? []
+  const bars = sections.reduce((sum, section) => sum + section.bars.length, 0)
+  const setSection = (index: number, part: Partial<BreakdownDocument['sections'][number]>) =>
+    store.change((d) => ({ ...d, sections: d.sections.map((section, place) => (place === index ? { ...section, ...part } : section)) as BreakdownDocument['sections'] }), { together: `section-${index}` })
+  const addSection = () => store.change((d) => ({ ...d, sections: [...d.sections, { name: nextName(d.sections.map((section) => section.name)), line: '' }] as BreakdownDocument['sections'] }))
+  const dropSection = (index: number) =>
+    store.change((d) => ({
+      ...d,
+      sections: d.sections.filter((_, place) => place !== index) as BreakdownDocument['sections'],
+      pins: d.pins.filter((pin) => pin.section !== index).map((pin) => (pin.section > index ? { ...pin, section: pin.section - 1 } : pin)),
+    }))
+  const transpose = async (key: string) => {
+    try {
+      const answer = await moveToKey(document, key)
+      store.change(() => answer.document)
+      if (answer.dropped.length > 0) void message.info(`Let go of ${answer.dropped.map((pin) => pin.symbol).join(', ')}: a pinned grip with open strings cannot move. Undo brings it back.`, 6)
+    } catch (problem) {
+      void message.error(problem instanceof Error ? problem.message : 'That did not work.')
+    }
+  }
+  let barsBefore = 0
+  return (
+    <div className="chart-station">
+      <div className="station-head">
+        <h2>Chart</h2>
+        <p className="muted">
+          {bars} bar{bars === 1 ? '' : 's'}, once round {document.sections.length === 1 ? '' : `through ${document.sections.length} sections`}
+        </p>
+        <div className="title-actions">
+          <Segmented aria-label="Names" options={[{ value: 'letters', label: 'Letters' }, { value: 'numerals', label: 'Numerals' }]} value={names} onChange={setNames} />
+          {mine && (
+            <label className="inline">
+              Key <Select aria-label="Key" showSearch value={document.key} options={KEYS.map((value) => ({ value }))} style={{ width: 116 }} onChange={(key: string) => void transpose(key)} />
+            </label>
+          )}
+        </div>
+      </div>
+      <div className="chart-paper">
+        {bars === 0 && (
+          <div className="empty">
+            <h2>No bars yet</h2>
+            <p>Type the chords below, with a stroke between bars, such as | Dm6 | B♭7 | Gm7 A7 | Dm6 |. Numerals work too: | i6 | VI7 | iv7 V7 | i6 |.</p>
+          </div>
+        )}
+        {sections.map((section, index) => {
+          const first = barsBefore
+          barsBefore += section.bars.length
+          return <SectionRows key={index} section={section} firstBar={first} beats={chart.data?.beats ?? 4} names={names} />
+        })}
+      </div>
+      <div className="chart-lines">
+        {document.sections.map((section, index) => (
+          <div key={index} className="chart-line">
+            <Input aria-label="Section name" className="section-name" maxLength={40} disabled={!mine} value={section.name} onChange={(event) => event.target.value.trim() !== '' && setSection(index, { name: event.target.value })} />
+            <LineField document={document} section={index} value={section.line} disabled={!mine} placeholder="| Dm6 | B♭7 | Gm7 A7 | Dm6 |" onChange={(line) => setSection(index, { line })} />
+            {mine && document.sections.length > 1 && (
+              <Button aria-label={`Take section ${section.name} out`} onClick={() => dropSection(index)}>
+                Take out
+              </Button>
+            )}
+          </div>
+        ))}
+        {mine && (
+          <p className="muted chart-help">
+            <Button onClick={addSection}>Add a section</Button> % repeats a bar · / is one more beat · N.C. is silence · B♭7 or Bb7, IV7 or E♭7
+          </p>
+        )}
+      </div>
+    </div>
+  )
+}
+
+function nextName(used: string[]): string {
+  return ['A', 'B', 'C', 'D', 'E', 'F'].find((name) => !used.includes(name)) ?? `Part ${used.length + 1}`
+}

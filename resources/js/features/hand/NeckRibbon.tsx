@@ -1,0 +1,79 @@
+import { useEffect, useState } from 'react'
+import { usePath } from '../../api/queries'
+import { band } from '../../audio/band'
+import { neckScale, neckWindow } from '../../ui/neckGeometry'
+import { useBench, useDocument } from '../bench/benchContext'
+
+const NECK = 820
+const GAP = 15
+
+/** Now, and what comes next, in one neck: filled is now, framed is next. */
+export function NeckRibbon() {
+  const document = useDocument()
+  const { timeline } = useBench()
+  const chords = usePath(document).data?.chords ?? []
+  const [now, setNow] = useState(0)
+  useEffect(() => {
+    const timer = setInterval(() => {
+      const at = band.position()
+      const index = at === null || timeline === undefined ? 0 : timeline.chords.findIndex((chord) => chord.t <= at.t && at.t < chord.until)
+      setNow(Math.max(0, index))
+    }, 50)
+    return () => clearInterval(timer)
+  }, [timeline])
+  const current = chords[now]
+  const next = chords[(now + 1) % Math.max(1, chords.length)]
+  if (current === undefined || next === undefined) return null
+  const strings = current.voicing.frets.length
+  const window = neckWindow(chords.map((chord) => chord.voicing.frets))
+  const { wireX, tipX } = neckScale(window, NECK)
+  const y = (string: number) => 12 + string * GAP
+  const x = (fret: number) => 34 + (fret === 0 ? -10 : tipX(fret))
+  const frets = Array.from({ length: window.last - window.first + 1 }, (_, index) => window.first + index)
+  return (
+    <section className="ribbon" aria-label="Neck">
+      <div className="station-head">
+        <h2>Neck</h2>
+        <p className="muted">as in a mirror: low string on top</p>
+        <p className="in-order">
+          In order{' '}
+          {chords.slice(now, now + 6).map((chord, index) => (
+            <b key={`${now}-${index}`} className={index === 0 ? 'now' : index === 1 ? 'next' : ''}>
+              {chord.symbol}
+            </b>
+          ))}
+        </p>
+      </div>
+      <svg width={NECK + 50} height={12 + strings * GAP + 12}>
+        {frets.map((fret) => (
+          <g key={fret}>
+            <line x1={34 + wireX(fret)} x2={34 + wireX(fret)} y1={y(0) - 6} y2={y(strings - 1) + 6} className={fret === 0 ? 'nut' : 'fret'} />
+            {fret > window.first && (
+              <text x={34 + tipX(fret)} y={y(strings - 1) + 19} className={[3, 5, 7, 9, 12, 15].includes(fret) ? 'fret-number marked' : 'fret-number'}>
+                {fret}
+              </text>
+            )}
+          </g>
+        ))}
+        {Array.from({ length: strings }, (_, string) => (
+          <line key={string} x1={34} x2={34 + NECK} y1={y(string)} y2={y(string)} className={current.voicing.frets[string] === null ? 'string muted' : 'string'} strokeWidth={1.8 - (string * 1.2) / strings} />
+        ))}
+        {next.voicing.frets.map((fret, string) =>
+          fret === null || fret === current.voicing.frets[string] ? null : <rect key={string} x={x(fret) - 11} y={y(string) - 6} width={22} height={12} rx={next.voicing.degrees[string] === 'R' ? 0 : 6} className="next-dot" />,
+        )}
+        {current.voicing.frets.map((fret, string) => {
+          if (fret === null) return <path key={string} d={`M${x(0) - 4} ${y(string) - 4}l8 8m0 -8l-8 8`} className="mute-cross" />
+          const held = fret === next.voicing.frets[string]
+          return (
+            <g key={string} className={held ? 'now-dot held' : 'now-dot'}>
+              <rect x={x(fret) - 12} y={y(string) - 6.5} width={24} height={13} rx={current.voicing.degrees[string] === 'R' ? 0 : 6.5} />
+              <text x={x(fret)} y={y(string) + 4}>
+                {current.voicing.degrees[string]}
+              </text>
+            </g>
+          )
+        })}
+      </svg>
+    </section>
+  )
+}

@@ -1,0 +1,116 @@
+import { Select, Slider } from 'antd'
+import type { Hand, HandSlot, StrokeDocument } from '../../api/types'
+import type { Kind } from './strokes'
+
+type Props = {
+  hand: Hand | undefined
+  slot: HandSlot | undefined
+  stroke: StrokeDocument | undefined
+  mine: boolean
+  onKind: (kind: Kind) => void
+  onAir: () => void
+  onAccent: (accent: number) => void
+  onPart: (part: Partial<StrokeDocument>) => void
+  onDirection: (direction: 'down' | 'up') => void
+}
+
+const KINDS: { kind: Kind; name: string; key: string }[] = [
+  { kind: 'ring', name: 'strike', key: 'X' },
+  { kind: 'short', name: 'short', key: 'S' },
+  { kind: 'palm-mute', name: 'palm-mute', key: 'M' },
+  { kind: 'chuck', name: 'chuck', key: 'C' },
+  { kind: 'ghost', name: 'ghost', key: 'G' },
+]
+const ACCENTS = ['soft', 'firm', 'hard', 'hardest']
+const ZONES = [
+  { value: 'all', label: 'all of the grip' },
+  { value: 'bass', label: 'the bass note' },
+  { value: 'low', label: 'the low half' },
+  { value: 'middle', label: 'the middle' },
+  { value: 'high', label: 'the high half' },
+]
+
+/** The chosen stroke, and what the core says of the whole pattern. */
+export function StrokePanel({ hand, slot, stroke, mine, onKind, onAir, onAccent, onPart, onDirection }: Props) {
+  const planned = hand?.sketch.strokes.find((each) => each.at === slot?.at)
+  const share = stroke?.length != null && 'share' in stroke.length ? (stroke.length.share ?? null) : null
+  return (
+    <aside className="side" aria-label="Stroke">
+      <h2>
+        Stroke <small className="muted">slot {(slot?.slot ?? 0) + 1}{slot?.syllable ? `, counted “${slot.syllable}”` : ''}</small>
+      </h2>
+      <div className="choices" role="group" aria-label="Kind">
+        {KINDS.map(({ kind, name, key }) => (
+          <button key={kind} type="button" disabled={!mine} aria-pressed={stroke !== undefined && (stroke.articulation ?? 'ring') === kind} onClick={() => onKind(kind)}>
+            {name} <kbd>{key}</kbd>
+          </button>
+        ))}
+        <button type="button" disabled={!mine} aria-pressed={stroke === undefined} onClick={onAir}>
+          air <kbd>.</kbd>
+        </button>
+      </div>
+      {stroke === undefined ? (
+        <p className="muted">{planned === undefined ? 'The hand is turning here.' : `The hand passes ${planned.direction} here without touching the strings.`}</p>
+      ) : (
+        <div className="stroke-fields">
+          <span className="label">
+            Accent <kbd>A</kbd>
+          </span>
+          <div className="choices" role="group" aria-label="Accent">
+            {ACCENTS.map((name, accent) => (
+              <button key={name} type="button" disabled={!mine || stroke.articulation === 'ghost'} aria-pressed={(stroke.accent ?? 1) === accent} onClick={() => onAccent(accent)}>
+                {name}
+              </button>
+            ))}
+          </div>
+          <span className="label">
+            Direction <kbd>D</kbd> <kbd>U</kbd>
+          </span>
+          <div className="choices" role="group" aria-label="Direction">
+            {(['down', 'up'] as const).map((direction) => (
+              <button key={direction} type="button" disabled={!mine} aria-pressed={planned?.direction === direction} onClick={() => onDirection(direction)}>
+                {direction}
+                {stroke.direction === direction && (stroke.fixed ?? []).includes('direction') ? ', fixed' : ''}
+              </button>
+            ))}
+          </div>
+          <span className="label">Strings</span>
+          <Select aria-label="Strings" disabled={!mine || stroke.strings !== undefined} value={stroke.zone ?? 'all'} options={ZONES} onChange={(zone: StrokeDocument['zone']) => onPart({ zone })} />
+          {(stroke.articulation === 'short' || stroke.articulation === 'palm-mute') && (
+            <>
+              <span className="label">Sounds for {Math.round(100 * (share ?? (stroke.articulation === 'short' ? 0.45 : 1)))} % of its slot</span>
+              <Slider aria-label="Length" disabled={!mine} min={0.1} max={1} step={0.05} tooltip={{ open: false }} value={share ?? (stroke.articulation === 'short' ? 0.45 : 1)} onChange={(value) => onPart({ length: { share: value } })} />
+            </>
+          )}
+        </div>
+      )}
+      <h3>The pattern</h3>
+      {hand !== undefined && (
+        <dl className="figures">
+          <div>
+            <dt>strokes a bar</dt>
+            <dd>{hand.density}</dd>
+          </div>
+          <div>
+            <dt>strokes a second</dt>
+            <dd>{hand.strokes_a_second.toFixed(1)}</dd>
+          </div>
+          <div>
+            <dt>muted</dt>
+            <dd>{Math.round(100 * hand.muted_share)} %</dd>
+          </div>
+          <div>
+            <dt>syncopation a bar</dt>
+            <dd>{hand.syncopation}</dd>
+          </div>
+        </dl>
+      )}
+      {hand?.warnings.map((warning) => (
+        <p key={warning.kind} className="finding finding-swing">
+          {warning.text}
+        </p>
+      ))}
+      {hand !== undefined && hand.density === 0 && <p className="finding finding-swing">No strokes yet: press X on a slot, or click one.</p>}
+    </aside>
+  )
+}

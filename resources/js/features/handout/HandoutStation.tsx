@@ -1,0 +1,67 @@
+import { Button, Input } from 'antd'
+import { useVersions } from '../../api/queries'
+import { useBench, useDocument, useMine } from '../bench/benchContext'
+
+/** What leaves the house: files in open formats, notes, and the versions to go back to. */
+export default function HandoutStation() {
+  const { store } = useBench()
+  const document = useDocument()
+  const mine = useMine()
+  const id = store.getState().id
+  const download = async (format: 'midi' | 'json') => {
+    if (mine) await store.saveNow()
+    window.location.assign(`/api/breakdowns/${id}/export/${format}`)
+  }
+  return (
+    <div className="with-side">
+      <div className="station-main handout">
+        <h2>Take it along</h2>
+        <div className="handout-row">
+          <div>
+            <h3>MIDI file</h3>
+            <p>For any player or notation program: tempo, meter, chord names as markers, one track a part, the swing in the notes’ places.</p>
+            <p className="muted">Not kept: fingerings and pins, stroke directions, the typed line (its chords are markers). Chucks become very short notes on a channel of their own.</p>
+          </div>
+          <Button type="primary" size="large" onClick={() => void download('midi')}>
+            Export MIDI
+          </Button>
+        </div>
+        <div className="handout-row">
+          <div>
+            <h3>Gravik file</h3>
+            <p>Everything in this breakdown, as JSON with a published schema. Import it on the shelf, here or on another Gravik.</p>
+          </div>
+          <Button type="primary" size="large" onClick={() => void download('json')}>
+            Export JSON
+          </Button>
+        </div>
+        <h2>Notes</h2>
+        <Input.TextArea aria-label="Notes" disabled={!mine} autoSize={{ minRows: 3, maxRows: 8 }} maxLength={20000} placeholder="What to listen for, nicknames, who plays when …" value={document.notes} onChange={(event) => store.change((d) => ({ ...d, notes: event.target.value }), { together: 'notes' })} />
+      </div>
+      {mine && <Versions id={id} />}
+    </div>
+  )
+}
+
+function Versions({ id }: { id: string }) {
+  const { store } = useBench()
+  const versions = useVersions(id)
+  return (
+    <aside className="side" aria-label="Versions">
+      <h2>Versions</h2>
+      <p className="muted">One for each sitting. Going back is a change like any other: undo brings you here again.</p>
+      {versions.data?.length === 0 && <p className="muted">None yet.</p>}
+      <div className="take-list">
+        {versions.data?.map((version) => (
+          <div key={version.id} className="version">
+            <b>{new Date(version.saved_at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })}</b>
+            <span>{version.refused ? 'kept beside the saved one' : `revision ${version.number}`}</span>
+            <Button size="small" onClick={() => store.change(() => version.document)}>
+              Go back to it
+            </Button>
+          </div>
+        ))}
+      </div>
+    </aside>
+  )
+}

@@ -1,0 +1,45 @@
+import type { Take, Timeline } from '../../api/types'
+import { lateness } from '../../ui/words'
+import { LockStrip } from './LockStrip'
+import { SwingGauge } from './SwingGauge'
+
+/** A take with its verdict: the sentence first, then the strip, then the swing. */
+export function Report({ take, timeline }: { take: Take; timeline: Timeline | undefined }) {
+  const { report } = take
+  const first = report.findings.find((finding) => finding.kind !== 'holds')
+  return (
+    <div className="report">
+      <p className={report.gate.passed ? 'verdict held' : 'verdict'}>{first?.text ?? (report.gate.passed ? 'This locks.' : 'Nothing stands out, but the gate stays shut.')}</p>
+      <p className="muted">
+        {take.player}, take {take.number} · {take.bars} bars · {take.tempo} bpm · {report.matched} of {report.planned} strokes met, {report.missed} missed, {report.extra} extra
+        {report.directions.told > 0 ? ` · ${report.directions.told - report.directions.wrong} of ${report.directions.told} in the planned direction` : ''}
+      </p>
+      <LockStrip take={take} timeline={timeline} />
+      <div className="report-foot">
+        {report.swing !== null && report.swing !== undefined ? <SwingGauge swing={report.swing} /> : <p className="muted">This pattern has no pairs of beat and off-beat to measure a swing from.</p>}
+        <dl className="figures">
+          <div>
+            <dt>bias{report.latency_ms === null ? ', device included' : ''}</dt>
+            <dd>{report.bias_ms === null ? '–' : lateness(report.bias_ms)}</dd>
+          </div>
+          <div>
+            <dt>spread</dt>
+            <dd>{report.spread_ms === null ? '–' : `${Math.round(report.spread_ms)} ms`}</dd>
+          </div>
+          <div>
+            <dt>tempo drifts</dt>
+            <dd>{report.drift_bpm_per_min === null ? '–' : `${report.drift_bpm_per_min.toFixed(1)} bpm a minute`}</dd>
+          </div>
+          <div>
+            <dt>gate</dt>
+            <dd className={report.gate.passed ? 'held' : 'cut'}>{report.gate.passed ? 'open' : 'shut'}</dd>
+          </div>
+        </dl>
+      </div>
+      <p className={report.gate.passed ? 'finding finding-holds' : 'finding finding-swing'}>
+        {report.gate.passed ? 'The gate is open: ' : 'The gate: '}
+        {report.gate.why}.{report.latency_ms === null ? ' The device’s delay was not measured, so the bias includes it; swing and spread are not affected.' : ''}
+      </p>
+    </div>
+  )
+}

@@ -1,0 +1,95 @@
+import { useCallback, useEffect, useRef, useState } from 'react'
+import type { Tap } from '../../api/types'
+import { band, tapClock } from '../../audio/band'
+
+export type Recorded = { taps: Tap[]; tempo: number; bars: number }
+export type Recorder = {
+  status: 'idle' | 'recording'
+  /** taps so far, seconds from bar 1 beat 1 */
+  taps: Tap[]
+  start: (take: { bars: number; tempo: number }) => Promise<void>
+  stop: () => void
+  tap: (key: Tap['key'], timeStamp: number) => void
+}
+
+const KEYS: Record<string, Tap['key']> = { f: 'down', j: 'up' }
+
+/** Half a beat before bar 1 a tap already belongs to the take. */
+const EARLY_BEATS = 0.5
+
+/** Counts in, takes taps against the audio clock until the bars are over, then hands the take over. */
+export function useRecorder(onTake: (take: Recorded) => void): Recorder {
+  const [status, setStatus] = useState<Recorder['status']>('idle')
+  const [taps, setTaps] = useState<Tap[]>([])
+  const recording = useRef<{ taps: Tap[]; bars: number; tempo: number } | null>(null)
+  const done = useRef(onTake)
+  useEffect(() => {
+    done.current = onTake
+  })
+
+  const finish = useCallback(() => {
+    const take = recording.current
+    recording.current = null
+    setStatus('idle')
+    if (take !== null && take.taps.length > 0) done.current({ taps: [...take.taps].sort((a, b) => a.t - b.t), tempo: take.tempo, bars: take.bars })
+  }, [])
+
+  const start = useCallback(
+    async ({ bars, tempo }: { bars: number; tempo: number }) => {
+      if (recording.current !== null) return
+      band.stop()
+      if (band.snapshot().countInBars === 0) band.set({ countInBars: 1 })
+      band.set({ loop: null })
+      recording.current = { taps: [], bars, tempo }
+      setTaps([])
+      setStatus('recording')
+      await band.start({ fromBar: 0, bars, onEnd: finish })
+      if (!band.playing) finish()
+    },
+    [finish],
+  )
+
+  const stop = useCallback(() => {
+    if (recording.current === null) return
+    band.stop()
+    finish()
+  }, [finish])
+
+  const tap = useCallback((key: Tap['key'], timeStamp: number) => {
+    const take = recording.current
+    if (take === null) return
+    const t = tapClock.audioTimeOf(timeStamp) - band.startedAt
+    if (t < (-EARLY_BEATS * 60) / take.tempo) return
+    take.taps.push({ t: Math.round(t * 1e5) / 1e5, key })
+    setTaps([...take.taps])
+  }, [])
+
+  useEffect(() => {
+    if (status !== 'recording') return
+    const listen = (event: KeyboardEvent) => {
+      const key = KEYS[event.key.toLowerCase()]
+      if (key === undefined || event.repeat || event.ctrlKey || event.metaKey || event.altKey) return
+      event.preventDefault()
+      tap(key, event.timeStamp)
+    }
+    window.addEventListener('keydown', listen)
+    return () => window.removeEventListener('keydown', listen)
+  }, [status, tap])
+
+  // The transport's own stop ends the take too.
+  useEffect(() => {
+    if (status !== 'recording') return
+    return band.subscribe(() => {
+      if (band.snapshot().status === 'stopped' && recording.current !== null) finish()
+    })
+  }, [status, finish])
+
+  useEffect(
+    () => () => {
+      recording.current = null
+    },
+    [],
+  )
+
+  return { status, taps, start, stop, tap }
+}

@@ -1,0 +1,29 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { Modal } from 'antd'
+import type { ReactNode } from 'react'
+import { keys, usePerson } from '../../api/queries'
+import { SignInForm, SignInPage } from './SignIn'
+import { signedOut, useSignedOut } from './signedOut'
+
+/** Shows the app to who is signed in, the sign-in page to who is not, and a sheet over the work when a session ends. */
+export function SessionGate({ children }: { children: ReactNode }) {
+  const person = usePerson()
+  const raised = useSignedOut((state) => state.raised)
+  const client = useQueryClient()
+  const done = () => {
+    signedOut.clear()
+    void client.invalidateQueries({ queryKey: keys.person })
+    window.dispatchEvent(new Event('gravik:signed-in'))
+  }
+  if (person.isPending) return <p className="loading">Opening the door …</p>
+  if (person.data === undefined) return <SignInPage onDone={done} />
+  return (
+    <>
+      {children}
+      <Modal open={raised} title="Sign in again" footer={null} closable={false} mask={{ closable: false }} width={380}>
+        <p>Your session has ended. Your work is kept; it is saved as soon as you are back.</p>
+        <SignInForm onDone={done} />
+      </Modal>
+    </>
+  )
+}

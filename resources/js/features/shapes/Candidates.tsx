@@ -1,0 +1,34 @@
+import { useEffect, useRef } from 'react'
+import type { Voicing } from '../../api/types'
+import { MiniNeck } from '../../ui/MiniNeck'
+
+type Props = { voicings: Voicing[]; count: number; inUse: Voicing; onLook: (voicing: Voicing) => void; busy: boolean }
+
+/** Other grips for the same chord as small pictures, those that suit best first; each is heard when it is chosen. */
+export function Candidates({ voicings, count, inUse, onLook, busy }: Props) {
+  const list = useRef<HTMLDivElement>(null)
+  const used = inUse.frets.join()
+  useEffect(() => list.current?.querySelector('.chosen')?.scrollIntoView?.({ block: 'nearest' }), [used])
+  return (
+    <section className="candidates" aria-busy={busy}>
+      <h3>Same chord elsewhere</h3>
+      <p className="muted">
+        {count} grips fit this hand; the {voicings.length} that suit best. <kbd>←</kbd> <kbd>→</kbd> walk and sound them.
+      </p>
+      <div ref={list} className="candidate-list" role="listbox" aria-label="Grips">
+        {voicings.map((voicing) => (
+          <button key={voicing.frets.join()} type="button" role="option" aria-selected={voicing.frets.join() === used} className={voicing.frets.join() === used ? 'candidate chosen' : 'candidate'} onClick={() => onLook(voicing)}>
+            <MiniNeck voicing={voicing} />
+            <span>
+              <b>{voicing.frets.map((fret) => fret ?? 'x').join(' ')}</b>
+              <small>{voicing.degrees.filter((degree) => degree !== null).join(' ')}</small>
+              <span className="difficulty" title={`difficulty ${voicing.difficulty.toFixed(1)}`}>
+                <i style={{ width: Math.min(90, 22 * voicing.difficulty) }} />
+              </span>
+            </span>
+          </button>
+        ))}
+      </div>
+    </section>
+  )
+}

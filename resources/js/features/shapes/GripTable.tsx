@@ -1,0 +1,63 @@
+import { Button } from 'antd'
+import type { VoicedChord, Voicing } from '../../api/types'
+
+type Props = { chord: VoicedChord; voicing: Voicing; tried: boolean; mine: boolean; onPin: () => void; onLetGo: () => void; onHear: () => void }
+
+/** One grip string by string, and what speaks for and against it. */
+export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onHear }: Props) {
+  const strings = voicing.frets.length
+  const hardest = Object.entries(voicing.difficulty_parts).sort(([, a], [, b]) => b - a)[0]
+  return (
+    <section>
+      <h2>
+        {chord.symbol}
+        <small className="muted">
+          {' '}
+          bar {chord.form_bar + 1}
+          {voicing.family === null ? '' : ` · ${voicing.family} shape`}
+        </small>
+      </h2>
+      <table className="grip-table">
+        <thead>
+          <tr>
+            <th>String</th>
+            <th>Fret</th>
+            <th>Finger</th>
+            <th>Note</th>
+            <th>Degree</th>
+          </tr>
+        </thead>
+        <tbody>
+          {voicing.frets.map((fret, index) => (
+            <tr key={index} className={fret === null ? 'muted' : ''}>
+              <td>{strings - index}</td>
+              <td>{fret ?? '×'}</td>
+              <td>{fret === null ? '' : voicing.fingers[index] === 0 ? 'open' : voicing.fingers[index]}</td>
+              <td>{voicing.notes[index] ?? ''}</td>
+              <td>{voicing.degrees[index] === 'R' ? <b className="root-mark">R</b> : voicing.degrees[index]}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="muted">
+        Spans {Math.round(voicing.span_mm)} mm · difficulty {voicing.difficulty.toFixed(1)}
+        {hardest === undefined || hardest[1] === 0 ? '' : `, most of it ${hardest[0]}`}
+      </p>
+      <div className="button-row">
+        <Button onClick={onHear}>
+          Hear <kbd>H</kbd>
+        </Button>
+        {mine && (tried || !chord.pinned) && (
+          <Button type="primary" onClick={onPin}>
+            Pin this grip <kbd className="on-ink">Enter</kbd>
+          </Button>
+        )}
+        {mine && chord.pinned && !tried && (
+          <Button onClick={onLetGo}>
+            Let it go <kbd>Del</kbd>
+          </Button>
+        )}
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,199 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { App, Button, Input, Modal } from 'antd'
+import { useRef, useState } from 'react'
+import { useNavigate } from 'react-router'
+import { call } from '../../api/client'
+import { fetchBreakdown, keys, usePerson, useShelf } from '../../api/queries'
+import type { BreakdownCard } from '../../api/types'
+import { useKeys } from '../../ui/keys'
+import { Mark } from '../../ui/Mark'
+import { putOnShelf } from '../bench/keeper'
+import { Shortcuts } from '../bench/Shortcuts'
+import { BreakdownPanel } from './BreakdownPanel'
+import { Board } from './Board'
+import { boards, matches } from './boards'
+import { ImportButton } from './ImportButton'
+import { NewBreakdown } from './NewBreakdown'
+
+/** All breakdowns as bars of one continuous hand, sorted from straight to hard. */
+export default function Shelf() {
+  const shelf = useShelf()
+  const person = usePerson().data
+  const client = useQueryClient()
+  const navigate = useNavigate()
+  const { message } = App.useApp()
+  const [search, setSearch] = useState('')
+  const [chosenId, setChosenId] = useState<string | null>(null)
+  const [making, setMaking] = useState(false)
+  const [renaming, setRenaming] = useState<string | null>(null)
+  const [help, setHelp] = useState(false)
+  const searchField = useRef<{ focus(): void } | null>(null)
+  const teacher = person?.role === 'teacher'
+  const rows = boards((shelf.data ?? []).filter((card) => matches(card, search)))
+  const cards = rows.flatMap((row) => row.cards)
+  const chosen = cards.find((card) => card.id === chosenId) ?? cards[0] ?? null
+
+  const refresh = () => client.invalidateQueries({ queryKey: keys.shelf })
+  const attempt = async (work: () => Promise<void>) => {
+    try {
+      await work()
+    } catch (problem) {
+      void message.error(problem instanceof Error ? problem.message : 'That did not work. Try again.')
+    }
+  }
+  const open = (card: BreakdownCard) => void navigate(`/breakdown/${card.id}`)
+  const duplicate = (card: BreakdownCard) =>
+    attempt(async () => {
+      const { document } = await fetchBreakdown(card.id)
+      const copy = await putOnShelf({ ...document, title: `${document.title.slice(0, 112)} (copy)` })
+      await refresh()
+      setChosenId(copy.id)
+    })
+  const remove = (card: BreakdownCard) =>
+    attempt(async () => {
+      await call('DELETE', `breakdowns/${card.id}`)
+      await refresh()
+      const putBack = () => void attempt(async () => {
+        await call('POST', `breakdowns/${card.id}/put-back`)
+        message.destroy(card.id)
+        await refresh()
+        setChosenId(card.id)
+      })
+      void message.open({
+        key: card.id,
+        duration: 12,
+        content: (
+          <>
+            “{card.title}” is off the shelf. <Button size="small" onClick={putBack}>Undo</Button>
+          </>
+        ),
+      })
+    })
+  const rename = (card: BreakdownCard, title: string) =>
+    attempt(async () => {
+      const stored = await fetchBreakdown(card.id)
+      await call('PUT', `breakdowns/${card.id}`, { document: { ...stored.document, title }, revision: stored.revision, sitting: 'shelf' })
+      await refresh()
+    })
+  const step = (by: number) => {
+    const next = cards[Math.min(cards.length - 1, Math.max(0, cards.findIndex((card) => card.id === chosen?.id) + by))]
+    if (next !== undefined) setChosenId(next.id)
+  }
+  useKeys({
+    ArrowRight: () => step(1),
+    ArrowLeft: () => step(-1),
+    ArrowDown: () => step(3),
+    ArrowUp: () => step(-3),
+    Enter: () => chosen !== null && open(chosen),
+    n: () => teacher && setMaking(true),
+    '/': () => searchField.current?.focus(),
+    '?': () => setHelp(true),
+  })
+
+  return (
+    <div className="shelf">
+      <header className="rail">
+        <span className="brand">
+          <Mark /> Gravik
+        </span>
+        <nav aria-label="Place">
+          <span className="station-tab active">
+            <span>
+              <b>Shelf</b>
+              <small>{shelf.data === undefined ? '…' : `${shelf.data.length} breakdown${shelf.data.length === 1 ? '' : 's'}`}</small>
+            </span>
+          </span>
+        </nav>
+        <div className="rail-end">
+          <span>{person?.name}</span>
+          <button type="button" className="quiet" onClick={() => setHelp(true)}>
+            Keys <kbd>?</kbd>
+          </button>
+          <button type="button" className="quiet" onClick={() => void attempt(async () => { await call('DELETE', 'session'); window.location.assign('/') })}>
+            Sign out
+          </button>
+        </div>
+      </header>
+      <div className="title-row">
+        <h1>Shelf</h1>
+        <p className="summary">each bar of the line is a breakdown; straight at the left, hard at the right</p>
+        <div className="title-actions">
+          <Input
+            ref={(field) => {
+              searchField.current = field
+            }}
+            aria-label="Search the shelf"
+            placeholder="Search title, genre, key  /"
+            allowClear
+            style={{ width: 240 }}
+            value={search}
+            onChange={(event) => setSearch(event.target.value)}
+            onKeyDown={(event) => event.key === 'Escape' && event.currentTarget.blur()}
+          />
+          {teacher && <ImportButton onImported={(id) => { setChosenId(id); void refresh() }} />}
+          {teacher && (
+            <Button type="primary" onClick={() => setMaking(true)}>
+              New breakdown
+            </Button>
+          )}
+        </div>
+      </div>
+      <main className="shelf-body">
+        <div className="shelf-boards">
+          {shelf.isPending && <p className="loading">Taking the breakdowns off the shelf …</p>}
+          {shelf.isError && <p role="alert" className="finding finding-off">{shelf.error.message}</p>}
+          {shelf.data?.length === 0 && <EmptyShelf teacher={teacher} onNew={() => setMaking(true)} />}
+          {shelf.data !== undefined && shelf.data.length > 0 && cards.length === 0 && (
+            <p className="empty">
+              Nothing on the shelf matches “{search}”. <Button size="small" onClick={() => setSearch('')}>Show all</Button>
+            </p>
+          )}
+          {rows.map((row) => (
+            <Board key={row.name} name={row.name} cards={row.cards} chosen={chosen?.id ?? null} onChoose={setChosenId} onOpen={open} />
+          ))}
+        </div>
+        {chosen !== null && (
+          <BreakdownPanel
+            key={chosen.id}
+            card={chosen}
+            onOpen={() => open(chosen)}
+            onDuplicate={() => void duplicate(chosen)}
+            onRename={() => setRenaming(chosen.title)}
+            onDelete={() => void remove(chosen)}
+            teacher={teacher}
+          />
+        )}
+      </main>
+      {making && <NewBreakdown onClose={() => setMaking(false)} />}
+      <Modal
+        title="Rename"
+        open={renaming !== null}
+        okText="Rename"
+        okButtonProps={{ disabled: (renaming ?? '').trim() === '' }}
+        onCancel={() => setRenaming(null)}
+        onOk={() => {
+          if (chosen !== null && renaming !== null && renaming.trim() !== '') void rename(chosen, renaming.trim())
+          setRenaming(null)
+        }}
+        destroyOnHidden
+      >
+        <Input aria-label="New title" autoFocus maxLength={120} value={renaming ?? ''} onChange={(event) => setRenaming(event.target.value)} />
+      </Modal>
+      <Shortcuts open={help} onClose={() => setHelp(false)} />
+    </div>
+  )
+}
+
+function EmptyShelf({ teacher, onNew }: { teacher: boolean; onNew: () => void }) {
+  return (
+    <div className="empty">
+      <h2>{teacher ? 'The shelf is empty' : 'Nothing is assigned to you yet'}</h2>
+      <p>{teacher ? 'A breakdown starts with a chord line and a strum. It takes less than a minute.' : 'Your teacher puts breakdowns here for you. Ask for the first one.'}</p>
+      {teacher && (
+        <Button type="primary" size="large" onClick={onNew}>
+          Make the first breakdown
+        </Button>
+      )}
+    </div>
+  )
+}

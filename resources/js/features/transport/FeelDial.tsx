@@ -1,0 +1,80 @@
+import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
+import { waveKnots, wavePath } from '../../ui/waveGeometry'
+
+type Props = { p: number; words: string; disabled: boolean; onChange: (ratio: number) => void }
+
+const LOWEST = 0.42
+const HIGHEST = 0.75
+const WIDTH = 128
+const STOPS = [
+  { at: 0.5, name: 'straight' },
+  { at: 2 / 3, name: 'triplet' },
+]
+
+const ratioOf = (p: number): number => Math.round((p / (1 - p)) * 1000) / 1000
+const clamp = (p: number): number => Math.min(HIGHEST, Math.max(LOWEST, p))
+
+/** One beat of the hand wave with a handle at the off-beat: drag it and the wave leans. */
+export function FeelDial({ p, words, disabled, onChange }: Props) {
+  const track = useRef<SVGSVGElement>(null)
+  const knots = waveKnots([-1, 0, 1, 2].flatMap((beat) => [{ x: beat, down: true }, { x: beat + p, down: false }]))
+  const toX = (x: number) => x * WIDTH
+  const choose = (next: number) => onChange(ratioOf(clamp(next)))
+  const drag = (event: PointerEvent) => {
+    const box = track.current?.getBoundingClientRect()
+    if (disabled || box === undefined || event.buttons === 0) return
+    const raw = clamp((event.clientX - box.left) / box.width)
+    const stop = STOPS.find((each) => Math.abs(each.at - raw) < 0.012)
+    choose(stop?.at ?? raw)
+  }
+  const step = (event: KeyboardEvent) => {
+    const by = event.key === 'ArrowRight' || event.key === 'ArrowUp' ? 0.01 : event.key === 'ArrowLeft' || event.key === 'ArrowDown' ? -0.01 : 0
+    if (by === 0 || disabled) return
+    event.preventDefault()
+    event.stopPropagation()
+    choose(p + by)
+  }
+  return (
+    <div className="cell feel">
+      <span className="cell-name">Feel</span>
+      <span className="cell-row">
+        <span className="feel-share">{Math.round(100 * p)} %</span>
+        <svg
+          ref={track}
+          width={WIDTH}
+          height={48}
+          className="feel-dial"
+          role="slider"
+          tabIndex={disabled ? -1 : 0}
+          aria-label="Place of the off-beat"
+          aria-valuemin={Math.round(100 * LOWEST)}
+          aria-valuemax={Math.round(100 * HIGHEST)}
+          aria-valuenow={Math.round(100 * p)}
+          aria-valuetext={words}
+          aria-disabled={disabled}
+          onPointerDown={(event) => {
+            event.currentTarget.setPointerCapture(event.pointerId)
+            drag(event)
+          }}
+          onPointerMove={drag}
+          onKeyDown={step}
+        >
+          <rect width={WIDTH} height={48} fill="transparent" />
+          <line x1={0} x2={WIDTH} y1={17} y2={17} className="dial-axis" />
+          <clipPath id="dial">
+            <rect width={WIDTH} height={36} />
+          </clipPath>
+          <path clipPath="url(#dial)" d={wavePath(knots, toX, (h) => 17 - 13 * h)} className="dial-wave" />
+          <line x1={toX(LOWEST)} x2={toX(HIGHEST)} y1={41} y2={41} className="dial-range" />
+          {STOPS.map((stop) => (
+            <line key={stop.name} x1={toX(stop.at)} x2={toX(stop.at)} y1={37} y2={45} className="dial-range" />
+          ))}
+          <line x1={toX(p)} x2={toX(p)} y1={17} y2={41} className="dial-stem" />
+          <circle cx={toX(p)} cy={17} r={3.5} className="dial-handle" />
+          <path d={`M${toX(p)} 34l6 7l-6 7l-6 -7z`} className="dial-handle" />
+        </svg>
+        <span className="feel-words">{words}</span>
+      </span>
+    </div>
+  )
+}

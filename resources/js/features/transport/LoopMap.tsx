@@ -1,0 +1,57 @@
+import { useEffect, useRef, useState } from 'react'
+import { band } from '../../audio/band'
+import { usePlayer } from './Transport'
+
+/** The form as a row of bars: drag over some to loop them, press one twice to loop it alone, press "all" to go round. */
+export function LoopMap({ bars, sections }: { bars: number; sections: string[] }) {
+  const player = usePlayer()
+  const [from, setFrom] = useState<number | null>(null)
+  const row = useRef<HTMLDivElement>(null)
+  const loop = player.loop
+  useEffect(() => {
+    let frame = 0
+    let shown = -1
+    const draw = () => {
+      const bar = band.position()?.bar ?? -1
+      if (bar !== shown) {
+        row.current?.children[shown]?.classList.remove('now')
+        row.current?.children[bar]?.classList.add('now')
+        shown = bar
+      }
+      frame = requestAnimationFrame(draw)
+    }
+    frame = requestAnimationFrame(draw)
+    return () => cancelAnimationFrame(frame)
+  }, [])
+  const select = (a: number, b: number) => band.set({ loop: [Math.min(a, b), Math.max(a, b)] })
+  return (
+    <div className="cell loop">
+      <span className="cell-name">
+        Loop <em>{loop === null ? `all ${bars} bars` : loop[0] === loop[1] ? `bar ${loop[0] + 1}` : `bars ${loop[0] + 1}–${Math.min(loop[1] + 1, bars)}`}</em>
+        {loop !== null && (
+          <button type="button" className="quiet" onClick={() => band.set({ loop: null })}>
+            all
+          </button>
+        )}
+      </span>
+      <div ref={row} className="loop-bars" role="group" aria-label="Bars to loop" onPointerLeave={() => setFrom(null)} onPointerUp={() => setFrom(null)}>
+        {Array.from({ length: bars }, (_, bar) => (
+          <button
+            key={bar}
+            type="button"
+            aria-label={`Bar ${bar + 1}`}
+            aria-pressed={loop === null || (bar >= loop[0] && bar <= loop[1])}
+            onPointerDown={(event) => {
+              event.currentTarget.releasePointerCapture(event.pointerId)
+              setFrom(bar)
+              select(bar, bar)
+            }}
+            onPointerEnter={() => from !== null && select(from, bar)}
+            onKeyDown={(event) => event.key === 'Enter' && select(bar, bar)}
+          />
+        ))}
+      </div>
+      <span className="loop-sections">{sections.join(' · ')}</span>
+    </div>
+  )
+}

@@ -1,0 +1,124 @@
+import { InputNumber } from 'antd'
+import { useEffect, useRef, useSyncExternalStore } from 'react'
+import { band } from '../../audio/band'
+import type { PartName } from '../../audio/BandPlayer'
+import { useKeys } from '../../ui/keys'
+import { useTapTempo } from '../../ui/useTapTempo'
+import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { FeelDial } from './FeelDial'
+import { LoopMap } from './LoopMap'
+
+const PARTS: PartName[] = ['drums', 'bass', 'guitar']
+
+export function usePlayer() {
+  return useSyncExternalStore(band.subscribe, band.snapshot)
+}
+
+/** Plays from the core's timeline: always in reach, whatever station is open. */
+export function Transport() {
+  const { store, tempo, setTempo, timeline } = useBench()
+  const document = useDocument()
+  const mine = useMine()
+  const player = usePlayer()
+  const playing = player.status !== 'stopped'
+  const ready = timeline !== undefined && timeline.bars > 0
+  const nudge = (by: number) => setTempo(Math.min(400, Math.max(20, Math.round(tempo + by))))
+  const tap = useTapTempo(setTempo)
+  const toggle = () => (playing ? band.stop() : void band.start())
+  useKeys({ Space: toggle, '[': () => nudge(-2), ']': () => nudge(2), t: tap })
+
+  return (
+    <footer className="transport" aria-label="Transport">
+      <button type="button" className="play" onClick={toggle} disabled={!ready} aria-label={playing ? 'Stop' : 'Play'}>
+        <svg width="26" height="28" viewBox="0 0 26 28" aria-hidden="true">
+          {playing ? <path d="M4 2h6v24H4zM16 2h6v24h-6z" /> : <path d="M3 1l21 13L3 27z" />}
+        </svg>
+      </button>
+      <div className="cell">
+        <span className="cell-name">Bar · beat</span>
+        <Place />
+      </div>
+      <div className="cell">
+        <span className="cell-name">Tempo</span>
+        <span className="cell-row">
+          <InputNumber aria-label="Tempo" className="tempo-field" controls={false} min={20} max={400} precision={0} value={tempo} onChange={(value) => value !== null && value >= 20 && value <= 400 && setTempo(value)} />
+          <button type="button" className="step" onClick={() => nudge(-2)} aria-label="Slower">
+            −
+          </button>
+          <button type="button" className="step" onClick={() => nudge(2)} aria-label="Faster">
+            +
+          </button>
+          <button type="button" className="step wide" onClick={tap} aria-label="Tap the tempo">
+            Tap
+          </button>
+        </span>
+      </div>
+      <i className="slash" />
+      <FeelDial
+        p={timeline?.p ?? 0.5}
+        words={timeline?.feel_words ?? ''}
+        disabled={!mine}
+        onChange={(ratio) => store.change((d) => ({ ...d, feel: { ...d.feel, mode: 'fixed', ratio } }), { together: 'feel' })}
+      />
+      <i className="slash" />
+      <div className="cell">
+        <span className="cell-name">Click on</span>
+        <span className="cell-row">
+          {Array.from({ length: timeline?.beats_a_bar ?? 4 }, (_, beat) => (
+            <button
+              key={beat}
+              type="button"
+              className="lamp"
+              aria-pressed={player.clickOn.includes(beat)}
+              aria-label={`Click on beat ${beat + 1}`}
+              onClick={() => band.set({ clickOn: player.clickOn.includes(beat) ? player.clickOn.filter((each) => each !== beat) : [...player.clickOn, beat] })}
+            >
+              {beat + 1}
+            </button>
+          ))}
+        </span>
+      </div>
+      <div className="cell">
+        <span className="cell-name">Count-in</span>
+        <button type="button" className="step wide" onClick={() => band.set({ countInBars: (player.countInBars + 1) % 3 })} aria-label={`Count-in: ${player.countInBars} bars; press to change`}>
+          {player.countInBars === 0 ? 'none' : `${player.countInBars} bar${player.countInBars > 1 ? 's' : ''}`}
+        </button>
+      </div>
+      <div className="cell">
+        <span className="cell-name">Hear</span>
+        <span className="cell-row">
+          {PARTS.map((part) => (
+            <button key={part} type="button" className="lamp wide" aria-pressed={!player.muted[part]} onClick={() => band.mute(part, !player.muted[part])}>
+              {part}
+            </button>
+          ))}
+        </span>
+      </div>
+      <i className="slash" />
+      <LoopMap bars={timeline?.bars ?? 0} sections={document.sections.map((section) => section.name)} />
+    </footer>
+  )
+}
+
+/** Written straight into the page each frame, so that nothing is rendered anew while music plays. */
+function Place() {
+  const field = useRef<HTMLSpanElement>(null)
+  useEffect(() => {
+    let frame = 0
+    const draw = () => {
+      const at = band.position()
+      const figures = band.punctuality()
+      if (field.current !== null) {
+        const text = at === null ? '1 . 1' : at.countIn !== null ? `– ${at.countIn}` : `${at.bar + 1} . ${at.beat + 1}`
+        if (field.current.textContent !== text) field.current.textContent = text
+        field.current.dataset.scheduled = String(figures.scheduled)
+        field.current.dataset.late = String(figures.late)
+        field.current.dataset.margin = figures.smallestMarginMs === null ? '' : figures.smallestMarginMs.toFixed(1)
+      }
+      frame = requestAnimationFrame(draw)
+    }
+    frame = requestAnimationFrame(draw)
+    return () => cancelAnimationFrame(frame)
+  }, [])
+  return <span ref={field} className="place" data-testid="place" />
+}

@@ -1,0 +1,50 @@
+import type { HandStroke } from '../api/types'
+
+type Props = {
+  kind: HandStroke['kind']
+  direction: HandStroke['direction']
+  accent: number
+  /** where the stroke crosses, and the heights of the strings it meets */
+  x: number
+  top: number
+  bottom: number
+  /** px sideways for each px down, along the curve */
+  lean: number
+  selected?: boolean
+}
+
+const WIDTHS = [4.5, 7.5, 10, 12.5]
+
+/** One stroke on the hand wave: a blade with a flat heel and a point in the direction of travel. */
+export function Blade({ kind, direction, accent, x, top, bottom, lean, selected = false }: Props) {
+  const width = kind === 'air' ? 4.5 : kind === 'ghost' ? 4 : (WIDTHS[accent] ?? 7.5)
+  const half = width / 2
+  const middle = (top + bottom) / 2
+  const at = (y: number) => x + lean * (y - middle)
+  const down = direction === 'down'
+  const heel = down ? top : bottom
+  const point = down ? bottom : top
+  const shoulder = point + (down ? -1 : 1) * Math.min(width * 1.4, (bottom - top) * 0.45)
+  const outline = [
+    [at(heel) - half, heel],
+    [at(heel) + half, heel],
+    [at(shoulder) + half, shoulder],
+    [at(point) + (down ? half * 0.6 : -half * 0.1), point],
+    [at(shoulder) - half, shoulder],
+  ]
+    .map(([px, py]) => `${(px ?? 0).toFixed(2)},${(py ?? 0).toFixed(2)}`)
+    .join(' ')
+  return <polygon points={outline} className={`blade blade-${kind}${selected ? ' blade-selected' : ''}`} />
+}
+
+/** The hatch of chucks; put once into each SVG that draws blades. */
+export function BladeHatch() {
+  return (
+    <defs>
+      <pattern id="chuck-hatch" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+        <rect width="5" height="5" fill="#fcfaf4" />
+        <rect width="2.4" height="5" fill="#a8452c" />
+      </pattern>
+    </defs>
+  )
+}
