@@ -8,7 +8,9 @@ type Props = { voicings: Voicing[]; count: number; inUse: Voicing; onLook: (voic
 export function Candidates({ voicings, count, inUse, onLook, busy }: Props) {
   const list = useRef<HTMLDivElement>(null)
   const used = inUse.frets.join()
-  useEffect(() => list.current?.querySelector('.chosen')?.scrollIntoView?.({ block: 'nearest' }), [used])
+  useEffect(() => {
+    list.current?.querySelector('.chosen')?.scrollIntoView({ block: 'nearest' })
+  }, [used])
   return (
     <section className="candidates" aria-busy={busy}>
       <h3>Same chord elsewhere</h3>
