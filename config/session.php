@@ -7,7 +7,7 @@ return [
     'lifetime' => 60 * 24 * 7,
     'expire_on_close' => false,
     'encrypt' => false,
-    'files' => storage_path('framework/sessions'),
+    'files' => env('SESSION_FILES', storage_path('framework/sessions')),
     'lottery' => [2, 100],
     'cookie' => 'gravik_session',
     'path' => '/',

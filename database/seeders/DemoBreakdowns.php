@@ -20,7 +20,10 @@ final class DemoBreakdowns
             self::make('Marzipan Ferry', 'Upbeat shuffle', 'A♭ major', '4/4', 138, ['fixed', 2, 'eighth'], 'with-bass', [
                 ['A', '| A♭6 B♭m7 | Bdim7 A♭6 | D♭9 | E♭9 | A♭6 | F7 | B♭m7 E♭9 | A♭6 |'],
                 ['B', '| D♭9 | % | A♭6 | % | B♭7 | % | E♭9 | % |'],
-            ], '.xcx.xcX', 2, 'shuffle', 'The upbeats carry it: show the beat first, then hide it.', short: [5]),
+            ], '.xcx.xcX', 2, 'shuffle', 'The upbeats carry it: show the beat first, then hide it.', short: [5], pins: array_map(
+                static fn (array $place): array => [...$place, 'A♭6', [null, null, 6, 8, 6, 8]],
+                [[0, 0, 0], [0, 1, 1920], [0, 4, 0], [0, 7, 0], [1, 2, 0], [1, 3, 0]],
+            )),
             self::make('Customs Shed', 'Straight eighth drive', 'D minor', '4/4', 112, ['fixed', 1, 'eighth'], 'alone', [
                 ['Verse', '| Dm | Dm/C | B♭ | A7 | Dm | Dm/C | Gm | A7 |'],
             ], 'X.xcxxcx', 2, 'straight-drive', 'Let the chucks stand where the snare is.'),
@@ -43,6 +46,7 @@ final class DemoBreakdowns
      * @param array{string, float|int, string} $feel
      * @param list<array{string, string}>      $sections
      * @param list<int>                        $short    slots played short
+     * @param list<array{int, int, int, string, list<int|null>}> $pins section, bar, ticks, symbol, frets
      */
     private static function make(
         string $title,
@@ -59,6 +63,7 @@ final class DemoBreakdowns
         string $notes,
         array $short = [],
         string $school = 'pendulum',
+        array $pins = [],
     ): Breakdown {
         $pattern = (new PatternJson())->write(SlotLine::parse($slots, Meter::parse($meter), $grid));
         $slotTicks = intdiv(Meter::parse($meter)->beatTicks(), $grid);
@@ -83,7 +88,7 @@ final class DemoBreakdowns
             'capo' => 0,
             'company' => $company,
             'sections' => array_map(static fn (array $section): array => ['name' => $section[0], 'line' => $section[1]], $sections),
-            'pins' => [],
+            'pins' => array_map(static fn (array $pin): array => array_combine(['section', 'bar', 'at', 'symbol', 'frets'], $pin), $pins),
             'pattern' => $pattern,
             'school' => $school,
             'band' => ['groove' => $groove, 'parts' => [

@@ -29,7 +29,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'bar', type: 'integer'),
     new OA\Property(property: 'chord', type: 'integer'),
     new OA\Property(property: 'direction', type: 'string', enum: ['down', 'up']),
-    new OA\Property(property: 'kind', type: 'string'),
+    new OA\Property(property: 'kind', type: 'string', enum: ['ring', 'short', 'palm-mute', 'chuck', 'ghost']),
     new OA\Property(property: 'accent', type: 'integer'),
     new OA\Property(property: 'strings', description: 'string numbers struck, in the order the pick meets them', type: 'array', items: new OA\Items(type: 'integer')),
 ])]

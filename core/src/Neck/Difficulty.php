@@ -13,7 +13,6 @@ final readonly class Difficulty
 
     private const HIGH_UP_PER_FRET = 0.1;
 
-    private const LOW_DOWN_PER_FRET = 0.1;
 
     /**
      * @param list<int|null> $frets low to high
@@ -38,7 +37,7 @@ final readonly class Difficulty
             }
         }
         $inner = $first === null || $last === null ? 0 : $last - $first + 1 - $sounding;
-        $place = $lowest === 99 ? 0.0 : self::HIGH_UP_PER_FRET * max(0, $lowest - 5) + ($spanMm > 0 ? self::LOW_DOWN_PER_FRET * max(0, 3 - $lowest) : 0.0);
+        $place = $lowest === 99 ? 0.0 : self::HIGH_UP_PER_FRET * max(0, $lowest - 5);
 
         return [
             'fingering' => $fingering,

@@ -14,7 +14,7 @@ final readonly class PathWeights
      * @param float $rank    for each point of the grip's own rank: its difficulty and what else speaks against it
      */
     public function __construct(
-        public float $shift = 3.0,
+        public float $shift = 2.0,
         public float $fingers = 0.3,
         public float $top = 0.15,
         public float $rank = 1.0,

@@ -23,13 +23,24 @@ final readonly class Unsuitability
 
     private const IN_THE_BASS_PLAYERS_ROOM = 0.4;
 
-    private const OPEN_FAR_FROM_THE_HAND = 0.35;
+    /** Nobody else plays a bass: each semitone that the lowest note lies above D3. */
+    private const WITHOUT_BASS_PER_SEMITONE = 0.12;
+
+    /** Shells belong low, where guide tones speak: each semitone that the lowest note lies above G3. */
+    private const HIGH_SHELL_PER_SEMITONE = 0.1;
+
+    /** Beside others the part is choked again and again, and an open string cannot be let go by the fretting hand. */
+    private const OPEN_IN_COMPANY = 0.6;
+
+    /** For each open string and each fret that the hand lies above the third. */
+    private const OPEN_FAR_FROM_THE_HAND = 0.3;
+    private const UNISON = 0.6;
 
     /**
      * @param list<int|null> $frets low to high
      * @param list<int>      $openMidi
      *
-     * @return array{thinness: float, mud: float, register: float, open: float}
+     * @return array{thinness: float, mud: float, register: float, open: float, unison: float}
      */
     public function of(array $frets, array $openMidi, Company $company): array
     {
@@ -55,15 +66,21 @@ final readonly class Unsuitability
         [$fewest, $most] = match ($company) {
             Company::Alone => [5, 6],
             Company::WithBass => [4, 4],
-            Company::Shell => [2, 3],
+            Company::Shell => [3, 3],
         };
         $count = count($notes);
+        $bottom = $notes[0] ?? 0;
 
         return [
             'thinness' => self::MISSING_STRING * max(0, $fewest - $count) + self::SPARE_STRING * max(0, $count - $most),
             'mud' => self::MUD * $mud,
-            'register' => $company === Company::Alone ? 0.0 : self::IN_THE_BASS_PLAYERS_ROOM * $inTheBass,
-            'open' => $lowest === 99 || $lowest <= 4 ? 0.0 : self::OPEN_FAR_FROM_THE_HAND * $open,
+            'register' => match ($company) {
+                Company::Alone => self::WITHOUT_BASS_PER_SEMITONE * max(0, $bottom - 50),
+                Company::WithBass => self::IN_THE_BASS_PLAYERS_ROOM * $inTheBass,
+                Company::Shell => self::IN_THE_BASS_PLAYERS_ROOM * $inTheBass + self::HIGH_SHELL_PER_SEMITONE * max(0, $bottom - 55),
+            },
+            'open' => $open * (($company === Company::Alone ? 0.0 : self::OPEN_IN_COMPANY) + ($lowest === 99 ? 0.0 : self::OPEN_FAR_FROM_THE_HAND * max(0, $lowest - 3))),
+            'unison' => self::UNISON * ($count - count(array_unique($notes))),
         ];
     }
 }

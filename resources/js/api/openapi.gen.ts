@@ -536,7 +536,8 @@ export interface components {
             chord: number;
             /** @enum {string} */
             direction: "down" | "up";
-            kind: string;
+            /** @enum {string} */
+            kind: "ring" | "short" | "palm-mute" | "chuck" | "ghost";
             accent: number;
             /** @description string numbers struck, in the order the pick meets them */
             strings: number[];

@@ -6,6 +6,7 @@ import { ApiError } from '../api/client'
 import { ErrorBoundary } from './ErrorBoundary'
 import { SessionGate } from '../features/session/SessionGate'
 import { signedOut } from '../features/session/signedOut'
+import { Hatches } from '../ui/Hatches'
 import { theme } from './theme'
 
 const Shelf = lazy(() => import('../features/shelf/Shelf'))
@@ -24,6 +25,7 @@ export function App() {
   return (
     <ConfigProvider theme={theme} wave={{ disabled: true }}>
       <AntApp notification={{ placement: 'bottomLeft', bottom: 92 }} message={{ top: 70 }}>
+        <Hatches />
         <QueryClientProvider client={client}>
           <ErrorBoundary>
             <BrowserRouter>

@@ -36,15 +36,3 @@ export function Blade({ kind, direction, accent, x, top, bottom, lean, selected 
     .join(' ')
   return <polygon points={outline} className={`blade blade-${kind}${selected ? ' blade-selected' : ''}`} />
 }
-
-/** The hatch of chucks; put once into each SVG that draws blades. */
-export function BladeHatch() {
-  return (
-    <defs>
-      <pattern id="chuck-hatch" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
-        <rect width="5" height="5" fill="#fcfaf4" />
-        <rect width="2.4" height="5" fill="#a8452c" />
-      </pattern>
-    </defs>
-  )
-}

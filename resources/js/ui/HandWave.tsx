@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import type { HandSketch, HandSlot } from '../api/types'
-import { Blade, BladeHatch } from './Blade'
+import { Blade } from './Blade'
 import { leanAt, waveKnots, wavePath, type Crossing, type Knot } from './waveGeometry'
 
 export const MARGIN = 26
@@ -40,7 +40,6 @@ export function HandWave({ sketch, slots = [], fromBeat, toBeat, width, height, 
 
   return (
     <svg className="hand-wave" width={width} height={height} role="img" aria-label={describe(sketch)}>
-      <BladeHatch />
       <clipPath id={clip}>
         <rect x={4} y={0} width={width - 8} height={height} />
       </clipPath>

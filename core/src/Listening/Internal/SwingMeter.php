@@ -12,7 +12,7 @@ use Gravik\Time\SwingUnit;
 
 /**
  * Long : short as it was played: the median over complete pairs of (u − d)/(d′ − u), d and d′ on the beat and u
- * between. Where no beats are planned, the off-beats are held against the planned beats.
+ * between. Where the pattern has no complete pair, its off-beats are held against the planned beats.
  *
  * @internal
  */
@@ -34,18 +34,15 @@ final readonly class SwingMeter
         foreach ($matching->pairs as $index => $stroke) {
             $playedAt[$this->plan->onsets[$index]->formTick] = $played[$stroke];
         }
-        $beatsPlanned = false;
-        foreach ($this->plan->onsets as $onset) {
-            $beatsPlanned = $beatsPlanned || $onset->formTick % $pair === 0;
-        }
+        $pairsPlanned = $this->plansCompletePairs($pair);
         $ratios = [];
         foreach ($playedAt as $tick => $off) {
             if (2 * ($tick % $pair) !== $pair) {
                 continue;
             }
             $start = $tick - intdiv($pair, 2);
-            $down = $beatsPlanned ? $playedAt[$start] ?? null : $this->plan->ruler->secondsAt($start, 1);
-            $next = $beatsPlanned ? $playedAt[$start + $pair] ?? null : $this->plan->ruler->secondsAt($start + $pair, 1);
+            $down = $pairsPlanned ? $playedAt[$start] ?? null : $this->plan->ruler->secondsAt($start, 1);
+            $next = $pairsPlanned ? $playedAt[$start + $pair] ?? null : $this->plan->ruler->secondsAt($start + $pair, 1);
             if ($down !== null && $next !== null && $off > $down && $next > $off) {
                 $ratios[] = ($off - $down) / ($next - $off);
             }
@@ -56,5 +53,22 @@ final readonly class SwingMeter
         [$low, $high] = Statistics::interval($ratios);
 
         return new SwingPlayed($this->plan->ruler->ratio, Statistics::median($ratios), $low, $high);
+    }
+
+    /** Whether an off-beat is planned anywhere with a stroke on both beats around it. */
+    private function plansCompletePairs(int $pair): bool
+    {
+        $planned = [];
+        foreach ($this->plan->onsets as $onset) {
+            $planned[$onset->formTick] = true;
+        }
+        foreach (array_keys($planned) as $tick) {
+            $start = $tick - intdiv($pair, 2);
+            if (2 * ($tick % $pair) === $pair && isset($planned[$start], $planned[$start + $pair])) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

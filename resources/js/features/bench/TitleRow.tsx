@@ -49,7 +49,7 @@ function TitleField({ title, onChange }: { title: string; onChange: (title: stri
       variant="borderless"
       value={typed}
       maxLength={120}
-      style={{ width: `${Math.max(6, Math.min(34, typed.length + 2)) * 0.72}em` }}
+      style={{ width: `${Math.max(6, Math.min(34, typed.length + 2)) * 0.56 + 0.6}em` }}
       onChange={(event) => setTyped(event.target.value)}
       onBlur={take}
       onPressEnter={(event) => event.currentTarget.blur()}

@@ -10,7 +10,7 @@ import { SectionRows } from './SectionRows'
 
 /** The typed line becomes bars; playing moves over them. */
 export default function ChartStation() {
-  const { store } = useBench()
+  const { store, timeline } = useBench()
   const document = useDocument()
   const mine = useMine()
   const chart = useChart(document)
@@ -63,7 +63,7 @@ export default function ChartStation() {
         {sections.map((section, index) => {
           const first = barsBefore
           barsBefore += section.bars.length
-          return <SectionRows key={index} section={section} firstBar={first} beats={chart.data?.beats ?? 4} names={names} />
+          return <SectionRows key={index} section={section} firstBar={first} beats={chart.data?.beats ?? 4} names={names} timeline={timeline} barsInAll={bars} />
         })}
       </div>
       <div className="chart-lines">

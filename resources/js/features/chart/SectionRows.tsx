@@ -1,16 +1,20 @@
 import { useEffect, useRef } from 'react'
-import type { ChartBar, ChartSection } from '../../api/types'
+import type { ChartBar, ChartSection, Timeline } from '../../api/types'
 import { band } from '../../audio/band'
 import { ChordText } from '../../ui/ChordText'
+import { BarStrokes } from './BarStrokes'
 
-const BARS_A_ROW = 8
+/** A short tune is written large, four bars a row, so that it is read from a music stand. */
+const LARGE_UP_TO = 16
 
-type Props = { section: ChartSection; firstBar: number; beats: number; names: 'letters' | 'numerals' }
+type Props = { section: ChartSection; firstBar: number; beats: number; names: 'letters' | 'numerals'; timeline: Timeline | undefined; barsInAll: number }
 
 /** One section as rows of bars, with the playing place running over them. */
-export function SectionRows({ section, firstBar, beats, names }: Props) {
-  const rows = Array.from({ length: Math.ceil(section.bars.length / BARS_A_ROW) }, (_, row) => section.bars.slice(row * BARS_A_ROW, (row + 1) * BARS_A_ROW))
-  const perRow = Math.min(BARS_A_ROW, Math.max(4, section.bars.length))
+export function SectionRows({ section, firstBar, beats, names, timeline, barsInAll }: Props) {
+  const large = barsInAll <= LARGE_UP_TO
+  const barsARow = large ? 4 : 8
+  const rows = Array.from({ length: Math.ceil(section.bars.length / barsARow) }, (_, row) => section.bars.slice(row * barsARow, (row + 1) * barsARow))
+  const perRow = Math.min(barsARow, Math.max(4, section.bars.length))
   return (
     <section className="chart-section" aria-label={`Section ${section.name}`}>
       <header>
@@ -21,9 +25,9 @@ export function SectionRows({ section, firstBar, beats, names }: Props) {
       </header>
       <div>
         {rows.map((row, index) => (
-          <div key={index} className="chart-row" style={{ gridTemplateColumns: `repeat(${perRow}, 1fr)` }}>
+          <div key={index} className={large ? 'chart-row large' : 'chart-row'} style={{ gridTemplateColumns: `repeat(${perRow}, 1fr)` }}>
             {row.map((bar, place) => (
-              <BarBox key={place} bar={bar} number={firstBar + index * BARS_A_ROW + place} beats={beats} names={names} />
+              <BarBox key={place} bar={bar} number={firstBar + index * barsARow + place} beats={beats} names={names} timeline={timeline} large={large} />
             ))}
           </div>
         ))}
@@ -32,10 +36,12 @@ export function SectionRows({ section, firstBar, beats, names }: Props) {
   )
 }
 
-function BarBox({ bar, number, beats, names }: { bar: ChartBar; number: number; beats: number; names: Props['names'] }) {
+type BoxProps = { bar: ChartBar; number: number; beats: number; names: Props['names']; timeline: Timeline | undefined; large: boolean }
+
+function BarBox({ bar, number, beats, names, timeline, large }: BoxProps) {
   const box = useRef<HTMLDivElement>(null)
   usePlayhead(box, number, beats)
-  const crowded = bar.chords.length > 2
+  const size = (large ? [34, 28, 22] : [26, 20, 17])[Math.min(2, bar.chords.length - 1)] ?? 17
   return (
     <div ref={box} className="chart-bar" data-bar={number}>
       <span className="bar-number">{number + 1}</span>
@@ -45,20 +51,21 @@ function BarBox({ bar, number, beats, names }: { bar: ChartBar; number: number; 
             {chord.symbol === null ? (
               <ChordText root={chord.typed === '' ? '·' : chord.typed} ending="" size={15} />
             ) : names === 'letters' ? (
-              <ChordText root={chord.root ?? ''} ending={chord.ending ?? ''} size={crowded ? 17 : bar.chords.length === 2 ? 20 : 26} />
+              <ChordText root={chord.root ?? ''} ending={chord.ending ?? ''} size={size} />
             ) : (
-              <span className="chord-text" style={{ fontSize: crowded ? 13 : 18 }}>
+              <span className="chord-text" style={{ fontSize: 0.75 * size }}>
                 {chord.numeral}
               </span>
             )}
           </span>
         ))}
+        <span className="beat-ticks" aria-hidden="true">
+          {Array.from({ length: beats }, (_, beat) => (
+            <i key={beat} />
+          ))}
+        </span>
       </div>
-      <span className="beat-ticks" aria-hidden="true">
-        {Array.from({ length: beats }, (_, beat) => (
-          <i key={beat} />
-        ))}
-      </span>
+      {timeline !== undefined && <BarStrokes timeline={timeline} bar={number} />}
       <i className="bar-playhead" aria-hidden="true" />
     </div>
   )

@@ -2,6 +2,7 @@ import { App, Segmented, Select } from 'antd'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { reshape, useHand } from '../../api/queries'
 import type { BreakdownDocument, HandSlot, Timeline } from '../../api/types'
+import { band } from '../../audio/band'
 import { useKeys } from '../../ui/keys'
 import { HandWave } from '../../ui/HandWave'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
@@ -71,6 +72,7 @@ export default function HandStation() {
     Backspace: setAir,
   })
   const bars = hand === undefined ? 1 : hand.sketch.beats / hand.sketch.beats_a_bar
+  const round = useSoundingRound(bars)
   return (
     <div className="with-side">
       <div className="station-main">
@@ -108,8 +110,8 @@ export default function HandStation() {
                     toBeat={from + hand.sketch.beats_a_bar}
                     width={width}
                     height={bars === 1 ? 260 : 196}
-                    chords={timeline === undefined ? [] : chordsOver(timeline, bar)}
-                    tails={timeline === undefined ? [] : tailsOf(timeline)}
+                    chords={timeline === undefined ? [] : chordsOver(timeline, round, bar)}
+                    tails={timeline === undefined ? [] : tailsOf(timeline, round)}
                     strings={6}
                     selectedAt={slot?.at ?? null}
                     onSlot={click}
@@ -128,18 +130,36 @@ export default function HandStation() {
   )
 }
 
-/** Chord names over one bar of the pattern, as they fall the first time round. */
-function chordsOver(timeline: Timeline, bar: number): { beats: number; symbol: string }[] {
-  const beat = timeline.beat_seconds
-  return timeline.chords.filter((chord) => chord.bar === bar).map((chord) => ({ beats: chord.t / beat, symbol: chord.symbol }))
+/** The first bar of the round of the pattern that sounds; 0 while nothing does. */
+function useSoundingRound(patternBars: number): number {
+  const [round, setRound] = useState(0)
+  useEffect(() => {
+    const timer = setInterval(() => {
+      const at = band.position()
+      setRound(at === null ? 0 : Math.floor(at.bar / patternBars) * patternBars)
+    }, 50)
+
+    return () => clearInterval(timer)
+  }, [patternBars])
+
+  return round
 }
 
-/** How long the strokes of the first round ring. */
-function tailsOf(timeline: Timeline) {
+/** Chord names over one bar of the pattern in this round; beats count from the round's start. */
+function chordsOver(timeline: Timeline, round: number, bar: number): { beats: number; symbol: string }[] {
+  const start = round * timeline.beats_a_bar
+
+  return timeline.chords.filter((chord) => chord.bar === round + bar).map((chord) => ({ beats: chord.t / timeline.beat_seconds - start, symbol: chord.symbol }))
+}
+
+/** How long the strokes of this round ring. */
+function tailsOf(timeline: Timeline, round: number) {
   const beat = timeline.beat_seconds
+  const start = round * timeline.beats_a_bar
+
   return timeline.strokes
-    .filter((stroke) => stroke.bar < timeline.pattern_bars && stroke.kind !== 'chuck')
-    .map((stroke) => ({ at: stroke.at, beats: stroke.t / beat, until: stroke.until / beat, strings: stroke.strings, cut: stroke.kind === 'short' || stroke.kind === 'palm-mute' }))
+    .filter((stroke) => stroke.bar >= round && stroke.bar < round + timeline.pattern_bars && stroke.kind !== 'chuck')
+    .map((stroke) => ({ at: stroke.at, beats: stroke.t / beat - start, until: stroke.until / beat - start, strings: stroke.strings, cut: stroke.kind === 'short' || stroke.kind === 'palm-mute' }))
 }
 
 function useWidth(box: React.RefObject<HTMLDivElement | null>): number {

@@ -4,7 +4,7 @@ import { band } from '../../audio/band'
 import { neckScale, neckWindow } from '../../ui/neckGeometry'
 import { useBench, useDocument } from '../bench/benchContext'
 
-const NECK = 820
+const NECK = 860
 const GAP = 15
 
 /** Now, and what comes next, in one neck: filled is now, framed is next. */
@@ -29,12 +29,16 @@ export function NeckRibbon() {
   const { wireX, tipX } = neckScale(window, NECK)
   const y = (string: number) => 12 + string * GAP
   const x = (fret: number) => 34 + (fret === 0 ? -10 : tipX(fret))
+  const fretted = current.voicing.frets.filter((fret): fret is number => fret !== null && fret > 0)
+  const hand = fretted.length === 0 ? null : ([Math.min(...fretted), Math.max(...fretted)] as const)
   const frets = Array.from({ length: window.last - window.first + 1 }, (_, index) => window.first + index)
   return (
     <section className="ribbon" aria-label="Neck">
       <div className="station-head">
         <h2>Neck</h2>
-        <p className="muted">as in a mirror: low string on top</p>
+        <p className="muted">
+          as in a mirror: low string on top{hand === null ? '' : ` · hand at fret ${hand[0]}`} · next {moveWords(next.voicing.position - current.voicing.position)}
+        </p>
         <p className="in-order">
           In order{' '}
           {chords.slice(now, now + 6).map((chord, index) => (
@@ -45,6 +49,7 @@ export function NeckRibbon() {
         </p>
       </div>
       <svg width={NECK + 50} height={12 + strings * GAP + 12}>
+        {hand !== null && <rect x={34 + wireX(hand[0] - 1)} width={wireX(hand[1]) - wireX(hand[0] - 1)} y={y(0) - 6} height={y(strings - 1) - y(0) + 12} className="ribbon-hand" />}
         {frets.map((fret) => (
           <g key={fret}>
             <line x1={34 + wireX(fret)} x2={34 + wireX(fret)} y1={y(0) - 6} y2={y(strings - 1) + 6} className={fret === 0 ? 'nut' : 'fret'} />
@@ -77,3 +82,5 @@ export function NeckRibbon() {
     </section>
   )
 }
+
+const moveWords = (frets: number): string => (frets === 0 ? 'it stays' : `it goes ${frets > 0 ? 'up' : 'down'} ${Math.abs(frets)}`)

@@ -76,7 +76,7 @@ export default function LockStation() {
         {recorder.status !== 'idle' ? (
           <TapPads recorder={recorder} bars={bars} />
         ) : shown !== null ? (
-          <Report take={shown} timeline={timeline} />
+          <Report take={shown} />
         ) : (
           <div className="empty">
             <h2>No takes yet</h2>

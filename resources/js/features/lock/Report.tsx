@@ -1,20 +1,23 @@
-import type { Take, Timeline } from '../../api/types'
+import { useHand } from '../../api/queries'
+import type { HandSketch, Take } from '../../api/types'
 import { lateness } from '../../ui/words'
+import { useDocument } from '../bench/benchContext'
 import { LockStrip } from './LockStrip'
 import { SwingGauge } from './SwingGauge'
 
 /** A take with its verdict: the sentence first, then the strip, then the swing. */
-export function Report({ take, timeline }: { take: Take; timeline: Timeline | undefined }) {
+export function Report({ take }: { take: Take }) {
   const { report } = take
+  const hand = useHand(useDocument(), take.tempo, null).data
   const first = report.findings.find((finding) => finding.kind !== 'holds')
   return (
     <div className="report">
-      <p className={report.gate.passed ? 'verdict held' : 'verdict'}>{first?.text ?? (report.gate.passed ? 'This locks.' : 'Nothing stands out, but the gate stays shut.')}</p>
+      <p className={report.gate.passed ? 'verdict held' : 'verdict'}>{report.gate.passed ? 'This locks.' : (first?.text ?? 'Nothing stands out, but the gate stays shut.')}</p>
       <p className="muted">
         {take.player}, take {take.number} · {take.bars} bars · {take.tempo} bpm · {report.matched} of {report.planned} strokes met, {report.missed} missed, {report.extra} extra
         {report.directions.told > 0 ? ` · ${report.directions.told - report.directions.wrong} of ${report.directions.told} in the planned direction` : ''}
       </p>
-      <LockStrip take={take} timeline={timeline} />
+      <LockStrip take={take} sketch={fits(take, hand?.sketch) ? (hand?.sketch ?? null) : null} />
       <div className="report-foot">
         {report.swing !== null && report.swing !== undefined ? <SwingGauge swing={report.swing} /> : <p className="muted">This pattern has no pairs of beat and off-beat to measure a swing from.</p>}
         <dl className="figures">
@@ -42,4 +45,12 @@ export function Report({ take, timeline }: { take: Take; timeline: Timeline | un
       </p>
     </div>
   )
+}
+
+/** The pattern may have changed since this take; then it is shown without the wave. */
+const fits = (take: Take, sketch: HandSketch | undefined): boolean => {
+  const struck = new Set(sketch?.strokes.filter((stroke) => stroke.kind !== 'air').map((stroke) => stroke.slot))
+  const planned = take.report.slots.filter((slot) => slot.n + slot.missed > 0).map((slot) => slot.slot)
+
+  return planned.length > 0 && struck.size === planned.length && planned.every((slot) => struck.has(slot))
 }

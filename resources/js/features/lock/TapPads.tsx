@@ -56,7 +56,7 @@ function LiveStrip({ recorder }: { recorder: Recorder }) {
   const last = recorder.taps.at(-1)
   const bar = last === undefined ? 0 : Math.max(0, Math.floor((last.t + 0.25 * timeline.beat_seconds) / barSeconds))
   const start = bar * barSeconds
-  const toX = (t: number) => 30 + ((t - start) / barSeconds) * (WIDTH - 60)
+  const toX = (t: number) => 84 + ((t - start) / barSeconds) * (WIDTH - 114)
   const planned = timeline.strokes.filter((stroke) => stroke.bar === bar % timeline.bars)
   const formStart = (bar % timeline.bars) * barSeconds
   return (
@@ -72,10 +72,10 @@ function LiveStrip({ recorder }: { recorder: Recorder }) {
         .map((tap, index) => (
           <path key={index} d={tap.key === 'down' ? `M${toX(tap.t)} 128l-7 -34h14z` : `M${toX(tap.t)} 94l-7 34h14z`} className="tap-mark" />
         ))}
-      <text x={30} y={20} className="fret-number">
-        plan, bar {bar + 1}
+      <text x={34} y={52} className="fret-number">
+        bar {bar + 1}
       </text>
-      <text x={30} y={88} className="fret-number">
+      <text x={34} y={115} className="fret-number">
         you
       </text>
     </svg>

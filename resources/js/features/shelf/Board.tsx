@@ -1,5 +1,5 @@
 import type { BreakdownCard } from '../../api/types'
-import { Blade, BladeHatch } from '../../ui/Blade'
+import { Blade } from '../../ui/Blade'
 import { patternCrossings } from '../../ui/HandWave'
 import { leanAt, waveKnots, wavePath } from '../../ui/waveGeometry'
 
@@ -36,7 +36,6 @@ function BarOfHand({ card }: { card: BreakdownCard }) {
   const clip = `book-${card.id}`
   return (
     <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} preserveAspectRatio="none" className="book-wave" aria-hidden="true">
-      <BladeHatch />
       <clipPath id={clip}>
         <rect width={WIDTH} height={HEIGHT} />
       </clipPath>
@@ -45,14 +44,14 @@ function BarOfHand({ card }: { card: BreakdownCard }) {
       ))}
       <g clipPath={`url(#${clip})`}>
         <path d={wavePath(knots, toX, toY)} className="wave-rise" />
-        {sketch.strokes
-          .filter((stroke) => stroke.beats < sketch.beats_a_bar && stroke.kind !== 'air')
-          .map((stroke) => (
-            <Blade key={stroke.at} kind={stroke.kind} direction={stroke.direction} accent={stroke.accent} x={toX(stroke.beats)} top={HEIGHT / 2 - 23} bottom={HEIGHT / 2 + 23} lean={leanAt(knots, stroke.beats, WIDTH / sketch.beats_a_bar, 40)} />
-          ))}
       </g>
-      <line x1={0.75} x2={0.75} y1={0} y2={HEIGHT} className="bar-line" />
-      <line x1={WIDTH - 0.75} x2={WIDTH - 0.75} y1={0} y2={HEIGHT} className="bar-line" />
+      <line x1={0} x2={0} y1={0} y2={HEIGHT} className="bar-line" />
+      <line x1={WIDTH} x2={WIDTH} y1={0} y2={HEIGHT} className="bar-line closing" />
+      {sketch.strokes
+        .filter((stroke) => stroke.beats < sketch.beats_a_bar && stroke.kind !== 'air')
+        .map((stroke) => (
+          <Blade key={stroke.at} kind={stroke.kind} direction={stroke.direction} accent={stroke.accent} x={toX(stroke.beats)} top={HEIGHT / 2 - 23} bottom={HEIGHT / 2 + 23} lean={leanAt(knots, stroke.beats, WIDTH / sketch.beats_a_bar, 40)} />
+        ))}
     </svg>
   )
 }

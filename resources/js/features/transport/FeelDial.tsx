@@ -5,7 +5,7 @@ type Props = { p: number; words: string; disabled: boolean; onChange: (ratio: nu
 
 const LOWEST = 0.42
 const HIGHEST = 0.75
-const WIDTH = 128
+const WIDTH = 116
 const STOPS = [
   { at: 0.5, name: 'straight' },
   { at: 2 / 3, name: 'triplet' },
@@ -36,7 +36,9 @@ export function FeelDial({ p, words, disabled, onChange }: Props) {
   }
   return (
     <div className="cell feel">
-      <span className="cell-name">Feel</span>
+      <span className="cell-name">
+        Feel<span className="feel-words">{words}</span>
+      </span>
       <span className="cell-row">
         <span className="feel-share">{Math.round(100 * p)} %</span>
         <svg
@@ -73,7 +75,6 @@ export function FeelDial({ p, words, disabled, onChange }: Props) {
           <circle cx={toX(p)} cy={17} r={3.5} className="dial-handle" />
           <path d={`M${toX(p)} 34l6 7l-6 7l-6 -7z`} className="dial-handle" />
         </svg>
-        <span className="feel-words">{words}</span>
       </span>
     </div>
   )

@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser\Support;
+
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Interactions\WebDriverActions;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverDimension;
+use Facebook\WebDriver\WebDriverElement;
+use Facebook\WebDriver\WebDriverKeys;
+
+/** A page as a person uses it: things are found by their words or labels, and everything waits until it is there. */
+final class Page
+{
+    private const PATIENCE_SECONDS = 10.0;
+
+    public function __construct(public readonly RemoteWebDriver $driver, private readonly string $address) {}
+
+    public function open(string $path): self
+    {
+        $this->driver->get($this->address.$path);
+
+        return $this;
+    }
+
+    public function signIn(string $email, string $password): self
+    {
+        $this->open('/');
+        $this->element('input[name=email]')->sendKeys($email);
+        $this->element('input[name=password]')->sendKeys($password);
+        $this->press('Sign in');
+        $this->sees('New breakdown', $email === '' ? 0.0 : self::PATIENCE_SECONDS);
+
+        return $this;
+    }
+
+    public function element(string $css): RemoteWebElement
+    {
+        return $this->waitFor(fn (): ?RemoteWebElement => $this->shown(WebDriverBy::cssSelector($css)), "nothing matches {$css}");
+    }
+
+    /** @return list<WebDriverElement> as many as there are now */
+    public function all(string $css): array
+    {
+        return array_values($this->driver->findElements(WebDriverBy::cssSelector($css)));
+    }
+
+    /** The words of everything that matches, however it is drawn. */
+    public function words(string $css): string
+    {
+        return (string) $this->script('return [...document.querySelectorAll(arguments[0])].map((each) => each.textContent).join(" | ")', [$css]);
+    }
+
+    /** Presses the button that says this. */
+    public function press(string $words): self
+    {
+        $named = sprintf('//button[normalize-space(.)=%1$s or @aria-label=%1$s or starts-with(normalize-space(.), %1$s)]', self::quoted($words));
+        $this->waitFor(function () use ($named): bool {
+            $button = $this->shown(WebDriverBy::xpath($named));
+            if ($button === null || ! $button->isEnabled()) {
+                return false;
+            }
+            $button->click();
+
+            return true;
+        }, "no button says \"{$words}\"");
+
+        return $this;
+    }
+
+    /** Chooses an entry of a drop-down by its label and words. */
+    public function choose(string $label, string $words): self
+    {
+        $this->element("[aria-label='{$label}']")->click();
+        $option = sprintf('//div[contains(@class,"ant-select-item-option-content") and normalize-space(.)=%s]', self::quoted($words));
+        $this->waitFor(fn (): ?RemoteWebElement => $this->shown(WebDriverBy::xpath($option)), "\"{$words}\" is not on offer under {$label}")->click();
+
+        return $this;
+    }
+
+    /** Puts text into a field in place of what was there. */
+    public function fill(string $css, string $text): self
+    {
+        $field = $this->element($css);
+        $field->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $field->sendKeys($text);
+
+        return $this;
+    }
+
+    /** Presses keys with nothing focused, as somebody playing does. */
+    public function keys(string ...$keys): self
+    {
+        $this->script('document.activeElement?.blur()');
+        foreach ($keys as $key) {
+            (new WebDriverActions($this->driver))->sendKeys(null, $key)->perform();
+        }
+
+        return $this;
+    }
+
+    public function chord(string $modifier, string $key): self
+    {
+        $this->script('document.activeElement?.blur()');
+        (new WebDriverActions($this->driver))->keyDown(null, $modifier)->sendKeys(null, $key)->keyUp(null, $modifier)->perform();
+
+        return $this;
+    }
+
+    public function sees(string $words, float $seconds = self::PATIENCE_SECONDS): self
+    {
+        $this->waitFor(fn (): bool => str_contains((string) $this->script('return document.body.innerText'), $words), "the page does not say \"{$words}\"", $seconds);
+
+        return $this;
+    }
+
+    public function says(string $words): bool
+    {
+        return str_contains((string) $this->script('return document.body.innerText'), $words);
+    }
+
+    /** @param list<mixed> $arguments */
+    public function script(string $script, array $arguments = []): mixed
+    {
+        return $this->driver->executeScript($script, $arguments);
+    }
+
+    /** Makes the page itself that large, whatever the window adds around it. */
+    public function resizeInside(int $width, int $height): self
+    {
+        $window = $this->driver->manage()->window();
+        $window->setSize(new WebDriverDimension($width, $height));
+        /** @var array{int, int} $inside */
+        $inside = $this->script('return [window.innerWidth, window.innerHeight]');
+        $window->setSize(new WebDriverDimension(2 * $width - $inside[0], 2 * $height - $inside[1]));
+
+        return $this;
+    }
+
+    public function picture(string $file): self
+    {
+        $this->driver->takeScreenshot($file);
+
+        return $this;
+    }
+
+    /**
+     * @template T
+     *
+     * @param callable(): T $look
+     *
+     * @return T the first answer that is neither null nor false
+     */
+    public function waitFor(callable $look, string $otherwise, float $seconds = self::PATIENCE_SECONDS): mixed
+    {
+        $until = microtime(true) + $seconds;
+        do {
+            try {
+                $seen = $look();
+                if ($seen !== null && $seen !== false) {
+                    return $seen;
+                }
+            } catch (StaleElementReferenceException) {
+                // The page drew itself anew while we looked.
+            }
+            usleep(40_000);
+        } while (microtime(true) < $until);
+        throw new \RuntimeException(sprintf('After %.0f s %s. The page says: %s', $seconds, $otherwise, mb_substr((string) $this->script('return document.body.innerText'), 0, 900)));
+    }
+
+    private function shown(WebDriverBy $by): ?RemoteWebElement
+    {
+        foreach ($this->driver->findElements($by) as $element) {
+            if ($element->isDisplayed()) {
+                return $element;
+            }
+        }
+
+        return null;
+    }
+
+    private static function quoted(string $words): string
+    {
+        return str_contains($words, "'") ? '"'.$words.'"' : "'".$words."'";
+    }
+}
