@@ -9,8 +9,8 @@ use App\Models\Breakdown;
 use App\Models\Take;
 use App\Models\User;
 use Gravik\Listening\LockReport;
-use Gravik\Listening\Tap;
 use Gravik\Listening\Take as PlayedTake;
+use Gravik\Listening\Tap;
 use Gravik\Time\Ruler;
 
 /** Keeps takes with the report they were given; reports are not judged anew when the breakdown changes. */

@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property list<array{t: float, key?: string}> $strokes
  * @property array<string, mixed> $report
  * @property CarbonImmutable      $created_at
+ * @property-read User            $player
  */
 final class Take extends Model
 {
@@ -33,12 +34,6 @@ final class Take extends Model
     public function player(): BelongsTo
     {
         return $this->belongsTo(User::class, 'player_id');
-    }
-
-    /** @return BelongsTo<Breakdown, $this> */
-    public function breakdown(): BelongsTo
-    {
-        return $this->belongsTo(Breakdown::class)->withTrashed();
     }
 
     /** @return array<string, string> */

@@ -18,7 +18,10 @@ final class User extends Authenticatable
 {
     protected $guarded = [];
 
-    protected $hidden = ['password', 'remember_token'];
+    /** Nobody is remembered beyond the session, so there is no token to keep. */
+    protected $rememberTokenName = '';
+
+    protected $hidden = ['password'];
 
     /** @return HasMany<Breakdown, $this> */
     public function breakdowns(): HasMany

@@ -7,7 +7,12 @@ namespace Database\Seeders;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\PatternJson;
+use Gravik\Strokes\Articulation;
+use Gravik\Strokes\Pattern;
 use Gravik\Strokes\SlotLine;
+use Gravik\Strokes\StoppedBy;
+use Gravik\Strokes\Stream;
+use Gravik\Strokes\Stroke;
 use Gravik\Time\Meter;
 
 /** The repertoire of a harbour town's boat-dance band: one breakdown a feel. All of it is made up. */
@@ -20,10 +25,7 @@ final class DemoBreakdowns
             self::make('Marzipan Ferry', 'Upbeat shuffle', 'A♭ major', '4/4', 138, ['fixed', 2, 'eighth'], 'with-bass', [
                 ['A', '| A♭6 B♭m7 | Bdim7 A♭6 | D♭9 | E♭9 | A♭6 | F7 | B♭m7 E♭9 | A♭6 |'],
                 ['B', '| D♭9 | % | A♭6 | % | B♭7 | % | E♭9 | % |'],
-            ], '.xcx.xcX', 2, 'shuffle', 'The upbeats carry it: show the beat first, then hide it.', short: [5], pins: array_map(
-                static fn (array $place): array => [...$place, 'A♭6', [null, null, 6, 8, 6, 8]],
-                [[0, 0, 0], [0, 1, 1920], [0, 4, 0], [0, 7, 0], [1, 2, 0], [1, 3, 0]],
-            )),
+            ], '.xcx.xcX', 2, 'shuffle', 'The upbeats carry it: show the beat first, then hide it.', short: [5], pinned: ['A♭6', [null, null, 6, 8, 6, 8], [[0, 0, 0], [0, 1, 1920], [0, 4, 0], [0, 7, 0], [1, 2, 0], [1, 3, 0]]]),
             self::make('Customs Shed', 'Straight eighth drive', 'D minor', '4/4', 112, ['fixed', 1, 'eighth'], 'alone', [
                 ['Verse', '| Dm | Dm/C | B♭ | A7 | Dm | Dm/C | Gm | A7 |'],
             ], 'X.xcxxcx', 2, 'straight-drive', 'Let the chucks stand where the snare is.'),
@@ -46,7 +48,7 @@ final class DemoBreakdowns
      * @param array{string, float|int, string} $feel
      * @param list<array{string, string}>      $sections
      * @param list<int>                        $short    slots played short
-     * @param list<array{int, int, int, string, list<int|null>}> $pins section, bar, ticks, symbol, frets
+     * @param array{string, list<int|null>, list<array{int, int, int}>} $pinned a grip, and its places: section, bar, ticks
      */
     private static function make(
         string $title,
@@ -63,17 +65,9 @@ final class DemoBreakdowns
         string $notes,
         array $short = [],
         string $school = 'pendulum',
-        array $pins = [],
+        array $pinned = ['', [], []],
     ): Breakdown {
-        $pattern = (new PatternJson())->write(SlotLine::parse($slots, Meter::parse($meter), $grid));
-        $slotTicks = intdiv(Meter::parse($meter)->beatTicks(), $grid);
-        /** @var array{ticks: int, streams: list<array{name: string, strokes: list<array<string, mixed>>}>} $pattern */
-        foreach ($pattern['streams'][0]['strokes'] as $index => $stroke) {
-            if (in_array($stroke['at'] / $slotTicks, $short, false)) {
-                $pattern['streams'][0]['strokes'][$index]['articulation'] = 'short';
-                $pattern['streams'][0]['strokes'][$index]['stoppedBy'] = 'fretting-hand';
-            }
-        }
+        [$symbol, $frets, $places] = $pinned;
 
         return (new BreakdownJson())->read([
             'format' => BreakdownJson::FORMAT,
@@ -88,8 +82,8 @@ final class DemoBreakdowns
             'capo' => 0,
             'company' => $company,
             'sections' => array_map(static fn (array $section): array => ['name' => $section[0], 'line' => $section[1]], $sections),
-            'pins' => array_map(static fn (array $pin): array => array_combine(['section', 'bar', 'at', 'symbol', 'frets'], $pin), $pins),
-            'pattern' => $pattern,
+            'pins' => array_map(static fn (array $place): array => ['section' => $place[0], 'bar' => $place[1], 'at' => $place[2], 'symbol' => $symbol, 'frets' => $frets], $places),
+            'pattern' => (new PatternJson())->write(self::pattern($slots, Meter::parse($meter), $grid, $short)),
             'school' => $school,
             'band' => ['groove' => $groove, 'parts' => [
                 ['name' => 'drums', 'level' => 0.7, 'offsetMs' => 0, 'straight' => false],
@@ -98,5 +92,16 @@ final class DemoBreakdowns
             ]],
             'notes' => $notes,
         ]);
+    }
+
+    /** @param list<int> $short slots that are let go before the next */
+    private static function pattern(string $slots, Meter $meter, int $grid, array $short): Pattern
+    {
+        $pattern = SlotLine::parse($slots, $meter, $grid);
+        $let = static fn (Stroke $stroke): Stroke => in_array(intdiv($stroke->at, $pattern->slotTicks()), $short, true)
+            ? new Stroke($stroke->at, $stroke->division, articulation: Articulation::Short, accent: $stroke->accent, stoppedBy: StoppedBy::FrettingHand)
+            : $stroke;
+
+        return $pattern->withStreams(array_map(static fn (Stream $stream): Stream => new Stream($stream->name, array_map($let, $stream->strokes)), $pattern->streams));
     }
 }

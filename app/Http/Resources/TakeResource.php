@@ -27,7 +27,7 @@ final class TakeResource
         return [
             'id' => $take->id,
             'number' => $number,
-            'player' => $take->player->name ?? '',
+            'player' => $take->player->name,
             'created_at' => $take->created_at->toIso8601String(),
             'tempo' => $take->tempo,
             'swing' => $take->swing,

@@ -120,7 +120,7 @@ final readonly class Breakdown
     public function inKey(Key $to): MovedBreakdown
     {
         $reader = new ChartLine($this->key, $this->meter);
-        $sections = array_map(fn (Section $section): Section => new Section($section->name, $reader->carriedTo($to, $section->line)), $this->sections);
+        $sections = array_map(static fn (Section $section): Section => new Section($section->name, $reader->carriedTo($to, $section->line)), $this->sections);
         $semitones = $this->key->semitonesTo($to);
         $pins = [];
         $dropped = [];

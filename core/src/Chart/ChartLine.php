@@ -9,7 +9,6 @@ use Gravik\Harmony\ChordNotUnderstood;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
 use Gravik\Harmony\Numeral;
-use Gravik\Quote;
 use Gravik\Time\Meter;
 
 /**

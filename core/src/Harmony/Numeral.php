@@ -75,7 +75,9 @@ final readonly class Numeral
     private function root(string $sign, int $step, bool $diminished): NoteName
     {
         $tonic = $this->key->tonic;
-        $alter = match ($sign) { 'b', '♭' => -1, '#', '♯' => 1, default => 0 };
+        $alter = match ($sign) {
+            'b', '♭' => -1, '#', '♯' => 1, default => 0
+        };
         if ($this->ownLowered($step)) {
             $alter = match (true) {
                 $diminished && $step === 6 && $alter === 0 => 0,
@@ -99,7 +101,9 @@ final readonly class Numeral
         }
         $alter += $this->ownLowered($step) ? 1 : 0;
 
-        return [match (true) { $alter < 0 => '♭', $alter > 0 => '♯', default => '' }, $step];
+        return [match (true) {
+            $alter < 0 => '♭', $alter > 0 => '♯', default => ''
+        }, $step];
     }
 
     private function ownLowered(int $step): bool

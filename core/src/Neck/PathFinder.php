@@ -30,7 +30,7 @@ final readonly class PathFinder
         if ($candidates === []) {
             return new Path(0.0, [], []);
         }
-        $layers = array_map(fn (array $layer): array => array_slice($layer, 0, self::CANDIDATES), $candidates);
+        $layers = array_map(static fn (array $layer): array => array_slice($layer, 0, self::CANDIDATES), $candidates);
         $costs = array_map(fn (Voicing $voicing): float => $this->own($voicing), $layers[0]);
         $cameFrom = [];
         $before = array_map($this->change->unpacked(...), $layers[0]);

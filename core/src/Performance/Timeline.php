@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Gravik\Performance;
 
+use Gravik\Chart\VoicedForm;
 use Gravik\Strokes\HandPlan;
 use Gravik\Time\Ruler;
-use Gravik\Chart\VoicedForm;
 
 /** A breakdown played out once through its form. t = 0 is bar 1 beat 1; there is no count-in. */
 final readonly class Timeline

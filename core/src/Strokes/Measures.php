@@ -13,7 +13,6 @@ final readonly class Measures
      * @param float $density         strokes a bar, air not counted
      * @param float $mutedShare      share of strokes without pitch, 0–1
      * @param float $syncopation     a bar, by the weights of Meter::weightAt
-     * @param float $strokesASecond
      */
     private function __construct(public float $density, public float $mutedShare, public float $syncopation, public float $strokesASecond) {}
 

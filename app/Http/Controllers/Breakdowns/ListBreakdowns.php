@@ -20,7 +20,7 @@ final class ListBreakdowns extends Controller
     public function __invoke(Request $request, BreakdownStore $store, HandPlanner $planner): JsonResponse
     {
         $user = $this->user($request);
-        $breakdowns = Breakdown::visibleTo($user)->withCount('takes')->orderByDesc('updated_at')->get();
+        $breakdowns = Breakdown::visibleTo($user)->withCount('takes')->latest('updated_at')->get();
 
         return new JsonResponse($breakdowns->map(static function (Breakdown $breakdown) use ($user, $store, $planner): array {
             $document = $store->document($breakdown);

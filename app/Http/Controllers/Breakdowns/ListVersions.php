@@ -25,14 +25,14 @@ final class ListVersions extends Controller
     public function __invoke(Breakdown $breakdown): JsonResponse
     {
         $this->authorize('own', $breakdown);
-        $versions = BreakdownRevision::query()->where('breakdown_id', $breakdown->id)->latest('number')->latest('id')->limit(self::MOST)->get();
+        $versions = BreakdownRevision::query()->where('breakdown_id', $breakdown->id)->latest('number')->latest('id')->simplePaginate(self::MOST)->items();
 
-        return new JsonResponse($versions->map(static fn (BreakdownRevision $version): array => [
+        return new JsonResponse(array_map(static fn (BreakdownRevision $version): array => [
             'id' => $version->id,
             'number' => $version->number,
             'refused' => $version->refused,
             'saved_at' => $version->updated_at->toIso8601String(),
             'document' => json_decode($version->document, true, 64, JSON_THROW_ON_ERROR),
-        ])->all());
+        ], $versions));
     }
 }

@@ -15,7 +15,7 @@ final class SignOut extends Controller
     #[OA\Delete(path: '/api/session', summary: 'Sign out', responses: [new OA\Response(response: 204, description: 'signed out')])]
     public function __invoke(Request $request): Response
     {
-        Auth::guard('web')->logout();
+        Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 

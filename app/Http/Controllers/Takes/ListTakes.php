@@ -19,7 +19,7 @@ final class ListTakes extends Controller
     {
         $this->authorize('view', $breakdown);
         $user = $this->user($request);
-        $takes = $breakdown->takes()->with('player')->oldest()->orderBy('id')->get();
+        $takes = $breakdown->takes()->with('player')->oldest()->oldest('id')->get();
         $numbers = [];
         $listed = [];
         foreach ($takes as $take) {

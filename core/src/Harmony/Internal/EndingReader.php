@@ -120,7 +120,9 @@ final class EndingReader
             default => 0,
         };
 
-        return new Degree(match ($number) { 2 => 9, 4 => 11, default => $number }, $alter);
+        return new Degree(match ($number) {
+            2 => 9, 4 => 11, default => $number
+        }, $alter);
     }
 
     /** @return array{string, string}|null what was taken and what is left */

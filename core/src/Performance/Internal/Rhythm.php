@@ -108,7 +108,9 @@ final readonly class Rhythm
             }
         }
 
-        return $root + match ($sign) { '3', '5' => 7, '8' => 12, default => 0 };
+        return $root + match ($sign) {
+            '3', '5' => 7, '8' => 12, default => 0
+        };
     }
 
     private function root(ChordSymbol $chord): int

@@ -14,7 +14,7 @@ export function SwingGauge({ swing }: { swing: NonNullable<LockReport['swing']> 
   return (
     <section className="swing-gauge">
       <h3>Swing gauge</h3>
-      <svg width={WIDTH} height={104} role="img" aria-label={`Off-beats played at ${Math.round(played)} percent of the beat, planned at ${Math.round(planned)} percent`}>
+      <svg width={WIDTH} height={104} viewBox={`0 0 ${WIDTH} 104`} role="img" aria-label={`Off-beats played at ${Math.round(played)} percent of the beat, planned at ${Math.round(planned)} percent`}>
         <rect x={toX(share(swing.low))} width={Math.max(2, toX(share(swing.high)) - toX(share(swing.low)))} y={16} height={40} className="gauge-interval" />
         <line x1={toX(LOW)} x2={toX(HIGH)} y1={56} y2={56} className="gauge-axis" />
         {[50, 58, 66.7, 75].map((tick) => (
