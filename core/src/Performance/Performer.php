@@ -34,23 +34,26 @@ final readonly class Performer
         $voiced ??= $breakdown->voiced();
         $hand = $this->planner->plan($breakdown->pattern, $breakdown->school, $ruler, $breakdown->feel);
         $strokes = $this->guitar->play($breakdown, $voiced, $hand, $tempo);
-        $events = [...$this->strings($strokes, $breakdown->part(PartName::Guitar)->level), ...(new Rhythm($breakdown, $voiced->form, $ruler))->events()];
+        $seconds = $ruler->seconds($voiced->form->ticks() / $breakdown->meter->beatTicks());
+        $events = [...$this->strings($strokes, $breakdown->part(PartName::Guitar)->level, $seconds), ...(new Rhythm($breakdown, $voiced->form, $ruler))->events()];
         usort($events, static fn (Event $a, Event $b): int => $a->t <=> $b->t);
 
-        return new Timeline($ruler, $voiced, $hand, $strokes, $events, $ruler->seconds($voiced->form->ticks() / $breakdown->meter->beatTicks()));
+        return new Timeline($ruler, $voiced, $hand, $strokes, $events, $seconds);
     }
 
     /**
      * @param list<PlayedStroke> $strokes
+     * @param float              $seconds length of the form, after which its first stroke may come again
      *
      * @return list<Event>
      */
-    private function strings(array $strokes, float $level): array
+    private function strings(array $strokes, float $level, float $seconds): array
     {
         $events = [];
+        $again = $seconds + ($strokes[0]->t ?? 0.0);
         foreach ($strokes as $place => $played) {
             $stroke = $played->stroke;
-            $gap = ($strokes[$place + 1]->t ?? INF) - $played->t;
+            $gap = max(0.0, ($strokes[$place + 1]->t ?? $again) - $played->t);
             $step = Sweep::secondsBetweenStrings($stroke, count($played->strings), $gap);
             $ghost = $stroke->articulation === Articulation::Ghost;
             $velocity = ($ghost ? self::GHOST : self::ACCENT[$stroke->accent]) * ($stroke->direction === Direction::Up ? self::UP : 1.0) * $level;

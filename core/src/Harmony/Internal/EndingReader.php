@@ -10,7 +10,7 @@ use Gravik\Harmony\Degree;
 /**
  * Reads what follows the root, token by token, into an Ending.
  *
- * @internal used by SymbolReader and NumeralReader
+ * @internal used by SymbolReader and Numeral
  */
 final class EndingReader
 {
@@ -103,6 +103,8 @@ final class EndingReader
             $this->ending->majorSeventh(7);
         } elseif (($found = $this->take('[b♭#♯+\-−](?:13|11|9|5)', $text)) !== null) {
             $this->ending->alteration(self::degree($found[0]));
+        } elseif (($found = $this->take('(?:aug|\+)', $text)) !== null) {
+            $this->ending->quality('augmented');
         } else {
             throw ChordNotUnderstood::unknownEnding($this->symbol, $this->at, (new Nearest())->to($this->symbol));
         }

@@ -11,8 +11,6 @@ namespace Gravik\Harmony\Internal;
  */
 final readonly class Nearest
 {
-    private const ROOTS = ['C', 'D', 'E', 'F', 'G', 'A', 'B'];
-
     /** Commonest first. */
     private const ENDINGS = [
         '', 'm', '7', 'm7', 'maj7', '6', 'm6', '9', 'm9', 'dim7', 'dim', 'aug', 'sus4', 'sus2', '7sus4', '13', '6/9', 'maj9',
@@ -24,37 +22,20 @@ final readonly class Nearest
     public function to(string $symbol): ?string
     {
         $plain = strtr($symbol, ['♭' => 'b', '♯' => '#', '−' => '-', '°' => 'dim', 'Δ' => 'maj7']);
-        $root = preg_match('/^([A-Ga-g][b#]?)(.*)$/s', $plain, $found) === 1 ? ucfirst($found[1]) : null;
-        $typed = $root === null ? substr($plain, 1) : $found[2];
-        $best = null;
+        if (preg_match('/^([A-Ha-h][b#]?)(.*)$/s', $plain, $found) !== 1) {
+            return null;
+        }
+        // Many write H for the note this product calls B.
+        $root = strtr(ucfirst($found[1]), ['H' => 'B']);
+        $best = '';
         $least = self::FARTHEST + 1;
         foreach (self::ENDINGS as $ending) {
-            $distance = levenshtein(substr($typed, 0, 64), $ending);
+            $distance = levenshtein(substr($found[2], 0, 64), $ending);
             if ($distance < $least) {
                 [$best, $least] = [$ending, $distance];
             }
         }
-        if ($best === null) {
-            return $root === null ? null : self::printed($root);
-        }
 
-        return self::printed(($root ?? $this->nearestRoot($plain)).$best);
-    }
-
-    /** Where the first letter is no note, the letter next to it in the alphabet that is one: H gives B, as many write it. */
-    private function nearestRoot(string $symbol): string
-    {
-        $letter = strtoupper(substr($symbol, 0, 1));
-
-        return match (true) {
-            $letter === 'H' => 'B',
-            in_array($letter, self::ROOTS, true) => $letter,
-            default => 'C',
-        };
-    }
-
-    private static function printed(string $symbol): string
-    {
-        return strtr($symbol, ['#' => '♯', 'b' => '♭']);
+        return strtr($root.$best, ['#' => '♯', 'b' => '♭']);
     }
 }

@@ -20,7 +20,7 @@ final readonly class Sweep
 
     private const DRAG_MS = 30.0;
 
-    /** @param float $gap seconds to the next stroke, INF where there is none */
+    /** @param float $gap seconds to the next stroke */
     public static function secondsBetweenStrings(Stroke $stroke, int $strings, float $gap): float
     {
         if ($strings < 2) {

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Band\BandException;
+use Gravik\Band\Groove;
+use Gravik\Band\Part;
+use Gravik\Band\PartName;
+use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\BreakdownNotValid;
+use Gravik\Chart\Pin;
+use Gravik\Chart\Section;
+use Gravik\Harmony\Key;
+use Gravik\Neck\Voicing;
+use Gravik\Tests\Support\Examples;
+use Gravik\Time\Meter;
+
+/** @return list<string> */
+function gripsOf(Breakdown $breakdown): array
+{
+    return array_map(static fn (Voicing $voicing): string => $voicing->text(), $breakdown->voiced()->path->voicings);
+}
+
+it('moves to another key with its chords and pins, and lists the pins it had to drop', function () {
+    $breakdown = Examples::breakdown([
+        'sections' => [['name' => 'A', 'line' => '| Dm6 | i6 | B♭7 A7 |']],
+        'pins' => [
+            ['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm6', 'frets' => [null, 5, 7, 4, 6, null]],
+            ['section' => 0, 'bar' => 2, 'at' => 1920, 'symbol' => 'A7', 'frets' => [null, 0, 2, 0, 2, 0]],
+        ],
+    ]);
+    $moved = $breakdown->inKey(Key::parse('E minor'));
+
+    expect($moved->breakdown->sections[0]->line)->toBe('| Em6 | i6 | C7 B7 |')
+        ->and($moved->breakdown->pins)->toEqual([new Pin(0, 0, 0, 'Em6', [null, 7, 9, 6, 8, null])])
+        ->and($moved->dropped)->toEqual([$breakdown->pins[1]]);
+});
+
+it('comes back from any key with the line it left with', function (string $key) {
+    $home = Key::parse('D minor');
+    $breakdown = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm6 | B♭7 | Gm7♭5 A7♭9 | C/E |']]]);
+
+    expect($breakdown->inKey(Key::parse($key))->breakdown->inKey($home)->breakdown->sections[0]->line)->toBe('| Dm6 | B♭7 | Gm7♭5 A7♭9 | C/E |');
+})->with(['E minor', 'F minor', 'G minor', 'A minor', 'B minor', 'C minor', 'E♭ minor', 'F♯ minor']);
+
+it('holds pins in place and tells which have lost their chord', function () {
+    $breakdown = Examples::breakdown(['pins' => [
+        ['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'A7', 'frets' => [5, 7, 5, 6, 5, 5]],
+        ['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Gm', 'frets' => [3, 5, 5, 3, 3, 3]],
+        ['section' => 0, 'bar' => 9, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]],
+    ]]);
+
+    expect(gripsOf($breakdown)[1])->toBe('5 7 5 6 5 5')
+        ->and(array_map(static fn (Pin $pin): string => $pin->symbol, $breakdown->voiced()->loose))->toBe(['Gm', 'Dm']);
+});
+
+it('finds the same grips again from remembered frets', function () {
+    $breakdown = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm6 | B♭7 | Gm7 A7 |']], 'company' => 'with-bass']);
+    $voiced = $breakdown->voiced();
+    $again = $breakdown->voicer()->voiceWith($voiced->form, $breakdown->pins, array_map(static fn (Voicing $voicing): array => $voicing->frets, $voiced->path->voicings));
+
+    expect($again)->toEqual($voiced);
+});
+
+it('lets the root go when a bass player comes', function () {
+    $alone = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| C9 | F9 | G13 |']]]);
+    $together = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| C9 | F9 | G13 |']], 'company' => 'with-bass']);
+    foreach ($alone->voiced()->path->voicings as $voicing) {
+        expect($voicing->slash())->toBeNull();
+    }
+    $rootless = array_filter($together->voiced()->path->voicings, static fn (Voicing $voicing): bool => ! in_array('R', $voicing->degrees(), true));
+
+    expect($rootless)->not->toBeEmpty();
+});
+
+it('takes the first groove of a new meter and keeps its own in the old one', function () {
+    $breakdown = Examples::breakdown(['band' => ['groove' => 'shuffle', 'parts' => []]]);
+
+    expect($breakdown->shaped(Meter::parse('3/4'), 1, 2)->groove->meter->text())->toBe('3/4')
+        ->and($breakdown->shaped(Meter::parse('4/4'), 2, 4)->groove->slug)->toBe('shuffle');
+});
+
+it('has a groove for every meter, and every groove fills its bar', function () {
+    foreach (Meter::KNOWN as $meter) {
+        expect(Groove::defaultFor(Meter::parse($meter))->meter->text())->toBe($meter);
+    }
+    foreach (Groove::library() as $groove) {
+        $slots = $groove->meter->beats() * $groove->grid;
+        expect(strlen($groove->bass))->toBe($slots)->and($groove->bass)->toMatch('/^[R358>.-]+$/');
+        foreach ($groove->drums as $drum => $signs) {
+            expect(strlen($signs))->toBe($slots)->and($signs)->toMatch('/^[.gxX]+$/')->and(Gravik\Band\Drum::named($drum)->name)->toBe(ucfirst($drum));
+        }
+    }
+});
+
+it('refuses what no breakdown is', function (callable $build, string $class) {
+    expect($build)->toThrow($class);
+})->with([
+    'a groove in another meter' => [static fn () => Examples::breakdown()->shaped(Meter::parse('3/4'), 1, 2)->inKey(Key::parse('X')), Gravik\Harmony\ChordNotUnderstood::class],
+    'a section without a name' => [static fn () => new Section(' ', 'Dm'), Gravik\Chart\ChartNotReadable::class],
+    'an unknown groove' => [static fn () => Groove::named('polka'), BandException::class],
+    'a level past full' => [static fn () => new Part(PartName::Bass, 1.2), BandException::class],
+    'a title of a page' => [static fn () => (new Gravik\Formats\BreakdownJson())->read(Examples::document(['title' => str_repeat('a', 121)])), Gravik\Formats\DocumentNotReadable::class],
+]);
+
+it('says itself what a title needs', function () {
+    expect(BreakdownNotValid::title()->getMessage())->toContain('1 to 120 characters');
+});

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Harmony\ChordNotUnderstood;
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Harmony\Key;
+use Gravik\Harmony\Numeral;
+use Gravik\Pitch\NoteName;
+
+it('reads a key and counts its signature', function (string $typed, string $text, int $signature) {
+    $key = Key::parse($typed);
+
+    expect($key->text())->toBe($text)->and($key->signature())->toBe($signature);
+})->with([
+    ['C', 'C major', 0], ['Am', 'A minor', 0], ['D minor', 'D minor', -1], ['E♭', 'E♭ major', -3], ['f# min', 'F♯ minor', 3],
+    ['Db major', 'D♭ major', -5], ['C♯ major', 'C♯ major', 7], ['A♭ minor', 'A♭ minor', -7], ['B maj', 'B major', 5],
+]);
+
+it('refuses what is no key', function (string $typed) {
+    Key::parse($typed);
+})->with(['', 'H', 'D dorian', 'G♯ major', 'F♭', '12'])->throws(ChordNotUnderstood::class, 'such as "D minor"');
+
+it('carries notes from key to key with their letters', function (string $from, string $note, string $to, string $carried) {
+    expect(Key::parse($from)->carry(NoteName::parse($note), Key::parse($to))->text())->toBe($carried);
+})->with([
+    ['D minor', 'B♭', 'E minor', 'C'],
+    ['C', 'F♯', 'E♭', 'A'],
+    ['E♭', 'A♭', 'E', 'A'],
+    ['A♭ major', 'B', 'A major', 'B♯'],
+    'a double sharp is written plainly' => ['C', 'G♯', 'C♯ major', 'A'],
+    ['F', 'D♭', 'G♭ major', 'D'],
+]);
+
+it('brings a chord back to where it came from', function () {
+    foreach (['Dm7', 'B♭7♯11', 'Gm7♭5/D♭', 'E9', 'A♭6'] as $symbol) {
+        foreach (['C', 'F', 'B♭', 'E♭', 'G', 'D', 'A'] as $tonic) {
+            $home = Key::parse('F');
+            $away = Key::parse($tonic);
+            $back = $away->carryChord($home->carryChord(ChordSymbol::parse($symbol), $away), $home);
+            expect($back->rootPitchClass())->toBe(ChordSymbol::parse($symbol)->rootPitchClass())
+                ->and($back->ending)->toBe(ChordSymbol::parse($symbol)->ending);
+        }
+    }
+});
+
+it('reads numerals as chords of the key', function (string $key, string $numeral, string $chord) {
+    expect((new Numeral(Key::parse($key)))->chord($numeral)->text())->toBe($chord);
+})->with([
+    ['C', 'I', 'C'], ['C', 'ii7', 'Dm7'], ['C', 'V7', 'G7'], ['C', '♭VII7', 'B♭7'], ['C', 'vii°', 'Bdim'], ['C', 'viiø7', 'Bm7♭5'],
+    ['C', 'IV7', 'F7'], ['C', '#iv°7', 'F♯dim7'], ['C', 'V7/V', 'D7'], ['C', 'V7/ii', 'A7'], ['C', 'iv6', 'Fm6'], ['C', 'Vsus4', 'Gsus4'],
+    ['D♭', '♭III', 'F♭'], ['D minor', 'i6', 'Dm6'], ['D minor', 'VI7', 'B♭7'], ['D minor', '♭VI7', 'B♭7'], ['D minor', 'iv7', 'Gm7'],
+    ['D minor', 'V7', 'A7'], ['D minor', 'VII', 'C'], ['D minor', 'vii°7', 'C♯dim7'], ['D minor', 'III', 'F'], ['A minor', 'V7♭9', 'E7♭9'],
+]);
+
+it('writes chords as numerals that read as the same chord again', function (string $key, string $symbol, string $numeral) {
+    $numerals = new Numeral(Key::parse($key));
+    expect($numerals->text(ChordSymbol::parse($symbol)))->toBe($numeral)
+        ->and($numerals->chord($numeral)->text())->toBe($symbol);
+})->with([
+    ['A♭', 'A♭6', 'I6'], ['A♭', 'B♭m7', 'ii7'], ['A♭', 'D♭9', 'IV9'], ['A♭', 'F7', 'VI7'], ['A♭', 'G♭7', '♭VII7'],
+    ['D minor', 'Dm6', 'i6'], ['D minor', 'B♭7', 'VI7'], ['D minor', 'A7', 'V7'], ['D minor', 'C♯dim7', 'vii°7'], ['G', 'F♯m7♭5', 'viiø7'],
+    ['E', 'A7', 'IV7'], ['C', 'Cmaj7', 'Imaj7'],
+]);

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Neck\Company;
+use Gravik\Neck\FretRange;
+use Gravik\Neck\Neck;
+use Gravik\Neck\NeckException;
+use Gravik\Neck\PathFinder;
+use Gravik\Neck\PathWeights;
+use Gravik\Neck\Tuning;
+use Gravik\Neck\Voicing;
+use Gravik\Neck\VoicingFinder;
+
+/** @return list<non-empty-list<Voicing>> */
+function candidatesFor(string $line, int $each, Company $company = Company::WithBass): array
+{
+    $finder = new VoicingFinder(new Neck(Tuning::standard()), new FretRange(), $company);
+
+    return array_map(static fn (string $symbol): array => $finder->find(ChordSymbol::parse($symbol), $each)->best, explode(' ', $line));
+}
+
+it('finds the line that costs least of all possible lines', function (string $line, int $each, PathWeights $weights) {
+    $finder = new PathFinder(new Neck(Tuning::standard()), $weights);
+    $candidates = candidatesFor($line, $each);
+    $least = INF;
+    $walk = static function (array $chosen) use (&$walk, &$least, $candidates, $finder): void {
+        if (count($chosen) === count($candidates)) {
+            $least = min($least, $finder->costOf(...$chosen));
+
+            return;
+        }
+        foreach ($candidates[count($chosen)] as $voicing) {
+            $walk([...$chosen, $voicing]);
+        }
+    };
+    $walk([]);
+    $path = $finder->cheapest($candidates);
+
+    expect($path->cost)->toEqualWithDelta($least, 1e-9)
+        ->and($finder->costOf(...$path->voicings))->toEqualWithDelta($least, 1e-9);
+})->with([
+    'a minor turn' => ['Dm6 B♭7 Gm7 A7', 8, new PathWeights()],
+    'a long step' => ['C E9 A♭6', 15, new PathWeights()],
+    'travel counts for everything' => ['G7 C9 D13 G7', 7, new PathWeights(30, 0, 0, 0.1)],
+    'only the top voice counts' => ['Cmaj7 Am7 Dm7 G7', 7, new PathWeights(0, 0, 5, 0)],
+    'one chord' => ['F♯m7♭5', 20, new PathWeights()],
+]);
+
+it('beats or equals the greedy choice, and is better somewhere', function () {
+    $finder = new PathFinder(new Neck(Tuning::standard()));
+    $better = 0;
+    foreach (['Dm6 B♭7 Gm7 A7', 'E♭6 G♭9 Fm7 B♭9', 'C E7 A7 D9', 'F♯m7 B9 E6 A9'] as $line) {
+        $candidates = candidatesFor($line, 30);
+        $greedy = [];
+        foreach ($candidates as $layer) {
+            usort($layer, static fn (Voicing $a, Voicing $b): int => $finder->costOf(...$greedy, ...[$a]) <=> $finder->costOf(...$greedy, ...[$b]));
+            $greedy[] = $layer[0];
+        }
+        $saved = $finder->costOf(...$greedy) - $finder->cheapest($candidates)->cost;
+        expect($saved)->toBeGreaterThanOrEqual(-1e-9);
+        $better += $saved > 0.01 ? 1 : 0;
+    }
+    expect($better)->toBeGreaterThan(0);
+});
+
+it('leaves a pinned grip alone and leads the line to it', function () {
+    $candidates = candidatesFor('Dm6 B♭7 Gm7', 30);
+    $pinned = $candidates[1][29];
+    $path = (new PathFinder(new Neck(Tuning::standard())))->cheapest([$candidates[0], [$pinned], $candidates[2]]);
+
+    expect($path->voicings[1])->toBe($pinned);
+});
+
+it('says how the hand moves, what is held and where the top voice goes', function () {
+    $finder = new VoicingFinder(new Neck(Tuning::standard()), new FretRange(), Company::WithBass);
+    $line = [
+        $finder->voicing(ChordSymbol::parse('A♭6'), [null, null, 6, 8, 6, 8]),
+        $finder->voicing(ChordSymbol::parse('B♭m7'), [null, null, 6, 6, 6, 6]),
+        $finder->voicing(ChordSymbol::parse('Bdim7'), [null, null, 6, 7, 6, 7]),
+    ];
+    $path = (new PathFinder(new Neck(Tuning::standard())))->cheapest(array_map(static fn (?Voicing $voicing): array => [$voicing ?? throw new LogicException('a grip that can be held')], $line));
+
+    expect($path->moves)->toBe([['frets' => 0, 'held' => 2, 'top' => -2], ['frets' => 0, 'held' => 2, 'top' => 1]]);
+});
+
+it('keeps one note on top where that can be done', function () {
+    $path = (new PathFinder(new Neck(Tuning::standard())))->cheapestWithCommonTop(candidatesFor('C13 B13♭9 B♭13 A7alt', 60));
+    $tops = array_unique(array_map(static fn (Voicing $voicing): int => $voicing->topMidi(), $path->voicings));
+
+    expect($tops)->toHaveCount(1);
+});
+
+it('says so where no note can stay on top', function () {
+    (new PathFinder(new Neck(Tuning::standard())))->cheapestWithCommonTop(candidatesFor('C5 C♯5', 60));
+})->throws(NeckException::class, 'Let go of the common top');
+
+it('has nothing to say about no chords', function () {
+    expect((new PathFinder(new Neck(Tuning::standard())))->cheapest([])->voicings)->toBe([]);
+});

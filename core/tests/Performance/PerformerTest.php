@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Band\PartName;
+use Gravik\Breakdown\Breakdown;
+use Gravik\Performance\Event;
+use Gravik\Performance\EventKind;
+use Gravik\Performance\Performer;
+use Gravik\Performance\PlayedStroke;
+use Gravik\Performance\Timeline;
+use Gravik\Strokes\Direction;
+use Gravik\Tests\Support\Examples;
+use Gravik\Time\Tempo;
+
+/** @return list<Event> */
+function eventsOf(Timeline $timeline, PartName $part): array
+{
+    return array_values(array_filter($timeline->events, static fn (Event $event): bool => $event->part === $part));
+}
+
+function performed(Breakdown $breakdown, ?float $bpm = null): Timeline
+{
+    return (new Performer())->perform($breakdown, $bpm === null ? null : new Tempo($bpm));
+}
+
+/** @param list<array<string, mixed>> $strokes */
+function withStrokes(array $strokes, array $fields = []): Breakdown
+{
+    return Examples::breakdown(['pattern' => ['ticks' => 3840, 'streams' => [['name' => 'strum', 'strokes' => $strokes]]]] + $fields);
+}
+
+it('plays every stroke at its swung place, bar after bar', function (float $ratio, float $bpm) {
+    $timeline = performed(Examples::breakdown(['feel' => Examples::swing($ratio), 'tempo' => $bpm], 'x.xx.xxx'));
+    $expected = [];
+    foreach ([0, 1] as $bar) {
+        foreach ([0, 2, 3, 5, 6, 7] as $slot) {
+            $expected[] = (60 / $bpm) * (4 * $bar + intdiv($slot, 2) + ($slot % 2) * $ratio / (1 + $ratio));
+        }
+    }
+
+    expect(array_map(static fn (PlayedStroke $stroke): float => $stroke->t, $timeline->strokes))->toEqualWithDelta($expected, 1e-9)
+        ->and($timeline->seconds)->toEqualWithDelta(8 * 60 / $bpm, 1e-9);
+})->with([[1, 120], [2, 138], [1.5, 96], [3, 60]]);
+
+it('sweeps the strings one after the other, low to high for down, high to low for up', function () {
+    $timeline = performed(withStrokes([['at' => 0, 'division' => 2], ['at' => 480, 'division' => 2]]));
+    foreach ([[0.0, Direction::Down], [0.25, Direction::Up]] as [$from, $direction]) {
+        $sweep = array_values(array_filter(eventsOf($timeline, PartName::Guitar), static fn (Event $event): bool => $event->t >= $from && $event->t < $from + 0.2));
+        $strings = array_map(static fn (Event $event): int => (int) $event->string, $sweep);
+        $sorted = $strings;
+        $direction === Direction::Down ? rsort($sorted) : sort($sorted);
+        expect($strings)->toBe($sorted)->and(count($strings))->toBeGreaterThan(2)
+            ->and(array_map(static fn (Event $event): ?Direction => $event->direction, $sweep))->each->toBe($direction);
+        foreach (array_slice($sweep, 1) as $place => $event) {
+            expect(1000 * ($event->t - $sweep[$place]->t))->toBeGreaterThanOrEqual(3.0)->toBeLessThanOrEqual(12.0);
+        }
+    }
+});
+
+it('never takes longer over a sweep than half the gap to the next stroke', function () {
+    $timeline = performed(Examples::breakdown(['tempo' => 400], str_repeat('x', 16), 4));
+    foreach ($timeline->strokes as $place => $stroke) {
+        $sweep = array_filter(eventsOf($timeline, PartName::Guitar), static fn (Event $event): bool => $event->t >= $stroke->t - 1e-9 && $event->t < ($timeline->strokes[$place + 1]->t ?? INF) - 1e-9);
+        $last = max(array_map(static fn (Event $event): float => $event->t, $sweep));
+        expect($last - $stroke->t)->toBeLessThanOrEqual(60 / 400 / 4 / 2 + 1e-9);
+    }
+});
+
+it('lets strokes ring until that string is struck again, a chuck stops them, or the chord changes', function () {
+    $timeline = performed(Examples::breakdown([], 'x...c..x'));
+    $first = $timeline->strokes[0];
+    $last = $timeline->strokes[2];
+
+    expect($first->ends)->each->toEqualWithDelta(1.0, 1e-9)
+        ->and($last->ends)->each->toEqualWithDelta(2.0, 1e-9)
+        ->and($timeline->strokes[1]->stroke->isDead())->toBeTrue();
+});
+
+it('ends a stroke where its length says, apart from where it sits in time', function (array $length, float $seconds) {
+    $timeline = performed(withStrokes([['at' => 480, 'division' => 2, 'length' => $length, 'offsetMs' => 25, 'articulation' => 'short']], ['feel' => Examples::swing(2), 'tempo' => 60]));
+    $stroke = $timeline->strokes[0];
+
+    expect($stroke->t)->toEqualWithDelta(2 / 3 + 0.025, 1e-9)->and($stroke->ends[0] - $stroke->t)->toEqualWithDelta($seconds, 1e-9);
+})->with([
+    'half of its swung slot' => [['share' => 0.5], 1 / 6],
+    'a quarter note' => [['until' => 960], 1.0],
+    'until the chord changes' => [['until' => 'change'], 4 - 2 / 3],
+]);
+
+it('lets strings of one stroke end apart: damped bass under a ringing treble', function () {
+    $timeline = performed(withStrokes([['at' => 0, 'division' => 1, 'ends' => [['strings' => [4], 'length' => ['share' => 0.25], 'stoppedBy' => 'pick-hand']]]], [
+        'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, null, 0, 2, 3, 1]]],
+    ]));
+    $ends = [];
+    foreach (array_slice(eventsOf($timeline, PartName::Guitar), 0, 4) as $event) {
+        $ends[(int) $event->string] = $event->t + $event->dur;
+    }
+
+    expect($ends[4])->toEqualWithDelta(0.125, 1e-9)->and($ends[1])->toEqualWithDelta(2.0, 1e-9);
+});
+
+it('sounds a push in the chord it belongs to, before that chord comes', function () {
+    $timeline = performed(withStrokes([['at' => 3360, 'division' => 2, 'chord' => 'next']]));
+
+    expect(array_map(static fn (PlayedStroke $stroke): string => $stroke->voicing->chord->text(), $timeline->strokes))->toBe(['A7', 'Dm']);
+});
+
+it('strikes the strings of a zone', function (array $part, array $strings) {
+    $timeline = performed(withStrokes([['at' => 0, 'division' => 1] + $part], ['pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]]]]));
+
+    expect(array_map(static fn (Event $event): int => (int) $event->string, array_slice(eventsOf($timeline, PartName::Guitar), 0, count($strings))))->toBe($strings)
+        ->and($timeline->strokes[0]->strings)->toHaveCount(count($strings));
+})->with([
+    [['zone' => 'all'], [5, 4, 3, 2, 1]], [['zone' => 'bass'], [5]], [['zone' => 'low'], [5, 4]], [['zone' => 'high'], [3, 2, 1]],
+    [['zone' => 'middle'], [4, 3, 2]], [['strings' => [6, 4, 2]], [4, 2]],
+]);
+
+it('gives chucks no pitch, ghosts little sound and accents more', function () {
+    $timeline = performed(Examples::breakdown([], 'X.x.c.g.'));
+    $velocity = [];
+    foreach (eventsOf($timeline, PartName::Guitar) as $event) {
+        $velocity[$event->kind->value][] = $event->velocity;
+        expect($event->pitch === null)->toBe($event->kind === EventKind::Chuck);
+    }
+
+    expect(max($velocity['ghost']))->toBeLessThan(min($velocity['ring']) / 2)
+        ->and(max($velocity['ring']))->toBeGreaterThan(min($velocity['ring']));
+});
+
+it('keeps bass and drums in the swing unless their part says straight, and moves a laid-back part as a whole', function () {
+    $parts = ['groove' => 'straight-drive', 'parts' => [
+        ['name' => 'drums', 'level' => 0.5, 'offsetMs' => 0, 'straight' => true],
+        ['name' => 'bass', 'level' => 1, 'offsetMs' => 20, 'straight' => false],
+    ]];
+    $timeline = performed(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 60, 'band' => $parts]));
+    $drums = array_values(array_unique(array_map(static fn (Event $event): float => round($event->t, 6), eventsOf($timeline, PartName::Drums))));
+    $bass = array_map(static fn (Event $event): float => round($event->t, 6), eventsOf($timeline, PartName::Bass));
+
+    expect(array_slice($drums, 0, 4))->toBe([0.0, 0.5, 1.0, 1.5])
+        ->and(array_slice($bass, 0, 3))->toBe([0.02, round(2 / 3 + 0.02, 6), 1.02]);
+});
+
+it('lets the bass play the root where a chord begins and lead into the next', function () {
+    $timeline = performed(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm | A7/C♯ |']], 'band' => ['groove' => 'four-walk', 'parts' => []]]));
+    $pitches = array_map(static fn (Event $event): int => (int) $event->pitch, eventsOf($timeline, PartName::Bass));
+
+    // D F A, a step below C♯; then C♯, and on A: the third again, the fifth, a step below D.
+    expect($pitches[0] % 12)->toBe(2)->and($pitches[1] % 12)->toBe(5)->and($pitches[2] % 12)->toBe(9)->and($pitches[3] % 12)->toBe(0)->and($pitches[4] % 12)->toBe(1)->and($pitches[7] % 12)->toBe(1);
+});
+
+it('leaves silent bars silent', function () {
+    $timeline = performed(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| N.C. | Dm |']]]));
+
+    expect(min(array_map(static fn (Event $event): float => $event->t, [...eventsOf($timeline, PartName::Guitar), ...eventsOf($timeline, PartName::Bass)])))->toBeGreaterThanOrEqual(2.0)
+        ->and(eventsOf($timeline, PartName::Drums)[0]->t)->toBe(0.0);
+});
+
+it('plays at another tempo without changing the breakdown', function () {
+    $breakdown = Examples::breakdown();
+    expect(performed($breakdown, 60)->seconds)->toEqualWithDelta(2 * performed($breakdown)->seconds, 1e-9)->and($breakdown->tempo->bpm)->toBe(120.0);
+});

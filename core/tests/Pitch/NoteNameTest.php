@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Pitch\NoteName;
+use Gravik\Pitch\Pitch;
+use Gravik\Pitch\PitchNotUnderstood;
+
+it('reads a note however its sign is typed', function (string $typed, string $text, int $pitchClass) {
+    $note = NoteName::parse($typed);
+
+    expect($note->text())->toBe($text)->and($note->pitchClass())->toBe($pitchClass);
+})->with([
+    'natural' => ['C', 'C', 0],
+    'lower case' => ['g', 'G', 7],
+    'flat sign' => ['E♭', 'E♭', 3],
+    'letter b as flat' => ['Bb', 'B♭', 10],
+    'hash as sharp' => ['F#', 'F♯', 6],
+    'double flat' => ['B𝄫', 'B𝄫', 9],
+    'two letters b' => ['Ebb', 'E𝄫', 2],
+    'x as double sharp' => ['Fx', 'F𝄪', 7],
+    'below the octave' => ['C♭', 'C♭', 11],
+    'above the octave' => ['B♯', 'B♯', 0],
+]);
+
+it('refuses what is no note and says what would do', function (string $typed) {
+    NoteName::parse($typed);
+})->with(['', 'H', 'C♭♯', 'Cbbb', '♭', 'do'])->throws(PitchNotUnderstood::class, 'Write a letter A to G');
+
+it('spells every pitch class with the letter asked for, or plainly where that would need three signs', function () {
+    foreach (range(0, 11) as $pitchClass) {
+        foreach (range(0, 6) as $letter) {
+            $note = NoteName::withLetter($letter, $pitchClass);
+            expect($note->pitchClass())->toBe($pitchClass);
+            $distance = abs((($pitchClass - [0, 2, 4, 5, 7, 9, 11][$letter] + 18) % 12) - 6);
+            expect($note->letter === $letter)->toBe($distance <= 2);
+        }
+    }
+});
+
+it('knows that no note has three signs', function () {
+    NoteName::of(0, 3);
+})->throws(PitchNotUnderstood::class);
+
+it('numbers pitches as MIDI does', function (string $typed, int $midi) {
+    expect(Pitch::parse($typed)->midi())->toBe($midi);
+})->with([
+    'middle C' => ['C4', 60],
+    'concert A' => ['A4', 69],
+    'the low string' => ['E2', 40],
+    'C flat stays in its octave' => ['C♭4', 59],
+    'B sharp stays in its octave' => ['B♯3', 60],
+    'the lowest there is' => ['C-1', 0],
+]);
+
+it('gives a MIDI number back in any spelling', function () {
+    foreach (range(24, 90) as $midi) {
+        foreach (['C', 'D♭', 'C♯', 'B♯', 'C♭', 'F♯', 'G♭', 'A'] as $name) {
+            $note = NoteName::parse($name);
+            if ($note->pitchClass() === $midi % 12) {
+                expect(Pitch::parse(Pitch::ofMidi($midi, $note)->text())->midi())->toBe($midi);
+            }
+        }
+    }
+});
+
+it('refuses pitches without an octave or off the scale', function (string $typed) {
+    Pitch::parse($typed);
+})->with(['E', 'E22', 'G9♯', 'C-2', 'H3', 'B9'])->throws(PitchNotUnderstood::class);

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Strokes\Articulation;
+use Gravik\Strokes\Length;
+use Gravik\Strokes\Pattern;
+use Gravik\Strokes\PatternShaper;
+use Gravik\Strokes\School;
+use Gravik\Strokes\SlotLine;
+use Gravik\Strokes\Stream;
+use Gravik\Strokes\Stroke;
+use Gravik\Strokes\StrokesException;
+use Gravik\Tests\Support\Examples;
+use Gravik\Time\Meter;
+use Gravik\Time\TimeException;
+
+it('reads a pattern typed as one sign a slot', function () {
+    $strokes = SlotLine::parse('X.cg | x...', Meter::parse('4/4'), 2)->strokes();
+
+    expect(array_map(static fn (Stroke $stroke): array => [$stroke->at, $stroke->articulation, $stroke->accent], $strokes))->toBe([
+        [0, Articulation::Ring, 2], [960, Articulation::Chuck, 1], [1440, Articulation::Ghost, 0], [1920, Articulation::Ring, 1],
+    ]);
+});
+
+it('says which slot is wrong and how many are missing', function (string $slots, string $meter, int $grid, string $message) {
+    expect(static fn () => SlotLine::parse($slots, Meter::parse($meter), $grid))->toThrow(StrokesException::class, $message);
+})->with([
+    'an unknown sign' => ['x.x?x.x.', '4/4', 2, 'Slot 4 holds "?"'],
+    'one slot short' => ['x.x.x.x', '4/4', 2, 'Add or take away 1'],
+    'nothing' => ['', '4/4', 2, '0 slots do not fill whole bars'],
+    'five bars' => [str_repeat('x...', 20), '4/4', 4, 'do not fill whole bars'],
+]);
+
+it('refuses a grid in five', function () {
+    SlotLine::parse('xxxxx', Meter::parse('2/4'), 5);
+})->throws(TimeException::class);
+
+it('refuses strokes that do not fit', function (callable $build, string $message) {
+    expect($build)->toThrow(StrokesException::class, $message);
+})->with([
+    'past the end' => [static fn () => new Pattern(Meter::parse('4/4'), 3840, [new Stream('s', [new Stroke(3840, 2)])]), 'outside the pattern'],
+    'before the start' => [static fn () => new Pattern(Meter::parse('4/4'), 3840, [new Stream('s', [new Stroke(-480, 2)])]), 'outside the pattern'],
+    'off its own grid' => [static fn () => new Pattern(Meter::parse('4/4'), 3840, [new Stream('s', [new Stroke(320, 2)])]), 'does not lie on a beat divided in 2'],
+    'two at once in one stream' => [static fn () => new Stream('bass', [new Stroke(480, 2), new Stroke(480, 4)]), 'Stream "bass" has two strokes at tick 480'],
+    'half a bar' => [static fn () => new Pattern(Meter::parse('4/4'), 1920, [new Stream('s', [])]), 'one to four whole bars'],
+    'three streams' => [static fn () => new Pattern(Meter::parse('4/4'), 3840, [new Stream('a', []), new Stream('b', []), new Stream('c', [])]), 'one or two streams'],
+    'a length of nothing' => [static fn () => Length::ofSlot(0), 'above 0'],
+    'an accent past the hardest' => [static fn () => new Stroke(0, 2, accent: 4), '0 (soft) to 3'],
+    'a second late' => [static fn () => new Stroke(0, 2, offsetMs: 1000), 'at most 250 ms'],
+    'an unknown school' => [static fn () => School::parse('windmill'), 'Choose one of pendulum, all-down'],
+]);
+
+it('lets two streams strike at the same time, each with its own rhythm', function () {
+    $bass = new Stream('thumb', [new Stroke(0, 1), new Stroke(960, 1)]);
+    $brush = new Stream('brush', [new Stroke(0, 3), new Stroke(640, 3), new Stroke(960, 3)]);
+    $pattern = new Pattern(Meter::parse('2/4'), 1920, [$bass, $brush]);
+
+    expect($pattern->strokes())->toHaveCount(5)->and($pattern->grid())->toBe(3)->and($pattern->slotTicks())->toBe(320);
+});
+
+it('counts slots on the smallest grid that holds triplets and sixteenths together', function () {
+    $pattern = new Pattern(Meter::parse('2/4'), 1920, [new Stream('s', [new Stroke(0, 4), new Stroke(240, 4), new Stroke(1280, 3)])]);
+
+    expect($pattern->grid())->toBe(12)->and($pattern->slotTicks())->toBe(80);
+});
+
+it('lays a pattern out anew', function (string $slots, string $from, int $grid, string $meter, int $bars, int $to, array $at) {
+    $shaped = (new PatternShaper())->shaped(Examples::pattern($slots, $from, $grid), Meter::parse($meter), $bars, $to);
+
+    expect(array_map(static fn (Stroke $stroke): int => $stroke->at, $shaped->strokes()))->toBe($at)->and($shaped->bars())->toBe($bars);
+})->with([
+    'eighths to triplets: the off-beat goes to the last third' => ['xx......', '4/4', 2, '4/4', 1, 3, [0, 640]],
+    'two strokes that meet: the first stays' => ['xxxx............', '4/4', 4, '4/4', 1, 2, [0, 480, 960]],
+    'a second bar repeats the first' => ['x.......', '4/4', 2, '4/4', 2, 2, [0, 3840]],
+    'one bar of two keeps the first' => ['x.......x.x.....', '4/4', 2, '4/4', 1, 2, [0]],
+    'into three, beat for beat' => ['x.x.x.x.', '4/4', 2, '3/4', 1, 2, [0, 960, 1920]],
+    'into twelve eight' => ['xx..x...', '4/4', 2, '12/8', 1, 3, [0, 960, 2880]],
+]);
