@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Formats\BreakdownJson;
+use Gravik\Formats\DocumentNotReadable;
+use Gravik\Tests\Support\Examples;
+use Opis\JsonSchema\Helper;
+use Opis\JsonSchema\Validator;
+
+function schemaAccepts(mixed $document): bool
+{
+    return (new Validator())->validate(Helper::toJSON($document), (string) file_get_contents(__DIR__.'/../../../resources/schema/breakdown-1.json'))->isValid();
+}
+
+/** A document in which every field is used. */
+function fullDocument(): array
+{
+    return Examples::document([
+        'tempo' => 138.5, 'feel' => ['mode' => 'follows-tempo', 'ratio' => 1.3, 'unit' => 'sixteenth'], 'tuning' => 'D2,A2,D3,G3,B3,E4', 'capo' => 2, 'company' => 'shell',
+        'sections' => [['name' => 'Intro', 'line' => '| Dm6 | % |'], ['name' => 'A', 'line' => '']],
+        'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm6', 'frets' => [null, 5, 7, 4, 6, null]]],
+        'pattern' => ['ticks' => 7680, 'streams' => [
+            ['name' => 'thumb', 'strokes' => [['at' => 0, 'division' => 1, 'action' => 'pick', 'direction' => 'down', 'by' => 'thumb', 'strings' => [6, 5], 'articulation' => 'palm-mute', 'accent' => 3,
+                'length' => ['until' => 480], 'stoppedBy' => 'pick-hand', 'ends' => [['strings' => [6], 'length' => ['share' => 0.5], 'stoppedBy' => null]], 'offsetMs' => -12.5,
+                'ornament' => ['kind' => 'slide-in', 'frets' => -1], 'chord' => 'this', 'fixed' => ['direction']]]],
+            ['name' => 'brush', 'strokes' => [['at' => 640, 'division' => 3, 'action' => 'brush', 'direction' => null, 'by' => 'i', 'zone' => 'high', 'articulation' => 'ring', 'accent' => 0,
+                'length' => ['until' => 'change'], 'stoppedBy' => null, 'ends' => [], 'offsetMs' => 0, 'ornament' => null, 'chord' => 'next', 'fixed' => []]]],
+        ]],
+        'school' => 'all-down',
+        'band' => ['groove' => 'shuffle', 'parts' => [['name' => 'drums', 'level' => 0.5, 'offsetMs' => 10, 'straight' => true]]],
+        'notes' => "Count aloud.\nThen not.",
+    ]);
+}
+
+it('writes back exactly what it read', function (array $document) {
+    $json = new BreakdownJson();
+    $written = $json->write($json->read($document));
+
+    expect($json->write($json->read($written)))->toBe($written)->and($json->parse($json->print($json->read($document))))->toEqual($json->read($document));
+})->with(['plain' => [Examples::document()], 'every field' => [fullDocument()]]);
+
+it('keeps every field of a full document as it stood', function () {
+    expect((new BreakdownJson())->write((new BreakdownJson())->read(fullDocument())))->toEqual(fullDocument());
+});
+
+it('writes what its published schema describes', function (array $document) {
+    expect(schemaAccepts((new BreakdownJson())->write((new BreakdownJson())->read($document))))->toBeTrue();
+})->with(['plain' => [Examples::document()], 'every field' => [fullDocument()]]);
+
+it('refuses what its schema refuses, and names the place', function (array $path, mixed $value, string $pointer) {
+    $document = fullDocument();
+    $place = &$document;
+    foreach (array_slice($path, 0, -1) as $step) {
+        $place = &$place[$step];
+    }
+    if ($value === 'MISSING') {
+        unset($place[end($path)]);
+    } else {
+        $place[end($path)] = $value;
+    }
+    unset($place);
+
+    expect(schemaAccepts($document))->toBeFalse();
+    try {
+        (new BreakdownJson())->read($document);
+        $this->fail('it was read');
+    } catch (DocumentNotReadable $problem) {
+        expect($problem->pointer)->toBe($pointer)->and($problem->getMessage())->not->toBe('');
+    }
+})->with([
+    'no title' => [['title'], 'MISSING', ''],
+    'a title that is a number' => [['title'], 7, '/title'],
+    'a field nobody knows' => [['colour'], 'red', ''],
+    'tempo 0' => [['tempo'], 0, '/tempo'],
+    'tempo 10,000' => [['tempo'], 10000, '/tempo'],
+    'a swing of 5' => [['feel', 'ratio'], 5, '/feel'],
+    'an unknown unit' => [['feel', 'unit'], 'quarter', '/feel/unit'],
+    'a meter nobody counts' => [['meter'], '4/3', '/meter'],
+    'an unknown company' => [['company'], 'choir', '/company'],
+    'no sections' => [['sections'], [], '/sections'],
+    'sections that are an object' => [['sections'], ['name' => 'A', 'line' => ''], '/sections'],
+    'a section without a line' => [['sections', 0, 'line'], 'MISSING', '/sections/0'],
+    'a fret that is a word' => [['pins', 0, 'frets', 1], 'five', '/pins/0/frets/1'],
+    'an accent past the hardest' => [['pattern', 'streams', 0, 'strokes', 0, 'accent'], 9, '/pattern/streams/0/strokes/0'],
+    'a division in five' => [['pattern', 'streams', 1, 'strokes', 0, 'division'], 5, '/pattern/streams/1/strokes/0'],
+    'an unknown articulation' => [['pattern', 'streams', 1, 'strokes', 0, 'articulation'], 'slam', '/pattern/streams/1/strokes/0/articulation'],
+    'an unknown school' => [['school'], 'windmill', '/school'],
+    'a part nobody plays' => [['band', 'parts', 0, 'name'], 'kazoo', '/band/parts/0/name'],
+    'a level past full' => [['band', 'parts', 0, 'level'], 2, '/band/parts/0'],
+    'notes that are a list' => [['notes'], ['a'], '/notes'],
+    'another format' => [['format'], 'song', '/format'],
+    'a newer version' => [['version'], 2, '/version'],
+]);
+
+it('refuses what only the meaning forbids, naming the place', function (array $fields, string $pointer, string $message) {
+    try {
+        (new BreakdownJson())->read(Examples::document($fields));
+        $this->fail('it was read');
+    } catch (DocumentNotReadable $problem) {
+        expect($problem->pointer)->toBe($pointer)->and($problem->getMessage())->toContain($message);
+    }
+})->with([
+    'a key that is none' => [['key' => 'H dorian'], '/key', 'is no key'],
+    'a tuning that is none' => [['tuning' => 'banjo'], '/tuning', 'is no tuning'],
+    'a groove of another meter' => [['band' => ['groove' => 'slipway-waltz', 'parts' => []]], '', 'Choose a groove in 4/4'],
+    'slots that do not fit' => [['pattern' => ['ticks' => 3840, 'streams' => [['name' => 's', 'strokes' => [['at' => 100, 'division' => 2]]]]]], '/pattern', 'does not lie on a beat'],
+    'a pattern of half a bar' => [['pattern' => ['ticks' => 1920, 'streams' => []]], '/pattern', 'one to four whole bars'],
+]);
+
+it('says that a file is none of ours', function (string $file) {
+    (new BreakdownJson())->parse($file);
+})->with(['', 'not json', '[]', '"breakdown"', 'null', '{"format":"other"}', str_repeat('[', 200), "\xFF\xD8\xFF"])->throws(DocumentNotReadable::class, 'This file is not a breakdown');

@@ -1,0 +1,244 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Listening\Finding;
+use Gravik\Listening\Gate;
+use Gravik\Listening\LatencyCheck;
+use Gravik\Listening\ListeningException;
+use Gravik\Listening\LockReport;
+use Gravik\Listening\LockReporter;
+use Gravik\Listening\SlotFigures;
+use Gravik\Listening\SwingPlayed;
+use Gravik\Listening\Take;
+use Gravik\Performance\Performer;
+use Gravik\Performance\PlayedStroke;
+use Gravik\Performance\Timeline;
+use Gravik\Simulation\SimulatedTaps;
+use Gravik\Strokes\Direction;
+use Gravik\Tests\Support\Examples;
+
+function timelineOf(Breakdown $breakdown): Timeline
+{
+    return (new Performer())->perform($breakdown);
+}
+
+/** A take of so many rounds, each stroke moved by what $ms gives for it; null leaves it out. */
+function played(Timeline $timeline, callable $ms, int $rounds = 8): array
+{
+    $taps = [];
+    for ($round = 0; $round < $rounds; $round++) {
+        foreach ($timeline->strokes as $index => $stroke) {
+            $moved = $ms($stroke, $round, $index);
+            if ($moved !== null) {
+                $taps[] = ['t' => $stroke->t + $round * $timeline->seconds + $moved / 1000, 'key' => $stroke->stroke->direction->value ?? 'down'];
+            }
+        }
+    }
+
+    return $taps;
+}
+
+function reported(array $taps, Timeline $timeline, ?float $latency = 0.0, Gate $gate = new Gate()): LockReport
+{
+    return (new LockReporter(gate: $gate))->report(Take::read($taps), $timeline, Gravik\Time\SwingUnit::Eighth, $latency);
+}
+
+/** @return list<string> */
+function kinds(LockReport $report): array
+{
+    return array_map(static fn (Finding $finding): string => $finding->kind, $report->findings);
+}
+
+it('finds nothing off in a perfect take', function () {
+    $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing(2)], 'x.xxx.xx'));
+    $report = reported(played($timeline, static fn (): float => 0.0), $timeline);
+
+    expect([$report->planned, $report->matched, $report->missed, $report->extra])->toBe([96, 96, 0, 0])
+        ->and($report->biasMs)->toEqualWithDelta(0, 0.01)->and($report->spreadMs)->toEqualWithDelta(0, 0.01)
+        ->and($report->swing?->played)->toEqualWithDelta(2.0, 0.001)
+        ->and($report->failed)->toBe([])->and(kinds($report))->toBe(['holds']);
+});
+
+it('keeps a constant shift as placement, in words and in the bias', function () {
+    $timeline = timelineOf(Examples::breakdown([], 'x.xxx.xx'));
+    $report = reported(played($timeline, static fn (): float => 32.0), $timeline);
+
+    expect($report->biasMs)->toEqualWithDelta(32, 0.01)->and($report->spreadMs)->toEqualWithDelta(0, 0.01)
+        ->and($report->matched)->toBe(96)
+        ->and($report->findings[0]->kind)->toBe('placement')->and($report->findings[0]->text)->toContain('32 ms late')
+        ->and($report->failed)->toHaveCount(1);
+});
+
+it('takes off the latency that was measured, and says where none was', function () {
+    $timeline = timelineOf(Examples::breakdown([], 'x.xxx.xx'));
+    $taps = played($timeline, static fn (): float => 85.0);
+
+    expect(reported($taps, $timeline, 80.0)->biasMs)->toEqualWithDelta(5, 0.01)
+        ->and(reported($taps, $timeline, null)->findings[0]->text)->toContain('measure its delay first');
+});
+
+it('measures the swing that was played and says it in agreeing figures', function (float $planned, float $offBeatMs, float $bpm) {
+    $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing($planned), 'tempo' => $bpm], 'xxxxxxxx'));
+    $off = static fn (PlayedStroke $stroke): bool => $stroke->formTick % 960 === 480;
+    $report = reported(played($timeline, static fn (PlayedStroke $stroke): float => $off($stroke) ? $offBeatMs : 0.0), $timeline);
+    $p = $planned / (1 + $planned) + $offBeatMs / (60000 / $bpm);
+    $finding = $report->findings[0];
+
+    expect($report->swing?->played)->toEqualWithDelta($p / (1 - $p), 0.002)
+        ->and($finding->kind)->toBe('swing')
+        ->and($finding->text)->toContain(sprintf('%d ms early at %d: %d %%', abs($offBeatMs), $bpm, round(100 * $p)))->toContain(sprintf('wants %d %%', round(100 * $planned / (1 + $planned))))
+        ->and($finding->slots)->toBe([1, 3, 5, 7])
+        ->and($finding->stage)->toBe(2)->and($finding->tempo)->toBe((int) round($bpm * 2 / 3));
+})->with([[2.0, -38.0, 126], [1.5, -40.0, 100], [1.0, -45.0, 92]]);
+
+it('holds upbeats against the beats where no pair is planned', function (string $slots) {
+    $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 60], $slots));
+    $report = reported(played($timeline, static fn (PlayedStroke $stroke): float => $stroke->formTick % 960 === 480 ? -1000 * (2 / 3 - 0.6) : 0.0), $timeline);
+
+    expect($report->swing?->played)->toEqualWithDelta(1.5, 0.001);
+})->with(['upbeats alone' => ['.x.x.x.x'], 'upbeats and chucks on 2 and 4' => ['.xcx.xcx']]);
+
+it('measures no swing where the grid has no pairs', function (array $fields, string $slots, int $grid) {
+    $timeline = timelineOf(Examples::breakdown($fields, $slots, $grid));
+
+    expect(reported(played($timeline, static fn (): float => 3.0), $timeline)->swing)->toBeNull();
+})->with([[[], 'xxxx', 1], [['meter' => '12/8'], 'x.xx.xx.xx.x', 3], [[], 'xxxxxxxxxxxx', 3]]);
+
+it('tells scatter from one slot that is off', function () {
+    $timeline = timelineOf(Examples::breakdown([], 'x.x.x.x.'));
+    $loose = reported(played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): float => [-45.0, 45.0, -35.0, 35.0, 0.0][($index * 3 + $round) % 5]), $timeline);
+    $third = reported(played($timeline, static fn (PlayedStroke $stroke): float => $stroke->slot === 4 ? 40.0 : 1.0), $timeline);
+    $slot = array_values(array_filter($third->slots, static fn (SlotFigures $figures): bool => $figures->biasMs > 15));
+
+    expect($loose->spreadMs)->toBeGreaterThan(30)->and(kinds($loose)[0])->toBe('looseness')
+        ->and($third->spreadMs)->toBeLessThan(1)->and(kinds($third))->toBe(['slot', 'holds'])
+        ->and($third->findings[0]->text)->toContain('The 3 comes 40 ms late')
+        ->and($slot)->toHaveCount(1)->and($slot[0]->name)->toBe('3');
+});
+
+it('counts missed and extra strokes by slot, and forgets bars after the last stroke', function () {
+    $timeline = timelineOf(Examples::breakdown([], 'x.x.x.x.'));
+    $taps = played($timeline, static fn (PlayedStroke $stroke, int $round): ?float => $stroke->slot === 6 && $round < 4 ? null : 0.0, 5);
+    foreach ([0, 1, 2] as $bar) {
+        $taps[] = 2.0 * $bar + 0.75;
+    }
+    $report = reported($taps, $timeline);
+
+    expect([$report->planned, $report->missed, $report->extra])->toBe([40, 8, 3])
+        ->and(array_column(array_map(static fn (SlotFigures $slot): array => ['slot' => $slot->name, 'missed' => $slot->missed], $report->slots), 'missed', 'slot'))->toMatchArray(['4' => 8, '1' => 0])
+        ->and(kinds($report))->toContain('missed')
+        ->and($report->findings[0]->text)->toContain('8 of 40 strokes are missing, most often the 4');
+});
+
+it('sees a drift as drift and leaves the spread alone', function () {
+    $timeline = timelineOf(Examples::breakdown([], 'x.x.x.x.'));
+    $report = reported(played($timeline, static fn (PlayedStroke $stroke, int $round): float => -2.0 * ($round * 4 + $stroke->bar * 2)), $timeline);
+
+    expect(kinds($report))->toContain('drift')->and($report->spreadMs)->toBeLessThan(5)
+        ->and(array_values(array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind === 'drift'))[0]->text)->toContain('pull ahead');
+});
+
+it('recovers the drift of a tempo that changes evenly', function (float $bpmPerMinute) {
+    $timeline = timelineOf(Examples::breakdown([], 'x.x.x.x.'));
+    $taps = [];
+    for ($beat = 0; $beat < 128; $beat++) {
+        // Beats at which a tempo of 120 + D·t has counted so far: 2t + D·t²/120 = beat.
+        $t = $beat / 2;
+        for ($i = 0; $i < 20; $i++) {
+            $t -= (2 * $t + $bpmPerMinute / 60 * $t ** 2 / 120 - $beat) / (2 + $bpmPerMinute / 60 * $t / 60);
+        }
+        $taps[] = $t;
+    }
+    expect(reported($taps, $timeline)->driftBpmPerMin)->toEqualWithDelta($bpmPerMinute, 0.15);
+})->with([1.0, -0.8, 0.0]);
+
+it('notices strokes that went the other way', function () {
+    $timeline = timelineOf(Examples::breakdown([], 'x.xxx.xx'));
+    $taps = array_map(static fn (array $tap, int $index): array => ['t' => $tap['t'], 'key' => $index % 4 === 0 ? 'up' : $tap['key']], played($timeline, static fn (): float => 0.0), range(0, 95));
+    $report = reported($taps, $timeline);
+
+    expect([$report->directionsTold, $report->directionsWrong])->toBe([96, count(array_filter($report->hits, static fn ($hit): bool => $hit->wrongDirection))])
+        ->and(kinds($report))->toContain('direction');
+});
+
+it('recovers what the simulated player was told to do', function (int $seed) {
+    $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 126], 'xxxxxxxx'));
+    $taps = (new SimulatedTaps(12, -30, 9, 0.05, $seed))->play($timeline, 32);
+    $report = reported($taps, $timeline);
+    $p = 2 / 3 - 0.030 / (60 / 126);
+
+    expect($report->missed)->toBe($report->planned - count($taps) + $report->extra)
+        ->and($report->spreadMs)->toEqualWithDelta(9, 1.5)
+        ->and(100 * SwingPlayed::share($report->swing->played ?? 1))->toEqualWithDelta(100 * $p, 1.0)
+        ->and($report->swing?->low)->toBeLessThanOrEqual($report->swing?->played)
+        ->and($report->extra)->toBe(0);
+    foreach ($report->slots as $slot) {
+        expect($slot->biasMs)->toEqualWithDelta($slot->offBeat ? -18 : 12, 6.5);
+    }
+})->with([1, 2, 3, 4, 5]);
+
+it('plays the same take for the same seed', function () {
+    $timeline = timelineOf(Examples::breakdown());
+    expect((new SimulatedTaps(5, 0, 10, 0.1, 3))->play($timeline, 8))->toBe((new SimulatedTaps(5, 0, 10, 0.1, 3))->play($timeline, 8))
+        ->not->toBe((new SimulatedTaps(5, 0, 10, 0.1, 4))->play($timeline, 8));
+});
+
+it('says when there is too little to judge', function (array $taps, string $text) {
+    $report = reported($taps, timelineOf(Examples::breakdown()));
+
+    expect(kinds($report))->toBe(['too-few'])->and($report->findings[0]->text)->toContain($text)->and($report->failed)->not->toBe([]);
+})->with([[[], 'No strokes were heard'], [[0.0, 0.5, 1.0], 'Only 3 of your 3 strokes']]);
+
+it('says at most three things that are off and one that holds, the worst first', function () {
+    $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing(2)], 'xxxxxxxx'));
+    $report = reported(played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): ?float => $index % 7 === 0 ? null : ($stroke->slot % 2 === 1 ? -60.0 : [30.0, -30.0, 4.0][$round % 3])), $timeline);
+    $severities = array_map(static fn (Finding $finding): float => $finding->severity, array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind !== 'holds'));
+    $sorted = $severities;
+    rsort($sorted);
+
+    expect(count($severities))->toBeLessThanOrEqual(3)->and($severities)->toBe($sorted)->and(min($severities))->toBeGreaterThan(1);
+});
+
+it('lets the teacher set a stricter gate', function () {
+    $timeline = timelineOf(Examples::breakdown([], 'x.x.x.x.'));
+    $taps = (new SimulatedTaps(0, 0, 15, 0, 9))->play($timeline, 32);
+
+    expect(reported($taps, $timeline)->failed)->toBe([])
+        ->and(reported($taps, $timeline, 0.0, Gate::advanced())->failed)->toHaveCount(1);
+});
+
+it('reads takes as they are written and refuses what is none', function (mixed $take, ?string $message) {
+    if ($message === null) {
+        expect(Take::read($take, 0.5)->taps)->toEqual([new Gravik\Listening\Tap(0.0, null), new Gravik\Listening\Tap(0.75, Direction::Up)]);
+
+        return;
+    }
+    expect(static fn () => Take::read($take))->toThrow(ListeningException::class, $message);
+})->with([
+    'out of order, with a first beat' => [['taps' => [['t' => 1.25, 'key' => 'up'], ['t' => 0.5]]], null],
+    'a word' => ['taps', 'This is no take'],
+    'an object' => [['notes' => []], 'This is no take'],
+    'a tap without time' => [[['key' => 'up']], 'Tap 1 has no time'],
+    'a tap long after' => [[1.0, 99999], 'Tap 2 has no time'],
+    'an unknown key' => [[['t' => 1, 'key' => 'left']], 'neither "down" nor "up"'],
+    'too many' => [array_fill(0, 20_001, 1.0), '20001 taps are more than'],
+]);
+
+it('measures a delay as the median of how late the taps came', function () {
+    $clicks = array_map(static fn (int $click): float => 0.6 * $click, range(0, 15));
+    $taps = array_map(static fn (float $click, int $index): float => $click + 0.08 + ($index === 3 ? 0.2 : ($index % 2 === 0 ? 0.01 : -0.01)), $clicks, range(0, 15));
+    $check = LatencyCheck::of($clicks, $taps);
+
+    expect($check->latencyMs)->toEqualWithDelta(80, 11)->and($check->taps)->toBe(16);
+    LatencyCheck::of($clicks, array_slice($taps, 0, 7));
+})->throws(ListeningException::class, '7 taps are too few');
+
+it('refuses to judge against nothing, and a delay no device has', function (callable $judge) {
+    expect($judge)->toThrow(ListeningException::class);
+})->with([
+    'no strokes' => [static fn () => reported([1.0], timelineOf(Examples::breakdown([], '........')))],
+    'no chords' => [static fn () => reported([1.0], timelineOf(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '']]])))],
+    'two seconds of delay' => [static fn () => reported([1.0], timelineOf(Examples::breakdown()), 2000)],
+]);
