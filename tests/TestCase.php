@@ -4,9 +4,15 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Documents\BreakdownStore;
+use App\Models\Breakdown;
+use App\Models\Role;
+use App\Models\User;
+use Gravik\Tests\Support\Examples;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use Illuminate\Support\Str;
 
 abstract class TestCase extends LaravelTestCase
 {
@@ -17,5 +23,31 @@ abstract class TestCase extends LaravelTestCase
         $app->make(Kernel::class)->bootstrap();
 
         return $app;
+    }
+
+    public function teacher(string $name = 'Teacher'): User
+    {
+        return $this->person($name, Role::Teacher);
+    }
+
+    public function student(string $name = 'Student'): User
+    {
+        return $this->person($name, Role::Student);
+    }
+
+    /** @param array<string, mixed> $fields of the document */
+    public function shelved(User $owner, array $fields = []): Breakdown
+    {
+        return app(BreakdownStore::class)->create($owner, null, Examples::breakdown($fields), 'setting up');
+    }
+
+    public function newId(): string
+    {
+        return mb_strtolower((string) Str::ulid());
+    }
+
+    private function person(string $name, Role $role): User
+    {
+        return User::query()->create(['name' => $name, 'email' => Str::slug($name).'@gravik.test', 'password' => 'harbour-light', 'role' => $role]);
     }
 }

@@ -13,13 +13,18 @@ use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    /** For one address, and for one machine trying many. */
     private const SIGN_INS_A_MINUTE = 6;
+
+    private const SIGN_INS_A_MINUTE_FROM_ONE_PLACE = 30;
 
     public function boot(): void
     {
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();
-        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(self::SIGN_INS_A_MINUTE)
-            ->by(mb_strtolower($request->string('email')->toString()).'|'.$request->ip()));
+        RateLimiter::for('sign-in', static fn (Request $request): array => [
+            Limit::perMinute(self::SIGN_INS_A_MINUTE)->by(mb_strtolower($request->string('email')->toString()).'|'.$request->ip()),
+            Limit::perMinute(self::SIGN_INS_A_MINUTE_FROM_ONE_PLACE)->by((string) $request->ip()),
+        ]);
     }
 }

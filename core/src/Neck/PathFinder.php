@@ -31,13 +31,19 @@ final readonly class PathFinder
             return new Path(0.0, [], []);
         }
         $layers = array_map(static fn (array $layer): array => array_slice($layer, 0, self::CANDIDATES), $candidates);
+        $names = array_map(static fn (array $layer): string => implode(',', array_map(spl_object_id(...), $layer)), $layers);
+        $unpacked = [];
+        foreach ($layers as $chord => $layer) {
+            $unpacked[$names[$chord]] ??= array_map($this->change->unpacked(...), $layer);
+        }
         $costs = array_map(fn (Voicing $voicing): float => $this->own($voicing), $layers[0]);
         $cameFrom = [];
-        $before = array_map($this->change->unpacked(...), $layers[0]);
-        foreach (array_slice($layers, 1) as $layer) {
-            $unpacked = array_map($this->change->unpacked(...), $layer);
-            [$costs, $cameFrom[]] = $this->step($costs, $before, $layer, $unpacked);
-            $before = $unpacked;
+        // A tune goes round the same changes again and again: what a change costs is worked out once.
+        $known = [];
+        foreach (array_slice($layers, 1) as $chord => $layer) {
+            [$from, $to] = [$names[$chord], $names[$chord + 1]];
+            $known[$from][$to] ??= [];
+            [$costs, $cameFrom[]] = $this->step($costs, $unpacked[$from], $layer, $unpacked[$to], $known[$from][$to]);
         }
 
         return $this->traced($layers, $costs, $cameFrom);
@@ -95,9 +101,11 @@ final readonly class PathFinder
      * @param non-empty-list<Voicing>                                                              $layer
      * @param non-empty-list<array{mm: ?float, top: int, fingers: array<int, array{int, int}>}>    $unpacked
      *
+     * @param array<int, float> $known what changes between these two layers cost, filled as they are asked for
+     *
      * @return array{non-empty-list<float>, non-empty-list<int>}
      */
-    private function step(array $costs, array $before, array $layer, array $unpacked): array
+    private function step(array $costs, array $before, array $layer, array $unpacked, array &$known): array
     {
         asort($costs);
         $next = [];
@@ -109,7 +117,7 @@ final readonly class PathFinder
                 if ($cost >= $least) {
                     break;
                 }
-                $total = $cost + $this->change->between($before[$earlier], $to);
+                $total = $cost + ($known[self::CANDIDATES * $earlier + $place] ??= $this->change->between($before[$earlier], $to));
                 if ($total < $least) {
                     $least = $total;
                     $via = $earlier;

@@ -33,22 +33,22 @@ function fullDocument(): array
     ]);
 }
 
-it('writes back exactly what it read', function (array $document) {
+it('writes back exactly what it read', static function (array $document): void {
     $json = new BreakdownJson();
     $written = $json->write($json->read($document));
 
     expect($json->write($json->read($written)))->toBe($written)->and($json->parse($json->print($json->read($document))))->toEqual($json->read($document));
 })->with(['plain' => [Examples::document()], 'every field' => [fullDocument()]]);
 
-it('keeps every field of a full document as it stood', function () {
+it('keeps every field of a full document as it stood', static function (): void {
     expect((new BreakdownJson())->write((new BreakdownJson())->read(fullDocument())))->toEqual(fullDocument());
 });
 
-it('writes what its published schema describes', function (array $document) {
+it('writes what its published schema describes', static function (array $document): void {
     expect(schemaAccepts((new BreakdownJson())->write((new BreakdownJson())->read($document))))->toBeTrue();
 })->with(['plain' => [Examples::document()], 'every field' => [fullDocument()]]);
 
-it('refuses what its schema refuses, and names the place', function (array $path, mixed $value, string $pointer) {
+it('refuses what its schema refuses, and names the place', function (array $path, mixed $value, string $pointer): void {
     $document = fullDocument();
     $place = &$document;
     foreach (array_slice($path, 0, -1) as $step) {
@@ -93,7 +93,7 @@ it('refuses what its schema refuses, and names the place', function (array $path
     'a newer version' => [['version'], 2, '/version'],
 ]);
 
-it('refuses what only the meaning forbids, naming the place', function (array $fields, string $pointer, string $message) {
+it('refuses what only the meaning forbids, naming the place', function (array $fields, string $pointer, string $message): void {
     try {
         (new BreakdownJson())->read(Examples::document($fields));
         $this->fail('it was read');
@@ -108,6 +108,6 @@ it('refuses what only the meaning forbids, naming the place', function (array $f
     'a pattern of half a bar' => [['pattern' => ['ticks' => 1920, 'streams' => []]], '/pattern', 'one to four whole bars'],
 ]);
 
-it('says that a file is none of ours', function (string $file) {
+it('says that a file is none of ours', static function (string $file): void {
     (new BreakdownJson())->parse($file);
 })->with(['', 'not json', '[]', '"breakdown"', 'null', '{"format":"other"}', str_repeat('[', 200), "\xFF\xD8\xFF"])->throws(DocumentNotReadable::class, 'This file is not a breakdown');

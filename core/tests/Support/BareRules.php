@@ -17,7 +17,6 @@ final class BareRules
      * @param list<int>  $required semitones above the root, all must sound
      * @param list<int>  $optional semitones above the root, may sound (the root only where listed in either)
      * @param list<int>  $oneOf    at least one must sound, unless empty
-     * @param bool       $rootLowest
      * @param int        $fewest   strings that sound
      *
      * @return list<string> "x 3 2 0 1 0", sorted

@@ -8,6 +8,7 @@ use App\Documents\BreakdownStore;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\SaveRequest;
 use App\Http\Resources\BreakdownResource;
+use App\Models\Breakdown;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -21,6 +22,7 @@ final class CreateBreakdown extends Controller
     ])), responses: [new OA\Response(response: 201, description: 'as it was saved', content: new OA\JsonContent(ref: '#/components/schemas/StoredBreakdown'))])]
     public function __invoke(SaveRequest $request, BreakdownStore $store): JsonResponse
     {
+        $this->authorize('create', Breakdown::class);
         $user = $this->user($request);
         $id = $request->input('id');
         $breakdown = $store->create($user, is_string($id) ? mb_strtolower($id) : null, $request->breakdown(), $request->string('sitting')->toString());

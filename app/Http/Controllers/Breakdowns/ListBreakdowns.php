@@ -9,7 +9,9 @@ use App\Http\Controllers\Controller;
 use App\Http\Resources\BreakdownResource;
 use App\Http\Resources\HandResource;
 use App\Models\Breakdown;
+use App\Models\Role;
 use Gravik\Strokes\HandPlanner;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -20,7 +22,7 @@ final class ListBreakdowns extends Controller
     public function __invoke(Request $request, BreakdownStore $store, HandPlanner $planner): JsonResponse
     {
         $user = $this->user($request);
-        $breakdowns = Breakdown::visibleTo($user)->withCount('takes')->latest('updated_at')->get();
+        $breakdowns = Breakdown::visibleTo($user)->withCount(['takes' => static fn (Builder $takes): Builder => $user->role === Role::Teacher ? $takes : $takes->where('player_id', $user->id)])->latest('updated_at')->get();
 
         return new JsonResponse($breakdowns->map(static function (Breakdown $breakdown) use ($user, $store, $planner): array {
             $document = $store->document($breakdown);

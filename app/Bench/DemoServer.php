@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use RuntimeException;
+use Symfony\Component\Process\Process;
+
+/** The real server on a free port with demo data of its own in a temporary folder: for browser tests and the benchmark. */
+final class DemoServer
+{
+    private Process $process;
+
+    private function __construct(public readonly string $folder, private readonly int $port)
+    {
+        $this->process = $this->serve();
+    }
+
+    public static function start(): self
+    {
+        $folder = sys_get_temp_dir().'/gravik-'.bin2hex(random_bytes(6));
+        mkdir($folder.'/sessions', 0o700, true);
+        touch($folder.'/gravik.sqlite');
+        (new Process([PHP_BINARY, 'artisan', 'migrate', '--force', '--seed'], base_path(), self::environment($folder)))->setTimeout(120)->mustRun();
+
+        return new self($folder, self::freePort());
+    }
+
+    public function address(): string
+    {
+        return 'http://127.0.0.1:'.$this->port;
+    }
+
+    /** Ends the server at once, workers too, as a power cut would. */
+    public function kill(): void
+    {
+        (new Process(['pkill', '-KILL', '-f', '127.0.0.1:'.$this->port]))->run();
+        while ($this->process->isRunning()) {
+            usleep(5_000);
+        }
+    }
+
+    public function startAgain(): void
+    {
+        $this->process = $this->serve();
+    }
+
+    public function stop(): void
+    {
+        $this->kill();
+        (new Process(['rm', '-rf', $this->folder]))->run();
+    }
+
+    public static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        if ($socket === false) {
+            throw new RuntimeException('No port is free.');
+        }
+        $name = (string) stream_socket_get_name($socket, false);
+        fclose($socket);
+
+        return (int) substr((string) strrchr($name, ':'), 1);
+    }
+
+    public static function waitForPort(int $port): void
+    {
+        $until = microtime(true) + 20;
+        while (microtime(true) < $until) {
+            $socket = @stream_socket_client("tcp://127.0.0.1:{$port}", $code, $message, 0.2);
+            if ($socket !== false) {
+                fclose($socket);
+
+                return;
+            }
+            usleep(50_000);
+        }
+        throw new RuntimeException("Nothing answers on port {$port}.");
+    }
+
+    private function serve(): Process
+    {
+        $flags = ['-d', 'opcache.enable=1', '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=64M', '-d', 'post_max_size=260M'];
+        $process = new Process([PHP_BINARY, ...$flags, '-S', '127.0.0.1:'.$this->port, '-t', 'public', 'bin/router.php'], base_path(), self::environment($this->folder), null, null);
+        $process->disableOutput();
+        $process->start();
+        self::waitForPort($this->port);
+
+        return $process;
+    }
+
+    /** @return array<string, string> */
+    private static function environment(string $folder): array
+    {
+        return ['APP_ENV' => 'production', 'APP_KEY' => 'base64:'.base64_encode(str_repeat('k', 32)), 'DB_DATABASE' => $folder.'/gravik.sqlite',
+            'SESSION_DRIVER' => 'file', 'SESSION_FILES' => $folder.'/sessions', 'CACHE_STORE' => 'file', 'CACHE_PATH' => $folder.'/cache', 'PHP_CLI_SERVER_WORKERS' => '4'];
+    }
+}

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Bench\DemoClient;
+use App\Bench\DemoServer;
+use App\Bench\InitialScript;
+use App\Bench\Stopwatch;
+use Database\Seeders\DemoBreakdowns;
+use Gravik\Breakdown\Breakdown;
+use Gravik\Formats\BreakdownJson;
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Listening\LockReporter;
+use Gravik\Listening\Take;
+use Gravik\Neck\Company;
+use Gravik\Neck\FretRange;
+use Gravik\Neck\Neck;
+use Gravik\Neck\PathFinder;
+use Gravik\Neck\Tuning;
+use Gravik\Neck\VoicingFinder;
+use Gravik\Performance\Performer;
+use Gravik\Simulation\SimulatedTaps;
+use Illuminate\Console\Command;
+use Symfony\Component\Process\Process;
+
+/** Prints what was measured beside what is asked for. A benchmark, not a test: nothing fails when the machine is busy. */
+final class Bench extends Command
+{
+    protected $signature = 'gravik:bench {--json} {--jit-is-on : set by the command when it starts itself again with the JIT}';
+
+    protected $description = 'Measure the figures that are asked for: median and worst of 20 after 3 warm-ups';
+
+    private const CHORDS = ['C', 'Gm7', 'C9', 'B♭13', 'F♯m7♭5', 'E7♯9'];
+
+    private const LINE = ['Dm6', 'B♭7', 'Gm7', 'A7', 'C9', 'F13', 'B♭6', 'Em7♭5'];
+
+    public function handle(): int
+    {
+        if ($this->option('jit-is-on') !== true) {
+            return $this->againWithJit();
+        }
+        $rows = [...$this->core(), ...$this->http(), ...$this->script()];
+        if ($this->option('json') === true) {
+            $this->output->writeln((string) json_encode(['load' => sys_getloadavg(), 'figures' => $rows], JSON_UNESCAPED_UNICODE | JSON_PRETTY_PRINT));
+
+            return self::SUCCESS;
+        }
+        $this->output->writeln(sprintf('PHP %s, JIT %s, load %s', PHP_VERSION, ini_get('opcache.jit'), implode(' ', array_map(static fn (float $load): string => number_format($load, 2), sys_getloadavg() ?: []))));
+        $this->table(['what', 'median', 'worst', 'asked for'], array_map(static fn (array $row): array => [
+            $row['what'], sprintf('%.1f %s', $row['median'], $row['unit']), $row['worst'] === null ? '' : sprintf('%.1f %s', $row['worst'], $row['unit']), $row['asked'],
+        ], $rows));
+
+        return self::SUCCESS;
+    }
+
+    private function againWithJit(): int
+    {
+        $flags = ['-d', 'opcache.enable=1', '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=64M'];
+        $process = new Process([PHP_BINARY, ...$flags, base_path('artisan'), 'gravik:bench', '--jit-is-on', ...($this->option('json') === true ? ['--json'] : [])], base_path(), null, null, null);
+
+        return $process->run(fn (string $type, string $text) => $this->output->write($text));
+    }
+
+    /** @return list<array{what: string, median: float, worst: ?float, unit: string, asked: string}> */
+    private function core(): array
+    {
+        $neck = new Neck(Tuning::standard());
+        $rows = [];
+        foreach ([Company::Alone, Company::WithBass] as $company) {
+            $finder = new VoicingFinder($neck, new FretRange(), $company);
+            $slowest = null;
+            foreach (self::CHORDS as $symbol) {
+                $chord = ChordSymbol::parse($symbol);
+                $measured = Stopwatch::of(static fn () => $finder->find($chord, 12));
+                $slowest = $slowest === null || $measured->medianMs > $slowest[1]->medianMs ? [$symbol, $measured] : $slowest;
+            }
+            $rows[] = self::row(sprintf('voicings, %s, slowest of %d chords (%s)', $company->value, count(self::CHORDS), $slowest[0]), $slowest[1], 'under 30 ms');
+        }
+        $finder = new VoicingFinder($neck, new FretRange(), Company::WithBass);
+        $candidates = array_map(static fn (int $place): array => $finder->find(ChordSymbol::parse(self::LINE[$place % 8]), 30)->best, range(0, 31));
+        $rows[] = self::row('path, 32 chords of 30 candidates', Stopwatch::of(static fn () => (new PathFinder($neck))->cheapest($candidates)), 'under 100 ms');
+        $long = self::sixtyFourBars();
+        $rows[] = self::row('timeline of 64 bars, grips found anew', Stopwatch::of(static fn () => (new Performer())->perform($long)), 'under 100 ms');
+        $timeline = (new Performer())->perform($long);
+        $taps = (new SimulatedTaps(8, -20, 12, 0.02, 1))->play($timeline, 64);
+        $rows[] = self::row('lock report over 64 bars', Stopwatch::of(static fn () => (new LockReporter())->report(Take::read($taps), $timeline, $long->feel->unit)), '');
+
+        return $rows;
+    }
+
+    /** @return list<array{what: string, median: float, worst: ?float, unit: string, asked: string}> */
+    private function http(): array
+    {
+        $server = DemoServer::start();
+        try {
+            $client = new DemoClient($server->address());
+            $document = (new BreakdownJson())->write(DemoBreakdowns::all()[0]);
+
+            return [
+                self::row('HTTP: voicings of C9', Stopwatch::of(static fn () => $client->post('/api/compute/voicings', ['symbol' => 'C9', 'company' => 'with-bass'])), 'under 100 ms'),
+                self::row('HTTP: strokes of a pattern', Stopwatch::of(static fn () => $client->post('/api/compute/strokes', ['document' => $document])), 'under 100 ms'),
+                self::row('HTTP: timeline of 16 bars', Stopwatch::of(static fn () => $client->post('/api/compute/timeline', ['document' => $document])), 'under 100 ms'),
+                self::row('HTTP: the shelf', Stopwatch::of(static fn () => $client->get('/api/breakdowns')), ''),
+            ];
+        } finally {
+            $server->stop();
+        }
+    }
+
+    /** @return list<array{what: string, median: float, worst: ?float, unit: string, asked: string}> */
+    private function script(): array
+    {
+        $kilobytes = InitialScript::kilobytes();
+
+        return $kilobytes === null ? [] : [['what' => 'JavaScript up to the first screen, gzipped', 'median' => $kilobytes, 'worst' => null, 'unit' => 'kB', 'asked' => 'under 450 kB']];
+    }
+
+    /** @return array{what: string, median: float, worst: ?float, unit: string, asked: string} */
+    private static function row(string $what, Stopwatch $measured, string $asked): array
+    {
+        return ['what' => $what, 'median' => round($measured->medianMs, 2), 'worst' => round($measured->worstMs, 2), 'unit' => 'ms', 'asked' => $asked];
+    }
+
+    private static function sixtyFourBars(): Breakdown
+    {
+        $json = new BreakdownJson();
+        $line = '| Dm6 | B♭7 | Gm7 A7 | Dm6 | Gm7 C9 | F6 D7♭9 | Gm7 A7 | Dm6 A7♭9 ';
+
+        return $json->read(['sections' => [['name' => 'A', 'line' => str_repeat($line, 8)]], 'pins' => []] + $json->write(DemoBreakdowns::all()[0]));
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Take;
+use Gravik\Formats\BreakdownJson;
+use Gravik\Performance\Performer;
+use Gravik\Simulation\SimulatedTaps;
+use Gravik\Tests\Support\Examples;
+use Gravik\Time\Tempo;
+
+function takeOf(string $id, float $biasMs = 0, ?float $latency = 0, float $tempo = 120): array
+{
+    $timeline = (new Performer())->perform(Examples::breakdown(), new Tempo($tempo));
+
+    return ['id' => $id, 'tempo' => $tempo, 'bars' => 8, 'latency_ms' => $latency, 'taps' => (new SimulatedTaps($biasMs, 0, 3, 0, 5))->play($timeline, 8)];
+}
+
+it('judges a take, keeps it once and lists it', function (): void {
+    $teacher = $this->teacher();
+    $breakdown = $this->shelved($teacher);
+    $this->actingAs($teacher);
+    $id = $this->newId();
+    foreach ([1, 2] as $press) {
+        $this->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($id, 25))->assertCreated()->assertJsonPath('number', 1)->assertJsonPath('report.missed', 0);
+    }
+    $take = $this->getJson("/api/breakdowns/{$breakdown->id}/takes")->assertOk()->assertJsonCount(1)->json('0');
+
+    expect($take['report']['bias_ms'])->toEqualWithDelta(25, 2)
+        ->and($take['report']['gate']['passed'])->toBeFalse()
+        ->and($take['report']['planned'])->toBe(48)
+        ->and($take['swing'])->toEqual(1)->and($take['revision'])->toBe(1)
+        ->and(Take::query()->sole()->strokes)->toHaveCount(48);
+});
+
+it('takes the device\'s delay off, and says where it was never measured', function (): void {
+    $teacher = $this->teacher();
+    $breakdown = $this->shelved($teacher);
+    $this->actingAs($teacher);
+
+    $measured = $this->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($this->newId(), 60, 60))->json('report');
+    $unknown = $this->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($this->newId(), 60, null))->json('report');
+
+    expect($measured['bias_ms'])->toEqualWithDelta(0, 2)->and($measured['latency_ms'])->toEqual(60)
+        ->and($unknown['bias_ms'])->toEqualWithDelta(60, 2)->and($unknown['latency_ms'])->toBeNull();
+});
+
+it('practises at the last clean tempo once there is one', function (): void {
+    $teacher = $this->teacher();
+    $breakdown = $this->shelved($teacher);
+    $this->actingAs($teacher);
+    $first = $this->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($this->newId(), 60))->json('report.findings.0.practise.tempo');
+    $this->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($this->newId(), 0, 0, 95))->assertJsonPath('report.gate.passed', true);
+    $second = $this->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($this->newId(), 60))->json('report.findings.0.practise.tempo');
+
+    expect([$first, $second])->toBe([80, 95]);
+});
+
+it('keeps a report as it was when the breakdown changes', function (): void {
+    $teacher = $this->teacher();
+    $breakdown = $this->shelved($teacher);
+    $this->actingAs($teacher);
+    $before = $this->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($this->newId()))->json('report');
+    $this->putJson("/api/breakdowns/{$breakdown->id}", ['document' => Examples::document(['feel' => Examples::swing(2)]), 'revision' => 1, 'sitting' => 'one'])->assertOk();
+
+    expect($this->getJson("/api/breakdowns/{$breakdown->id}/takes")->json('0.report'))->toEqual($before);
+});
+
+it('shows students their own takes only, and the teacher everybody\'s', function (): void {
+    $teacher = $this->teacher();
+    $breakdown = $this->shelved($teacher);
+    $students = [$this->student('Student A'), $this->student('Student B')];
+    $breakdown->students()->attach($students);
+    foreach ($students as $student) {
+        $this->actingAs($student)->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($this->newId()))->assertCreated()->assertJsonPath('number', 1);
+    }
+
+    $this->actingAs($students[0])->getJson("/api/breakdowns/{$breakdown->id}/takes")->assertJsonCount(1)->assertJsonPath('0.player', 'Student A');
+    $this->actingAs($students[0])->getJson('/api/breakdowns')->assertJsonPath('0.takes', 1);
+    $this->actingAs($teacher)->getJson("/api/breakdowns/{$breakdown->id}/takes")->assertJsonCount(2);
+    $taken = Take::query()->where('player_id', $students[1]->id)->value('id');
+    $this->actingAs($students[0])->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($taken))->assertForbidden();
+});
+
+it('refuses takes that are none, and keeps nothing of them', function (array $change, string $message): void {
+    $teacher = $this->teacher();
+    $breakdown = $this->shelved($teacher);
+    $this->actingAs($teacher)->postJson("/api/breakdowns/{$breakdown->id}/takes", $change + takeOf($this->newId()))
+        ->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, $message));
+
+    expect(Take::query()->count())->toBe(0);
+})->with([
+    'no id' => [['id' => 'take one'], 'id'],
+    'tempo 0' => [['tempo' => 0], 'Choose 20 to 400'],
+    'a thousand bars' => [['bars' => 1000], 'bars'],
+    'taps without times' => [['taps' => [['key' => 'down']]], 'Tap 1 has no time'],
+    'a delay of two seconds' => [['latency_ms' => 2000], 'latency'],
+]);
+
+it('measures a device\'s delay and keeps it for that device and person', function (): void {
+    $clicks = array_map(static fn (int $click): float => $click * 0.6, range(0, 15));
+    $this->actingAs($this->teacher())->putJson('/api/calibrations/tablet', ['clicks' => $clicks, 'taps' => array_map(static fn (float $click): float => $click + 0.042, $clicks)])
+        ->assertOk()->assertJsonPath('latency_ms', 42)->assertJsonPath('spread_ms', 0);
+    $this->getJson('/api/calibrations/tablet')->assertJsonPath('calibration.latency_ms', 42);
+    $this->getJson('/api/calibrations/phone')->assertJsonPath('calibration', null);
+    $this->putJson('/api/calibrations/tablet', ['clicks' => $clicks, 'taps' => [0.1]])->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, 'too few'));
+    $this->actingAs($this->student())->getJson('/api/calibrations/tablet')->assertJsonPath('calibration', null);
+});
+
+it('seeds a made-up band with breakdowns in several feels, one of them practised', function (): void {
+    $this->seed();
+    $maren = App\Models\User::query()->where('email', 'maren@gravik.demo')->sole();
+    $shelf = $this->actingAs($maren)->getJson('/api/breakdowns')->assertOk()->json();
+
+    expect(count($shelf))->toBeGreaterThanOrEqual(4)
+        ->and(count(array_unique(array_column($shelf, 'feel'))))->toBeGreaterThanOrEqual(4)
+        ->and(array_sum(array_column($shelf, 'takes')))->toBeGreaterThanOrEqual(3)
+        ->and(array_filter(array_map(static fn (array $card): bool => (new BreakdownJson())->read(test()->getJson('/api/breakdowns/'.$card['id'])->json('document'))->form()->chords === [], $shelf)))->toBe([]);
+    $this->seed();
+    expect($this->getJson('/api/breakdowns')->json())->toHaveCount(count($shelf));
+});
