@@ -7,6 +7,7 @@ use PhpCsFixer\Finder;
 
 return (new Config())
     ->setRiskyAllowed(true)
+    ->setUnsupportedPhpVersionAllowed(true)
     ->setCacheFile(__DIR__.'/.cache/php-cs-fixer')
     ->setFinder(Finder::create()->in([__DIR__.'/core', __DIR__.'/app', __DIR__.'/bootstrap', __DIR__.'/config', __DIR__.'/database', __DIR__.'/routes', __DIR__.'/tests', __DIR__.'/packages'])->notPath('cache'))
     ->setRules([
@@ -25,5 +26,4 @@ return (new Config())
         'array_syntax' => ['syntax' => 'short'],
         'strict_comparison' => true,
         'void_return' => true,
-        'static_lambda' => true,
     ]);

@@ -19,16 +19,30 @@ final readonly class InitialScript
         }
         /** @var array<string, array{file: string, imports?: list<string>}> $manifest */
         $manifest = json_decode((string) file_get_contents($file), true, 16, JSON_THROW_ON_ERROR);
-        $seen = [];
-        $open = self::FIRST_SCREENS;
-        while ($open !== []) {
-            $name = array_pop($open);
-            if (! isset($seen[$name])) {
-                $seen[$name] = strlen((string) gzencode((string) file_get_contents(public_path('build/'.$manifest[$name]['file'])), 6));
-                array_push($open, ...$manifest[$name]['imports'] ?? []);
-            }
+        $sizes = [];
+        foreach (self::FIRST_SCREENS as $name) {
+            $sizes = self::withImports($name, $manifest, $sizes);
         }
 
-        return array_sum($seen) / 1000;
+        return array_sum($sizes) / 1000;
+    }
+
+    /**
+     * @param array<string, array{file: string, imports?: list<string>}> $manifest
+     * @param array<string, int>                                         $sizes    bytes of each chunk seen so far
+     *
+     * @return array<string, int>
+     */
+    private static function withImports(string $name, array $manifest, array $sizes): array
+    {
+        if (isset($sizes[$name])) {
+            return $sizes;
+        }
+        $sizes[$name] = strlen((string) gzencode((string) file_get_contents(public_path('build/'.$manifest[$name]['file'])), 6));
+        foreach ($manifest[$name]['imports'] ?? [] as $import) {
+            $sizes = self::withImports($import, $manifest, $sizes);
+        }
+
+        return $sizes;
     }
 }

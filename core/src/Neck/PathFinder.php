@@ -132,7 +132,7 @@ final readonly class PathFinder
 
     private function own(Voicing $voicing): float
     {
-        return $this->weights->rank * $voicing->rank();
+        return $this->weights->rank * $voicing->rank;
     }
 
     /**

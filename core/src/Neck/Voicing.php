@@ -13,6 +13,9 @@ use Gravik\Pitch\Pitch;
  */
 final readonly class Voicing
 {
+    /** What grips are sorted by: the hand's difficulty and what else speaks against the grip. */
+    public float $rank;
+
     /**
      * @param list<int|null>        $frets
      * @param list<int|null>        $fingers  0 open, 1 to 4; null where muted
@@ -31,17 +34,13 @@ final readonly class Voicing
         public int $position,
         public array $difficulty,
         public array $unsuitability,
-    ) {}
+    ) {
+        $this->rank = array_sum($difficulty) + array_sum($unsuitability);
+    }
 
     public function difficultySum(): float
     {
         return array_sum($this->difficulty);
-    }
-
-    /** What grips are sorted by: the hand's difficulty and what else speaks against the grip. */
-    public function rank(): float
-    {
-        return array_sum($this->difficulty) + array_sum($this->unsuitability);
     }
 
     /** @return list<string|null> R, ♭3, 9 … */

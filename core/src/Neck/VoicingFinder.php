@@ -50,7 +50,7 @@ final readonly class VoicingFinder
             $voicing = $this->voicing($chord, $grips[$index]);
             if ($voicing !== null) {
                 $best[] = $voicing;
-                $kept->insert($voicing->rank());
+                $kept->insert($voicing->rank);
                 if (count($kept) > $limit) {
                     $kept->extract();
                 }
@@ -185,6 +185,8 @@ final readonly class VoicingFinder
 
     private static function bestFirst(Voicing $a, Voicing $b): int
     {
-        return [$a->rank(), $a->position, $a->text()] <=> [$b->rank(), $b->position, $b->text()];
+        $order = [$a->rank, $a->position] <=> [$b->rank, $b->position];
+
+        return $order !== 0 ? $order : $a->text() <=> $b->text();
     }
 }

@@ -21,7 +21,7 @@ function gripsOf(Breakdown $breakdown): array
     return array_map(static fn (Voicing $voicing): string => $voicing->text(), $breakdown->voiced()->path->voicings);
 }
 
-it('moves to another key with its chords and pins, and lists the pins it had to drop', static function (): void {
+it('moves to another key with its chords and pins, and lists the pins it had to drop', function (): void {
     $breakdown = Examples::breakdown([
         'sections' => [['name' => 'A', 'line' => '| Dm6 | i6 | B♭7 A7 |']],
         'pins' => [
@@ -36,14 +36,14 @@ it('moves to another key with its chords and pins, and lists the pins it had to 
         ->and($moved->dropped)->toEqual([$breakdown->pins[1]]);
 });
 
-it('comes back from any key with the line it left with', static function (string $key): void {
+it('comes back from any key with the line it left with', function (string $key): void {
     $home = Key::parse('D minor');
     $breakdown = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm6 | B♭7 | Gm7♭5 A7♭9 | C/E |']]]);
 
     expect($breakdown->inKey(Key::parse($key))->breakdown->inKey($home)->breakdown->sections[0]->line)->toBe('| Dm6 | B♭7 | Gm7♭5 A7♭9 | C/E |');
 })->with(['E minor', 'F minor', 'G minor', 'A minor', 'B minor', 'C minor', 'E♭ minor', 'F♯ minor']);
 
-it('holds pins in place and tells which have lost their chord', static function (): void {
+it('holds pins in place and tells which have lost their chord', function (): void {
     $breakdown = Examples::breakdown(['pins' => [
         ['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'A7', 'frets' => [5, 7, 5, 6, 5, 5]],
         ['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Gm', 'frets' => [3, 5, 5, 3, 3, 3]],
@@ -54,7 +54,7 @@ it('holds pins in place and tells which have lost their chord', static function 
         ->and(array_map(static fn (Pin $pin): string => $pin->symbol, $breakdown->voiced()->loose))->toBe(['Gm', 'Dm']);
 });
 
-it('finds the same grips again from remembered frets', static function (): void {
+it('finds the same grips again from remembered frets', function (): void {
     $breakdown = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm6 | B♭7 | Gm7 A7 |']], 'company' => 'with-bass']);
     $voiced = $breakdown->voiced();
     $again = $breakdown->voicer()->voiceWith($voiced->form, $breakdown->pins, array_map(static fn (Voicing $voicing): array => $voicing->frets, $voiced->path->voicings));
@@ -62,7 +62,7 @@ it('finds the same grips again from remembered frets', static function (): void 
     expect($again)->toEqual($voiced);
 });
 
-it('lets the root go when a bass player comes', static function (): void {
+it('lets the root go when a bass player comes', function (): void {
     $alone = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| C9 | F9 | G13 |']]]);
     $together = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| C9 | F9 | G13 |']], 'company' => 'with-bass']);
     foreach ($alone->voiced()->path->voicings as $voicing) {
@@ -73,14 +73,14 @@ it('lets the root go when a bass player comes', static function (): void {
     expect($rootless)->not->toBeEmpty();
 });
 
-it('takes the first groove of a new meter and keeps its own in the old one', static function (): void {
+it('takes the first groove of a new meter and keeps its own in the old one', function (): void {
     $breakdown = Examples::breakdown(['band' => ['groove' => 'shuffle', 'parts' => []]]);
 
     expect($breakdown->shaped(Meter::parse('3/4'), 1, 2)->groove->meter->text())->toBe('3/4')
         ->and($breakdown->shaped(Meter::parse('4/4'), 2, 4)->groove->slug)->toBe('shuffle');
 });
 
-it('has a groove for every meter, and every groove fills its bar', static function (): void {
+it('has a groove for every meter, and every groove fills its bar', function (): void {
     foreach (Meter::KNOWN as $meter) {
         expect(Groove::defaultFor(Meter::parse($meter))->meter->text())->toBe($meter);
     }
@@ -93,7 +93,7 @@ it('has a groove for every meter, and every groove fills its bar', static functi
     }
 });
 
-it('refuses what no breakdown is', static function (callable $build, string $class): void {
+it('refuses what no breakdown is', function (callable $build, string $class): void {
     expect($build)->toThrow($class);
 })->with([
     'a groove in another meter' => [static fn () => Examples::breakdown()->shaped(Meter::parse('3/4'), 1, 2)->inKey(Key::parse('X')), Gravik\Harmony\ChordNotUnderstood::class],
@@ -103,6 +103,6 @@ it('refuses what no breakdown is', static function (callable $build, string $cla
     'a title of a page' => [static fn () => (new Gravik\Formats\BreakdownJson())->read(Examples::document(['title' => str_repeat('a', 121)])), Gravik\Formats\DocumentNotReadable::class],
 ]);
 
-it('says itself what a title needs', static function (): void {
+it('says itself what a title needs', function (): void {
     expect(BreakdownNotValid::title()->getMessage())->toContain('1 to 120 characters');
 });

@@ -30,7 +30,7 @@ function barsOf(string $line, string $meter = '4/4', string $key = 'D minor'): a
     )), chartLine($key, $meter)->read($line)->bars);
 }
 
-it('reads bars between strokes and shares the beats', static function (string $line, array $bars, string $meter): void {
+it('reads bars between strokes and shares the beats', function (string $line, array $bars, string $meter): void {
     expect(barsOf($line, $meter))->toBe($bars)->and(chartLine('D minor', $meter)->read($line)->problems)->toBe([]);
 })->with([
     'two chords share a bar' => ['| Dm6 | B♭7 | Gm7 A7 | Dm6 |', ['Dm6:4', 'B♭7:4', 'Gm7:2 A7:2', 'Dm6:4'], '4/4'],
@@ -46,7 +46,7 @@ it('reads bars between strokes and shares the beats', static function (string $l
     'nothing typed' => ['', [], '4/4'],
 ]);
 
-it('marks what it cannot read at its place and reads the rest', static function (string $line, int $at, int $length, int $bar, string $message, ?string $nearest): void {
+it('marks what it cannot read at its place and reads the rest', function (string $line, int $at, int $length, int $bar, string $message, ?string $nearest): void {
     $reading = chartLine()->read($line);
     $problem = $reading->problems[0];
 
@@ -64,11 +64,11 @@ it('marks what it cannot read at its place and reads the rest', static function 
     'a slash before any chord' => ['| / Dm / / |', 2, 1, 0, 'starts with /', null],
 ]);
 
-it('keeps all other bars when one cannot be read', static function (): void {
+it('keeps all other bars when one cannot be read', function (): void {
     expect(barsOf('| Dm6 | Ebv9 | Gm7 Hx | A7 |'))->toBe(['Dm6:4', '–:4', 'Gm7:2 –:2', 'A7:4']);
 });
 
-it('carries the typed line to another key and leaves everything else as it was typed', static function (string $line, string $to, string $carried): void {
+it('carries the typed line to another key and leaves everything else as it was typed', function (string $line, string $to, string $carried): void {
     expect(chartLine()->carriedTo(Key::parse($to), $line))->toBe($carried);
 })->with([
     ['| Dm6 | B♭7 |  Gm7   A7 | % |', 'E minor', '| Em6 | C7 |  Am7   B7 | % |'],
@@ -76,15 +76,15 @@ it('carries the typed line to another key and leaves everything else as it was t
     'what cannot be read stays' => ['| Dm | blue |', 'C minor', '| Cm | blue |'],
 ]);
 
-it('refuses a line that is a book', static function (): void {
+it('refuses a line that is a book', function (): void {
     chartLine()->read(str_repeat('| Dm ', 1000));
 })->throws(ChartNotReadable::class, 'too long to be one section');
 
-it('does not fall over any text', static function (string $line): void {
+it('does not fall over any text', function (string $line): void {
     expect(chartLine()->read($line)->bars)->toBeArray();
 })->with(['|||||', "\0\x01", '🎸 | 🎸', "Dm\n|\tA7", '| \\ |', "\xC3\x28 | Dm", str_repeat('/', 50), '%%%', '| '.str_repeat('D', 300).' |']);
 
-it('lays sections end to end', static function (): void {
+it('lays sections end to end', function (): void {
     $form = Form::of([new Section('A', '| Dm | A7 |'), new Section('B', '| Gm Dm |')], Key::parse('D minor'), Meter::parse('4/4'));
 
     expect(array_map(static fn (FormChord $chord): array => [$chord->section, $chord->bar, $chord->at, $chord->formTicks, $chord->chord->text()], $form->chords))->toBe([
@@ -92,11 +92,11 @@ it('lays sections end to end', static function (): void {
     ])->and($form->ticks())->toBe(3 * 3840);
 });
 
-it('refuses more bars than anybody writes out', static function (): void {
+it('refuses more bars than anybody writes out', function (): void {
     Form::of([new Section('A', str_repeat('|D', 500))], Key::parse('D'), Meter::parse('4/4'));
 })->throws(ChartNotReadable::class, '500 bars are more than');
 
-it('moves a pinned grip the shorter way along the neck, or lets it go', static function (array $frets, int $semitones, ?array $moved): void {
+it('moves a pinned grip the shorter way along the neck, or lets it go', function (array $frets, int $semitones, ?array $moved): void {
     expect((new Pin(0, 0, 0, 'X', $frets))->movedBy($semitones, 'Y')?->frets)->toBe($moved);
 })->with([
     'up' => [[null, 5, 4, 5, 5, null], 2, [null, 7, 6, 7, 7, null]],
@@ -108,10 +108,10 @@ it('moves a pinned grip the shorter way along the neck, or lets it go', static f
     'nowhere to go' => [[1, null, null, 4, 15, null], 1, null],
 ]);
 
-it('refuses pins that are no grips', static function (array $frets): void {
+it('refuses pins that are no grips', function (array $frets): void {
     new Pin(0, 0, 0, 'Dm', $frets);
 })->with([[[1, 2]], [[1, 2, 3, 4, 5, 99]]])->throws(NeckException::class);
 
-it('gives each problem a place of its own', static function (): void {
+it('gives each problem a place of its own', function (): void {
     expect(array_map(static fn (ChartProblem $problem): int => $problem->bar, chartLine()->read('| Ho | Dm | Xy |')->problems))->toBe([0, 2]);
 });

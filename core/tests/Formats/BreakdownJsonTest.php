@@ -33,18 +33,18 @@ function fullDocument(): array
     ]);
 }
 
-it('writes back exactly what it read', static function (array $document): void {
+it('writes back exactly what it read', function (array $document): void {
     $json = new BreakdownJson();
     $written = $json->write($json->read($document));
 
     expect($json->write($json->read($written)))->toBe($written)->and($json->parse($json->print($json->read($document))))->toEqual($json->read($document));
 })->with(['plain' => [Examples::document()], 'every field' => [fullDocument()]]);
 
-it('keeps every field of a full document as it stood', static function (): void {
+it('keeps every field of a full document as it stood', function (): void {
     expect((new BreakdownJson())->write((new BreakdownJson())->read(fullDocument())))->toEqual(fullDocument());
 });
 
-it('writes what its published schema describes', static function (array $document): void {
+it('writes what its published schema describes', function (array $document): void {
     expect(schemaAccepts((new BreakdownJson())->write((new BreakdownJson())->read($document))))->toBeTrue();
 })->with(['plain' => [Examples::document()], 'every field' => [fullDocument()]]);
 
@@ -108,6 +108,6 @@ it('refuses what only the meaning forbids, naming the place', function (array $f
     'a pattern of half a bar' => [['pattern' => ['ticks' => 1920, 'streams' => []]], '/pattern', 'one to four whole bars'],
 ]);
 
-it('says that a file is none of ours', static function (string $file): void {
+it('says that a file is none of ours', function (string $file): void {
     (new BreakdownJson())->parse($file);
 })->with(['', 'not json', '[]', '"breakdown"', 'null', '{"format":"other"}', str_repeat('[', 200), "\xFF\xD8\xFF"])->throws(DocumentNotReadable::class, 'This file is not a breakdown');

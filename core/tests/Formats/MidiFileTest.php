@@ -61,7 +61,7 @@ function readTrack(string $data): array
     return ['metas' => $metas, 'notes' => $notes, 'left open' => $open, 'end' => $tick];
 }
 
-it('writes tempo, meter, key, markers and one track a part', static function (array $fields, string $slots, int $grid, string $meterBytes, float $bpmInQuarters): void {
+it('writes tempo, meter, key, markers and one track a part', function (array $fields, string $slots, int $grid, string $meterBytes, float $bpmInQuarters): void {
     $breakdown = Examples::breakdown($fields, $slots, $grid);
     $timeline = (new Performer())->perform($breakdown);
     [$header, $tracks] = readMidi((new MidiFile())->write($breakdown, $timeline));
@@ -82,7 +82,7 @@ it('writes tempo, meter, key, markers and one track a part', static function (ar
     'six eight counts dotted quarters' => [['tempo' => 60, 'meter' => '6/8'], 'x..x.x', 3, '0603', 90.0],
 ]);
 
-it('has the swing in the ticks, every note within a tick of where it sounds', static function (): void {
+it('has the swing in the ticks, every note within a tick of where it sounds', function (): void {
     $breakdown = Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 138], 'x.xcx.xg');
     $timeline = (new Performer())->perform($breakdown);
     [, $tracks] = readMidi((new MidiFile())->write($breakdown, $timeline));
@@ -98,7 +98,7 @@ it('has the swing in the ticks, every note within a tick of where it sounds', st
     expect(array_map(static fn (array $note): int => $note[2], $tracks[1]['notes']))->toContain(640);
 });
 
-it('puts chucks on a channel of their own, very short', static function (): void {
+it('puts chucks on a channel of their own, very short', function (): void {
     $breakdown = Examples::breakdown([], 'x.c.....');
     [, $tracks] = readMidi((new MidiFile())->write($breakdown, (new Performer())->perform($breakdown)));
     $chucks = array_values(array_filter($tracks[3]['notes'], static fn (array $note): bool => $note[0] === 2));

@@ -12,7 +12,7 @@ function degreeText(array $degrees): string
     return implode(' ', array_map(static fn (Degree $degree): string => $degree->text(), $degrees));
 }
 
-it('sorts the degrees of a chord into required and optional', static function (string $typed, string $printed, string $required, string $optional): void {
+it('sorts the degrees of a chord into required and optional', function (string $typed, string $printed, string $required, string $optional): void {
     $chord = ChordSymbol::parse($typed);
 
     expect($chord->text())->toBe($printed)
@@ -61,22 +61,22 @@ it('sorts the degrees of a chord into required and optional', static function (s
     'without a third' => ['Eno3', 'Eno3', '5', ''],
 ]);
 
-it('asks an altered chord for one of its alterations', static function (): void {
+it('asks an altered chord for one of its alterations', function (): void {
     expect(degreeText(ChordSymbol::parse('G7alt')->oneOf))->toBe('♭9 ♯9 ♭5 ♯5')
         ->and(ChordSymbol::parse('G7')->oneOf)->toBe([]);
 });
 
-it('keeps third and seventh as the shell, the sixth where there is none, the root where there is neither', static function (string $symbol, string $shell): void {
+it('keeps third and seventh as the shell, the sixth where there is none, the root where there is neither', function (string $symbol, string $shell): void {
     expect(degreeText(ChordSymbol::parse($symbol)->shell))->toBe($shell);
 })->with([['C13b9', '3 ♭7'], ['Dm6', '♭3 6'], ['G9sus4', '4 ♭7'], ['F', '3'], ['Bdim7', '♭3 6']]);
 
-it('takes a slash bass into the chord', static function (string $typed, string $printed, ?string $bass): void {
+it('takes a slash bass into the chord', function (string $typed, string $printed, ?string $bass): void {
     $chord = ChordSymbol::parse($typed);
 
     expect($chord->text())->toBe($printed)->and($chord->bass?->text())->toBe($bass);
 })->with([['Dm/C', 'Dm/C', 'C'], ['C/D', 'C/D', 'D'], ['C6/9/E', 'C6/9/E', 'E'], ['Am7/G', 'Am7/G', 'G'], ['C/C', 'C', null]]);
 
-it('prints what it can read again as the same chord', static function (string $symbol): void {
+it('prints what it can read again as the same chord', function (string $symbol): void {
     $chord = ChordSymbol::parse($symbol);
     $again = ChordSymbol::parse($chord->text());
 
@@ -101,11 +101,11 @@ it('points at the character it cannot read and offers the nearest symbol', funct
     'a power chord with a ninth' => ['E5b9', 1, 'E7♭9'],
 ]);
 
-it('says in the message what was read, where it stopped and what would do', static function (): void {
+it('says in the message what was read, where it stopped and what would do', function (): void {
     ChordSymbol::parse('Ebv9');
 })->throws(ChordNotUnderstood::class, 'In "Ebv9" the part from character 3, "v9", is no chord ending we know. Did you mean "E♭9"?');
 
-it('spells the notes of a chord by their degrees', static function (string $symbol, int $pitchClass, string $note): void {
+it('spells the notes of a chord by their degrees', function (string $symbol, int $pitchClass, string $note): void {
     expect(ChordSymbol::parse($symbol)->spell($pitchClass)->text())->toBe($note);
 })->with([
     'the flat third of A♭ minor' => ['A♭m', 11, 'C♭'],

@@ -8,7 +8,7 @@ use Gravik\Harmony\Key;
 use Gravik\Harmony\Numeral;
 use Gravik\Pitch\NoteName;
 
-it('reads a key and counts its signature', static function (string $typed, string $text, int $signature): void {
+it('reads a key and counts its signature', function (string $typed, string $text, int $signature): void {
     $key = Key::parse($typed);
 
     expect($key->text())->toBe($text)->and($key->signature())->toBe($signature);
@@ -17,11 +17,11 @@ it('reads a key and counts its signature', static function (string $typed, strin
     ['Db major', 'D♭ major', -5], ['C♯ major', 'C♯ major', 7], ['A♭ minor', 'A♭ minor', -7], ['B maj', 'B major', 5],
 ]);
 
-it('refuses what is no key', static function (string $typed): void {
+it('refuses what is no key', function (string $typed): void {
     Key::parse($typed);
 })->with(['', 'H', 'D dorian', 'G♯ major', 'F♭', '12'])->throws(ChordNotUnderstood::class, 'such as "D minor"');
 
-it('carries notes from key to key with their letters', static function (string $from, string $note, string $to, string $carried): void {
+it('carries notes from key to key with their letters', function (string $from, string $note, string $to, string $carried): void {
     expect(Key::parse($from)->carry(NoteName::parse($note), Key::parse($to))->text())->toBe($carried);
 })->with([
     ['D minor', 'B♭', 'E minor', 'C'],
@@ -32,7 +32,7 @@ it('carries notes from key to key with their letters', static function (string $
     ['F', 'D♭', 'G♭ major', 'D'],
 ]);
 
-it('brings a chord back to where it came from', static function (): void {
+it('brings a chord back to where it came from', function (): void {
     foreach (['Dm7', 'B♭7♯11', 'Gm7♭5/D♭', 'E9', 'A♭6'] as $symbol) {
         foreach (['C', 'F', 'B♭', 'E♭', 'G', 'D', 'A'] as $tonic) {
             $home = Key::parse('F');
@@ -44,7 +44,7 @@ it('brings a chord back to where it came from', static function (): void {
     }
 });
 
-it('reads numerals as chords of the key', static function (string $key, string $numeral, string $chord): void {
+it('reads numerals as chords of the key', function (string $key, string $numeral, string $chord): void {
     expect((new Numeral(Key::parse($key)))->chord($numeral)->text())->toBe($chord);
 })->with([
     ['C', 'I', 'C'], ['C', 'ii7', 'Dm7'], ['C', 'V7', 'G7'], ['C', '♭VII7', 'B♭7'], ['C', 'vii°', 'Bdim'], ['C', 'viiø7', 'Bm7♭5'],
@@ -53,7 +53,7 @@ it('reads numerals as chords of the key', static function (string $key, string $
     ['D minor', 'V7', 'A7'], ['D minor', 'VII', 'C'], ['D minor', 'vii°7', 'C♯dim7'], ['D minor', 'III', 'F'], ['A minor', 'V7♭9', 'E7♭9'],
 ]);
 
-it('writes chords as numerals that read as the same chord again', static function (string $key, string $symbol, string $numeral): void {
+it('writes chords as numerals that read as the same chord again', function (string $key, string $symbol, string $numeral): void {
     $numerals = new Numeral(Key::parse($key));
     expect($numerals->text(ChordSymbol::parse($symbol)))->toBe($numeral)
         ->and($numerals->chord($numeral)->text())->toBe($symbol);

@@ -51,7 +51,7 @@ function kinds(LockReport $report): array
     return array_map(static fn (Finding $finding): string => $finding->kind, $report->findings);
 }
 
-it('finds nothing off in a perfect take', static function (): void {
+it('finds nothing off in a perfect take', function (): void {
     $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing(2)], 'x.xxx.xx'));
     $report = reported(played($timeline, static fn (): float => 0.0), $timeline);
 
@@ -61,7 +61,7 @@ it('finds nothing off in a perfect take', static function (): void {
         ->and($report->failed)->toBe([])->and(kinds($report))->toBe(['holds']);
 });
 
-it('keeps a constant shift as placement, in words and in the bias', static function (): void {
+it('keeps a constant shift as placement, in words and in the bias', function (): void {
     $timeline = timelineOf(Examples::breakdown([], 'x.xxx.xx'));
     $report = reported(played($timeline, static fn (): float => 32.0), $timeline);
 
@@ -71,7 +71,7 @@ it('keeps a constant shift as placement, in words and in the bias', static funct
         ->and($report->failed)->toHaveCount(1);
 });
 
-it('takes off the latency that was measured, and says where none was', static function (): void {
+it('takes off the latency that was measured, and says where none was', function (): void {
     $timeline = timelineOf(Examples::breakdown([], 'x.xxx.xx'));
     $taps = played($timeline, static fn (): float => 85.0);
 
@@ -79,7 +79,7 @@ it('takes off the latency that was measured, and says where none was', static fu
         ->and(reported($taps, $timeline, null)->findings[0]->text)->toContain('measure its delay first');
 });
 
-it('measures the swing that was played and says it in agreeing figures', static function (float $planned, float $offBeatMs, float $bpm): void {
+it('measures the swing that was played and says it in agreeing figures', function (float $planned, float $offBeatMs, float $bpm): void {
     $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing($planned), 'tempo' => $bpm], 'xxxxxxxx'));
     $off = static fn (PlayedStroke $stroke): bool => $stroke->formTick % 960 === 480;
     $report = reported(played($timeline, static fn (PlayedStroke $stroke): float => $off($stroke) ? $offBeatMs : 0.0), $timeline);
@@ -93,20 +93,20 @@ it('measures the swing that was played and says it in agreeing figures', static 
         ->and($finding->stage)->toBe(2)->and($finding->tempo)->toBe((int) round($bpm * 2 / 3));
 })->with([[2.0, -38.0, 126], [1.5, -40.0, 100], [1.0, -45.0, 92]]);
 
-it('holds upbeats against the beats where no pair is planned', static function (string $slots): void {
+it('holds upbeats against the beats where no pair is planned', function (string $slots): void {
     $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 60], $slots));
     $report = reported(played($timeline, static fn (PlayedStroke $stroke): float => $stroke->formTick % 960 === 480 ? -1000 * (2 / 3 - 0.6) : 0.0), $timeline);
 
     expect($report->swing?->played)->toEqualWithDelta(1.5, 0.001);
 })->with(['upbeats alone' => ['.x.x.x.x'], 'upbeats and chucks on 2 and 4' => ['.xcx.xcx']]);
 
-it('measures no swing where the grid has no pairs', static function (array $fields, string $slots, int $grid): void {
+it('measures no swing where the grid has no pairs', function (array $fields, string $slots, int $grid): void {
     $timeline = timelineOf(Examples::breakdown($fields, $slots, $grid));
 
     expect(reported(played($timeline, static fn (): float => 3.0), $timeline)->swing)->toBeNull();
 })->with([[[], 'xxxx', 1], [['meter' => '12/8'], 'x.xx.xx.xx.x', 3], [[], 'xxxxxxxxxxxx', 3]]);
 
-it('tells scatter from one slot that is off', static function (): void {
+it('tells scatter from one slot that is off', function (): void {
     $timeline = timelineOf(Examples::breakdown([], 'x.x.x.x.'));
     $loose = reported(played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): float => [-45.0, 45.0, -35.0, 35.0, 0.0][($index * 3 + $round) % 5]), $timeline);
     $third = reported(played($timeline, static fn (PlayedStroke $stroke): float => $stroke->slot === 4 ? 40.0 : 1.0), $timeline);
@@ -118,7 +118,7 @@ it('tells scatter from one slot that is off', static function (): void {
         ->and($slot)->toHaveCount(1)->and($slot[0]->name)->toBe('3');
 });
 
-it('counts missed and extra strokes by slot, and forgets bars after the last stroke', static function (): void {
+it('counts missed and extra strokes by slot, and forgets bars after the last stroke', function (): void {
     $timeline = timelineOf(Examples::breakdown([], 'x.x.x.x.'));
     $taps = played($timeline, static fn (PlayedStroke $stroke, int $round): ?float => $stroke->slot === 6 && $round < 4 ? null : 0.0, 5);
     foreach ([0, 1, 2] as $bar) {
@@ -132,7 +132,7 @@ it('counts missed and extra strokes by slot, and forgets bars after the last str
         ->and($report->findings[0]->text)->toContain('8 of 40 strokes are missing, most often the 4');
 });
 
-it('sees a drift as drift and leaves the spread alone', static function (): void {
+it('sees a drift as drift and leaves the spread alone', function (): void {
     $timeline = timelineOf(Examples::breakdown([], 'x.x.x.x.'));
     $report = reported(played($timeline, static fn (PlayedStroke $stroke, int $round): float => -2.0 * ($round * 4 + $stroke->bar * 2)), $timeline);
 
@@ -140,7 +140,7 @@ it('sees a drift as drift and leaves the spread alone', static function (): void
         ->and(array_values(array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind === 'drift'))[0]->text)->toContain('pull ahead');
 });
 
-it('recovers the drift of a tempo that changes evenly', static function (float $bpmPerMinute): void {
+it('recovers the drift of a tempo that changes evenly', function (float $bpmPerMinute): void {
     $timeline = timelineOf(Examples::breakdown([], 'x.x.x.x.'));
     $taps = [];
     for ($beat = 0; $beat < 128; $beat++) {
@@ -154,7 +154,7 @@ it('recovers the drift of a tempo that changes evenly', static function (float $
     expect(reported($taps, $timeline)->driftBpmPerMin)->toEqualWithDelta($bpmPerMinute, 0.15);
 })->with([1.0, -0.8, 0.0]);
 
-it('notices strokes that went the other way', static function (): void {
+it('notices strokes that went the other way', function (): void {
     $timeline = timelineOf(Examples::breakdown([], 'x.xxx.xx'));
     $taps = array_map(static fn (array $tap, int $index): array => ['t' => $tap['t'], 'key' => $index % 4 === 0 ? 'up' : $tap['key']], played($timeline, static fn (): float => 0.0), range(0, 95));
     $report = reported($taps, $timeline);
@@ -163,7 +163,7 @@ it('notices strokes that went the other way', static function (): void {
         ->and(kinds($report))->toContain('direction');
 });
 
-it('recovers what the simulated player was told to do', static function (int $seed): void {
+it('recovers what the simulated player was told to do', function (int $seed): void {
     $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 126], 'xxxxxxxx'));
     $taps = (new SimulatedTaps(12, -30, 9, 0.05, $seed))->play($timeline, 32);
     $report = reported($taps, $timeline);
@@ -179,19 +179,19 @@ it('recovers what the simulated player was told to do', static function (int $se
     }
 })->with([1, 2, 3, 4, 5]);
 
-it('plays the same take for the same seed', static function (): void {
+it('plays the same take for the same seed', function (): void {
     $timeline = timelineOf(Examples::breakdown());
     expect((new SimulatedTaps(5, 0, 10, 0.1, 3))->play($timeline, 8))->toBe((new SimulatedTaps(5, 0, 10, 0.1, 3))->play($timeline, 8))
         ->not->toBe((new SimulatedTaps(5, 0, 10, 0.1, 4))->play($timeline, 8));
 });
 
-it('says when there is too little to judge', static function (array $taps, string $text): void {
+it('says when there is too little to judge', function (array $taps, string $text): void {
     $report = reported($taps, timelineOf(Examples::breakdown()));
 
     expect(kinds($report))->toBe(['too-few'])->and($report->findings[0]->text)->toContain($text)->and($report->failed)->not->toBe([]);
 })->with([[[], 'No strokes were heard'], [[0.0, 0.5, 1.0], 'Only 3 of your 3 strokes']]);
 
-it('says at most three things that are off and one that holds, the worst first', static function (): void {
+it('says at most three things that are off and one that holds, the worst first', function (): void {
     $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing(2)], 'xxxxxxxx'));
     $report = reported(played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): ?float => $index % 7 === 0 ? null : ($stroke->slot % 2 === 1 ? -60.0 : [30.0, -30.0, 4.0][$round % 3])), $timeline);
     $severities = array_map(static fn (Finding $finding): float => $finding->severity, array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind !== 'holds'));
@@ -201,7 +201,7 @@ it('says at most three things that are off and one that holds, the worst first',
     expect(count($severities))->toBeLessThanOrEqual(3)->and($severities)->toBe($sorted)->and(min($severities))->toBeGreaterThan(1);
 });
 
-it('lets the teacher set a stricter gate', static function (): void {
+it('lets the teacher set a stricter gate', function (): void {
     $timeline = timelineOf(Examples::breakdown([], 'x.x.x.x.'));
     $taps = (new SimulatedTaps(0, 0, 15, 0, 9))->play($timeline, 32);
 
@@ -209,7 +209,7 @@ it('lets the teacher set a stricter gate', static function (): void {
         ->and(reported($taps, $timeline, 0.0, Gate::advanced())->failed)->toHaveCount(1);
 });
 
-it('reads takes as they are written and refuses what is none', static function (mixed $take, ?string $message): void {
+it('reads takes as they are written and refuses what is none', function (mixed $take, ?string $message): void {
     if ($message === null) {
         expect(Take::read($take, 0.5)->taps)->toEqual([new Gravik\Listening\Tap(0.0, null), new Gravik\Listening\Tap(0.75, Direction::Up)]);
 
@@ -226,7 +226,7 @@ it('reads takes as they are written and refuses what is none', static function (
     'too many' => [array_fill(0, 20_001, 1.0), '20001 taps are more than'],
 ]);
 
-it('measures a delay as the median of how late the taps came', static function (): void {
+it('measures a delay as the median of how late the taps came', function (): void {
     $clicks = array_map(static fn (int $click): float => 0.6 * $click, range(0, 15));
     $taps = array_map(static fn (float $click, int $index): float => $click + 0.08 + ($index === 3 ? 0.2 : ($index % 2 === 0 ? 0.01 : -0.01)), $clicks, range(0, 15));
     $check = LatencyCheck::of($clicks, $taps);
@@ -235,7 +235,7 @@ it('measures a delay as the median of how late the taps came', static function (
     LatencyCheck::of($clicks, array_slice($taps, 0, 7));
 })->throws(ListeningException::class, '7 taps are too few');
 
-it('refuses to judge against nothing, and a delay no device has', static function (callable $judge): void {
+it('refuses to judge against nothing, and a delay no device has', function (callable $judge): void {
     expect($judge)->toThrow(ListeningException::class);
 })->with([
     'no strokes' => [static fn () => reported([1.0], timelineOf(Examples::breakdown([], '........')))],

@@ -25,7 +25,7 @@ function bestAssignment(array $planned, array $played, int $window, int $shift):
     return $try(0, 0);
 }
 
-it('finds the shift that pairs most and then the nearest pairs, as trying everything does', static function (int $seed): void {
+it('finds the shift that pairs most and then the nearest pairs, as trying everything does', function (int $seed): void {
     $chance = new Random\Randomizer(new Random\Engine\Mt19937($seed));
     $gap = 200;
     $planned = array_map(static fn (int $slot): int => 1000 + $slot * $gap, range(0, 4));
@@ -61,7 +61,7 @@ it('finds the shift that pairs most and then the nearest pairs, as trying everyt
         ->and([count($matching->pairs), -$distance])->toBe([$pairs, $minus]);
 })->with(range(1, 12));
 
-it('claims no stroke twice, keeps the order, and accounts for every onset', static function (): void {
+it('claims no stroke twice, keeps the order, and accounts for every onset', function (): void {
     $chance = new Random\Randomizer(new Random\Engine\Mt19937(7));
     $planned = array_map(static fn (int $slot): float => $slot * 0.3, range(0, 199));
     $played = array_map(static fn (float $t): float => $t + $chance->getInt(-200, 200) / 1000, $planned);
@@ -76,20 +76,20 @@ it('claims no stroke twice, keeps the order, and accounts for every onset', stat
         ->and(count($matching->pairs) + count($matching->extra))->toBe(200);
 });
 
-it('has nothing to pair where nothing was played', static function (): void {
+it('has nothing to pair where nothing was played', function (): void {
     $matching = (new Matcher())->match([0.0, 0.5], [], 0.5, 0.5);
 
     expect([$matching->pairs, $matching->missed, $matching->extra, $matching->shift])->toEqual([[], [0, 1], [], 0.0]);
 });
 
-it('takes medians and spreads that a wild value does not move', static function (): void {
+it('takes medians and spreads that a wild value does not move', function (): void {
     expect(Statistics::median([3.0, 1.0, 2.0]))->toBe(2.0)
         ->and(Statistics::median([1.0, 2.0, 3.0, 400.0]))->toBe(2.5)
         ->and(Statistics::spread([-1.0, 0.0, 1.0, 500.0]))->toEqualWithDelta(1.4826 * 1.0, 1e-9)
         ->and(Statistics::line([0.0, 1.0, 2.0], [5.0, 7.0, 9.0]))->toEqualWithDelta([5.0, 2.0], 1e-12);
 });
 
-it('agrees with the normal distribution about its spread', static function (): void {
+it('agrees with the normal distribution about its spread', function (): void {
     $chance = new Random\Randomizer(new Random\Engine\Mt19937(11));
     $values = [];
     for ($i = 0; $i < 4000; $i++) {

@@ -21,7 +21,7 @@ function candidatesFor(string $line, int $each, Company $company = Company::With
     return array_map(static fn (string $symbol): array => $finder->find(ChordSymbol::parse($symbol), $each)->best, explode(' ', $line));
 }
 
-it('finds the line that costs least of all possible lines', static function (string $line, int $each, PathWeights $weights): void {
+it('finds the line that costs least of all possible lines', function (string $line, int $each, PathWeights $weights): void {
     $finder = new PathFinder(new Neck(Tuning::standard()), $weights);
     $candidates = candidatesFor($line, $each);
     $least = INF;
@@ -48,7 +48,7 @@ it('finds the line that costs least of all possible lines', static function (str
     'one chord' => ['F♯m7♭5', 20, new PathWeights()],
 ]);
 
-it('beats or equals the greedy choice, and is better somewhere', static function (): void {
+it('beats or equals the greedy choice, and is better somewhere', function (): void {
     $finder = new PathFinder(new Neck(Tuning::standard()));
     $better = 0;
     foreach (['Dm6 B♭7 Gm7 A7', 'E♭6 G♭9 Fm7 B♭9', 'C E7 A7 D9', 'F♯m7 B9 E6 A9'] as $line) {
@@ -65,7 +65,7 @@ it('beats or equals the greedy choice, and is better somewhere', static function
     expect($better)->toBeGreaterThan(0);
 });
 
-it('leaves a pinned grip alone and leads the line to it', static function (): void {
+it('leaves a pinned grip alone and leads the line to it', function (): void {
     $candidates = candidatesFor('Dm6 B♭7 Gm7', 30);
     $pinned = $candidates[1][29];
     $path = (new PathFinder(new Neck(Tuning::standard())))->cheapest([$candidates[0], [$pinned], $candidates[2]]);
@@ -73,7 +73,7 @@ it('leaves a pinned grip alone and leads the line to it', static function (): vo
     expect($path->voicings[1])->toBe($pinned);
 });
 
-it('says how the hand moves, what is held and where the top voice goes', static function (): void {
+it('says how the hand moves, what is held and where the top voice goes', function (): void {
     $finder = new VoicingFinder(new Neck(Tuning::standard()), new FretRange(), Company::WithBass);
     $line = [
         $finder->voicing(ChordSymbol::parse('A♭6'), [null, null, 6, 8, 6, 8]),
@@ -85,17 +85,17 @@ it('says how the hand moves, what is held and where the top voice goes', static 
     expect($path->moves)->toBe([['frets' => 0, 'held' => 2, 'top' => -2], ['frets' => 0, 'held' => 2, 'top' => 1]]);
 });
 
-it('keeps one note on top where that can be done', static function (): void {
+it('keeps one note on top where that can be done', function (): void {
     $path = (new PathFinder(new Neck(Tuning::standard())))->cheapestWithCommonTop(candidatesFor('C13 B13♭9 B♭13 A7alt', 60));
     $tops = array_unique(array_map(static fn (Voicing $voicing): int => $voicing->topMidi(), $path->voicings));
 
     expect($tops)->toHaveCount(1);
 });
 
-it('says so where no note can stay on top', static function (): void {
+it('says so where no note can stay on top', function (): void {
     (new PathFinder(new Neck(Tuning::standard())))->cheapestWithCommonTop(candidatesFor('C5 C♯5', 60));
 })->throws(NeckException::class, 'Let go of the common top');
 
-it('has nothing to say about no chords', static function (): void {
+it('has nothing to say about no chords', function (): void {
     expect((new PathFinder(new Neck(Tuning::standard())))->cheapest([])->voicings)->toBe([]);
 });

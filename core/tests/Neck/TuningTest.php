@@ -9,7 +9,7 @@ use Gravik\Neck\ShapeFamily;
 use Gravik\Neck\Tuning;
 use Gravik\Pitch\PitchNotUnderstood;
 
-it('knows the built-in tunings by their offset from standard', static function (string $slug, array $offsets): void {
+it('knows the built-in tunings by their offset from standard', function (string $slug, array $offsets): void {
     $standard = Tuning::standard()->openMidi(0);
 
     expect(array_map(static fn (int $midi, int $from): int => $midi - $from, Tuning::parse($slug)->openMidi(0), $standard))->toBe($offsets);
@@ -20,31 +20,31 @@ it('knows the built-in tunings by their offset from standard', static function (
     ['baritone-b', [-5, -5, -5, -5, -5, -5]],
 ]);
 
-it('reads every tuning of its table, four to eight strings', static function (): void {
+it('reads every tuning of its table, four to eight strings', function (): void {
     foreach (Tuning::known() as $slug => [$name]) {
         expect(Tuning::parse($slug)->strings())->toBeBetween(4, 8)->and($name)->not->toBe('');
     }
 });
 
-it('takes any tuning that is typed', static function (): void {
+it('takes any tuning that is typed', function (): void {
     expect(Tuning::parse('D2, A2, D3, G3, B3, E4')->openMidi(2))->toBe([40, 47, 52, 57, 61, 66]);
 });
 
-it('refuses a tuning that no guitar has', static function (string $typed, string $class): void {
+it('refuses a tuning that no guitar has', function (string $typed, string $class): void {
     expect(static fn () => Tuning::parse($typed))->toThrow($class);
 })->with([
     ['opne-g', NeckException::class], ['E2,A2', NeckException::class], ['E2,A2,D3,H3', PitchNotUnderstood::class],
     ['C0,G0,C1,G1', NeckException::class], [str_repeat('E2,', 40).'E2', NeckException::class], ['', NeckException::class],
 ]);
 
-it('reads strings and frets the ways they are written', static function (): void {
+it('reads strings and frets the ways they are written', function (): void {
     expect(Neck::parseStrings('6-1', 6))->toBe([6, 5, 4, 3, 2, 1])
         ->and(Neck::parseStrings('1-4', 6))->toBe([4, 3, 2, 1])
         ->and(Neck::parseStrings('6,4,3', 6))->toBe([6, 4, 3])
         ->and(FretRange::parse(' 3 - 9 '))->toEqual(new FretRange(3, 9));
 });
 
-it('refuses strings, frets and capos that are not there', static function (callable $build): void {
+it('refuses strings, frets and capos that are not there', function (callable $build): void {
     expect($build)->toThrow(NeckException::class);
 })->with([
     'a seventh string' => [static fn () => Neck::parseStrings('7-1', 6)],
@@ -56,7 +56,7 @@ it('refuses strings, frets and capos that are not there', static function (calla
     'no string at all' => [static fn () => new Neck(Tuning::standard(), 0, [])],
 ]);
 
-it('knows which open grip a movable grip comes from', static function (array $frets, int $root, string $letter, int $fret): void {
+it('knows which open grip a movable grip comes from', function (array $frets, int $root, string $letter, int $fret): void {
     $family = ShapeFamily::of($frets, Tuning::standard()->openMidi(0), $root);
 
     expect([$family?->letter, $family?->rootFret])->toBe([$letter, $fret]);

@@ -30,7 +30,7 @@ function withStrokes(array $strokes, array $fields = []): Breakdown
     return Examples::breakdown(['pattern' => ['ticks' => 3840, 'streams' => [['name' => 'strum', 'strokes' => $strokes]]]] + $fields);
 }
 
-it('plays every stroke at its swung place, bar after bar', static function (float $ratio, float $bpm): void {
+it('plays every stroke at its swung place, bar after bar', function (float $ratio, float $bpm): void {
     $timeline = performed(Examples::breakdown(['feel' => Examples::swing($ratio), 'tempo' => $bpm], 'x.xx.xxx'));
     $expected = [];
     foreach ([0, 1] as $bar) {
@@ -43,7 +43,7 @@ it('plays every stroke at its swung place, bar after bar', static function (floa
         ->and($timeline->seconds)->toEqualWithDelta(8 * 60 / $bpm, 1e-9);
 })->with([[1, 120], [2, 138], [1.5, 96], [3, 60]]);
 
-it('sweeps the strings one after the other, low to high for down, high to low for up', static function (): void {
+it('sweeps the strings one after the other, low to high for down, high to low for up', function (): void {
     $timeline = performed(withStrokes([['at' => 0, 'division' => 2], ['at' => 480, 'division' => 2]]));
     foreach ([[0.0, Direction::Down], [0.25, Direction::Up]] as [$from, $direction]) {
         $sweep = array_values(array_filter(eventsOf($timeline, PartName::Guitar), static fn (Event $event): bool => $event->t >= $from && $event->t < $from + 0.2));
@@ -58,7 +58,7 @@ it('sweeps the strings one after the other, low to high for down, high to low fo
     }
 });
 
-it('never takes longer over a sweep than half the gap to the next stroke', static function (): void {
+it('never takes longer over a sweep than half the gap to the next stroke', function (): void {
     $timeline = performed(Examples::breakdown(['tempo' => 400], str_repeat('x', 16), 4));
     foreach ($timeline->strokes as $place => $stroke) {
         $sweep = array_filter(eventsOf($timeline, PartName::Guitar), static fn (Event $event): bool => $event->t >= $stroke->t - 1e-9 && $event->t < ($timeline->strokes[$place + 1]->t ?? INF) - 1e-9);
@@ -67,7 +67,7 @@ it('never takes longer over a sweep than half the gap to the next stroke', stati
     }
 });
 
-it('lets strokes ring until that string is struck again, a chuck stops them, or the chord changes', static function (): void {
+it('lets strokes ring until that string is struck again, a chuck stops them, or the chord changes', function (): void {
     $timeline = performed(Examples::breakdown([], 'x...c..x'));
     $first = $timeline->strokes[0];
     $last = $timeline->strokes[2];
@@ -77,7 +77,7 @@ it('lets strokes ring until that string is struck again, a chuck stops them, or 
         ->and($timeline->strokes[1]->stroke->isDead())->toBeTrue();
 });
 
-it('ends a stroke where its length says, apart from where it sits in time', static function (array $length, float $seconds): void {
+it('ends a stroke where its length says, apart from where it sits in time', function (array $length, float $seconds): void {
     $timeline = performed(withStrokes([['at' => 480, 'division' => 2, 'length' => $length, 'offsetMs' => 25, 'articulation' => 'short']], ['feel' => Examples::swing(2), 'tempo' => 60]));
     $stroke = $timeline->strokes[0];
 
@@ -88,7 +88,7 @@ it('ends a stroke where its length says, apart from where it sits in time', stat
     'until the chord changes' => [['until' => 'change'], 4 - 2 / 3],
 ]);
 
-it('lets strings of one stroke end apart: damped bass under a ringing treble', static function (): void {
+it('lets strings of one stroke end apart: damped bass under a ringing treble', function (): void {
     $timeline = performed(withStrokes([['at' => 0, 'division' => 1, 'ends' => [['strings' => [4], 'length' => ['share' => 0.25], 'stoppedBy' => 'pick-hand']]]], [
         'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, null, 0, 2, 3, 1]]],
     ]));
@@ -100,13 +100,13 @@ it('lets strings of one stroke end apart: damped bass under a ringing treble', s
     expect($ends[4])->toEqualWithDelta(0.125, 1e-9)->and($ends[1])->toEqualWithDelta(2.0, 1e-9);
 });
 
-it('sounds a push in the chord it belongs to, before that chord comes', static function (): void {
+it('sounds a push in the chord it belongs to, before that chord comes', function (): void {
     $timeline = performed(withStrokes([['at' => 3360, 'division' => 2, 'chord' => 'next']]));
 
     expect(array_map(static fn (PlayedStroke $stroke): string => $stroke->voicing->chord->text(), $timeline->strokes))->toBe(['A7', 'Dm']);
 });
 
-it('strikes the strings of a zone', static function (array $part, array $strings): void {
+it('strikes the strings of a zone', function (array $part, array $strings): void {
     $timeline = performed(withStrokes([['at' => 0, 'division' => 1] + $part], ['pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]]]]));
 
     expect(array_map(static fn (Event $event): int => (int) $event->string, array_slice(eventsOf($timeline, PartName::Guitar), 0, count($strings))))->toBe($strings)
@@ -116,7 +116,7 @@ it('strikes the strings of a zone', static function (array $part, array $strings
     [['zone' => 'middle'], [4, 3, 2]], [['strings' => [6, 4, 2]], [4, 2]],
 ]);
 
-it('gives chucks no pitch, ghosts little sound and accents more', static function (): void {
+it('gives chucks no pitch, ghosts little sound and accents more', function (): void {
     $timeline = performed(Examples::breakdown([], 'X.x.c.g.'));
     $velocity = [];
     foreach (eventsOf($timeline, PartName::Guitar) as $event) {
@@ -128,7 +128,7 @@ it('gives chucks no pitch, ghosts little sound and accents more', static functio
         ->and(max($velocity['ring']))->toBeGreaterThan(min($velocity['ring']));
 });
 
-it('keeps bass and drums in the swing unless their part says straight, and moves a laid-back part as a whole', static function (): void {
+it('keeps bass and drums in the swing unless their part says straight, and moves a laid-back part as a whole', function (): void {
     $parts = ['groove' => 'straight-drive', 'parts' => [
         ['name' => 'drums', 'level' => 0.5, 'offsetMs' => 0, 'straight' => true],
         ['name' => 'bass', 'level' => 1, 'offsetMs' => 20, 'straight' => false],
@@ -141,7 +141,7 @@ it('keeps bass and drums in the swing unless their part says straight, and moves
         ->and(array_slice($bass, 0, 3))->toBe([0.02, round(2 / 3 + 0.02, 6), 1.02]);
 });
 
-it('lets the bass play the root where a chord begins and lead into the next', static function (): void {
+it('lets the bass play the root where a chord begins and lead into the next', function (): void {
     $timeline = performed(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm | A7/C♯ |']], 'band' => ['groove' => 'four-walk', 'parts' => []]]));
     $pitches = array_map(static fn (Event $event): int => (int) $event->pitch, eventsOf($timeline, PartName::Bass));
 
@@ -149,14 +149,14 @@ it('lets the bass play the root where a chord begins and lead into the next', st
     expect($pitches[0] % 12)->toBe(2)->and($pitches[1] % 12)->toBe(5)->and($pitches[2] % 12)->toBe(9)->and($pitches[3] % 12)->toBe(0)->and($pitches[4] % 12)->toBe(1)->and($pitches[7] % 12)->toBe(1);
 });
 
-it('leaves silent bars silent', static function (): void {
+it('leaves silent bars silent', function (): void {
     $timeline = performed(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| N.C. | Dm |']]]));
 
     expect(min(array_map(static fn (Event $event): float => $event->t, [...eventsOf($timeline, PartName::Guitar), ...eventsOf($timeline, PartName::Bass)])))->toBeGreaterThanOrEqual(2.0)
         ->and(eventsOf($timeline, PartName::Drums)[0]->t)->toBe(0.0);
 });
 
-it('plays at another tempo without changing the breakdown', static function (): void {
+it('plays at another tempo without changing the breakdown', function (): void {
     $breakdown = Examples::breakdown();
     expect(performed($breakdown, 60)->seconds)->toEqualWithDelta(2 * performed($breakdown)->seconds, 1e-9)->and($breakdown->tempo->bpm)->toBe(120.0);
 });

@@ -6,7 +6,7 @@ use Gravik\Pitch\NoteName;
 use Gravik\Pitch\Pitch;
 use Gravik\Pitch\PitchNotUnderstood;
 
-it('reads a note however its sign is typed', static function (string $typed, string $text, int $pitchClass): void {
+it('reads a note however its sign is typed', function (string $typed, string $text, int $pitchClass): void {
     $note = NoteName::parse($typed);
 
     expect($note->text())->toBe($text)->and($note->pitchClass())->toBe($pitchClass);
@@ -23,11 +23,11 @@ it('reads a note however its sign is typed', static function (string $typed, str
     'above the octave' => ['B♯', 'B♯', 0],
 ]);
 
-it('refuses what is no note and says what would do', static function (string $typed): void {
+it('refuses what is no note and says what would do', function (string $typed): void {
     NoteName::parse($typed);
 })->with(['', 'H', 'C♭♯', 'Cbbb', '♭', 'do'])->throws(PitchNotUnderstood::class, 'Write a letter A to G');
 
-it('spells every pitch class with the letter asked for, or plainly where that would need three signs', static function (): void {
+it('spells every pitch class with the letter asked for, or plainly where that would need three signs', function (): void {
     foreach (range(0, 11) as $pitchClass) {
         foreach (range(0, 6) as $letter) {
             $note = NoteName::withLetter($letter, $pitchClass);
@@ -38,11 +38,11 @@ it('spells every pitch class with the letter asked for, or plainly where that wo
     }
 });
 
-it('knows that no note has three signs', static function (): void {
+it('knows that no note has three signs', function (): void {
     NoteName::of(0, 3);
 })->throws(PitchNotUnderstood::class);
 
-it('numbers pitches as MIDI does', static function (string $typed, int $midi): void {
+it('numbers pitches as MIDI does', function (string $typed, int $midi): void {
     expect(Pitch::parse($typed)->midi())->toBe($midi);
 })->with([
     'middle C' => ['C4', 60],
@@ -53,7 +53,7 @@ it('numbers pitches as MIDI does', static function (string $typed, int $midi): v
     'the lowest there is' => ['C-1', 0],
 ]);
 
-it('gives a MIDI number back in any spelling', static function (): void {
+it('gives a MIDI number back in any spelling', function (): void {
     foreach (range(24, 90) as $midi) {
         foreach (['C', 'D♭', 'C♯', 'B♯', 'C♭', 'F♯', 'G♭', 'A'] as $name) {
             $note = NoteName::parse($name);
@@ -64,6 +64,6 @@ it('gives a MIDI number back in any spelling', static function (): void {
     }
 });
 
-it('refuses pitches without an octave or off the scale', static function (string $typed): void {
+it('refuses pitches without an octave or off the scale', function (string $typed): void {
     Pitch::parse($typed);
 })->with(['E', 'E22', 'G9♯', 'C-2', 'H3', 'B9'])->throws(PitchNotUnderstood::class);

@@ -39,7 +39,7 @@ function handLine(HandPlan $plan): string
     return implode('', $slots);
 }
 
-it('rocks the hand: down on the grid, up off it, through air where nothing is struck', static function (string $slots, string $meter, int $grid, string $hand): void {
+it('rocks the hand: down on the grid, up off it, through air where nothing is struck', function (string $slots, string $meter, int $grid, string $hand): void {
     expect(handLine(planned(Examples::pattern($slots, $meter, $grid))))->toBe($hand);
 })->with([
     'eighths' => ['x.xx.xxx', '4/4', 2, 'DuDUdUDU'],
@@ -53,13 +53,13 @@ it('rocks the hand: down on the grid, up off it, through air where nothing is st
     'twelve eight' => ['x..x.x', '6/8', 3, 'D.uD.U'],
 ]);
 
-it('strikes everything down and has no air when asked to', static function (): void {
+it('strikes everything down and has no air when asked to', function (): void {
     $plan = planned(Examples::pattern('x.xx.xxx'), School::AllDown);
 
     expect(handLine($plan))->toBe('D.DD.DDD')->and($plan->air)->toBe([]);
 });
 
-it('keeps a direction that the teacher fixed and says where it stops the hand', static function (): void {
+it('keeps a direction that the teacher fixed and says where it stops the hand', function (): void {
     $strokes = [new Stroke(0, 2), new Stroke(480, 2, direction: Direction::Down, fixed: ['direction']), new Stroke(960, 2, direction: Direction::Up)];
     $plan = planned(new Pattern(Meter::parse('2/4'), 1920, [new Stream('strum', $strokes)]));
 
@@ -67,7 +67,7 @@ it('keeps a direction that the teacher fixed and says where it stops the hand', 
         ->and(array_map(static fn (Warning $warning): array => [$warning->kind, $warning->at], $plan->warnings))->toBe([['breaks-the-swing', [480]]]);
 });
 
-it('says what gets hard at a tempo, by the rate of strokes', static function (string $slots, int $grid, School $school, float $bpm, array $kinds): void {
+it('says what gets hard at a tempo, by the rate of strokes', function (string $slots, int $grid, School $school, float $bpm, array $kinds): void {
     expect(array_map(static fn (Warning $warning): string => $warning->kind, planned(Examples::pattern($slots, '4/4', $grid), $school, $bpm)->warnings))->toBe($kinds);
 })->with([
     'eighths all down, 4 a second' => ['xxxxxxxx', 2, School::AllDown, 120, []],
@@ -77,11 +77,11 @@ it('says what gets hard at a tempo, by the rate of strokes', static function (st
     'sixteenths beyond' => ['xxxxxxxxxxxxxxxx', 4, School::Pendulum, 130, ['same-direction', 'total-rate']],
 ]);
 
-it('warns of a swing whose short note is too short', static function (): void {
+it('warns of a swing whose short note is too short', function (): void {
     expect(planned(Examples::pattern('x.x.x.x.'), School::Pendulum, 200, 3)->warnings[0]->kind)->toBe('short-note');
 });
 
-it('measures density, muting, syncopation and rate', static function (string $slots, string $meter, float $density, float $muted, float $syncopation): void {
+it('measures density, muting, syncopation and rate', function (string $slots, string $meter, float $density, float $muted, float $syncopation): void {
     $pattern = Examples::pattern($slots, $meter);
     $measures = Measures::of($pattern, new Ruler($pattern->meter, new Tempo(60), Feel::straight()));
 
@@ -95,7 +95,7 @@ it('measures density, muting, syncopation and rate', static function (string $sl
     'two bars are averaged' => ['x.......x.x.x.x.', '4/4', 2.5, 0.0, 0.0],
 ]);
 
-it('numbers air strokes with their place', static function (): void {
+it('numbers air strokes with their place', function (): void {
     $air = planned(Examples::pattern('x.x.'.'....'))->air;
 
     expect(array_map(static fn (AirStroke $stroke): int => $stroke->at, $air))->toBe([480, 1440, 1920, 2400, 2880, 3360]);

@@ -15,7 +15,7 @@ use Gravik\Tests\Support\Examples;
 use Gravik\Time\Meter;
 use Gravik\Time\TimeException;
 
-it('reads a pattern typed as one sign a slot', static function (): void {
+it('reads a pattern typed as one sign a slot', function (): void {
     $strokes = SlotLine::parse('X.cg | x...', Meter::parse('4/4'), 2)->strokes();
 
     expect(array_map(static fn (Stroke $stroke): array => [$stroke->at, $stroke->articulation, $stroke->accent], $strokes))->toBe([
@@ -23,7 +23,7 @@ it('reads a pattern typed as one sign a slot', static function (): void {
     ]);
 });
 
-it('says which slot is wrong and how many are missing', static function (string $slots, string $meter, int $grid, string $message): void {
+it('says which slot is wrong and how many are missing', function (string $slots, string $meter, int $grid, string $message): void {
     expect(static fn () => SlotLine::parse($slots, Meter::parse($meter), $grid))->toThrow(StrokesException::class, $message);
 })->with([
     'an unknown sign' => ['x.x?x.x.', '4/4', 2, 'Slot 4 holds "?"'],
@@ -32,11 +32,11 @@ it('says which slot is wrong and how many are missing', static function (string 
     'five bars' => [str_repeat('x...', 20), '4/4', 4, 'do not fill whole bars'],
 ]);
 
-it('refuses a grid in five', static function (): void {
+it('refuses a grid in five', function (): void {
     SlotLine::parse('xxxxx', Meter::parse('2/4'), 5);
 })->throws(TimeException::class);
 
-it('refuses strokes that do not fit', static function (callable $build, string $message): void {
+it('refuses strokes that do not fit', function (callable $build, string $message): void {
     expect($build)->toThrow(StrokesException::class, $message);
 })->with([
     'past the end' => [static fn () => new Pattern(Meter::parse('4/4'), 3840, [new Stream('s', [new Stroke(3840, 2)])]), 'outside the pattern'],
@@ -51,7 +51,7 @@ it('refuses strokes that do not fit', static function (callable $build, string $
     'an unknown school' => [static fn () => School::parse('windmill'), 'Choose one of pendulum, all-down'],
 ]);
 
-it('lets two streams strike at the same time, each with its own rhythm', static function (): void {
+it('lets two streams strike at the same time, each with its own rhythm', function (): void {
     $bass = new Stream('thumb', [new Stroke(0, 1), new Stroke(960, 1)]);
     $brush = new Stream('brush', [new Stroke(0, 3), new Stroke(640, 3), new Stroke(960, 3)]);
     $pattern = new Pattern(Meter::parse('2/4'), 1920, [$bass, $brush]);
@@ -59,13 +59,13 @@ it('lets two streams strike at the same time, each with its own rhythm', static 
     expect($pattern->strokes())->toHaveCount(5)->and($pattern->grid())->toBe(3)->and($pattern->slotTicks())->toBe(320);
 });
 
-it('counts slots on the smallest grid that holds triplets and sixteenths together', static function (): void {
+it('counts slots on the smallest grid that holds triplets and sixteenths together', function (): void {
     $pattern = new Pattern(Meter::parse('2/4'), 1920, [new Stream('s', [new Stroke(0, 4), new Stroke(240, 4), new Stroke(1280, 3)])]);
 
     expect($pattern->grid())->toBe(12)->and($pattern->slotTicks())->toBe(80);
 });
 
-it('lays a pattern out anew', static function (string $slots, string $from, int $grid, string $meter, int $bars, int $to, array $at): void {
+it('lays a pattern out anew', function (string $slots, string $from, int $grid, string $meter, int $bars, int $to, array $at): void {
     $shaped = (new PatternShaper())->shaped(Examples::pattern($slots, $from, $grid), Meter::parse($meter), $bars, $to);
 
     expect(array_map(static fn (Stroke $stroke): int => $stroke->at, $shaped->strokes()))->toBe($at)->and($shaped->bars())->toBe($bars);

@@ -15,7 +15,7 @@ function ruler(float $bpm, float $ratio = 1.0, SwingUnit $unit = SwingUnit::Eigh
     return new Ruler(Meter::parse($meter), new Tempo($bpm), Feel::fixed($ratio, $unit));
 }
 
-it('puts the off-beat at p = r/(1+r) of the beat, to a microsecond, at twelve tempos', static function (float $bpm): void {
+it('puts the off-beat at p = r/(1+r) of the beat, to a microsecond, at twelve tempos', function (float $bpm): void {
     foreach ([0.7, 1.0, 1.3, 1.5, 2.0, 2.6, 3.0] as $ratio) {
         foreach ([0, 3, 17] as $beat) {
             $expected = (60 / $bpm) * ($beat + $ratio / (1 + $ratio));
@@ -24,25 +24,25 @@ it('puts the off-beat at p = r/(1+r) of the beat, to a microsecond, at twelve te
     }
 })->with([40, 54, 63, 76, 92, 104, 120, 138, 167, 200, 260, 320]);
 
-it('moves quarters of a swung beat to the middles of its parts', static function (): void {
+it('moves quarters of a swung beat to the middles of its parts', function (): void {
     $p = 2 / 3;
     expect(array_map(static fn (int $slot): float => ruler(60, 2)->beatsAt($slot * 240, 4), range(0, 3)))
         ->toEqualWithDelta([0, $p / 2, $p, ($p + 1) / 2], 1e-12);
 });
 
-it('swings sixteenths inside each half beat and leaves the halves alone', static function (): void {
+it('swings sixteenths inside each half beat and leaves the halves alone', function (): void {
     $ruler = ruler(60, 2, SwingUnit::Sixteenth);
     expect(array_map(static fn (int $slot): float => $ruler->beatsAt($slot * 240, 4), range(0, 4)))->toEqualWithDelta([0, 1 / 3, 0.5, 0.5 + 1 / 3, 1], 1e-12)
         ->and($ruler->beatsAt(480, 2))->toBe(0.5);
 });
 
-it('never moves beats, triplets and sixths', static function (int $division): void {
+it('never moves beats, triplets and sixths', function (int $division): void {
     for ($slot = 0; $slot <= 4 * $division; $slot++) {
         expect(ruler(90, 2.4)->beatsAt(intdiv(960, $division) * $slot, $division))->toEqualWithDelta($slot / $division, 1e-12);
     }
 })->with([1, 3, 6]);
 
-it('never lets time run backwards', static function (): void {
+it('never lets time run backwards', function (): void {
     foreach ([0.7, 1.0, 2.0, 3.0] as $ratio) {
         foreach ([SwingUnit::Eighth, SwingUnit::Sixteenth] as $unit) {
             $times = array_map(static fn (int $slot): float => ruler(133, $ratio, $unit)->secondsAt($slot * 240, 4), range(0, 64));
@@ -53,11 +53,11 @@ it('never lets time run backwards', static function (): void {
     }
 });
 
-it('counts dotted quarters in compound meters', static function (): void {
+it('counts dotted quarters in compound meters', function (): void {
     expect(ruler(58, 1, SwingUnit::Eighth, '12/8')->secondsAt(4 * 1440, 3))->toEqualWithDelta(4 * 60 / 58, 1e-9);
 });
 
-it('works out a swing from the tempo: triplet up to 182, then less, straight at the end', static function (float $bpm, SwingUnit $unit, float $ratio): void {
+it('works out a swing from the tempo: triplet up to 182, then less, straight at the end', function (float $bpm, SwingUnit $unit, float $ratio): void {
     $feel = new Feel(FeelMode::FollowsTempo, 1.0, $unit);
     expect($feel->ratioAt(new Tempo($bpm)))->toEqualWithDelta($ratio, 0.005);
 })->with([
@@ -65,13 +65,13 @@ it('works out a swing from the tempo: triplet up to 182, then less, straight at 
     [300, SwingUnit::Eighth, 1.0], [96, SwingUnit::Sixteenth, (312.5 - 110) / 110], [120, SwingUnit::Sixteenth, (250 - 110) / 110],
 ]);
 
-it('warns of a short note that is too short to swing', static function (): void {
+it('warns of a short note that is too short to swing', function (): void {
     expect(Feel::fixed(3)->tooShortMs(new Tempo(200)))->toEqualWithDelta(75.0, 1e-9)
         ->and(Feel::fixed(2)->tooShortMs(new Tempo(120)))->toBeNull()
         ->and(Feel::straight()->tooShortMs(new Tempo(400)))->toBeNull();
 });
 
-it('refuses tempos and swings that nobody plays', static function (callable $build): void {
+it('refuses tempos and swings that nobody plays', function (callable $build): void {
     expect($build)->toThrow(TimeException::class);
 })->with([
     [static fn () => new Tempo(0)], [static fn () => new Tempo(10_000)], [static fn () => new Tempo(NAN)], [static fn () => Feel::fixed(0.2)], [static fn () => Feel::fixed(INF)],

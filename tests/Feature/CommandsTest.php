@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Documents\BreakdownStore;
+use App\Models\Breakdown;
+use Gravik\Formats\BreakdownJson;
+use Gravik\Performance\Performer;
+use Gravik\Simulation\SimulatedTaps;
+use Gravik\Tests\Support\Examples;
+use Symfony\Component\Process\Process;
+
+/** Runs a command as a shell does: [exit status, standard output, standard error]. */
+function artisan(string ...$words): array
+{
+    $process = new Process([PHP_BINARY, 'artisan', ...$words], base_path(), ['DB_DATABASE' => ':memory:']);
+    $process->run();
+
+    return [$process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];
+}
+
+/** @param array<string, mixed> $fields */
+function breakdownFile(array $fields = [], string $slots = 'x.xcx.xx'): string
+{
+    $file = tempnam(sys_get_temp_dir(), 'gravik').'.gravik.json';
+    file_put_contents($file, (new BreakdownJson())->print(Examples::breakdown($fields, $slots)));
+
+    return $file;
+}
+
+it('answers in JSON with the fields that are promised', function (array $words, array $fields): void {
+    [$status, $out, $error] = artisan(...[...array_map(static fn (string $word): string => $word === 'FILE' ? breakdownFile() : $word, $words), '--json']);
+    $answer = json_decode($out, true);
+
+    expect([$status, $error])->toBe([0, ''])->and(array_keys($answer))->toBe($fields);
+})->with([
+    'voicings' => [['gravik:voicings', 'C9', '--role=with-bass', '--limit=2'], ['symbol', 'count', 'voicings']],
+    'path' => [['gravik:path', 'Cm6 | A♭7 | Fm7 B♭9', '--key=Cm', '--role=with-bass'], ['cost', 'candidates', 'voicings', 'moves']],
+    'strokes' => [['gravik:strokes', '--slots=x.xx.xxx', '--meter=4/4', '--grid=2', '--tempo=120', '--swing=2'], ['strokes', 'air', 'warnings', 'density', 'syncopation', 'strokes_a_second']],
+    'timeline' => [['gravik:timeline', 'FILE'], ['tempo', 'events']],
+]);
+
+it('writes a voicing with its frets, fingers, degrees and what surrounds them', function (): void {
+    $voicing = json_decode(artisan('gravik:voicings', 'F', '--frets=0-4', '--strings=6-1', '--json')[1], true)['voicings'][0];
+
+    expect(array_keys($voicing))->toContain('frets', 'fingers', 'barres', 'degrees', 'notes', 'span_mm', 'difficulty', 'family', 'position', 'slash')
+        ->and($voicing['frets'])->toHaveCount(6);
+});
+
+it('gives swung times in beats and seconds', function (): void {
+    $strokes = json_decode(artisan('gravik:strokes', '--slots=x.xx.xxx', '--tempo=120', '--swing=2', '--json')[1], true)['strokes'];
+
+    expect(array_column($strokes, 'direction'))->toBe(['down', 'down', 'up', 'up', 'down', 'up'])
+        ->and($strokes[2]['at_beats'])->toEqualWithDelta(1 + 2 / 3, 1e-6)->and($strokes[2]['at_s'])->toEqualWithDelta((1 + 2 / 3) / 2, 1e-6);
+});
+
+it('judges a take from a file', function (): void {
+    $breakdown = Examples::breakdown();
+    $take = tempnam(sys_get_temp_dir(), 'take');
+    file_put_contents($take, json_encode(['taps' => (new SimulatedTaps(18, 0, 2, 0, 3))->play((new Performer())->perform($breakdown), 8)]));
+    [$status, $out] = artisan('gravik:lock', $take, '--plan='.breakdownFile(), '--json');
+    $report = json_decode($out, true);
+
+    expect($status)->toBe(0)->and($report['bias_ms'])->toEqualWithDelta(18, 1.5)->and($report['missed'])->toBe(0)
+        ->and(array_keys($report))->toContain('planned', 'played', 'matched', 'extra', 'latency_ms', 'spread_ms', 'drift_bpm_per_min', 'swing', 'slots', 'findings', 'gate');
+});
+
+it('exports and imports without a screen', function (): void {
+    $file = breakdownFile(['title' => 'Carried Over']);
+    $out = sys_get_temp_dir().'/gravik-test-'.bin2hex(random_bytes(4));
+    expect(artisan('gravik:export', $file, '--format=midi', '-o', $out.'.mid')[0])->toBe(0)
+        ->and((string) file_get_contents($out.'.mid', false, null, 0, 4))->toBe('MThd')
+        ->and(artisan('gravik:export', $file, '--format=json', '-o', $out.'.json')[0])->toBe(0)
+        ->and(file_get_contents($out.'.json'))->toBe(file_get_contents($file));
+
+    $this->teacher();
+    $this->artisan('gravik:import', ['file' => $file])->assertExitCode(0);
+    expect(app(BreakdownStore::class)->document(Breakdown::query()->sole()))->toEqual(Examples::breakdown(['title' => 'Carried Over']));
+});
+
+it('stops with status 2 and one line that says what to do', function (array $words, string $message): void {
+    [$status, $out, $error] = artisan(...array_map(static fn (string $word): string => str_replace('FILE', breakdownFile(), $word), $words));
+
+    expect([$status, $out])->toBe([2, ''])->and($error)->toContain($message)->not->toContain('Exception')->and(substr_count(trim($error), "\n"))->toBe(0);
+})->with([
+    'an unreadable chord' => [['gravik:voicings', 'Ebv9'], 'Did you mean "E♭9"?'],
+    'an unknown tuning' => [['gravik:voicings', 'C', '--tuning=banjo'], 'is no tuning we know'],
+    'frets that are none' => [['gravik:voicings', 'C', '--frets=high'], 'such as 0-15'],
+    'a role nobody has' => [['gravik:voicings', 'C', '--role=drummer'], 'solo, with-bass, shell'],
+    'a capo in words' => [['gravik:voicings', 'C', '--capo=two'], '--capo needs a number'],
+    'half a capo' => [['gravik:voicings', 'C', '--capo=1.5'], '--capo needs a whole number'],
+    'an empty line' => [['gravik:path', '   '], 'no chords in this line yet'],
+    'a bar that does not add up' => [['gravik:path', '| C D E F G |'], '5 places for the 4 beats'],
+    'a key that is none' => [['gravik:path', 'C', '--key=H'], 'is no key'],
+    'slots that do not fit' => [['gravik:strokes', '--slots=x.x'], 'do not fill whole bars'],
+    'tempo 0' => [['gravik:strokes', '--slots=x.x.x.x.', '--tempo=0'], 'Choose 20 to 400'],
+    'tempo 10,000' => [['gravik:timeline', 'FILE', '--tempo=10000'], 'Choose 20 to 400'],
+    'a swing of 9' => [['gravik:strokes', '--slots=x.x.x.x.', '--swing=9'], 'outside what can be felt'],
+    'an unknown school' => [['gravik:strokes', '--slots=x.x.x.x.', '--school=windmill'], 'is no picking school'],
+    'nothing to plan' => [['gravik:strokes'], 'Give a breakdown file, or a pattern'],
+    'a file that is not there' => [['gravik:timeline', 'nowhere.gravik.json'], 'There is no file'],
+    'a file that is no breakdown' => [['gravik:timeline', 'composer.json'], 'is not a breakdown'],
+    'a take without a plan' => [['gravik:lock', 'composer.json'], '--plan=FILE'],
+    'a take that is none' => [['gravik:lock', 'composer.json', '--plan=FILE'], 'This is no take'],
+    'a format nobody writes' => [['gravik:export', 'FILE', '--format=mp3', '-o', '/tmp/x.mp3'], 'midi, json'],
+    'nowhere to write' => [['gravik:export', 'FILE', '-o', '/nowhere/at/all.json'], 'cannot be written'],
+    'no place named' => [['gravik:export', 'FILE'], 'Say where to'],
+]);

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Tests\Support\Examples;
+
+beforeEach(function (): void {
+    $this->actingAs($this->teacher());
+});
+
+it('reads a chart with its numerals and marks what it cannot read', function (): void {
+    $chart = $this->postJson('/api/compute/chart', ['document' => Examples::document(['sections' => [['name' => 'A', 'line' => '| Dm6 | Ebv9 | Gm7 A7 |']]])])->assertOk()->json();
+
+    expect($chart['sections'][0]['problems'][0])->toMatchArray(['at' => 10, 'length' => 2, 'bar' => 1, 'nearest' => 'E♭9'])
+        ->and($chart['sections'][0]['bars'][2]['chords'][1])->toMatchArray(['symbol' => 'A7', 'root' => 'A', 'ending' => '7', 'numeral' => 'V7', 'beats' => 2]);
+});
+
+it('finds grips for a chord and refuses what it cannot find', function (): void {
+    $this->postJson('/api/compute/voicings', ['symbol' => 'Bb7', 'limit' => 5])->assertOk()->assertJsonPath('symbol', 'B♭7')->assertJsonCount(5, 'voicings');
+    $this->postJson('/api/compute/voicings', ['symbol' => 'Bbv7'])->assertStatus(422)->assertJsonPath('at', 2);
+    $this->postJson('/api/compute/voicings', ['symbol' => 'C', 'tuning' => 'banjo'])->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, 'is no tuning'));
+    $this->postJson('/api/compute/voicings', ['symbol' => 'C', 'limit' => 5000])->assertStatus(422)->assertJsonStructure(['errors' => ['limit']]);
+    $this->postJson('/api/compute/voicings', [])->assertStatus(422)->assertJsonStructure(['errors' => ['symbol']]);
+});
+
+it('chooses a path and remembers it without changing it', function (): void {
+    $document = Examples::document(['sections' => [['name' => 'A', 'line' => '| Dm6 | B♭7 | Gm7 A7 |']]]);
+    $first = $this->postJson('/api/compute/path', ['document' => $document])->assertOk()->json();
+    $again = $this->postJson('/api/compute/path', ['document' => ['tempo' => 90] + $document])->assertOk()->json();
+
+    expect($again)->toBe($first)->and($first['chords'])->toHaveCount(4)->and($first['moves'])->toHaveCount(3);
+});
+
+it('plans the hand at another tempo than the written one', function (): void {
+    $document = Examples::document(['feel' => ['mode' => 'follows-tempo', 'ratio' => 1, 'unit' => 'eighth']], 'xxxxxxxx');
+    $slow = $this->postJson('/api/compute/strokes', ['document' => $document, 'tempo' => 100, 'grid' => 4])->assertOk()->json();
+    $fast = $this->postJson('/api/compute/strokes', ['document' => $document, 'tempo' => 280])->assertOk()->json();
+
+    expect($slow['sketch']['p'])->toEqualWithDelta(2 / 3, 1e-5)->and($slow['slots'])->toHaveCount(16)
+        ->and($fast['sketch']['p'])->toEqualWithDelta(0.5, 0.02)->and($fast['warnings'])->not->toBe([]);
+});
+
+it('plays the form out as events in order', function (): void {
+    $timeline = $this->postJson('/api/compute/timeline', ['document' => Examples::document(), 'tempo' => 60])->assertOk()->json();
+    $times = array_column($timeline['events'], 't');
+    $sorted = $times;
+    sort($sorted);
+
+    expect($times)->toBe($sorted)->and($timeline['seconds'])->toEqual(8)->and($timeline['beat_times'])->toHaveCount(8)
+        ->and(array_unique(array_column($timeline['events'], 'part')))->toHaveCount(3);
+});
+
+it('moves to another key and lays patterns out anew', function (): void {
+    $this->postJson('/api/compute/key', ['document' => Examples::document(), 'key' => 'E minor'])->assertOk()->assertJsonPath('document.sections.0.line', '| Em | B7 |');
+    $this->postJson('/api/compute/key', ['document' => Examples::document(), 'key' => 'H'])->assertStatus(422);
+    $this->postJson('/api/compute/shape', ['document' => Examples::document(), 'meter' => '3/4', 'bars' => 2, 'grid' => 3])->assertOk()->assertJsonPath('document.pattern.ticks', 5760);
+    $this->postJson('/api/compute/shape', ['document' => Examples::document(), 'grid' => 7])->assertStatus(422);
+});
+
+it('answers a broken document with what is wrong, at every door', function (string $what): void {
+    $this->postJson("/api/compute/{$what}", ['document' => ['tempo' => 10_000] + Examples::document()])->assertStatus(422)->assertJsonPath('at', '/tempo');
+    $this->postJson("/api/compute/{$what}", ['document' => 'a song'])->assertStatus(422)->assertJsonStructure(['message', 'errors']);
+})->with(['chart', 'path', 'strokes', 'timeline', 'key', 'shape']);
+
+it('offers the grooves and tunings there are', function (): void {
+    $choices = $this->getJson('/api/choices')->assertOk()->json();
+
+    expect(array_column($choices['grooves'], 'slug'))->toContain('shuffle')->and(array_column($choices['tunings'], 'slug'))->toContain('drop-d');
+});
