@@ -20,6 +20,9 @@ final readonly class MidiFile
 {
     private const TICKS_PER_QUARTER = 960;
 
+    /** Many readers take MIDI's texts for Latin letters, so chord names keep to those: Bb7, F#m7b5. */
+    private const PLAIN_SIGNS = ['♭' => 'b', '♯' => '#', '𝄫' => 'bb', '𝄪' => '##'];
+
     /** part => [track name, channel from 0, programme from 0] */
     private const TRACKS = ['guitar' => ['Guitar', 0, 26], 'bass' => ['Bass', 1, 32], 'drums' => ['Drums', 9, 0]];
 
@@ -51,7 +54,7 @@ final readonly class MidiFile
         $quarters = $timeline->ruler->tempo->bpm * $meter->quartersPerBeat();
         $track->meta(0, 0x51, substr(pack('N', (int) round(60_000_000 / $quarters)), 1));
         foreach ($timeline->voiced->form->chords as $chord) {
-            $track->meta($chord->formTicks, 0x06, $chord->chord->text());
+            $track->meta($chord->formTicks, 0x06, strtr($chord->chord->text(), self::PLAIN_SIGNS));
         }
         $track->end($timeline->voiced->form->ticks());
 

@@ -21,13 +21,13 @@ function noiseFrom(seed: number): () => number {
 }
 
 const VOICES = {
-  ring: { seconds: 3.2, brightness: 0.62, decay: 0.9965, gain: 0.5 },
-  'palm-mute': { seconds: 0.5, brightness: 0.22, decay: 0.955, gain: 0.62 },
+  ring: { seconds: 3.2, brightness: 0.42, decay: 0.9965, gain: 0.5 },
+  'palm-mute': { seconds: 0.5, brightness: 0.16, decay: 0.955, gain: 0.62 },
   bass: { seconds: 2.4, brightness: 0.3, decay: 0.996, gain: 0.8 },
 } as const
 
 /** An up stroke is brighter and thinner: the pick leaves the string nearer the bridge. */
-const UP_BRIGHTNESS = 0.22
+const UP_BRIGHTNESS = 0.4
 
 export function pluck(sound: Pluck, rate: number): Float32Array<ArrayBuffer> {
   return sound.kind === 'chuck' ? chuck(sound, rate) : string(sound, VOICES[sound.kind], rate)

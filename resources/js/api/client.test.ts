@@ -1,0 +1,53 @@
+import { afterEach, expect, it, vi } from 'vitest'
+import { ApiError, call } from './client'
+
+const answering = (status: number, body: string) => vi.stubGlobal('fetch', vi.fn(async () => new Response(status === 204 ? null : body, { status })))
+
+const refusal = async (): Promise<ApiError> => {
+  try {
+    await call('GET', 'anything')
+  } catch (problem) {
+    if (problem instanceof ApiError) return problem
+  }
+  throw new Error('it was not refused')
+}
+
+afterEach(() => void vi.unstubAllGlobals())
+
+it('sends JSON with the token of its cookie', async () => {
+  document.cookie = 'XSRF-TOKEN=abc%3D'
+  answering(200, '{"ok":true}')
+  expect(await call('POST', 'breakdowns', { a: 1 })).toEqual({ ok: true })
+  const [address, options] = vi.mocked(fetch).mock.calls[0] ?? []
+  expect(address).toBe('/api/breakdowns')
+  expect(options).toMatchObject({ method: 'POST', credentials: 'same-origin', body: '{"a":1}', headers: { 'X-XSRF-TOKEN': 'abc=', 'Content-Type': 'application/json' } })
+})
+
+it('has nothing to say where the server says nothing', async () => {
+  answering(204, '')
+  expect(await call('DELETE', 'breakdowns/1')).toBeUndefined()
+})
+
+it('hands on what the server says to a person', async () => {
+  answering(422, '{"message":"Choose 20 to 400.","errors":{},"at":"/tempo"}')
+  expect(await refusal()).toMatchObject({ message: 'Choose 20 to 400.', status: 422, body: { at: '/tempo' } })
+})
+
+it.each([
+  [500, '{"message":"SQLSTATE[HY000]"}'],
+  [502, '<html>Bad gateway</html>'],
+  [200, '<html>not JSON</html>'],
+])('never shows what only a developer understands: %i', async (status, body) => {
+  answering(status, body)
+  expect((await refusal()).message).toBe('Something went wrong on our side. Your work is kept; try again in a moment.')
+})
+
+it('says that the server cannot be reached', async () => {
+  vi.stubGlobal('fetch', vi.fn(() => Promise.reject(new TypeError('Failed to fetch'))))
+  expect(await refusal()).toMatchObject({ status: 0, message: expect.stringContaining('cannot be reached') })
+})
+
+it('lets a question that nobody waits for any more go quietly', async () => {
+  vi.stubGlobal('fetch', vi.fn(() => Promise.reject(new DOMException('gone', 'AbortError'))))
+  await expect(call('GET', 'anything')).rejects.toMatchObject({ name: 'AbortError' })
+})

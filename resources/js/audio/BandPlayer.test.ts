@@ -1,0 +1,216 @@
+import { beforeEach, describe, expect, it } from 'vitest'
+import type { TimedEvent, Timeline } from '../api/types'
+import { BandPlayer, type Output } from './BandPlayer'
+
+/** A timeline of whole bars in four with a guitar stroke on every beat and its swung off-beat, at a tempo. */
+function timelineAt(bpm: number, bars = 2, p = 0.5, mark = 0): Timeline {
+  const beat = 60 / bpm
+  const events: TimedEvent[] = []
+  for (let index = 0; index < bars * 4; index++) {
+    for (const [share, kind] of [[0, 'ring'], [p, 'chuck']] as const) {
+      events.push({ part: 'guitar', t: (index + share) * beat, dur: 0.1, pitch: 60 + mark, velocity: 0.5, kind })
+    }
+    events.push({ part: 'drums', t: index * beat, dur: 0.1, pitch: 36, velocity: 0.5, kind: 'drum' })
+  }
+  return {
+    tempo: bpm,
+    ratio: p / (1 - p),
+    p,
+    seconds: bars * 4 * beat,
+    beat_seconds: beat,
+    beats_a_bar: 4,
+    bars,
+    pattern_bars: 1,
+    beat_times: Array.from({ length: bars * 4 }, (_, index) => index * beat),
+    chords: [],
+    strokes: [],
+    events: events.sort((a, b) => a.t - b.t),
+    feel_words: '',
+    warnings: [],
+  }
+}
+
+/** Stands in for the audio clock: time moves when the test says so. */
+class FakeOutput implements Output {
+  clock = 0
+  played: { event: TimedEvent; time: number; at: number }[] = []
+  clicks: { high: boolean; time: number }[] = []
+  silences = 0
+  now = () => this.clock
+  resume = async () => undefined
+  play = (event: TimedEvent, time: number) => void this.played.push({ event, time, at: this.clock })
+  click = (high: boolean, time: number) => void this.clicks.push({ high, time })
+  silence = () => void this.silences++
+  guitar = () => this.played.filter((each) => each.event.part === 'guitar')
+}
+
+let output: FakeOutput
+let player: BandPlayer
+
+function runTo(second: number, step = 0.04): void {
+  while (output.clock < second) {
+    output.clock = Math.min(second, output.clock + step)
+    player.tick()
+  }
+}
+
+const rounded = (times: number[]): number[] => times.map((time) => Math.round(time * 1e6) / 1e6)
+
+beforeEach(() => {
+  output = new FakeOutput()
+  player = new BandPlayer(output)
+})
+
+describe('playing', () => {
+  it('counts in, then plays every event at its own moment', async () => {
+    player.setTimeline(timelineAt(120))
+    await player.start()
+    runTo(2.1)
+    expect(output.clicks.map((click) => click.high)).toEqual([true, false, false, false])
+    expect(player.snapshot().status).toBe('counting')
+    runTo(6)
+    expect(player.snapshot().status).toBe('playing')
+    const start = player.startedAt
+    expect(start).toBeCloseTo(0.12 + 2, 6)
+    expect(rounded(output.guitar().slice(0, 4).map((each) => each.time - start))).toEqual([0, 0.25, 0.5, 0.75])
+  })
+
+  it('hands everything over before its time, whatever the tempo', async () => {
+    for (const bpm of [40, 120, 400]) {
+      output = new FakeOutput()
+      player = new BandPlayer(output)
+      player.setTimeline(timelineAt(bpm, 4, 2 / 3))
+      await player.start()
+      runTo(12)
+      expect(output.played.filter((each) => each.time < each.at)).toEqual([])
+      expect(player.punctuality().late).toBe(0)
+      expect(player.punctuality().smallestMarginMs).toBeGreaterThan(50)
+    }
+  })
+
+  it('goes round the form without a gap, a double or a missing event', async () => {
+    player.setTimeline(timelineAt(120, 2, 2 / 3))
+    player.set({ countInBars: 0 })
+    await player.start()
+    runTo(10)
+    const times = rounded(output.guitar().map((each) => each.time - player.startedAt)).filter((time) => time < 9)
+    const expected = Array.from({ length: 18 }, (_, beat) => [beat * 0.5, (beat + 2 / 3) * 0.5]).flat()
+    expect(times).toEqual(rounded(expected))
+    expect(player.position()?.round).toBe(2)
+  })
+
+  it('loops over some bars only', async () => {
+    player.setTimeline(timelineAt(120, 4))
+    player.set({ countInBars: 0, loop: [1, 2] })
+    await player.start()
+    const bars: number[] = []
+    for (let bar = 0; bar < 5; bar++) {
+      runTo(player.startedAt + bar * 2 + 0.5)
+      bars.push(player.position()?.bar ?? -1)
+    }
+    expect(bars).toEqual([1, 2, 1, 2, 1])
+  })
+
+  it('stops by itself after the bars that were asked for', async () => {
+    let ended = 0
+    player.setTimeline(timelineAt(120, 2))
+    await player.start({ bars: 3, onEnd: () => ended++ })
+    runTo(player.startedAt + 5.9)
+    expect(player.playing).toBe(true)
+    runTo(player.startedAt + 6.2)
+    expect([player.playing, ended]).toEqual([false, 1])
+    expect(Math.max(...output.guitar().map((each) => each.time))).toBeLessThan(player.startedAt + 6)
+  })
+
+  it('keeps muted parts silent and clicks on the chosen beats', async () => {
+    player.setTimeline(timelineAt(120))
+    player.set({ countInBars: 0, clickOn: [1, 3] })
+    player.mute('drums', true)
+    await player.start()
+    runTo(3.9)
+    expect(output.played.some((each) => each.event.part === 'drums')).toBe(false)
+    expect(rounded(output.clicks.map((click) => click.time - player.startedAt))).toEqual([0.5, 1.5, 2.5, 3.5])
+  })
+
+  it('falls silent on stop and hands nothing more over', async () => {
+    player.setTimeline(timelineAt(120))
+    await player.start()
+    runTo(3)
+    player.stop()
+    const handed = output.played.length
+    runTo(6)
+    expect([output.silences, output.played.length, player.position()]).toEqual([1, handed, null])
+  })
+})
+
+describe('a change while it plays', () => {
+  it.each([
+    ['a faster tempo', timelineAt(180, 2, 0.5, 1)],
+    ['a slower tempo', timelineAt(72, 2, 0.5, 1)],
+    ['another swing', timelineAt(120, 2, 2 / 3, 1)],
+    ['a longer form', timelineAt(120, 6, 0.5, 1)],
+  ])('takes effect within a bar, at a beat, without a gap or a double: %s', async (_, next) => {
+    player.setTimeline(timelineAt(120))
+    player.set({ countInBars: 0 })
+    await player.start()
+    runTo(2.6)
+    player.setTimeline(next)
+    const changedAt = output.clock
+    runTo(8)
+    const guitar = output.guitar()
+    const first = guitar.findIndex((each) => each.event.pitch === 61)
+    const takeover = guitar[first]?.time ?? Infinity
+    expect(takeover - changedAt).toBeLessThan(2)
+    expect(((takeover - player.startedAt) / 0.5) % 1).toBeCloseTo(0, 5)
+    // On either side of it the strokes lie as their own timeline has them, and none of the old ones comes later.
+    expect(guitar.slice(first).every((each) => each.event.pitch === 61)).toBe(true)
+    const beats = guitar.filter((each) => each.event.kind === 'ring').map((each) => each.time)
+    const gaps = beats.slice(1).map((time, index) => time - (beats[index] ?? 0))
+    const before = beats.filter((time) => time <= takeover + 1e-9).length - 1
+    gaps.forEach((gap, index) => expect(gap).toBeCloseTo(index < before ? 0.5 : next.beat_seconds, 5))
+  })
+
+  it('keeps its place in the form', async () => {
+    player.setTimeline(timelineAt(120, 4))
+    player.set({ countInBars: 0 })
+    await player.start()
+    runTo(player.startedAt + 4.7)
+    expect(player.position()?.bar).toBe(2)
+    player.setTimeline(timelineAt(240, 4))
+    runTo(player.startedAt + 5.3)
+    expect(player.position()?.bar).toBe(2)
+    expect(player.elapsedBars()).toBeGreaterThan(2.5)
+  })
+})
+
+describe('the place', () => {
+  it('counts down the count-in and then bars and beats', async () => {
+    player.setTimeline(timelineAt(60))
+    await player.start()
+    const seen: (string | undefined)[] = []
+    for (const second of [0.5, 1.5, 3.5, 4.5, 5.5, 8.5]) {
+      runTo(second)
+      const at = player.position()
+      seen.push(at?.countIn !== null ? `in ${at?.countIn}` : `${at.bar + 1}.${at.beat + 1}`)
+    }
+    expect(seen).toEqual(['in 4', 'in 3', 'in 1', '1.1', '1.2', '2.1'])
+  })
+
+  it('tells listeners of every change of state', async () => {
+    const states: string[] = []
+    const leave = player.subscribe(() => states.push(player.snapshot().status))
+    player.setTimeline(timelineAt(120))
+    await player.start()
+    runTo(3)
+    player.stop()
+    leave()
+    player.mute('bass', true)
+    expect(states).toEqual(['counting', 'playing', 'stopped'])
+  })
+
+  it('does not start without bars', async () => {
+    player.setTimeline(timelineAt(120, 0))
+    await player.start()
+    expect(player.playing).toBe(false)
+  })
+})

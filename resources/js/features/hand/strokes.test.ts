@@ -1,0 +1,39 @@
+import { expect, it } from 'vitest'
+import type { BreakdownDocument, HandSlot } from '../../api/types'
+import { changed, fixedDirection, strokeAt, withKind, withoutStroke } from './strokes'
+
+const slot = (at: number): HandSlot => ({ slot: at / 480, at, beats: at / 960, syllable: '', on_beat: at % 960 === 0 })
+
+const document = {
+  pattern: {
+    ticks: 3840,
+    streams: [
+      { name: 'strum', strokes: [{ at: 0, division: 2 }, { at: 960, division: 4, accent: 3, articulation: 'ring', offsetMs: 12 }] },
+      { name: 'bass', strokes: [{ at: 0, division: 1 }] },
+    ],
+  },
+} as unknown as BreakdownDocument
+
+it('sets a new stroke on the grid that is shown, in order of time', () => {
+  const edited = withKind(document, slot(480), 2, 'chuck')
+  expect(edited.pattern.streams[0].strokes.map((stroke) => [stroke.at, stroke.division, stroke.articulation])).toEqual([[0, 2, undefined], [480, 2, 'chuck'], [960, 4, 'ring']])
+})
+
+it('changes the kind of a stroke and keeps all else about it', () => {
+  expect(strokeAt(withKind(document, slot(960), 2, 'short'), 960)).toEqual({ at: 960, division: 4, accent: 3, articulation: 'short', offsetMs: 12 })
+  expect(strokeAt(withKind(document, slot(960), 2, 'ghost'), 960)?.accent).toBe(0)
+})
+
+it('leaves the second stream and the document it was given alone', () => {
+  const before = structuredClone(document)
+  const edited = withoutStroke(withKind(document, slot(480), 2, 'ring'), 0)
+  expect(edited.pattern.streams[1]).toBe(document.pattern.streams[1])
+  expect(document).toEqual(before)
+  expect(withoutStroke(document, 480)).toBe(document)
+})
+
+it('fixes a direction and gives it back to the school', () => {
+  const fixed = fixedDirection(changed(document, 0, { fixed: ['accent'] }), 0, 'up')
+  expect(strokeAt(fixed, 0)).toMatchObject({ direction: 'up', fixed: ['accent', 'direction'] })
+  expect(strokeAt(fixedDirection(fixed, 0, null), 0)).toMatchObject({ direction: null, fixed: ['accent'] })
+})
