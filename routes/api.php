@@ -10,7 +10,7 @@ use App\Http\Controllers\Session;
 use App\Http\Controllers\Takes;
 use Illuminate\Support\Facades\Route;
 
-Route::post('session', Session\SignIn::class)->middleware('throttle:sign-in');
+Route::post('session', Session\SignIn::class);
 
 Route::middleware('auth')->group(static function (): void {
     Route::get('session', Session\WhoAmI::class);

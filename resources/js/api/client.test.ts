@@ -51,3 +51,10 @@ it('lets a question that nobody waits for any more go quietly', async () => {
   vi.stubGlobal('fetch', vi.fn(() => Promise.reject(new DOMException('gone', 'AbortError'))))
   await expect(call('GET', 'anything')).rejects.toMatchObject({ name: 'AbortError' })
 })
+
+it('fetches a new token when the old one is gone, and tries once more', async () => {
+  const answers = [new Response('{}', { status: 419 }), new Response('{}', { status: 401 }), new Response('{"ok":true}', { status: 200 })]
+  vi.stubGlobal('fetch', vi.fn(async () => answers.shift()))
+  expect(await call('PUT', 'breakdowns/1', {})).toEqual({ ok: true })
+  expect(vi.mocked(fetch).mock.calls.map(([address]) => address)).toEqual(['/api/breakdowns/1', '/api/session', '/api/breakdowns/1'])
+})

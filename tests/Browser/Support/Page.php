@@ -38,6 +38,30 @@ final class Page
         return $this;
     }
 
+    /** Puts a new breakdown on the bench, by the interface. */
+    public function makeBreakdown(string $title, string $line): self
+    {
+        $this->keys('n')->fill('input[name=title]', $title)->fill('.line-field textarea', $line);
+        $this->press('Make it')->element('.chart-bar');
+
+        return $this;
+    }
+
+    /** Goes to a station by its key, and waits until it shows what matches. */
+    public function station(int $number, string $css): self
+    {
+        $this->chord(WebDriverKeys::ALT, (string) $number)->element($css);
+
+        return $this;
+    }
+
+    public function saved(): self
+    {
+        $this->waitFor(fn (): bool => str_starts_with($this->words('.save-state'), 'Saved'), 'it is not saved');
+
+        return $this;
+    }
+
     public function element(string $css): RemoteWebElement
     {
         return $this->waitFor(fn (): ?RemoteWebElement => $this->shown(WebDriverBy::cssSelector($css)), "nothing matches {$css}");
@@ -58,7 +82,7 @@ final class Page
     /** Presses the button that says this. */
     public function press(string $words): self
     {
-        $named = sprintf('//button[normalize-space(.)=%1$s or @aria-label=%1$s or starts-with(normalize-space(.), %1$s)]', self::quoted($words));
+        $named = sprintf('//button[normalize-space(.)=%1$s or @aria-label=%1$s or (.//kbd and starts-with(normalize-space(.), %1$s))]', self::quoted($words));
         $this->waitFor(function () use ($named): bool {
             $button = $this->shown(WebDriverBy::xpath($named));
             if ($button === null || ! $button->isEnabled()) {
@@ -75,7 +99,9 @@ final class Page
     /** Chooses an entry of a drop-down by its label and words. */
     public function choose(string $label, string $words): self
     {
-        $this->element("[aria-label='{$label}']")->click();
+        $field = $this->element("[aria-label='{$label}']");
+        $field->click();
+        $field->sendKeys($words);
         $option = sprintf('//div[contains(@class,"ant-select-item-option-content") and normalize-space(.)=%s]', self::quoted($words));
         $this->waitFor(fn (): ?RemoteWebElement => $this->shown(WebDriverBy::xpath($option)), "\"{$words}\" is not on offer under {$label}")->click();
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser\Support;
 
 use App\Bench\DemoServer;
+use Database\Seeders\DatabaseSeeder;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
@@ -20,6 +21,8 @@ final class Stage
 
     /** @var list<RemoteWebDriver> */
     private array $drivers = [];
+
+    private ?Page $teacher = null;
 
     private function __construct(public readonly DemoServer $server, private readonly Process $chromeDriver, private readonly int $driverPort) {}
 
@@ -40,6 +43,14 @@ final class Stage
         $this->drivers[] = $driver;
 
         return (new Page($driver, $this->server->address()))->resizeInside(1280, 800);
+    }
+
+    /** The teacher's browser, signed in once and used by test after test, with the shelf open. */
+    public function teacher(): Page
+    {
+        $this->teacher ??= $this->page()->signIn(DatabaseSeeder::TEACHER['email'], DatabaseSeeder::TEACHER['password']);
+
+        return $this->teacher->open('/')->sees('New breakdown');
     }
 
     public function downloads(): string

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+use Database\Seeders\DatabaseSeeder;
+use Facebook\WebDriver\Remote\LocalFileDetector;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Browser\Support\Stage;
+
+it('turns a typed line into bars, in letters and numerals, in any key, and keeps it through a reload', function () {
+    $page = Stage::running()->teacher()->makeBreakdown('Chart Room', '| Dm6 | B♭7 | Gm7 A7 | Dm6 |');
+    $page->choose('Key', 'D minor')->waitFor(fn (): bool => str_contains($page->words('.summary'), 'D minor'), 'the key is not D minor');
+    $page->fill('.chart-line textarea', '| i6 | VI7 | Gm7 A7 | % |')->waitFor(fn (): bool => $page->words('.bar-chord') === 'Dm6 | B♭7 | Gm7 | A7 | Gm7 | A7', 'the bars are not those of the line');
+    $page->element('[aria-label=Names] label:nth-child(2)')->click();
+    $page->waitFor(fn (): bool => $page->words('.bar-chord') === 'i6 | VI7 | iv7 | V7 | iv7 | V7', 'there are no numerals');
+    $page->element('[aria-label=Names] label:nth-child(1)')->click();
+    $page->choose('Key', 'E minor')->waitFor(fn (): bool => $page->words('.bar-chord') === 'Em6 | C7 | Am7 | B7 | Am7 | B7', 'the line has not moved');
+    expect($page->element('.chart-line textarea')->getAttribute('value'))->toBe('| i6 | VI7 | Am7 B7 | % |');
+
+    $page->saved()->driver->navigate()->refresh();
+    $page->waitFor(fn (): bool => $page->words('.bar-chord') === 'Em6 | C7 | Am7 | B7 | Am7 | B7', 'it was lost in the reload');
+});
+
+it('undoes and redoes every change by key', function () {
+    $page = Stage::running()->teacher()->makeBreakdown('Undo Quay', '| Dm |');
+    $page->fill('.chart-line textarea', '| Dm | A7 |')->waitFor(fn (): bool => $page->words('.bar-chord') === 'Dm | A7', 'the line did not change');
+    $page->chord(WebDriverKeys::CONTROL, 'z')->waitFor(fn (): bool => $page->words('.bar-chord') === 'Dm', 'undo did nothing');
+    expect($page->words('.bar-chord'))->toBe('Dm');
+    $page->chord(WebDriverKeys::CONTROL, 'y')->waitFor(fn (): bool => $page->words('.bar-chord') === 'Dm | A7', 'redo did nothing');
+});
+
+it('offers other grips, lets them be walked by key, pins one, and leads the line to it', function () {
+    $page = Stage::running()->teacher()->makeBreakdown('Grip Shed', '| Dm6 | B♭7 | Gm7 A7 |')->station(2, '.sheets .sheet');
+    $frets = fn (int $sheet): string => (string) $page->script('return document.querySelectorAll(".sheet .frets")[arguments[0]].textContent', [$sheet]);
+    $first = $frets(0);
+    $page->element('.candidate:nth-child(4)');
+    $page->keys(WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT)->waitFor(fn (): bool => $frets(0) !== $first, 'the arrow keys do not walk the grips');
+    $tried = $frets(0);
+    $page->keys(WebDriverKeys::ENTER)->sees('pinned');
+    $page->waitFor(fn (): bool => str_contains($page->words('.sheet'), '◆ pinned'), 'the sheet does not say that it is pinned');
+    expect($frets(0))->toBe($tried);
+    $page->saved()->driver->navigate()->refresh();
+    $page->element('.sheets .sheet');
+    $page->waitFor(fn (): bool => $frets(0) === $tried, 'the pin was lost in the reload');
+    $page->keys(WebDriverKeys::DELETE)->waitFor(fn (): bool => ! str_contains($page->words('.sheet'), '◆ pinned'), 'the pin was not let go');
+});
+
+it('sets strokes with one key each, gives directions and air, and leans the wave with the swing', function () {
+    $page = Stage::running()->teacher()->makeBreakdown('Hand Loft', '| Dm6 | A7 |')->station(3, '.hand-wave .blade');
+    $blades = fn (string $kind): int => count($page->all(".wave-row .blade-{$kind}"));
+    $before = [$blades('ring'), $blades('air')];
+    $page->keys(WebDriverKeys::ARROW_RIGHT, 'c')->waitFor(fn (): bool => $blades('chuck') === 1, 'C sets no chuck');
+    expect([$blades('ring'), $blades('air')])->toBe([$before[0], $before[1] - 1]);
+    $page->keys('g')->waitFor(fn (): bool => $blades('ghost') === 1 && $blades('chuck') === 0, 'G sets no ghost');
+    $page->keys('.')->waitFor(fn (): bool => $blades('ghost') === 0, 'the point does not make air');
+    $page->element('[data-slot="1"]')->click();
+    $page->waitFor(fn (): bool => $blades('ring') === $before[0] + 1, 'a click sets no stroke');
+
+    $place = fn (): float => (float) $page->script('return document.querySelectorAll(".slot-mark line")[1].getAttribute("x1")');
+    $straight = $place();
+    $dial = $page->element('.feel-dial');
+    foreach (range(1, 10) as $press) {
+        $dial->sendKeys(WebDriverKeys::ARROW_RIGHT);
+    }
+    $page->waitFor(fn (): bool => $place() > $straight + 15, 'swing does not move the off-beat');
+    $page->sees('60 % swing');
+
+    $page->element('[aria-label="Picking school"] label:nth-child(2)')->click();
+    $page->waitFor(fn (): bool => $blades('air') === 0, 'all down still has air strokes');
+    $page->element('[aria-label=Bars] label:nth-child(2)')->click();
+    $page->waitFor(fn (): bool => count($page->all('.wave-row')) === 2, 'there is no second bar');
+});
+
+it('asks which of two versions to go on with, and loses neither', function () {
+    $page = Stage::running()->teacher()->makeBreakdown('Two Tablets', '| Dm |');
+    $page->saved();
+    $address = $page->driver->getCurrentURL();
+    $other = Stage::running()->page()->signIn(DatabaseSeeder::TEACHER['email'], DatabaseSeeder::TEACHER['password']);
+    $other->driver->get($address);
+    $other->element('.chart-bar');
+    $page->fill('.chart-line textarea', '| Dm | from the desk Gm |');
+    $page->saved();
+    $other->fill('.chart-line textarea', '| Am |')->sees('Saved from somewhere else meanwhile');
+    $other->press('Go on with mine as a copy')->waitFor(fn (): bool => str_contains((string) $other->element('.title-field')->getAttribute('value'), '(my copy)'), 'no copy was made');
+    expect($other->words('.bar-chord'))->toBe('Am');
+});
+
+it('keeps the work of a signed-out tab and saves it after signing in again', function () {
+    $page = Stage::running()->page()->signIn(DatabaseSeeder::TEACHER['email'], DatabaseSeeder::TEACHER['password'])->makeBreakdown('Signed Out', '| Dm |');
+    $page->saved()->driver->manage()->deleteAllCookies();
+    $page->fill('.chart-line textarea', '| Dm | Gm |')->sees('Sign in again');
+    $page->element('.ant-modal input[name=email]')->sendKeys(DatabaseSeeder::TEACHER['email']);
+    $page->element('.ant-modal input[name=password]')->sendKeys(DatabaseSeeder::TEACHER['password']);
+    $page->element('.ant-modal button[type=submit]')->click();
+    $page->saved()->driver->navigate()->refresh();
+    $page->waitFor(fn (): bool => $page->words('.bar-chord') === 'Dm | Gm', 'what was typed while signed out is lost');
+    expect($page->says('Sign in again'))->toBeFalse();
+});
+
+it('exports MIDI and JSON, and imports the JSON as the same breakdown', function () {
+    $page = Stage::running()->teacher()->makeBreakdown('Cargo Manifest', '| Dm6 | B♭7 |')->station(5, '.handout');
+    $downloads = Stage::running()->downloads();
+    $page->saved()->press('Export MIDI');
+    $midi = $page->waitFor(fn (): string|false => (string) @file_get_contents("{$downloads}/cargo-manifest.mid") ?: false, 'no MIDI file came');
+    $page->press('Export JSON');
+    $json = $page->waitFor(fn (): string|false => (string) @file_get_contents("{$downloads}/cargo-manifest.gravik.json") ?: false, 'no JSON file came');
+    expect($midi)->toStartWith('MThd')->and(json_decode($json, true)['title'])->toBe('Cargo Manifest');
+
+    $page->chord(WebDriverKeys::ALT, '0')->sees('New breakdown');
+    $page->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))->setFileDetector(new LocalFileDetector())->sendKeys("{$downloads}/cargo-manifest.gravik.json");
+    $page->waitFor(fn (): bool => substr_count($page->words('.book b'), 'Cargo Manifest') === 2, 'it was not imported');
+    file_put_contents("{$downloads}/shopping.json", '{"milk": 2}');
+    $page->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))->setFileDetector(new LocalFileDetector())->sendKeys("{$downloads}/shopping.json");
+    $page->sees('This file is not a breakdown');
+});

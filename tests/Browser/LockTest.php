@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+use Database\Seeders\DatabaseSeeder;
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Browser\Support\Page;
+use Tests\Browser\Support\Stage;
+
+/** Taps in the page, timed by the audio clock of the band: strokes at these beats of every bar, so many ms late. */
+const TAPPER = <<<'JS'
+    const [beats, tempo, bars, lateMs, repeat] = arguments
+    const place = document.querySelector('[data-testid=place]')
+    const beatMs = 60000 / tempo
+    const press = (key, repeated) => window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, repeat: repeated }))
+    window.tapped = 0
+    const watch = () => {
+      if (!/^1 \. 1/.test(place.textContent) || !document.querySelector('.recording')) return requestAnimationFrame(watch)
+      const zero = performance.now()
+      for (let bar = 0; bar < bars; bar++) {
+        for (const [beat, key] of beats) {
+          const at = zero + (bar * 4 + beat) * beatMs + lateMs
+          const spin = () => {
+            if (performance.now() < at) return performance.now() < at - 6 ? setTimeout(spin, 1) : spinNow()
+            press(key, false)
+            if (repeat) press(key, true)
+            window.tapped++
+          }
+          const spinNow = () => { while (performance.now() < at) {} spin() }
+          setTimeout(spin, Math.max(0, at - performance.now() - 12))
+        }
+      }
+    }
+    const seen = place.textContent
+    const wait = () => (place.textContent.startsWith('–') || place.textContent !== seen ? requestAnimationFrame(watch) : requestAnimationFrame(wait))
+    wait()
+    JS;
+
+function figure(Page $page, string $name): string
+{
+    return (string) $page->script('return [...document.querySelectorAll(".figures div")].find((row) => row.textContent.startsWith(arguments[0]))?.querySelector("dd").textContent ?? ""', [$name]);
+}
+
+it('measures the device, records a take by key, judges it, keeps and lists it', function () {
+    $page = Stage::running()->page()->signIn(DatabaseSeeder::TEACHER['email'], DatabaseSeeder::TEACHER['password'])->makeBreakdown('Take One', '| Dm6 | A7 |');
+    $page->station(4, '.empty')->sees('No takes yet');
+    $page->fill('input[aria-label=Tempo]', '120')->choose('Bars to record', '4 bars');
+
+    // Without a measured delay the bias says that it includes the device.
+    $page->script(TAPPER, [[[0, 'f'], [1, 'f'], [1.5, 'j'], [2, 'f'], [3, 'f'], [3.5, 'j']], 120, 4, 0, true]);
+    $page->keys('r')->sees('Count-in');
+    $page->waitFor(fn (): bool => str_contains($page->words('.report'), 'of 24 strokes met'), 'the take is not judged', 25);
+    expect($page->script('return window.tapped'))->toBe(24)
+        ->and($page->words('.report > .muted'))->toContain('24 of 24 strokes met, 0 missed, 0 extra')->toContain('24 of 24 in the planned direction')
+        ->and($page->words('.figures dt'))->toContain('bias, device included')
+        ->and((int) figure($page, 'spread'))->toBeLessThan(15)
+        ->and(count($page->all('.lens')))->toBe(6);
+
+    // Every off-beat 60 ms early, and beat 3 of no bar.
+    $page->script(TAPPER, [[[0, 'f'], [1, 'f'], [1.38, 'j'], [3, 'f'], [3.38, 'j']], 120, 4, 0, false]);
+    $page->keys('r');
+    $page->waitFor(fn (): bool => str_contains($page->words('.take-list'), 'Take 2'), 'the second take is not listed', 25);
+    expect($page->words('.report > .muted'))->toContain('4 missed')
+        ->and($page->words('.side .finding'))->toContain('missing, most often the 3')
+        ->and($page->words('.take-list button'))->toContain('Take 1')
+        ->and($page->words('.verdict'))->not->toBe('');
+    $page->driver->navigate()->refresh();
+    $page->waitFor(fn (): bool => str_contains($page->words('.take-list'), 'Take 2'), 'the takes are lost in the reload');
+});
+
+it('takes taps on the pads, and ends early without losing what was played', function () {
+    $page = Stage::running()->teacher()->makeBreakdown('Early Stop', '| Dm6 | A7 |');
+    $page->station(4, '.empty')->keys('r')->sees('Bar 1 of 8');
+    foreach (range(1, 8) as $tap) {
+        $page->element($tap % 2 === 1 ? '.pad-down' : '.pad-up')->click();
+        usleep(200_000);
+    }
+    $page->keys(WebDriverKeys::ESCAPE)->waitFor(fn (): bool => str_contains($page->words('.take-list'), 'Take 1'), 'the take is lost');
+    expect($page->words('.report > .muted'))->toContain('8 bars');
+});
+
+it('measures the delay of the device with sixteen taps and takes it off from then on', function () {
+    $page = Stage::running()->page()->signIn(DatabaseSeeder::TEACHER['email'], DatabaseSeeder::TEACHER['password'])->makeBreakdown('Sixteen Taps', '| Dm6 | A7 |');
+    $page->station(4, '.empty')->press('Measure the delay')->press('Start the clicks');
+    // Sixteen taps, one as each click is counted: the page shows a click up to a frame after it sounds.
+    $page->script(<<<'JS'
+        let last = ''
+        const pad = () => document.querySelector('.pads.small b')
+        const watch = () => {
+          const words = pad()?.textContent ?? ''
+          if (/ of 16$/.test(words) && words !== last) {
+            last = words
+            setTimeout(() => window.dispatchEvent(new KeyboardEvent('keydown', { key: 'j', bubbles: true })), 20)
+          }
+          if (!/^16 of/.test(last)) requestAnimationFrame(watch)
+        }
+        watch()
+        JS);
+    $page->waitFor(fn (): bool => $page->says('The delay is'), 'no delay is measured', 25);
+    $ms = (int) (preg_match('/The delay is (-?\d+) ms/', $page->words('.ant-modal'), $found) === 1 ? $found[1] : -999);
+    expect($ms)->toBeGreaterThan(5)->toBeLessThan(150);
+    $page->press('Done')->sees("device delay {$ms} ms, measured today");
+
+    $page->press('Measure anew')->press('Start the clicks')->waitFor(fn (): bool => $page->says('too few'), 'nobody says that no tap came', 25);
+});

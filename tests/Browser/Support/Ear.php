@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser\Support;
+
+/**
+ * Listens to what the page really sends to its speakers: a worklet beside the destination notes the peak of every block
+ * of 128 samples with its place on the audio clock.
+ */
+final readonly class Ear
+{
+    private const WORKLET = <<<'JS'
+        const source = `registerProcessor('ear', class extends AudioWorkletProcessor {
+          constructor() { super(); this.blocks = [] }
+          process([input]) {
+            let peak = 0
+            for (const channel of input) for (const value of channel) peak = Math.max(peak, Math.abs(value))
+            this.blocks.push(currentTime, peak)
+            if (this.blocks.length >= 512) { this.port.postMessage(this.blocks); this.blocks = [] }
+            return true
+          }
+        })`
+        window.heard = []
+        const connect = AudioNode.prototype.connect
+        AudioNode.prototype.connect = function (to, ...rest) {
+          if (to instanceof AudioDestinationNode && this.context instanceof AudioContext && window.ear === undefined) {
+            window.ear = 'coming'
+            this.context.audioWorklet.addModule(URL.createObjectURL(new Blob([source], { type: 'text/javascript' }))).then(() => {
+              window.ear = new AudioWorkletNode(this.context, 'ear')
+              window.ear.port.onmessage = ({ data }) => { for (const value of data) window.heard.push(value) }
+              connect.call(this, window.ear)
+              connect.call(window.ear, to)
+            })
+          }
+          return connect.call(this, to, ...rest)
+        }
+        JS;
+
+    public function __construct(private Page $page)
+    {
+        $page->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Page.addScriptToEvaluateOnNewDocument', 'params' => ['source' => self::WORKLET]]);
+    }
+
+    public function forget(): void
+    {
+        $this->page->script('window.heard.length = 0');
+    }
+
+    /** @return list<array{float, float}> seconds of the audio clock and peak of each block, in order */
+    public function blocks(): array
+    {
+        /** @var list<float> $flat */
+        $flat = $this->page->script('return window.heard');
+
+        return array_map(static fn (array $pair): array => [$pair[0], $pair[1]], array_chunk($flat, 2));
+    }
+
+    /**
+     * Moments at which sound sets in anew: a block much louder than the quietest of the 40 ms before it.
+     *
+     * @return list<float> seconds of the audio clock
+     */
+    public function onsets(float $threshold = 0.05, float $apart = 0.09): array
+    {
+        $onsets = [];
+        $recent = [];
+        foreach ($this->blocks() as [$time, $peak]) {
+            $floor = $recent === [] ? 0.0 : min(array_column($recent, 1));
+            if ($peak > $threshold && $peak > 2.2 * $floor && ($onsets === [] || $time - $onsets[count($onsets) - 1] > $apart)) {
+                $onsets[] = $time;
+            }
+            $recent[] = [$time, $peak];
+            $recent = array_values(array_filter($recent, static fn (array $block): bool => $block[0] > $time - 0.04));
+        }
+
+        return $onsets;
+    }
+
+    /** The loudest peak between two moments. */
+    public function peak(float $from, float $to): float
+    {
+        return max(0.0, ...array_map(static fn (array $block): float => $block[0] >= $from && $block[0] < $to ? $block[1] : 0.0, $this->blocks()));
+    }
+}
