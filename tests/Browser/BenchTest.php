@@ -8,7 +8,7 @@ use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Tests\Browser\Support\Stage;
 
-it('turns a typed line into bars, in letters and numerals, in any key, and keeps it through a reload', function () {
+it('turns a typed line into bars, in letters and numerals, in any key, and keeps it through a reload', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Chart Room', '| Dm6 | B♭7 | Gm7 A7 | Dm6 |');
     $page->choose('Key', 'D minor')->waitFor(fn (): bool => str_contains($page->words('.summary'), 'D minor'), 'the key is not D minor');
     $page->fill('.chart-line textarea', '| i6 | VI7 | Gm7 A7 | % |')->waitFor(fn (): bool => $page->words('.bar-chord') === 'Dm6 | B♭7 | Gm7 | A7 | Gm7 | A7', 'the bars are not those of the line');
@@ -22,7 +22,7 @@ it('turns a typed line into bars, in letters and numerals, in any key, and keeps
     $page->waitFor(fn (): bool => $page->words('.bar-chord') === 'Em6 | C7 | Am7 | B7 | Am7 | B7', 'it was lost in the reload');
 });
 
-it('undoes and redoes every change by key', function () {
+it('undoes and redoes every change by key', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Undo Quay', '| Dm |');
     $page->fill('.chart-line textarea', '| Dm | A7 |')->waitFor(fn (): bool => $page->words('.bar-chord') === 'Dm | A7', 'the line did not change');
     $page->chord(WebDriverKeys::CONTROL, 'z')->waitFor(fn (): bool => $page->words('.bar-chord') === 'Dm', 'undo did nothing');
@@ -30,7 +30,7 @@ it('undoes and redoes every change by key', function () {
     $page->chord(WebDriverKeys::CONTROL, 'y')->waitFor(fn (): bool => $page->words('.bar-chord') === 'Dm | A7', 'redo did nothing');
 });
 
-it('offers other grips, lets them be walked by key, pins one, and leads the line to it', function () {
+it('offers other grips, lets them be walked by key, pins one, and leads the line to it', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Grip Shed', '| Dm6 | B♭7 | Gm7 A7 |')->station(2, '.sheets .sheet');
     $frets = fn (int $sheet): string => (string) $page->script('return document.querySelectorAll(".sheet .frets")[arguments[0]].textContent', [$sheet]);
     $first = $frets(0);
@@ -46,7 +46,7 @@ it('offers other grips, lets them be walked by key, pins one, and leads the line
     $page->keys(WebDriverKeys::DELETE)->waitFor(fn (): bool => ! str_contains($page->words('.sheet'), '◆ pinned'), 'the pin was not let go');
 });
 
-it('sets strokes with one key each, gives directions and air, and leans the wave with the swing', function () {
+it('sets strokes with one key each, gives directions and air, and leans the wave with the swing', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Hand Loft', '| Dm6 | A7 |')->station(3, '.hand-wave .blade');
     $blades = fn (string $kind): int => count($page->all(".wave-row .blade-{$kind}"));
     $before = [$blades('ring'), $blades('air')];
@@ -72,7 +72,7 @@ it('sets strokes with one key each, gives directions and air, and leans the wave
     $page->waitFor(fn (): bool => count($page->all('.wave-row')) === 2, 'there is no second bar');
 });
 
-it('asks which of two versions to go on with, and loses neither', function () {
+it('asks which of two versions to go on with, and loses neither', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Two Tablets', '| Dm |');
     $page->saved();
     $address = $page->driver->getCurrentURL();
@@ -86,7 +86,7 @@ it('asks which of two versions to go on with, and loses neither', function () {
     expect($other->words('.bar-chord'))->toBe('Am');
 });
 
-it('keeps the work of a signed-out tab and saves it after signing in again', function () {
+it('keeps the work of a signed-out tab and saves it after signing in again', function (): void {
     $page = Stage::running()->page()->signIn(DatabaseSeeder::TEACHER['email'], DatabaseSeeder::TEACHER['password'])->makeBreakdown('Signed Out', '| Dm |');
     $page->saved()->driver->manage()->deleteAllCookies();
     $page->fill('.chart-line textarea', '| Dm | Gm |')->sees('Sign in again');
@@ -98,7 +98,7 @@ it('keeps the work of a signed-out tab and saves it after signing in again', fun
     expect($page->says('Sign in again'))->toBeFalse();
 });
 
-it('exports MIDI and JSON, and imports the JSON as the same breakdown', function () {
+it('exports MIDI and JSON, and imports the JSON as the same breakdown', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Cargo Manifest', '| Dm6 | B♭7 |')->station(5, '.handout');
     $downloads = Stage::running()->downloads();
     $page->saved()->press('Export MIDI');

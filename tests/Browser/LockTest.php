@@ -41,7 +41,7 @@ function figure(Page $page, string $name): string
     return (string) $page->script('return [...document.querySelectorAll(".figures div")].find((row) => row.textContent.startsWith(arguments[0]))?.querySelector("dd").textContent ?? ""', [$name]);
 }
 
-it('measures the device, records a take by key, judges it, keeps and lists it', function () {
+it('measures the device, records a take by key, judges it, keeps and lists it', function (): void {
     $page = Stage::running()->page()->signIn(DatabaseSeeder::TEACHER['email'], DatabaseSeeder::TEACHER['password'])->makeBreakdown('Take One', '| Dm6 | A7 |');
     $page->station(4, '.empty')->sees('No takes yet');
     $page->fill('input[aria-label=Tempo]', '120')->choose('Bars to record', '4 bars');
@@ -68,7 +68,7 @@ it('measures the device, records a take by key, judges it, keeps and lists it', 
     $page->waitFor(fn (): bool => str_contains($page->words('.take-list'), 'Take 2'), 'the takes are lost in the reload');
 });
 
-it('takes taps on the pads, and ends early without losing what was played', function () {
+it('takes taps on the pads, and ends early without losing what was played', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Early Stop', '| Dm6 | A7 |');
     $page->station(4, '.empty')->keys('r')->sees('Bar 1 of 8');
     foreach (range(1, 8) as $tap) {
@@ -79,7 +79,7 @@ it('takes taps on the pads, and ends early without losing what was played', func
     expect($page->words('.report > .muted'))->toContain('8 bars');
 });
 
-it('measures the delay of the device with sixteen taps and takes it off from then on', function () {
+it('measures the delay of the device with sixteen taps and takes it off from then on', function (): void {
     $page = Stage::running()->page()->signIn(DatabaseSeeder::TEACHER['email'], DatabaseSeeder::TEACHER['password'])->makeBreakdown('Sixteen Taps', '| Dm6 | A7 |');
     $page->station(4, '.empty')->press('Measure the delay')->press('Start the clicks');
     // Sixteen taps, one as each click is counted: the page shows a click up to a frame after it sounds.

@@ -6,7 +6,7 @@ use Database\Seeders\DatabaseSeeder;
 use Facebook\WebDriver\WebDriverKeys;
 use Tests\Browser\Support\Stage;
 
-it('lets nobody in with a wrong password, and says so', function () {
+it('lets nobody in with a wrong password, and says so', function (): void {
     $page = Stage::running()->page()->open('/');
     $page->element('input[name=email]')->sendKeys(DatabaseSeeder::TEACHER['email']);
     $page->element('input[name=password]')->sendKeys('low-tide');
@@ -14,7 +14,7 @@ it('lets nobody in with a wrong password, and says so', function () {
     expect($page->says('Shelf'))->toBeFalse();
 });
 
-it('shows, searches and arranges the shelf, and takes a deletion back', function () {
+it('shows, searches and arranges the shelf, and takes a deletion back', function (): void {
     $page = Stage::running()->teacher();
     $page->sees('Marzipan Ferry')->sees('Slow Dredger');
     $page->fill('input[aria-label="Search the shelf"]', 'waltz')->waitFor(fn (): bool => ! $page->says('Marzipan Ferry'), 'the search changes nothing');
@@ -31,7 +31,7 @@ it('shows, searches and arranges the shelf, and takes a deletion back', function
     $page->press('Undo')->waitFor(fn (): bool => str_contains($page->words('.book b'), 'Lantern Regatta'), 'it did not come back');
 });
 
-it('makes a new breakdown in under a minute, bad chord and double click included', function () {
+it('makes a new breakdown in under a minute, bad chord and double click included', function (): void {
     $started = microtime(true);
     $page = Stage::running()->teacher();
     $page->keys('n')->fill('input[name=title]', 'Dry Dock')->fill('input[name=tempo]', '96');
@@ -46,7 +46,7 @@ it('makes a new breakdown in under a minute, bad chord and double click included
     expect(substr_count($page->words('.book b'), 'Dry Dock'))->toBe(1);
 });
 
-it('shows a student on a phone what is theirs to play, and nothing to change', function () {
+it('shows a student on a phone what is theirs to play, and nothing to change', function (): void {
     $page = Stage::running()->page()->resizeInside(390, 844)->open('/');
     $page->element('input[name=email]')->sendKeys(DatabaseSeeder::STUDENT['email']);
     $page->element('input[name=password]')->sendKeys(DatabaseSeeder::STUDENT['password']);

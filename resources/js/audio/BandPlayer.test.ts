@@ -2,15 +2,18 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import type { TimedEvent, Timeline } from '../api/types'
 import { BandPlayer, type Output } from './BandPlayer'
 
+/** As the core gives them. */
+const toMicroseconds = (time: number): number => Math.round(time * 1e6) / 1e6
+
 /** A timeline of whole bars in four with a guitar stroke on every beat and its swung off-beat, at a tempo. */
 function timelineAt(bpm: number, bars = 2, p = 0.5, mark = 0): Timeline {
   const beat = 60 / bpm
   const events: TimedEvent[] = []
   for (let index = 0; index < bars * 4; index++) {
     for (const [share, kind] of [[0, 'ring'], [p, 'chuck']] as const) {
-      events.push({ part: 'guitar', t: (index + share) * beat, dur: 0.1, pitch: 60 + mark, velocity: 0.5, kind })
+      events.push({ part: 'guitar', t: toMicroseconds((index + share) * beat), dur: 0.1, pitch: 60 + mark, velocity: 0.5, kind })
     }
-    events.push({ part: 'drums', t: index * beat, dur: 0.1, pitch: 36, velocity: 0.5, kind: 'drum' })
+    events.push({ part: 'drums', t: toMicroseconds(index * beat), dur: 0.1, pitch: 36, velocity: 0.5, kind: 'drum' })
   }
   return {
     tempo: bpm,
@@ -21,7 +24,7 @@ function timelineAt(bpm: number, bars = 2, p = 0.5, mark = 0): Timeline {
     beats_a_bar: 4,
     bars,
     pattern_bars: 1,
-    beat_times: Array.from({ length: bars * 4 }, (_, index) => index * beat),
+    beat_times: Array.from({ length: bars * 4 }, (_, index) => toMicroseconds(index * beat)),
     chords: [],
     strokes: [],
     events: events.sort((a, b) => a.t - b.t),
@@ -146,12 +149,13 @@ describe('playing', () => {
 describe('a change while it plays', () => {
   it.each([
     ['a faster tempo', timelineAt(180, 2, 0.5, 1)],
+    ['a tempo whose beats are no round figure', timelineAt(149, 2, 0.5, 1)],
     ['a slower tempo', timelineAt(72, 2, 0.5, 1)],
     ['another swing', timelineAt(120, 2, 2 / 3, 1)],
     ['a longer form', timelineAt(120, 6, 0.5, 1)],
   ])('takes effect within a bar, at a beat, without a gap or a double: %s', async (_, next) => {
     player.setTimeline(timelineAt(120))
-    player.set({ countInBars: 0 })
+    player.set({ countInBars: 0, clickOn: [0, 1, 2, 3] })
     await player.start()
     runTo(2.6)
     player.setTimeline(next)
@@ -168,6 +172,7 @@ describe('a change while it plays', () => {
     const gaps = beats.slice(1).map((time, index) => time - (beats[index] ?? 0))
     const before = beats.filter((time) => time <= takeover + 1e-9).length - 1
     gaps.forEach((gap, index) => expect(gap).toBeCloseTo(index < before ? 0.5 : next.beat_seconds, 5))
+    expect(rounded(output.clicks.map((click) => click.time))).toEqual(rounded(beats))
   })
 
   it('keeps its place in the form', async () => {

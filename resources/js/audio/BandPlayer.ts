@@ -32,6 +32,8 @@ type Stretch = { audio: number; t: number; timeline: Timeline; elapsedBeats: num
 
 const LOOK_AHEAD = 0.3
 const START_DELAY = 0.12
+/** The core's times are rounded to microseconds, and beats worked out here are not: an event may lie this much before its beat. */
+const ROUNDING = 1e-5
 
 /**
  * Plays a timeline against the audio clock, always a little ahead of it. A new timeline (another tempo, feel or pattern)
@@ -224,18 +226,18 @@ export class BandPlayer {
     const stretch = this.stretches.at(-1)
     if (stretch === undefined || until <= this.cursor) return
     const { timeline } = stretch
-    const from = firstAtOrAfter(timeline.events, this.cursor)
+    const from = firstAtOrAfter(timeline.events, this.cursor - ROUNDING)
     for (let index = from; index < timeline.events.length; index++) {
       const event = timeline.events[index]
-      if (event === undefined || event.t >= until) break
+      if (event === undefined || event.t >= until - ROUNDING) break
       if (!this.state.muted[event.part]) this.hand(stretch.audio + event.t - stretch.t, (time) => this.output.play(event, time))
     }
     const beats = timeline.beat_times
     for (let index = Math.max(0, Math.floor(this.cursor / timeline.beat_seconds) - 1); index < beats.length; index++) {
       const t = beats[index] ?? Infinity
-      if (t >= until) break
+      if (t >= until - ROUNDING) break
       const beat = index % timeline.beats_a_bar
-      if (t >= this.cursor && this.state.clickOn.includes(beat)) this.hand(stretch.audio + t - stretch.t, (time) => this.output.click(beat === 0, time))
+      if (t >= this.cursor - ROUNDING && this.state.clickOn.includes(beat)) this.hand(stretch.audio + t - stretch.t, (time) => this.output.click(beat === 0, time))
     }
     this.cursor = until
   }

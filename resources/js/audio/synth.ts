@@ -90,7 +90,7 @@ function chuck(sound: Pluck, rate: number): Float32Array<ArrayBuffer> {
     low += width * band
     out[i] = band * Math.exp(-i / (0.011 * rate))
   }
-  return shaped(out, 0.42, rate)
+  return shaped(out, 0.6, rate)
 }
 
 export type DrumName = 'kick' | 'rim' | 'snare' | 'hat' | 'ride' | 'shaker' | 'click' | 'click-high'

@@ -37,6 +37,10 @@ final readonly class Ear
         }
         JS;
 
+    private const ABOVE = 1.25;
+
+    private const BLOCKS_BEFORE = 15;
+
     public function __construct(private Page $page)
     {
         $page->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Page.addScriptToEvaluateOnNewDocument', 'params' => ['source' => self::WORKLET]]);
@@ -57,7 +61,9 @@ final readonly class Ear
     }
 
     /**
-     * Moments at which sound sets in anew: a block much louder than the quietest of the 40 ms before it.
+     * Moments at which sound sets in anew: the first block that is well above everything in the 30 ms before it.
+     *
+     * @param float $apart seconds that a strum's own sweep may take
      *
      * @return list<float> seconds of the audio clock
      */
@@ -66,12 +72,10 @@ final readonly class Ear
         $onsets = [];
         $recent = [];
         foreach ($this->blocks() as [$time, $peak]) {
-            $floor = $recent === [] ? 0.0 : min(array_column($recent, 1));
-            if ($peak > $threshold && $peak > 2.2 * $floor && ($onsets === [] || $time - $onsets[count($onsets) - 1] > $apart)) {
+            if ($peak > $threshold && $peak > self::ABOVE * max(0.0, ...$recent) && ($onsets === [] || $time - $onsets[count($onsets) - 1] > $apart)) {
                 $onsets[] = $time;
             }
-            $recent[] = [$time, $peak];
-            $recent = array_values(array_filter($recent, static fn (array $block): bool => $block[0] > $time - 0.04));
+            $recent = array_slice([...$recent, $peak], -self::BLOCKS_BEFORE);
         }
 
         return $onsets;
