@@ -31,8 +31,20 @@ final readonly class DemoClient
     /** @param array<string, mixed> $body */
     public function post(string $path, array $body): string
     {
+        return $this->write('POST', $path, $body);
+    }
+
+    /** @param array<string, mixed> $body */
+    public function put(string $path, array $body): string
+    {
+        return $this->write('PUT', $path, $body);
+    }
+
+    /** @param array<string, mixed> $body */
+    private function write(string $method, string $path, array $body): string
+    {
         $token = (string) $this->cookies->getCookieByName('XSRF-TOKEN')?->getValue();
 
-        return (string) $this->client->post($path, ['json' => $body, 'headers' => ['Accept' => 'application/json', 'X-XSRF-TOKEN' => rawurldecode($token)]])->getBody();
+        return (string) $this->client->request($method, $path, ['json' => $body, 'headers' => ['Accept' => 'application/json', 'X-XSRF-TOKEN' => rawurldecode($token)]])->getBody();
     }
 }

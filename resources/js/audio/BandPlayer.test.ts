@@ -165,14 +165,16 @@ describe('a change while it plays', () => {
     const first = guitar.findIndex((each) => each.event.pitch === 61)
     const takeover = guitar[first]?.time ?? Infinity
     expect(takeover - changedAt).toBeLessThan(2)
-    expect(((takeover - player.startedAt) / 0.5) % 1).toBeCloseTo(0, 5)
+    const inBeats = (takeover - player.startedAt) / 0.5
+    expect(inBeats).toBeCloseTo(Math.round(inBeats), 4)
     // On either side of it the strokes lie as their own timeline has them, and none of the old ones comes later.
     expect(guitar.slice(first).every((each) => each.event.pitch === 61)).toBe(true)
     const beats = guitar.filter((each) => each.event.kind === 'ring').map((each) => each.time)
     const gaps = beats.slice(1).map((time, index) => time - (beats[index] ?? 0))
     const before = beats.filter((time) => time <= takeover + 1e-9).length - 1
     gaps.forEach((gap, index) => expect(gap).toBeCloseTo(index < before ? 0.5 : next.beat_seconds, 5))
-    expect(rounded(output.clicks.map((click) => click.time))).toEqual(rounded(beats))
+    expect(output.clicks).toHaveLength(beats.length)
+    output.clicks.forEach((click, index) => expect(click.time).toBeCloseTo(beats[index] ?? 0, 4))
   })
 
   it('keeps its place in the form', async () => {
