@@ -159,9 +159,9 @@ final readonly class ChartLine
         try {
             return [$this->chord($word->text), null];
         } catch (ChordNotUnderstood $problem) {
-            $length = max(1, mb_strlen($word->text) - $problem->at);
+            $from = min($problem->at, mb_strlen($word->text) - 1);
 
-            return [null, new ChartProblem($word->at + $problem->at, $length, $bar, sprintf('Bar %d: %s', $bar + 1, $problem->getMessage()), $problem->nearest)];
+            return [null, new ChartProblem($word->at + $from, mb_strlen($word->text) - $from, $bar, sprintf('Bar %d: %s', $bar + 1, $problem->getMessage()), $problem->nearest)];
         }
     }
 }

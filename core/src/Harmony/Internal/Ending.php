@@ -106,7 +106,13 @@ final class Ending
 
     public function alteration(Degree $degree): void
     {
-        $this->alterations[] = $degree;
+        $said = $degree->number === 5 && $degree->alter === $this->fifth;
+        foreach ($this->alterations as $alteration) {
+            $said = $said || $alteration->text() === $degree->text();
+        }
+        if (! $said) {
+            $this->alterations[] = $degree;
+        }
     }
 
     /** Why this cannot be a chord, or null. */
@@ -118,7 +124,10 @@ final class Ending
             $this->suspension !== null && $this->third === 'minor' => 'a suspended chord has no third, so it cannot be minor too',
             $this->suspension !== null && $this->noThird => 'a suspended chord has no third to leave out',
             $this->hasAdded(9) && $this->top >= 7 => 'add9 means "no seventh"; write 9 instead',
-            $this->altered && $this->alterations !== [] => '"alt" already stands for every altered degree',
+            $this->altered && ($this->alterations !== [] || $this->fifth !== 0) => '"alt" already stands for every altered degree',
+            $this->altered && ($this->sixNine || $this->majorSeventh || $this->third === 'minor' || $this->suspension !== null)
+                => '"alt" is a dominant seventh with altered fifth and ninth',
+            $this->diminishedSeventh && $this->fifth !== -1 => 'a diminished chord has a diminished fifth, so it cannot be augmented too',
             default => null,
         };
     }
