@@ -57,7 +57,7 @@ final class Ending
         match ($quality) {
             'major' => $this->majorSaid = true,
             'major7' => $this->majorSeventh(7),
-            'augmented' => $this->fifth = 1,
+            'augmented' => $this->augment(),
             'diminished7' => $this->diminishedSeventh = true,
             'half-diminished' => $this->top = 7,
             default => null,
@@ -127,6 +127,8 @@ final class Ending
             $this->altered && ($this->alterations !== [] || $this->fifth !== 0) => '"alt" already stands for every altered degree',
             $this->altered && ($this->sixNine || $this->majorSeventh || $this->third === 'minor' || $this->suspension !== null)
                 => '"alt" is a dominant seventh with altered fifth and ninth',
+            $this->sixNine && $this->top !== 6 => 'a six-nine chord has no seventh',
+            $this->diminishedSeventh && $this->top > 0 => 'a diminished seventh is its own seventh, so no other goes with it',
             $this->diminishedSeventh && $this->fifth !== -1 => 'a diminished chord has a diminished fifth, so it cannot be augmented too',
             default => null,
         };
@@ -252,6 +254,13 @@ final class Ending
         $added = implode('', array_map(static fn (Degree $degree): string => 'add'.$degree->text(), $this->added));
 
         return $stem.$tail.$added.($this->noThird ? 'no3' : '').($this->noFifth ? 'no5' : '');
+    }
+
+    /** A ♯5 that was written out before is the same thing said twice. */
+    private function augment(): void
+    {
+        $this->fifth = 1;
+        $this->alterations = array_values(array_filter($this->alterations, static fn (Degree $degree): bool => $degree->number !== 5 || $degree->alter !== 1));
     }
 
     private function isAltered(int $number): bool
