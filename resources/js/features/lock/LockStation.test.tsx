@@ -1,0 +1,105 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react'
+import { beforeEach, expect, it, vi } from 'vitest'
+import type { Take } from '../../api/types'
+import { callsTo, key, serve, showOnBench, type Server } from '../../testing/page'
+import LockStation from './LockStation'
+
+vi.mock('../../audio/band', async () => {
+  const silent = await import('../../testing/silentBand')
+  let end: (() => void) | undefined
+  return {
+    ...silent,
+    band: {
+      ...silent.band,
+      playing: true,
+      startedAt: 0,
+      elapsedBars: () => 0,
+      snapshot: () => ({ status: 'playing', countInBars: 1 }),
+      start: async (options: { onEnd: () => void }) => void (end = options.onEnd),
+      finish: () => end?.(),
+    },
+  }
+})
+vi.mock('./device', () => ({ deviceId: () => 'desk' }))
+
+const take = (id: string, number: number, part: Partial<Take['report']> = {}): Take => ({
+  id, number, player: 'Student A', created_at: new Date().toISOString(), tempo: 126, swing: 2, bars: 8, revision: 1, latency_ms: null,
+  report: {
+    planned: 48, played: 47, matched: 46, missed: 2, extra: 1, latency_ms: null, bias_ms: -12, spread_ms: 9, drift_bpm_per_min: 0.4, swing: { planned: 2, played: 1.38, low: 1.3, high: 1.5 },
+    directions: { told: 46, wrong: 0 }, slots: [], hits: [],
+    findings: [
+      { kind: 'swing', slots: [1], text: 'Your off-beats come 38 ms early.', practise: { stage: 2, tempo: 84 } },
+      { kind: 'holds', slots: [0], text: 'The 1 holds.', practise: null },
+    ],
+    gate: { passed: false, why: 'swing 8.7 points off', bias_ms: 15, spread_ms: 20, swing_points: 4, missed_share: 0.03 },
+    ...part,
+  },
+})
+
+const server: Server = { 'POST compute/strokes': [422, {}], 'GET breakdowns/b1/takes': [take('t1', 1), take('t2', 2)], 'GET calibrations/desk': { calibration: null } }
+
+/** Eight taps of the two keys, then the bars are over. */
+async function play(): Promise<void> {
+  key('r')
+  await screen.findByText(/0 strokes so far/)
+  for (let tap = 0; tap < 8; tap++) {
+    key(tap % 2 === 0 ? 'f' : 'j')
+    window.dispatchEvent(new KeyboardEvent('keydown', { key: 'f', repeat: true }))
+  }
+  await screen.findByText(/8 strokes so far/)
+  ;((await import('../../audio/band')).band as unknown as { finish: () => void }).finish()
+}
+
+beforeEach(() => serve(server))
+
+it('shows the latest take with its verdict, what to do, what holds, and any other that is chosen', async () => {
+  const { setTempo } = showOnBench(<LockStation />)
+  await waitFor(() => expect(screen.getAllByText(/Your off-beats come 38 ms early/)).toHaveLength(2))
+  expect(screen.getByText('The 1 holds.')).toBeTruthy()
+  expect(screen.getByText('bias, device included')).toBeTruthy()
+  fireEvent.click(screen.getByText('Set 84 bpm'))
+  expect(setTempo).toHaveBeenCalledWith(84)
+  fireEvent.click(screen.getByRole('option', { name: /Take 1/ }))
+  await screen.findByText(/Student A, take 1/)
+})
+
+it('records the two keys without their repeats and sends the take once', async () => {
+  serve({ ...server, 'POST breakdowns/b1/takes': [201, take('t3', 3)] })
+  showOnBench(<LockStation />)
+  await screen.findByText(/Student A, take 2/)
+  await play()
+  await waitFor(() => expect(callsTo('POST breakdowns/b1/takes')).toHaveLength(1))
+  expect(callsTo('POST breakdowns/b1/takes')[0]).toMatchObject({ tempo: 120, bars: 8, latency_ms: null, taps: Array.from({ length: 8 }, (_, index) => ({ key: index % 2 === 0 ? 'down' : 'up' })) })
+})
+
+it('keeps a take that could not be judged, and judges the same one when asked again', async () => {
+  let answer: [number, unknown] = [503, { message: 'Gravik is being looked after right now.' }]
+  serve({ ...server, 'POST breakdowns/b1/takes': () => answer })
+  showOnBench(<LockStation />)
+  await screen.findByText(/Student A, take 2/)
+  await play()
+  await screen.findByText(/Your last take is not judged yet/)
+  answer = [201, take('t3', 3)]
+  fireEvent.click(screen.getByText('Judge it now'))
+  await waitFor(() => expect(screen.queryByText(/not judged yet/)).toBeNull())
+  const [first, second] = callsTo('POST breakdowns/b1/takes')
+  expect(second).toEqual(first)
+})
+
+it('sends the delay that was measured on this device', async () => {
+  serve({ ...server, 'GET calibrations/desk': { calibration: { latency_ms: 41.5, spread_ms: 6, measured_at: new Date().toISOString() } }, 'POST breakdowns/b1/takes': [201, take('t3', 3)] })
+  showOnBench(<LockStation />)
+  await screen.findByText(/device delay 42 ms, measured today/)
+  await play()
+  await waitFor(() => expect(callsTo('POST breakdowns/b1/takes')[0]).toMatchObject({ latency_ms: 41.5 }))
+})
+
+it('says when it locks, and what to do before there are takes or strokes', async () => {
+  serve({ ...server, 'GET breakdowns/b1/takes': [take('t1', 1, { findings: [], gate: { passed: true, why: 'all within', bias_ms: 15, spread_ms: 20, swing_points: 4, missed_share: 0.03 } })] })
+  showOnBench(<LockStation />)
+  await screen.findByText('This locks.')
+  serve({ ...server, 'GET breakdowns/b1/takes': [] })
+  showOnBench(<LockStation />, { plays: { strokes: [], bars: 0 } as never })
+  await screen.findByText('No takes yet')
+  expect(screen.getByText(/There is nothing to play along to yet/)).toBeTruthy()
+})

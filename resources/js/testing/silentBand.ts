@@ -1,0 +1,15 @@
+import { vi } from 'vitest'
+
+/** In place of the page's band, which needs a worker and an audio clock. */
+export const band = {
+  position: () => null,
+  beatsIntoBar: () => 0,
+  subscribe: () => () => undefined,
+  snapshot: () => ({ status: 'stopped' }),
+  set: vi.fn(),
+  stop: vi.fn(),
+  start: vi.fn(),
+  playing: false,
+}
+export const output = { now: () => 0, resume: async () => undefined, play: vi.fn(), click: vi.fn(), silence: vi.fn() }
+export const tapClock = { audioTimeOf: (time: number) => time / 1000, compare: () => undefined }
