@@ -3,7 +3,7 @@ import { lateness } from '../../ui/words'
 import { LockWave, WAVE_HEIGHT } from './LockWave'
 
 const WIDTH = 892
-const LENS_HEIGHT = 132
+const LENS_HEIGHT = 112
 const WIDEST_LENS = 150
 /** More lenses than this and only the played slots get one. */
 const ROOM_FOR_AIR = 16
@@ -15,6 +15,7 @@ type Item = { slot: number; beats: number | null; air: boolean; chuck: boolean; 
 /** Every slot is a lens: bars run from top to bottom in it, so that a drift shows as a slope. The arm runs above, as planned and as played. */
 export function LockStrip({ take, sketch }: { take: Take; sketch: HandSketch | null }) {
   const { report } = take
+  const foot = report.slots.some((slot) => slot.missed + slot.extra > 0) ? 76 : 62
   const tooFew = report.findings.some((finding) => finding.kind === 'too-few')
   const items = itemsOf(report.slots, sketch)
   const lens = Math.min(WIDEST_LENS, WIDTH / Math.max(1, items.length))
@@ -25,7 +26,7 @@ export function LockStrip({ take, sketch }: { take: Take; sketch: HandSketch | n
 
   return (
     <div className="lock-strip">
-      <svg viewBox={`0 0 ${WIDTH} ${top + LENS_HEIGHT + 76}`} role="img" aria-label="Lock strip: where every stroke fell against its planned place">
+      <svg viewBox={`0 0 ${WIDTH} ${top + LENS_HEIGHT + foot}`} role="img" aria-label="Lock strip: where every stroke fell against its planned place">
         {sketch !== null && (
           <LockWave sketch={sketch} slots={tooFew ? [] : report.slots} beatMs={60000 / take.tempo} width={items.length * lens} leads={items.map((item, index) => ({ beats: item.beats ?? 0, to: middle(index) }))} />
         )}

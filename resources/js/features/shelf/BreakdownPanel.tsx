@@ -41,7 +41,7 @@ export function BreakdownPanel({ card, teacher, onOpen, onDuplicate, onRename, o
             </b>
             , {last.tempo} bpm, {ago(last.created_at)}
           </p>
-          <p className={last.report.gate.passed ? 'finding finding-holds' : 'finding finding-off'}>{last.report.findings[0]?.text}</p>
+          <p className={last.report.gate.passed ? 'finding finding-holds' : 'finding finding-off'}>{last.report.gate.passed ? `It locks. ${last.report.findings.find((finding) => finding.kind === 'holds')?.text ?? ''}` : last.report.findings[0]?.text}</p>
         </>
       )}
     </aside>
