@@ -51,7 +51,7 @@ function typedFrom(Random\Randomizer $chance, array $pieces, int $most): string
 
 const CHORD_PIECES = ['C', 'D♭', 'F#', 'B', 'E', 'm', 'maj', 'M', '7', '9', '11', '13', '6', '6/9', 'dim', '°', 'ø', 'aug', '+', 'sus', 'sus2', 'add9', 'alt', '♭5', '#9', 'b13', '(', ')', ',', '/', '/E', 'no3', '5', ' ', 'x', 'q', '−', '-', '♭', '#'];
 
-it('reads any chord symbol or points at a character of it', function (int $seed) {
+it('reads any chord symbol or points at a character of it', function (int $seed): void {
     $chance = chance($seed);
     $read = 0;
     for ($i = 0; $i < 1500; $i++) {
@@ -71,7 +71,7 @@ it('reads any chord symbol or points at a character of it', function (int $seed)
     expect($read)->toBeGreaterThan(100);
 })->with([1, 2, 3]);
 
-it('fills every bar of any chord line, and marks problems inside the line', function (string $meter) {
+it('fills every bar of any chord line, and marks problems inside the line', function (string $meter): void {
     $chance = chance(strlen($meter));
     $reader = new ChartLine(Key::parse('D minor'), Meter::parse($meter));
     for ($i = 0; $i < 400; $i++) {
@@ -110,7 +110,7 @@ function someDocument(Random\Randomizer $chance): array
     ], $slots, $grid);
 }
 
-it('plays out whatever can be written, in order and in tune', function (int $seed) {
+it('plays out whatever can be written, in order and in tune', function (int $seed): void {
     $chance = chance($seed);
     for ($i = 0; $i < 12; $i++) {
         $breakdown = (new BreakdownJson())->read(someDocument($chance));
@@ -133,7 +133,7 @@ it('plays out whatever can be written, in order and in tune', function (int $see
     }
 })->with([11, 12, 13, 14]);
 
-it('gives every stroke a direction, and every pass of the pendulum one stroke or air', function (int $seed) {
+it('gives every stroke a direction, and every pass of the pendulum one stroke or air', function (int $seed): void {
     $chance = chance($seed);
     for ($i = 0; $i < 60; $i++) {
         $meter = pick($chance, ['2/4', '3/4', '4/4', '5/4']);
@@ -155,7 +155,7 @@ it('gives every stroke a direction, and every pass of the pendulum one stroke or
     }
 })->with([21, 22]);
 
-it('accounts for every stroke planned and played, whatever was played', function (int $seed) {
+it('accounts for every stroke planned and played, whatever was played', function (int $seed): void {
     $chance = chance($seed);
     for ($i = 0; $i < 10; $i++) {
         $timeline = (new Performer())->perform(Examples::breakdown(['tempo' => $chance->getInt(50, 220), 'feel' => Examples::swing($chance->getInt(100, 250) / 100)], 'x.xcxxgx'));
@@ -171,7 +171,7 @@ it('accounts for every stroke planned and played, whatever was played', function
     }
 })->with([31, 32, 33]);
 
-it('reads a broken document as a breakdown or refuses it with a place, and never falls over', function (int $seed) {
+it('reads a broken document as a breakdown or refuses it with a place, and never falls over', function (int $seed): void {
     $chance = chance($seed);
     $junk = [null, true, -1, 0, 7, 1e9, 0.1, '', 'x', '4/4', [], [[]], ['a' => 1], str_repeat('long ', 200), "\xFF"];
     $break = static function (mixed $value) use (&$break, $chance, $junk): mixed {
