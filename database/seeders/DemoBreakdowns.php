@@ -31,7 +31,7 @@ final class DemoBreakdowns
             ], 'X.xcxxcx', 2, 'straight-drive', 'Let the chucks stand where the snare is.'),
             self::make('Gull Alley', 'Sixteenth chucks', 'F minor', '4/4', 96, ['fixed', 1.2, 'sixteenth'], 'with-bass', [
                 ['Vamp', '| Fm9 | B♭13 | Fm9 | B♭13 |'],
-            ], 'X.cxc.xcccx.c.xc', 4, 'sixteenth-funk', 'The hand never stops; only the left hand decides what sounds.'),
+            ], 'X.cxc.xcccx.c.xc', 4, 'sixteenth-funk', 'The hand never stops; only the left hand decides what sounds.', pinned: ['Fm9', [null, 8, 6, 8, 8, null], [[0, 0, 0], [0, 2, 0]]]),
             self::make('Nine Bollards', 'Four to the bar', 'E♭ major', '4/4', 196, ['follows-tempo', 1, 'eighth'], 'shell', [
                 ['A', '| E♭6 | Gm7 C7♭9 | Fm7 | A♭m6 D♭9 | E♭6 C9 | Fm7 B♭9 | E♭6 G♭9 | Fm7 B♭9 |'],
             ], 'x.X.x.X.', 2, 'four-walk', 'Long on 1 and 3, dry on 2 and 4. Hardly louder than the brushes.', short: [2, 6], school: 'all-down'),

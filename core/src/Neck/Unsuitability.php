@@ -30,7 +30,7 @@ final readonly class Unsuitability
     private const HIGH_SHELL_PER_SEMITONE = 0.1;
 
     /** Beside others the part is choked again and again, and an open string cannot be let go by the fretting hand. */
-    private const OPEN_IN_COMPANY = 0.6;
+    private const OPEN_IN_COMPANY = 0.9;
 
     /** For each open string and each fret that the hand lies above the third. */
     private const OPEN_FAR_FROM_THE_HAND = 0.3;

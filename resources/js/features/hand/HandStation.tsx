@@ -109,14 +109,14 @@ export default function HandStation() {
                     fromBeat={from}
                     toBeat={from + hand.sketch.beats_a_bar}
                     width={width}
-                    height={bars === 1 ? 260 : 196}
+                    height={bars === 1 ? 260 : 180}
                     chords={timeline === undefined ? [] : chordsOver(timeline, round, bar)}
                     tails={timeline === undefined ? [] : tailsOf(timeline, round)}
                     strings={6}
                     selectedAt={slot?.at ?? null}
                     onSlot={click}
                   />
-                  <WavePlayhead sketch={hand.sketch} fromBeat={from} toBeat={from + hand.sketch.beats_a_bar} width={width} height={bars === 1 ? 260 : 196} patternBars={bars} />
+                  <WavePlayhead sketch={hand.sketch} fromBeat={from} toBeat={from + hand.sketch.beats_a_bar} width={width} height={bars === 1 ? 260 : 180} patternBars={bars} />
                 </div>
               )
             })}

@@ -31,7 +31,7 @@ export function NeckSheets({ chords, moves, chosen, onChoose, label, tuning }: P
 
   return (
     <div ref={scroller} className="sheets">
-      <svg width={WIDTH} height={30 + chords.length * ROW} role="list" aria-label={`Grips in ${tuning} tuning`}>
+      <svg width={WIDTH} height={30 + chords.length * ROW} viewBox={`0 0 ${WIDTH} ${30 + chords.length * ROW}`} role="list" aria-label={`Grips in ${tuning} tuning`}>
         <g className="fret-names">
           {fretsOf(window).slice(1).map((fret) => (
             <text key={fret} x={LEFT + scale.tipX(fret)} y={14} className={[3, 5, 7, 9, 12, 15].includes(fret) ? 'marked' : ''}>
