@@ -35,6 +35,7 @@ Route::middleware('auth')->group(static function (): void {
     Route::prefix('compute')->group(static function (): void {
         Route::post('chart', Compute\ReadChart::class);
         Route::post('voicings', Compute\FindVoicings::class);
+        Route::post('name', Compute\NameGrip::class);
         Route::post('path', Compute\FindPath::class);
         Route::post('strokes', Compute\PlanHand::class);
         Route::post('timeline', Compute\BuildTimeline::class);

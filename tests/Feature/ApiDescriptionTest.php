@@ -58,6 +58,8 @@ it('answers as the published description says', function (string $method, string
     ['PUT', '/api/calibrations/{device}', ['clicks' => range(0, 15), 'taps' => range(0, 15)], 200],
     ['POST', '/api/compute/chart', ['document' => Examples::document(['sections' => [['name' => 'A', 'line' => '| Dm/C | N.C. | Hm | % |']]])], 200],
     ['POST', '/api/compute/voicings', ['symbol' => 'C9', 'company' => 'with-bass'], 200],
+    ['POST', '/api/compute/name', ['frets' => [null, 7, 8, 7, 8, null], 'key' => 'F major'], 200],
+    ['POST', '/api/compute/name', ['frets' => [0, 1, 2, 3, 4, 5]], 200],
     ['POST', '/api/compute/path', ['document' => Examples::document(['tuning' => 'open-g'])], 200],
     ['POST', '/api/compute/strokes', ['document' => Examples::document()], 200],
     ['POST', '/api/compute/timeline', ['document' => Examples::document([], 'Xxcg.xx.')], 200],

@@ -35,6 +35,7 @@ it('answers in JSON with the fields that are promised', function (array $words, 
     expect([$status, $error])->toBe([0, ''])->and(array_keys($answer))->toBe($fields);
 })->with([
     'voicings' => [['gravik:voicings', 'C9', '--role=with-bass', '--limit=2'], ['symbol', 'count', 'voicings']],
+    'name' => [['gravik:name', 'x 7 8 7 8 x', '--key=F'], ['names']],
     'path' => [['gravik:path', 'Cm6 | A♭7 | Fm7 B♭9', '--key=Cm', '--role=with-bass'], ['cost', 'candidates', 'voicings', 'moves']],
     'strokes' => [['gravik:strokes', '--slots=x.xx.xxx', '--meter=4/4', '--grid=2', '--tempo=120', '--swing=2'], ['strokes', 'air', 'warnings', 'density', 'syncopation', 'strokes_a_second']],
     'timeline' => [['gravik:timeline', 'FILE'], ['tempo', 'events']],
@@ -89,6 +90,8 @@ it('stops with status 2 and one line that says what to do', function (array $wor
     'a role nobody has' => [['gravik:voicings', 'C', '--role=drummer'], 'solo, with-bass, shell'],
     'a capo in words' => [['gravik:voicings', 'C', '--capo=two'], '--capo needs a number'],
     'half a capo' => [['gravik:voicings', 'C', '--capo=1.5'], '--capo needs a whole number'],
+    'a grip of five strings' => [['gravik:name', 'x 7 8 7 8'], 'one fret for each of the 6 strings'],
+    'a grip of one note' => [['gravik:name', 'x x x x x 3'], 'at least two strings'],
     'an empty line' => [['gravik:path', '   '], 'no chords in this line yet'],
     'a bar that does not add up' => [['gravik:path', '| C D E F G |'], '5 places for the 4 beats'],
     'a key that is none' => [['gravik:path', 'C', '--key=H'], 'is no key'],

@@ -23,6 +23,13 @@ it('finds grips for a chord and refuses what it cannot find', function (): void 
     $this->postJson('/api/compute/voicings', [])->assertStatus(422)->assertJsonStructure(['errors' => ['symbol']]);
 });
 
+it('names a grip in the key of the tune, and refuses what is none', function (): void {
+    $this->postJson('/api/compute/name', ['frets' => [null, 7, 8, 7, 8, null], 'key' => 'F major'])->assertOk()->assertJsonPath('names.0.symbol', 'C9')->assertJsonPath('names.0.degrees', ['3', '♭7', '9', '5'])->assertJsonPath('voicing.root.fret', 8);
+    $this->postJson('/api/compute/name', ['frets' => [0, 1, 2, 3, 4, 5]])->assertOk()->assertJsonPath('names', [])->assertJsonPath('voicing', null);
+    $this->postJson('/api/compute/name', ['frets' => [null, null, null, null, null, 3]])->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, 'at least two strings'));
+    $this->postJson('/api/compute/name', ['frets' => [1, 2, 3, 'x', 5, 99]])->assertStatus(422);
+});
+
 it('chooses a path and remembers it without changing it', function (): void {
     $document = Examples::document(['sections' => [['name' => 'A', 'line' => '| Dm6 | B♭7 | Gm7 A7 |']]]);
     $first = $this->postJson('/api/compute/path', ['document' => $document])->assertOk()->json();

@@ -44,6 +44,11 @@ final class NeckException extends \InvalidArgumentException implements CoreExcep
         return new self(sprintf('"%s" is no grip. Write one fret for each of the %d strings from low to high, x for muted, such as x 3 2 0 1 0.', Quote::short($typed), $count));
     }
 
+    public static function tooFewStrings(): self
+    {
+        return new self('One note has no chord name yet. Let at least two strings sound.');
+    }
+
     public static function choice(string $what, string $typed, string $known): self
     {
         return new self(sprintf('"%s" is no %s. Choose one of %s.', Quote::short($typed), $what, $known));

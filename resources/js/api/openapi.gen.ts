@@ -178,6 +178,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Every name a grip can have, and how it is fingered */
+        post: operations["6c1064fbf4200c1975eec323f77b541a"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/strokes": {
         parameters: {
             query?: never;
@@ -359,6 +376,14 @@ export interface components {
             /** @description beats a bar */
             beats: number;
             sections: components["schemas"]["ChartSection"][];
+        };
+        ChordName: {
+            symbol: string;
+            /** @description of each sounding string, from the lowest */
+            degrees: string[];
+            /** @description R or 5 where it does not sound */
+            omitted: string[];
+            why: string;
         };
         HandStroke: {
             /** @description ticks */
@@ -952,6 +977,39 @@ export interface operations {
                         document: Record<string, never>;
                         /** @description pinned grips that could not move along */
                         dropped: components["schemas"]["LoosePin"][];
+                    };
+                };
+            };
+        };
+    };
+    "6c1064fbf4200c1975eec323f77b541a": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description low to high, null where muted */
+                    frets: (number | null)[];
+                    key?: string;
+                    tuning?: string;
+                    capo?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description computed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        names: components["schemas"]["ChordName"][];
+                        voicing: components["schemas"]["Voicing"] | null;
                     };
                 };
             };

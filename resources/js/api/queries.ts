@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { call } from './client'
+import type { ChordName, Voicing } from './types'
 import type { BreakdownCard, BreakdownDocument, Calibration, Chart, Choices, Hand, Path, Person, StoredBreakdown, Take, Timeline, Version, Voicings } from './types'
 
 /** What each computation depends on, so that a change elsewhere in the document asks nothing anew. */
@@ -51,12 +52,22 @@ export const useHand = (document: BreakdownDocument, tempo: number, grid: number
 
 export const useTimeline = (document: BreakdownDocument, tempo: number) => useCompute<Timeline>('timeline', [...soundParts(document), tempo], { document, tempo })
 
-export const useVoicings = (document: BreakdownDocument, symbol: string | null) =>
+export const useVoicings = (document: Pick<BreakdownDocument, 'tuning' | 'capo' | 'company'>, symbol: string | null) =>
   useQuery({
     queryKey: ['compute', 'voicings', symbol, document.tuning, document.capo, document.company],
     queryFn: ({ signal }) =>
       call<Voicings>('POST', 'compute/voicings', { symbol, tuning: document.tuning, capo: document.capo, company: document.company, limit: 24 }, signal),
     enabled: symbol !== null,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    retry: false,
+  })
+
+export const useGripNames = (frets: (number | null)[], neck: { key: string; tuning: string; capo: number }) =>
+  useQuery({
+    queryKey: ['compute', 'name', frets, neck],
+    queryFn: ({ signal }) => call<{ names: ChordName[]; voicing: Voicing | null }>('POST', 'compute/name', { frets, ...neck }, signal),
+    enabled: frets.filter((fret) => fret !== null).length >= 2,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
     retry: false,

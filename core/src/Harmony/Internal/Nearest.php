@@ -11,12 +11,6 @@ namespace Gravik\Harmony\Internal;
  */
 final readonly class Nearest
 {
-    /** Commonest first. */
-    private const ENDINGS = [
-        '', 'm', '7', 'm7', 'maj7', '6', 'm6', '9', 'm9', 'dim7', 'dim', 'aug', 'sus4', 'sus2', '7sus4', '13', '6/9', 'maj9',
-        'm7b5', '7b9', '7#9', '7#11', '7b5', '7#5', '7alt', 'add9', 'madd9', 'm11', '11', 'mMaj7', '5', 'no3', '9sus4', '13sus4', '13b9', 'maj7#11',
-    ];
-
     private const FARTHEST = 4;
 
     public function to(string $symbol): ?string
@@ -29,7 +23,9 @@ final readonly class Nearest
         $root = strtr(ucfirst($found[1]), ['H' => 'B']);
         $best = '';
         $least = self::FARTHEST + 1;
-        foreach (self::ENDINGS as $ending) {
+        /** @var list<string> $endings */
+        $endings = require __DIR__.'/../Data/endings.php';
+        foreach ($endings as $ending) {
             $distance = levenshtein(substr($found[2], 0, 64), $ending);
             if ($distance < $least) {
                 [$best, $least] = [$ending, $distance];

@@ -12,6 +12,7 @@ import { Transport } from '../transport/Transport'
 import { BenchContext, type BenchValue } from './benchContext'
 import { openDocument } from './documentStore'
 import { browserKeeper } from './keeper'
+import { BenchFinder } from './BenchFinder'
 import { Shortcuts } from './Shortcuts'
 import { StaleSheet } from './StaleSheet'
 import { StationBar } from './StationBar'
@@ -50,6 +51,7 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
   const save = useStore(store, (state) => state.save)
   const [tempo, setTempo] = useState(document.tempo)
   const [help, setHelp] = useState(false)
+  const [finding, setFinding] = useState(false)
   const station: Station = isStation(asked) ? asked : stored.mine ? 'chart' : 'lock'
   const timeline = useTimeline(document, tempo)
 
@@ -81,6 +83,7 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
   const go = (to: Station) => void navigate(`/breakdown/${stored.id}/${to}`)
   useKeys({
     '?': () => setHelp(true),
+    q: () => setFinding(true),
     'mod+z': () => store.undo(),
     'mod+Shift+z': () => store.redo(),
     'mod+y': () => store.redo(),
@@ -117,6 +120,7 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
             {save.message} <Button size="small" onClick={() => void store.saveNow()}>Save again</Button>
           </div>
         )}
+        {finding && <BenchFinder onClose={() => setFinding(false)} />}
         <Shortcuts open={help} onClose={() => setHelp(false)} />
       </div>
     </BenchContext.Provider>

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { App, Button, Input, Modal } from 'antd'
-import { useRef, useState } from 'react'
+import { lazy, Suspense, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { call } from '../../api/client'
 import { fetchBreakdown, keys, usePerson, useShelf } from '../../api/queries'
@@ -15,6 +15,12 @@ import { boards, matches } from './boards'
 import { ImportButton } from './ImportButton'
 import { NewBreakdown } from './NewBreakdown'
 
+// It brings the sound along, which the shelf alone does not need.
+const QuickFinder = lazy(() => import('../finder/QuickFinder'))
+
+/** Where no tune is on the bench, grips are named in C on a standard neck. */
+const ANY_TUNE = { key: 'C major', tuning: 'standard', capo: 0, company: 'alone' as const }
+
 /** All breakdowns as bars of one continuous hand, sorted from straight to hard. */
 export default function Shelf() {
   const shelf = useShelf()
@@ -27,6 +33,7 @@ export default function Shelf() {
   const [making, setMaking] = useState(false)
   const [renaming, setRenaming] = useState<string | null>(null)
   const [help, setHelp] = useState(false)
+  const [finding, setFinding] = useState(false)
   const searchField = useRef<{ focus(): void } | null>(null)
   const teacher = person?.role === 'teacher'
   const rows = boards((shelf.data ?? []).filter((card) => matches(card, search)))
@@ -88,6 +95,7 @@ export default function Shelf() {
     n: () => teacher && setMaking(true),
     '/': () => searchField.current?.focus(),
     '?': () => setHelp(true),
+    q: () => setFinding(true),
   })
 
   return (
@@ -179,6 +187,11 @@ export default function Shelf() {
       >
         <Input aria-label="New title" autoFocus maxLength={120} value={renaming ?? ''} onChange={(event) => setRenaming(event.target.value)} />
       </Modal>
+      {finding && (
+        <Suspense>
+          <QuickFinder neck={ANY_TUNE} onClose={() => setFinding(false)} />
+        </Suspense>
+      )}
       <Shortcuts open={help} onClose={() => setHelp(false)} />
     </div>
   )

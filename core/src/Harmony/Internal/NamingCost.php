@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Harmony\Internal;
+
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Harmony\Degree;
+use Gravik\Harmony\Key;
+use Gravik\Harmony\Mode;
+
+/**
+ * How far a name lies from the one a teacher would say: a sum of rules of thumb.
+ *
+ * @internal used by ChordNamer
+ */
+final readonly class NamingCost
+{
+    private const NOT_ASKED_FOR = 3.0;
+
+    private const ROOTLESS = 0.5;
+
+    /** Only a dominant ninth or thirteenth is readily heard without its root. */
+    private const ROOTLESS_AND_NO_DOMINANT = 0.7;
+
+    private const INVERSION = 0.9;
+
+    private const SIXTH_IN_THE_BASS = 0.3;
+
+    /** Two notes are a power chord or guide tones before they are anything else. */
+    private const TWO_NOTES = 0.6;
+
+    private const FOREIGN_BASS = 1.6;
+
+    private const OMITTED_FIFTH = 0.15;
+
+    private const ALTERATION = 0.3;
+
+    private const SUSPENDED_OR_ADDED = 0.25;
+
+    private const OUTSIDE_THE_KEY = 0.35;
+
+    /** The ♭7 of a I7 or IV7 lies outside a major key and is at home in it all the same. */
+    private const OUTSIDE_BY_CUSTOM = 0.1;
+
+    /** By semitones above the tonic: how readily a chord stands on that step. */
+    private const STEPS = [
+        'major' => [0.0, 1.2, 0.3, 0.9, 0.6, 0.0, 1.2, 0.0, 0.9, 0.3, 0.7, 0.8],
+        'minor' => [0.0, 1.2, 0.6, 0.3, 1.2, 0.0, 1.2, 0.0, 0.3, 1.2, 0.3, 0.8],
+    ];
+
+    private const SCALES = ['major' => [0, 2, 4, 5, 7, 9, 11], 'minor' => [0, 2, 3, 5, 7, 8, 10, 11]];
+
+    public function __construct(private ?Key $key, private ?ChordSymbol $asked) {}
+
+    /**
+     * @param list<Degree> $omitted
+     * @param int          $notes   different ones that sound
+     */
+    public function of(ChordSymbol $chord, bool $rootless, array $omitted, bool $foreignBass, int $notes): float
+    {
+        $cost = $this->asked === null || $this->isAsked($chord) ? 0.0 : self::NOT_ASKED_FOR;
+        $cost += $rootless ? self::ROOTLESS + ($this->isDominant($chord) ? 0.0 : self::ROOTLESS_AND_NO_DOMINANT) : 0.0;
+        $cost += $notes < 3 && ! $chord->power && ! $rootless ? self::TWO_NOTES : 0.0;
+        $cost += match (true) {
+            $foreignBass => self::FOREIGN_BASS,
+            $chord->bass !== null => self::INVERSION + ($chord->degreeOf($chord->bass->pitchClass())->number === 6 ? self::SIXTH_IN_THE_BASS : 0.0),
+            default => 0.0,
+        };
+        foreach ($omitted as $degree) {
+            $cost += $degree->number === 5 ? self::OMITTED_FIFTH : 0.0;
+        }
+        foreach ([...$chord->required, ...array_slice($chord->oneOf, 0, 1)] as $degree) {
+            $altered = $degree->alter !== 0 && ! in_array([$degree->number, $degree->alter], [[3, -1], [7, -1]], true);
+            $cost += ($altered ? self::ALTERATION : 0.0) + (in_array($degree->number, [2, 4], true) ? self::SUSPENDED_OR_ADDED : 0.0);
+        }
+        $cost += str_contains($chord->ending, 'add') || str_contains($chord->ending, 'no') ? self::SUSPENDED_OR_ADDED : 0.0;
+
+        return $cost + $this->awayFromKey($chord);
+    }
+
+    private function isDominant(ChordSymbol $chord): bool
+    {
+        $shell = array_map(static fn (Degree $degree): string => $degree->text(), $chord->shell);
+
+        return $shell === ['3', '♭7'];
+    }
+
+    private function isAsked(ChordSymbol $chord): bool
+    {
+        return $this->asked?->rootPitchClass() === $chord->rootPitchClass() && $this->asked->ending === $chord->ending;
+    }
+
+    private function awayFromKey(ChordSymbol $chord): float
+    {
+        if ($this->key === null) {
+            return 0.0;
+        }
+        $tonic = $this->key->tonic->pitchClass();
+        $mode = $this->key->mode->value;
+        $step = ($chord->rootPitchClass() - $tonic + 12) % 12;
+        $cost = self::STEPS[$mode][$step];
+        foreach ([new Degree(1), ...$chord->required] as $degree) {
+            $place = ($step + $degree->semitones()) % 12;
+            if (! in_array($place, self::SCALES[$mode], true)) {
+                $byCustom = $this->key->mode === Mode::Major && $degree->number === 7 && $degree->alter === -1 && in_array($step, [0, 5], true);
+                $cost += $byCustom ? self::OUTSIDE_BY_CUSTOM : self::OUTSIDE_THE_KEY;
+            }
+        }
+
+        return $cost;
+    }
+}

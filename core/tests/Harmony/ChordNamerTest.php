@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Harmony\ChordName;
+use Gravik\Harmony\ChordNamer;
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Harmony\Degree;
+use Gravik\Harmony\Key;
+use Gravik\Neck\Company;
+use Gravik\Neck\FretRange;
+use Gravik\Neck\GripNamer;
+use Gravik\Neck\Neck;
+use Gravik\Neck\NeckException;
+use Gravik\Neck\Tuning;
+use Gravik\Neck\VoicingFinder;
+
+/** @return list<string> */
+function namesOf(string $grip, ?string $key = null, string $tuning = 'standard', int $capo = 0): array
+{
+    $tuning = Tuning::parse($tuning);
+    $namer = new GripNamer(new Neck($tuning, $capo), $key === null ? null : Key::parse($key));
+
+    return array_map(static fn (ChordName $name): string => $name->chord->text(), $namer->names(GripNamer::parse($grip, $tuning->strings())));
+}
+
+it('puts the name first that a teacher would say in that key', function (string $grip, ?string $key, string $first, ?string $second = null): void {
+    $names = namesOf($grip, $key);
+
+    expect($names[0])->toBe($first);
+    if ($second !== null) {
+        expect($names[1])->toBe($second);
+    }
+})->with([
+    'four middle strings in F: the ninth of the key without its root, then the half-diminished' => ['x 7 8 7 8 x', 'F', 'C9', 'Em7♭5'],
+    'the same in C, where it is a I9' => ['x 7 8 7 8 x', 'C', 'C9', 'Em7♭5'],
+    'without a key the root in the bass decides' => ['x 7 8 7 8 x', null, 'Em7♭5', 'C9'],
+    'open C' => ['x 3 2 0 1 0', 'C', 'C'],
+    'C over its third' => ['0 3 2 0 1 0', 'C', 'C/E'],
+    'A minor is no rootless F' => ['x 0 2 2 1 0', 'C', 'Am'],
+    'a triad is no rootless seventh' => ['x x 2 0 1 0', 'C', 'C/E'],
+    'a sixth and a minor seventh share their notes' => ['x x 6 8 6 8', 'A♭', 'A♭6', 'Fm7/A♭'],
+    'guide tones belong to the dominant of the key' => ['x x 2 3 x x', 'F', 'C7', 'G♭7'],
+    'the other dominant with the same guide tones' => ['x x 2 3 x x', 'C♭', 'G♭7', 'C7'],
+    'a power chord with its fifth below' => ['3 3 x x x x', null, 'C5/G'],
+    'a barre' => ['1 3 3 2 1 1', 'B♭', 'F'],
+    'a diminished seventh takes its name from the bass' => ['x x 1 2 1 2', null, 'E♭dim7'],
+    'spelled by the key: sharps' => ['x 4 6 6 6 4', 'F♯', 'C♯'],
+    'spelled by the key: flats' => ['x 4 6 6 6 4', 'A♭', 'D♭'],
+]);
+
+it('names what sounds, not where it is held', function (): void {
+    expect(namesOf('x 3 2 0 1 0', 'E♭', 'standard', 3)[0])->toBe('E♭')
+        ->and(namesOf('0 0 0 0 0 0', 'G', 'open-g')[0])->toBe('G/D')
+        ->and(namesOf('0 0 0 2', 'A', 'tenor')[0] ?? null)->not->toBeNull();
+});
+
+it('gives every grip the name of the chord it was found for', function (string $symbol, Company $company): void {
+    $neck = new Neck(Tuning::standard());
+    $chord = ChordSymbol::parse($symbol);
+    $namer = new GripNamer($neck, null, $chord);
+    foreach ((new VoicingFinder($neck, new FretRange(0, 9), $company))->all($chord) as $index => $voicing) {
+        if ($index % 7 !== 0) {
+            continue;
+        }
+        $name = $namer->names($voicing->frets)[0];
+        expect([$name->chord->rootPitchClass(), $name->chord->ending])->toBe([$chord->rootPitchClass(), $chord->ending])
+            ->and(array_map(static fn (Degree $degree): string => $degree->label(), $name->degrees))->toBe(array_values(array_filter($voicing->degrees(), static fn (?string $degree): bool => $degree !== null)));
+    }
+})->with([['C', Company::Alone], ['Gm7', Company::Alone], ['B♭13', Company::Alone], ['F♯m7♭5', Company::Alone], ['D7♯9', Company::Alone], ['Cadd9', Company::Alone], ['E♭6', Company::Alone]]);
+
+it('never lists a chord to which a sounding note is foreign or of which a required one is missing', function (int $seed): void {
+    $chance = new Random\Randomizer(new Random\Engine\Mt19937($seed));
+    $named = 0;
+    for ($i = 0; $i < 40; $i++) {
+        $midi = array_map(static fn (): int => $chance->getInt(45, 70), range(0, $chance->getInt(1, 4)));
+        sort($midi);
+        foreach ((new ChordNamer(Key::parse('E♭')))->names($midi) as $name) {
+            $named++;
+            $classes = array_unique(array_map(static fn (int $note): int => $note % 12, $midi));
+            $of = static fn (Degree $degree): int => ($name->chord->rootPitchClass() + $degree->semitones()) % 12;
+            $own = [...array_map($of, $name->chord->degrees()), ...($name->chord->bass === null ? [] : [$name->chord->bass->pitchClass()])];
+            expect(array_diff($classes, $own))->toBe([])
+                ->and(array_diff(array_map($of, $name->chord->required), $classes))->toBe([])
+                ->and($name->chord->bass?->pitchClass() ?? $midi[0] % 12)->toBe($midi[0] % 12);
+        }
+    }
+    expect($named)->toBeGreaterThan(20);
+})->with([1, 2, 3]);
+
+it('says what is left out and what it is in the key', function (): void {
+    $names = (new GripNamer(new Neck(Tuning::standard()), Key::parse('F')))->names([null, 7, 8, 7, 8, null]);
+
+    expect($names[0]->why)->toBe('V9 in F major, root not played')
+        ->and(array_map(static fn (Degree $degree): string => $degree->label(), $names[0]->omitted))->toBe(['R'])
+        ->and($names[1]->why)->toBe('viiø7 in F major, root in the bass, complete');
+});
+
+it('has no name for notes that make no chord', function (): void {
+    expect(namesOf('0 1 2 3 4 5'))->toBe([]);
+});
+
+it('refuses what is no grip', function (string $grip, string $message): void {
+    expect(static fn () => namesOf($grip))->toThrow(NeckException::class, $message);
+})->with([['x x x', 'is no grip'], ['x 3 2 0 1 H', 'is no grip'], ['x 3 2 0 1 99', 'is no grip'], ['', 'is no grip'], ['x x x x x 3', 'at least two strings']]);
