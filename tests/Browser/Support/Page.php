@@ -12,11 +12,16 @@ use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverDimension;
 use Facebook\WebDriver\WebDriverElement;
 use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\AssertionFailedError;
 
 /** A page as a person uses it: things are found by their words or labels, and everything waits until it is there. */
 final class Page
 {
     private const PATIENCE_SECONDS = 10.0;
+
+    private const ATTEMPTS = 3;
+
+    private const STANDSTILL_MS = 120.0;
 
     public function __construct(public readonly RemoteWebDriver $driver, private readonly string $address) {}
 
@@ -147,6 +152,30 @@ final class Page
     public function says(string $words): bool
     {
         return str_contains((string) $this->script('return document.body.innerText'), $words);
+    }
+
+    /**
+     * Measures something in real time. Where the page itself stood still meanwhile, because the machine was busy with
+     * something else, what was measured says nothing: then it is measured again, up to three times.
+     *
+     * @param callable(): void $measure
+     */
+    public function undisturbed(callable $measure): void
+    {
+        for ($attempt = 1; ; $attempt++) {
+            $this->script('clearInterval(window.stillness); window.longestStandstill = 0; let last = performance.now(); window.stillness = setInterval(() => { const now = performance.now(); window.longestStandstill = Math.max(window.longestStandstill, now - last); last = now }, 10)');
+            try {
+                $measure();
+
+                return;
+            } catch (AssertionFailedError|\RuntimeException $problem) {
+                $stood = (float) $this->script('return window.longestStandstill ?? 0');
+                if ($attempt === self::ATTEMPTS || $stood < self::STANDSTILL_MS) {
+                    throw $problem;
+                }
+                fwrite(STDERR, sprintf("\n  the page stood still for %.0f ms; measuring again\n", $stood));
+            }
+        }
     }
 
     /** @param list<mixed> $arguments */
