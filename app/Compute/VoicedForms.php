@@ -19,7 +19,7 @@ final readonly class VoicedForms
     private const SECONDS = 3600;
 
     /** Part of the key: a change of the search or its costs must not find yesterday's grips. */
-    private const RULES = '3';
+    private const RULES = '4';
 
     public function __construct(private Repository $cache) {}
 
@@ -29,7 +29,7 @@ final readonly class VoicedForms
         $key = 'grips:'.hash('xxh128', serialize([
             self::RULES,
             array_map(static fn (FormChord $chord): array => [$chord->section, $chord->bar, $chord->at, $chord->chord->text()], $form->chords),
-            $breakdown->neck->tuning->slug, $breakdown->neck->capo, $breakdown->company, $breakdown->pins,
+            $breakdown->neck->tuning->slug, $breakdown->neck->capo, $breakdown->company, $breakdown->pins, $breakdown->wishes,
         ]));
         $known = $this->cache->get($key);
         if (is_array($known) && count($known) === count($form->chords)) {

@@ -9,14 +9,17 @@ use App\Http\Resources\VoicingResource;
 use Gravik\Chart\ChartLine;
 use Gravik\Chart\ChartNotReadable;
 use Gravik\Chart\Form;
-use Gravik\Chart\FormChord;
+use Gravik\Chart\FormVoicer;
 use Gravik\Chart\Section;
 use Gravik\Harmony\Key;
+use Gravik\Neck\BassMotion;
 use Gravik\Neck\Company;
 use Gravik\Neck\FretRange;
 use Gravik\Neck\HandProfile;
 use Gravik\Neck\Neck;
+use Gravik\Neck\NeckException;
 use Gravik\Neck\PathFinder;
+use Gravik\Neck\PathWishes;
 use Gravik\Neck\Tuning;
 use Gravik\Neck\Voicing;
 use Gravik\Neck\VoicingFinder;
@@ -24,7 +27,7 @@ use Gravik\Time\Meter;
 
 final class Path extends CoreCommand
 {
-    protected $signature = 'gravik:path {line} {--key=C} {--meter=4/4} {--tuning=standard} {--capo=0} {--role=solo} {--hand=medium} {--window=0-15} {--keep-top} {--json}';
+    protected $signature = 'gravik:path {line} {--key=C} {--meter=4/4} {--tuning=standard} {--capo=0} {--role=solo} {--hand=medium} {--window=0-15} {--strings=} {--keep-top} {--bass=free} {--parallel} {--json}';
 
     protected $description = 'One grip for every chord of a line, at the least cost over the best candidates';
 
@@ -32,7 +35,15 @@ final class Path extends CoreCommand
     {
         $key = Key::parse($this->text('key'));
         $meter = Meter::parse($this->text('meter'));
-        $neck = new Neck(Tuning::parse($this->text('tuning')), $this->whole('capo', 0));
+        $tuning = Tuning::parse($this->text('tuning'));
+        $capo = $this->whole('capo', 0);
+        $strings = $this->text('strings');
+        $neck = new Neck($tuning, $capo, $strings === '' ? null : Neck::parseStrings($strings, $tuning->strings()));
+        $wishes = new PathWishes(
+            keepTop: $this->option('keep-top') === true,
+            bass: BassMotion::tryFrom($this->text('bass')) ?? throw NeckException::choice('bass motion', $this->text('bass'), 'free, stepwise'),
+            parallel: $this->option('parallel') === true,
+        );
         $line = $this->word('line');
         $reading = (new ChartLine($key, $meter))->read($line);
         if ($reading->problems !== []) {
@@ -43,13 +54,7 @@ final class Path extends CoreCommand
             throw ChartNotReadable::empty();
         }
         $finder = new VoicingFinder($neck, FretRange::parse($this->text('window')), Company::parse($this->text('role')), HandProfile::parse($this->text('hand')));
-        $finderPath = new PathFinder($neck);
-        $found = [];
-        foreach ($form->chords as $chord) {
-            $found[$chord->chord->text()] ??= $finder->find($chord->chord, PathFinder::CANDIDATES)->best;
-        }
-        $candidates = array_map(static fn (FormChord $chord): array => $found[$chord->chord->text()], $form->chords);
-        $path = $this->option('keep-top') === true ? $finderPath->cheapestWithCommonTop($candidates) : $finderPath->cheapest($candidates);
+        $path = (new FormVoicer($finder, new PathFinder($neck, $wishes)))->voice($form, [])->path;
         $this->answer([
             'cost' => round($path->cost, 4),
             'candidates' => PathFinder::CANDIDATES,

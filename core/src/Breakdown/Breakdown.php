@@ -16,9 +16,9 @@ use Gravik\Chart\Section;
 use Gravik\Chart\VoicedForm;
 use Gravik\Harmony\Key;
 use Gravik\Neck\Company;
-use Gravik\Neck\FretRange;
 use Gravik\Neck\Neck;
 use Gravik\Neck\PathFinder;
+use Gravik\Neck\PathWishes;
 use Gravik\Neck\VoicingFinder;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\PatternShaper;
@@ -53,6 +53,7 @@ final readonly class Breakdown
         public Groove $groove,
         public array $parts,
         public string $notes = '',
+        public PathWishes $wishes = new PathWishes(),
     ) {
         if (trim($title) === '' || mb_strlen($title) > 120) {
             throw BreakdownNotValid::title();
@@ -62,6 +63,9 @@ final readonly class Breakdown
         }
         if (count($sections) > 24) {
             throw BreakdownNotValid::sections(count($sections));
+        }
+        if ($wishes->strings !== '') {
+            Neck::parseStrings($wishes->strings, $neck->tuning->strings());
         }
         if ($pattern->meter->text() !== $meter->text()) {
             throw StrokesException::length($pattern->ticks, $meter->barTicks());
@@ -78,12 +82,14 @@ final readonly class Breakdown
 
     public function voicer(): FormVoicer
     {
-        return new FormVoicer($this->finder(), new PathFinder($this->neck));
+        return new FormVoicer($this->finder(), new PathFinder($this->neck, $this->wishes));
     }
 
     public function finder(): VoicingFinder
     {
-        return new VoicingFinder($this->neck, new FretRange(), $this->company);
+        $strings = $this->wishes->strings === '' ? null : Neck::parseStrings($this->wishes->strings, $this->neck->tuning->strings());
+
+        return new VoicingFinder(new Neck($this->neck->tuning, $this->neck->capo, $strings), $this->wishes->window, $this->company);
     }
 
     public function voiced(): VoicedForm
@@ -113,7 +119,7 @@ final readonly class Breakdown
         $groove = $meter->text() === $this->meter->text() ? $this->groove : Groove::defaultFor($meter);
 
         return new self($this->title, $this->genre, $this->key, $meter, $this->tempo, $this->feel, $this->neck, $this->company, $this->sections,
-            $this->pins, (new PatternShaper())->shaped($this->pattern, $meter, $bars, $grid), $this->school, $groove, $this->parts, $this->notes);
+            $this->pins, (new PatternShaper())->shaped($this->pattern, $meter, $bars, $grid), $this->school, $groove, $this->parts, $this->notes, $this->wishes);
     }
 
     /** The same breakdown in another key: typed letters move, pinned grips move the shorter way where they can. */
@@ -131,6 +137,6 @@ final readonly class Breakdown
         }
 
         return new MovedBreakdown(new self($this->title, $this->genre, $to, $this->meter, $this->tempo, $this->feel, $this->neck, $this->company,
-            $sections, $pins, $this->pattern, $this->school, $this->groove, $this->parts, $this->notes), $dropped);
+            $sections, $pins, $this->pattern, $this->school, $this->groove, $this->parts, $this->notes, $this->wishes), $dropped);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Chart;
 
+use Gravik\Neck\NeckException;
 use Gravik\Neck\PathFinder;
 use Gravik\Neck\Voicing;
 use Gravik\Neck\VoicingFinder;
@@ -13,25 +14,43 @@ final readonly class FormVoicer
 {
     public function __construct(private VoicingFinder $finder, private PathFinder $path) {}
 
-    /** @param list<Pin> $pins */
+    /**
+     * @param list<Pin> $pins
+     *
+     * @throws NeckException where a chord has no grip here, or the grips cannot do what is wished for
+     */
     public function voice(Form $form, array $pins): VoicedForm
+    {
+        $pinned = array_map(fn (FormChord $chord): ?array => $this->pinned($chord, $pins), $form->chords);
+        $used = array_map(static fn (array $held): Pin => $held[0], array_filter($pinned));
+        $loose = array_values(array_filter($pins, static fn (Pin $pin): bool => ! in_array($pin, $used, true)));
+
+        return new VoicedForm($form, $this->path->asWished($this->candidates($form, $pinned)), $loose);
+    }
+
+    /** The form in a second place on the neck, pins left aside. */
+    public function elsewhere(VoicedForm $first): VoicedForm
+    {
+        return new VoicedForm($first->form, $this->path->elsewhere($this->candidates($first->form, []), $first->path), []);
+    }
+
+    /**
+     * @param list<array{Pin, Voicing}|null> $pinned
+     *
+     * @return list<non-empty-list<Voicing>> for each chord its pinned grip, or the best ones there are
+     */
+    private function candidates(Form $form, array $pinned): array
     {
         $found = [];
         $candidates = [];
-        $used = [];
-        foreach ($form->chords as $chord) {
-            $pinned = $this->pinned($chord, $pins);
-            if ($pinned !== null) {
-                $used[] = $pinned[0];
-                $candidates[] = [$pinned[1]];
-            } else {
-                $found[$chord->chord->text()] ??= $this->finder->find($chord->chord, PathFinder::CANDIDATES)->best;
-                $candidates[] = $found[$chord->chord->text()];
-            }
+        foreach ($form->chords as $place => $chord) {
+            $held = $pinned[$place] ?? null;
+            $candidates[] = $held === null
+                ? $found[$chord->chord->text()] ??= $this->finder->find($chord->chord, PathFinder::CANDIDATES)->best
+                : [$held[1]];
         }
-        $loose = array_values(array_filter($pins, static fn (Pin $pin): bool => ! in_array($pin, $used, true)));
 
-        return new VoicedForm($form, $this->path->cheapest($candidates), $loose);
+        return $candidates;
     }
 
     /**

@@ -12,8 +12,12 @@ use Gravik\Chart\Pin;
 use Gravik\Chart\Section;
 use Gravik\Formats\Internal\Fields;
 use Gravik\Harmony\Key;
+use Gravik\Neck\BassMotion;
 use Gravik\Neck\Company;
+use Gravik\Neck\FretRange;
 use Gravik\Neck\Neck;
+use Gravik\Neck\PathWeights;
+use Gravik\Neck\PathWishes;
 use Gravik\Neck\Tuning;
 use Gravik\Strokes\School;
 use Gravik\Time\Feel;
@@ -30,7 +34,7 @@ final readonly class BreakdownJson
     public const VERSION = 1;
 
     private const FIELDS = ['format', 'version', 'title', 'genre', 'key', 'meter', 'tempo', 'feel', 'tuning', 'capo', 'company',
-        'sections', 'pins', 'pattern', 'school', 'band', 'notes'];
+        'sections', 'pins', 'path', 'pattern', 'school', 'band', 'notes'];
 
     public function __construct(private PatternJson $patterns = new PatternJson()) {}
 
@@ -80,6 +84,7 @@ final readonly class BreakdownJson
             $band->build(static fn (): Groove => Groove::named($band->string('groove')), 'groove'),
             $band->list('parts', $this->part(...), 3),
             $fields->string('notes'),
+            $fields->has('path') ? $this->wishes($fields->object('path')) : new PathWishes(),
         ));
     }
 
@@ -100,6 +105,7 @@ final readonly class BreakdownJson
             'company' => $breakdown->company->value,
             'sections' => array_map(static fn (Section $section): array => ['name' => $section->name, 'line' => $section->line], $breakdown->sections),
             'pins' => array_map(static fn (Pin $pin): array => ['section' => $pin->section, 'bar' => $pin->bar, 'at' => $pin->at, 'symbol' => $pin->symbol, 'frets' => $pin->frets], $breakdown->pins),
+            'path' => self::writeWishes($breakdown->wishes),
             'pattern' => $this->patterns->write($breakdown->pattern),
             'school' => $breakdown->school->value,
             'band' => [
@@ -141,6 +147,34 @@ final readonly class BreakdownJson
         $fields->only(['mode', 'ratio', 'unit']);
 
         return $fields->build(static fn (): Feel => new Feel($fields->enum('mode', FeelMode::class), $fields->number('ratio'), $fields->enum('unit', SwingUnit::class)));
+    }
+
+    private function wishes(Fields $fields): PathWishes
+    {
+        $fields->only(['window', 'strings', 'keepTop', 'bass', 'parallel', 'weights']);
+        $weights = $fields->object('weights')->only(['shift', 'fingers', 'top', 'rank']);
+
+        return $fields->build(static fn (): PathWishes => new PathWishes(
+            $fields->build(static fn (): FretRange => FretRange::parse($fields->string('window')), 'window'),
+            $fields->string('strings'),
+            $fields->bool('keepTop'),
+            $fields->enum('bass', BassMotion::class),
+            $fields->bool('parallel'),
+            $weights->build(static fn (): PathWeights => new PathWeights($weights->number('shift'), $weights->number('fingers'), $weights->number('top'), $weights->number('rank'))),
+        ));
+    }
+
+    /** @return array<string, mixed> */
+    private static function writeWishes(PathWishes $wishes): array
+    {
+        return [
+            'window' => $wishes->window->lowest.'-'.$wishes->window->highest,
+            'strings' => $wishes->strings,
+            'keepTop' => $wishes->keepTop,
+            'bass' => $wishes->bass->value,
+            'parallel' => $wishes->parallel,
+            'weights' => array_map(self::plain(...), ['shift' => $wishes->weights->shift, 'fingers' => $wishes->weights->fingers, 'top' => $wishes->weights->top, 'rank' => $wishes->weights->rank]),
+        ];
     }
 
     /** Whole numbers are written without a fraction, so that what was read is written back to the letter. */

@@ -59,6 +59,16 @@ final class NeckException extends \InvalidArgumentException implements CoreExcep
         return new self(sprintf('No grip for %s fits. %s', $chord, $why));
     }
 
+    public static function weight(float $weight, float $heaviest): self
+    {
+        return new self(sprintf('A weight of %s cannot be weighed. Choose 0 (does not count) to %d.', is_finite($weight) ? (string) round($weight, 2) : 'nothing', (int) $heaviest));
+    }
+
+    public static function noStepwiseBass(): self
+    {
+        return new self('The bass cannot go by steps through all of these chords. Let the bass go free, widen the frets, or let the grips leave out more.');
+    }
+
     public static function noCommonTop(): self
     {
         return new self('No note can stay on top through all of these chords. Let go of the common top, or leave a chord out.');

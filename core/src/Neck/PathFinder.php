@@ -15,11 +15,13 @@ final readonly class PathFinder
     /** Candidates a chord that are looked at, the best ones (all where one is pinned). */
     public const CANDIDATES = 60;
 
+    private const ANOTHER_PLACE = 3;
+
     private ChangeCost $change;
 
-    public function __construct(Neck $neck, private PathWeights $weights = new PathWeights())
+    public function __construct(Neck $neck, private PathWishes $wishes = new PathWishes())
     {
-        $this->change = new ChangeCost($neck, $weights);
+        $this->change = new ChangeCost($neck, $wishes);
     }
 
     /**
@@ -78,6 +80,40 @@ final readonly class PathFinder
         return $best ?? throw NeckException::noCommonTop();
     }
 
+    /**
+     * By all that is wished for: a common top, a bass that goes by steps, one grip moved.
+     *
+     * @param list<non-empty-list<Voicing>> $candidates
+     *
+     * @throws NeckException where the candidates do not allow it
+     */
+    public function asWished(array $candidates): Path
+    {
+        $path = $this->wishes->keepTop && $candidates !== [] ? $this->cheapestWithCommonTop($candidates) : $this->cheapest($candidates);
+
+        return is_finite($path->cost) ? $path : throw NeckException::noStepwiseBass();
+    }
+
+    /**
+     * The same line in a second place on the neck: every grip lies three frets or more from where it lay, as far as a
+     * chord allows.
+     *
+     * @param list<non-empty-list<Voicing>> $candidates
+     *
+     * @throws NeckException
+     */
+    public function elsewhere(array $candidates, Path $first): Path
+    {
+        $others = [];
+        foreach ($candidates as $chord => $layer) {
+            $before = $first->voicings[$chord]->position;
+            $away = array_values(array_filter($layer, static fn (Voicing $voicing): bool => abs($voicing->position - $before) >= self::ANOTHER_PLACE));
+            $others[] = $away === [] ? $layer : $away;
+        }
+
+        return $this->asWished($others);
+    }
+
     /** The cost of any given line, by the same weights. */
     public function costOf(Voicing ...$line): float
     {
@@ -97,9 +133,9 @@ final readonly class PathFinder
      * and the rest are left out once they alone cost more than the best way found: a change never costs less than 0.
      *
      * @param non-empty-list<float>                                                                $costs
-     * @param non-empty-list<array{mm: ?float, top: int, fingers: array<int, array{int, int}>}>    $before
+     * @param non-empty-list<array{mm: ?float, top: int, bass: int, shape: string, fingers: array<int, array{int, int}>}>    $before
      * @param non-empty-list<Voicing>                                                              $layer
-     * @param non-empty-list<array{mm: ?float, top: int, fingers: array<int, array{int, int}>}>    $unpacked
+     * @param non-empty-list<array{mm: ?float, top: int, bass: int, shape: string, fingers: array<int, array{int, int}>}>    $unpacked
      *
      * @param array<int, float> $known what changes between these two layers cost, filled as they are asked for
      *
@@ -132,7 +168,7 @@ final readonly class PathFinder
 
     private function own(Voicing $voicing): float
     {
-        return $this->weights->rank * $voicing->rank;
+        return $this->wishes->weights->rank * $voicing->rank;
     }
 
     /**

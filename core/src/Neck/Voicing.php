@@ -64,6 +64,26 @@ final readonly class Voicing
         return $degree === 'R' ? null : $degree;
     }
 
+    public function bassMidi(): int
+    {
+        return min(self::sounding($this->midi));
+    }
+
+    /** What stays the same when the grip is moved along the neck: "x 0 -1 0 0 x"; open strings keep it from moving. */
+    public function shape(): string
+    {
+        $lowest = null;
+        foreach ($this->frets as $fret) {
+            $lowest = $fret !== null && $fret > 0 && ($lowest === null || $fret < $lowest) ? $fret : $lowest;
+        }
+
+        return implode(' ', array_map(static fn (?int $fret): string => match (true) {
+            $fret === null => 'x',
+            $fret === 0 => 'open',
+            default => (string) ($fret - (int) $lowest),
+        }, $this->frets));
+    }
+
     public function topMidi(): int
     {
         return max(self::sounding($this->midi));

@@ -20,6 +20,7 @@ function fullDocument(): array
         'tempo' => 138.5, 'feel' => ['mode' => 'follows-tempo', 'ratio' => 1.3, 'unit' => 'sixteenth'], 'tuning' => 'D2,A2,D3,G3,B3,E4', 'capo' => 2, 'company' => 'shell',
         'sections' => [['name' => 'Intro', 'line' => '| Dm6 | % |'], ['name' => 'A', 'line' => '']],
         'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm6', 'frets' => [null, 5, 7, 4, 6, null]]],
+        'path' => ['window' => '3-9', 'strings' => '4-1', 'keepTop' => true, 'bass' => 'stepwise', 'parallel' => true, 'weights' => ['shift' => 4.5, 'fingers' => 0, 'top' => 2, 'rank' => 1]],
         'pattern' => ['ticks' => 7680, 'streams' => [
             ['name' => 'thumb', 'strokes' => [['at' => 0, 'division' => 1, 'action' => 'pick', 'direction' => 'down', 'by' => 'thumb', 'strings' => [6, 5], 'articulation' => 'palm-mute', 'accent' => 3,
                 'length' => ['until' => 480], 'stoppedBy' => 'pick-hand', 'ends' => [['strings' => [6], 'length' => ['share' => 0.5], 'stoppedBy' => null]], 'offsetMs' => -12.5,
@@ -85,6 +86,8 @@ it('refuses what its schema refuses, and names the place', function (array $path
     'an accent past the hardest' => [['pattern', 'streams', 0, 'strokes', 0, 'accent'], 9, '/pattern/streams/0/strokes/0'],
     'a division in five' => [['pattern', 'streams', 1, 'strokes', 0, 'division'], 5, '/pattern/streams/1/strokes/0'],
     'an unknown articulation' => [['pattern', 'streams', 1, 'strokes', 0, 'articulation'], 'slam', '/pattern/streams/1/strokes/0/articulation'],
+    'a bass that leaps' => [['path', 'bass'], 'leaping', '/path/bass'],
+    'a weight beyond measure' => [['path', 'weights', 'top'], 99, '/path/weights'],
     'an unknown school' => [['school'], 'windmill', '/school'],
     'a part nobody plays' => [['band', 'parts', 0, 'name'], 'kazoo', '/band/parts/0/name'],
     'a level past full' => [['band', 'parts', 0, 'level'], 2, '/band/parts/0'],
@@ -103,6 +106,7 @@ it('refuses what only the meaning forbids, naming the place', function (array $f
 })->with([
     'a key that is none' => [['key' => 'H dorian'], '/key', 'is no key'],
     'a tuning that is none' => [['tuning' => 'banjo'], '/tuning', 'is no tuning'],
+    'strings that are not there' => [['path' => ['window' => '0-15', 'strings' => '9-1', 'keepTop' => false, 'bass' => 'free', 'parallel' => false, 'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1]]], '', 'names no strings'],
     'a groove of another meter' => [['band' => ['groove' => 'slipway-waltz', 'parts' => []]], '', 'Choose a groove in 4/4'],
     'slots that do not fit' => [['pattern' => ['ticks' => 3840, 'streams' => [['name' => 's', 'strokes' => [['at' => 100, 'division' => 2]]]]]], '/pattern', 'does not lie on a beat'],
     'a pattern of half a bar' => [['pattern' => ['ticks' => 1920, 'streams' => []]], '/pattern', 'one to four whole bars'],

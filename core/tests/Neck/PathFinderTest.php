@@ -3,12 +3,14 @@
 declare(strict_types=1);
 
 use Gravik\Harmony\ChordSymbol;
+use Gravik\Neck\BassMotion;
 use Gravik\Neck\Company;
 use Gravik\Neck\FretRange;
 use Gravik\Neck\Neck;
 use Gravik\Neck\NeckException;
 use Gravik\Neck\PathFinder;
 use Gravik\Neck\PathWeights;
+use Gravik\Neck\PathWishes;
 use Gravik\Neck\Tuning;
 use Gravik\Neck\Voicing;
 use Gravik\Neck\VoicingFinder;
@@ -22,7 +24,7 @@ function candidatesFor(string $line, int $each, Company $company = Company::With
 }
 
 it('finds the line that costs least of all possible lines', function (string $line, int $each, PathWeights $weights): void {
-    $finder = new PathFinder(new Neck(Tuning::standard()), $weights);
+    $finder = new PathFinder(new Neck(Tuning::standard()), new PathWishes(weights: $weights));
     $candidates = candidatesFor($line, $each);
     $least = INF;
     $walk = static function (array $chosen) use (&$walk, &$least, $candidates, $finder): void {
@@ -43,7 +45,7 @@ it('finds the line that costs least of all possible lines', function (string $li
 })->with([
     'a minor turn' => ['Dm6 B♭7 Gm7 A7', 8, new PathWeights()],
     'a long step' => ['C E9 A♭6', 15, new PathWeights()],
-    'travel counts for everything' => ['G7 C9 D13 G7', 7, new PathWeights(30, 0, 0, 0.1)],
+    'travel counts for everything' => ['G7 C9 D13 G7', 7, new PathWeights(20, 0, 0, 0.1)],
     'only the top voice counts' => ['Cmaj7 Am7 Dm7 G7', 7, new PathWeights(0, 0, 5, 0)],
     'one chord' => ['F♯m7♭5', 20, new PathWeights()],
 ]);
@@ -91,6 +93,48 @@ it('keeps one note on top where that can be done', function (): void {
 
     expect($tops)->toHaveCount(1);
 });
+
+it('lets the bass go by steps at the least cost that this leaves', function () {
+    $line = 'C G Am F';
+    $candidates = candidatesFor($line, 12);
+    $finder = new PathFinder(new Neck(Tuning::standard()), new PathWishes(bass: BassMotion::Stepwise));
+    $least = INF;
+    foreach ($candidates[0] as $a) {
+        foreach ($candidates[1] as $b) {
+            foreach ($candidates[2] as $c) {
+                foreach ($candidates[3] as $d) {
+                    $steps = [abs($a->bassMidi() - $b->bassMidi()), abs($b->bassMidi() - $c->bassMidi()), abs($c->bassMidi() - $d->bassMidi())];
+                    $least = max($steps) <= 2 ? min($least, (new PathFinder(new Neck(Tuning::standard())))->costOf($a, $b, $c, $d)) : $least;
+                }
+            }
+        }
+    }
+    expect(is_finite($least))->toBeTrue()->and($finder->asWished($candidates)->cost)->toEqualWithDelta($least, 1e-9);
+});
+
+it('says so where the bass cannot go by steps', function () {
+    (new PathFinder(new Neck(Tuning::standard()), new PathWishes(bass: BassMotion::Stepwise)))->asWished(candidatesFor('C5 F♯5', 20, Company::Alone));
+})->throws(NeckException::class, 'cannot go by steps');
+
+it('moves one grip along when asked to', function () {
+    $candidates = candidatesFor('C9 B9 B♭9 A9', 60);
+    $shapes = static fn (bool $parallel): array => array_unique(array_map(static fn (Voicing $voicing): string => $voicing->shape(), (new PathFinder(new Neck(Tuning::standard()), new PathWishes(parallel: $parallel)))->asWished($candidates)->voicings));
+
+    expect($shapes(true))->toHaveCount(1)->and($shapes(true)[0])->not->toContain('open');
+});
+
+it('finds a second place for the whole line, three frets away or more', function () {
+    $candidates = candidatesFor('Dm6 B♭7 Gm7 A7', 60);
+    $finder = new PathFinder(new Neck(Tuning::standard()));
+    $first = $finder->cheapest($candidates);
+    foreach ($finder->elsewhere($candidates, $first)->voicings as $place => $voicing) {
+        expect(abs($voicing->position - $first->voicings[$place]->position))->toBeGreaterThanOrEqual(3);
+    }
+});
+
+it('refuses weights that weigh nothing sensible', function (float $weight) {
+    new PathWeights($weight);
+})->with([-1.0, 1000.0, NAN])->throws(NeckException::class, 'Choose 0');
 
 it('says so where no note can stay on top', function (): void {
     (new PathFinder(new Neck(Tuning::standard())))->cheapestWithCommonTop(candidatesFor('C5 C♯5', 60));

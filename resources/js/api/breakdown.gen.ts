@@ -35,6 +35,7 @@ export interface BreakdownDocument {
    */
   sections: [Section, ...Section[]];
   pins: Pin[];
+  path?: PathWishes;
   pattern: Pattern;
   school: "pendulum" | "all-down";
   band: Band;
@@ -87,6 +88,28 @@ export interface Pin {
         number | null,
         number | null
       ];
+}
+/**
+ * what is asked of the line of grips; a document without it asks for nothing special
+ */
+export interface PathWishes {
+  /**
+   * frets the hand may use, counted from the capo: "0-15"
+   */
+  window: string;
+  /**
+   * a range or a list of string numbers, empty for all: "4-1"
+   */
+  strings: string;
+  keepTop: boolean;
+  bass: "free" | "stepwise";
+  parallel: boolean;
+  weights: {
+    shift: number;
+    fingers: number;
+    top: number;
+    rank: number;
+  };
 }
 export interface Pattern {
   /**

@@ -898,7 +898,8 @@ export interface operations {
             content: {
                 "application/json": {
                     document: Record<string, never>;
-                    tempo?: number | null;
+                    /** @description the same line in a second place on the neck, pins left aside */
+                    elsewhere?: boolean;
                 };
             };
         };

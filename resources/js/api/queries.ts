@@ -5,7 +5,7 @@ import type { BreakdownCard, BreakdownDocument, Calibration, Chart, Choices, Han
 
 /** What each computation depends on, so that a change elsewhere in the document asks nothing anew. */
 const chartParts = (d: BreakdownDocument) => [d.sections, d.key, d.meter]
-const gripParts = (d: BreakdownDocument) => [...chartParts(d), d.tuning, d.capo, d.company, d.pins]
+const gripParts = (d: BreakdownDocument) => [...chartParts(d), d.tuning, d.capo, d.company, d.pins, d.path]
 const handParts = (d: BreakdownDocument) => [d.pattern, d.school, d.meter, d.feel, d.tempo]
 const soundParts = (d: BreakdownDocument) => [...gripParts(d), ...handParts(d), d.band]
 
@@ -45,7 +45,7 @@ function useCompute<T>(what: string, parts: unknown[], body: Record<string, unkn
 
 export const useChart = (document: BreakdownDocument) => useCompute<Chart>('chart', chartParts(document), { document })
 
-export const usePath = (document: BreakdownDocument) => useCompute<Path>('path', gripParts(document), { document })
+export const usePath = (document: BreakdownDocument, elsewhere = false) => useCompute<Path>('path', [...gripParts(document), elsewhere], { document, elsewhere })
 
 export const useHand = (document: BreakdownDocument, tempo: number, grid: number | null) =>
   useCompute<Hand>('strokes', [...handParts(document), tempo, grid], { document, tempo, grid })

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Gravik\Neck\Internal;
 
+use Gravik\Neck\BassMotion;
 use Gravik\Neck\Neck;
-use Gravik\Neck\PathWeights;
+use Gravik\Neck\PathWishes;
 use Gravik\Neck\Voicing;
 
 /**
@@ -17,12 +18,14 @@ final readonly class ChangeCost
 {
     private const SLIDE_SHARE = 1 / 3;
 
-    public function __construct(private Neck $neck, private PathWeights $weights) {}
+    private const ANOTHER_SHAPE = 1.5;
+
+    public function __construct(private Neck $neck, private PathWishes $wishes) {}
 
     /**
      * A grip as the cost looks at it.
      *
-     * @return array{mm: ?float, top: int, fingers: array<int, array{int, int}>} fingers: finger => [its lowest string index, fret]
+     * @return array{mm: ?float, top: int, bass: int, shape: string, fingers: array<int, array{int, int}>} fingers: finger => [its lowest string index, fret]
      */
     public function unpacked(Voicing $voicing): array
     {
@@ -33,17 +36,21 @@ final readonly class ChangeCost
             }
         }
 
-        return ['mm' => $voicing->position === 0 ? null : $this->neck->tipMm($voicing->position), 'top' => $voicing->topMidi(), 'fingers' => $fingers];
+        return ['mm' => $voicing->position === 0 ? null : $this->neck->tipMm($voicing->position), 'top' => $voicing->topMidi(), 'bass' => $voicing->bassMidi(), 'shape' => $voicing->shape(), 'fingers' => $fingers];
     }
 
     /**
-     * The cost of the change alone, without the grips' own difficulty.
+     * The cost of the change alone, without the grips' own difficulty; INF where what is asked for forbids it.
      *
-     * @param array{mm: ?float, top: int, fingers: array<int, array{int, int}>} $from
-     * @param array{mm: ?float, top: int, fingers: array<int, array{int, int}>} $to
+     * @param array{mm: ?float, top: int, bass: int, shape: string, fingers: array<int, array{int, int}>} $from
+     * @param array{mm: ?float, top: int, bass: int, shape: string, fingers: array<int, array{int, int}>} $to
      */
     public function between(array $from, array $to): float
     {
+        if ($this->wishes->bass === BassMotion::Stepwise && abs($to['bass'] - $from['bass']) > BassMotion::STEP) {
+            return INF;
+        }
+        $weights = $this->wishes->weights;
         $travel = $from['mm'] === null || $to['mm'] === null ? 0.0 : abs($to['mm'] - $from['mm']) / 100;
         $changes = 0.0;
         foreach ($to['fingers'] as $finger => [$string, $fret]) {
@@ -57,6 +64,7 @@ final readonly class ChangeCost
             }
         }
 
-        return $this->weights->shift * $travel + $this->weights->fingers * $changes + $this->weights->top * abs($to['top'] - $from['top']);
+        return $weights->shift * $travel + $weights->fingers * $changes + $weights->top * abs($to['top'] - $from['top'])
+            + ($this->wishes->parallel && $from['shape'] !== $to['shape'] ? self::ANOTHER_SHAPE : 0.0);
     }
 }

@@ -1,4 +1,4 @@
-import { Segmented } from 'antd'
+import { Button, Popover, Segmented } from 'antd'
 import { useEffect, useMemo, useState } from 'react'
 import { ApiError } from '../../api/client'
 import { usePath, useVoicings } from '../../api/queries'
@@ -10,6 +10,7 @@ import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { Candidates } from './Candidates'
 import { GripTable } from './GripTable'
 import { NeckSheets, type Label } from './NeckSheets'
+import { PathWishesForm } from './PathWishesForm'
 
 const sameFrets = (a: (number | null)[], b: (number | null)[]): boolean => a.length === b.length && a.every((fret, index) => fret === b[index])
 
@@ -18,7 +19,8 @@ export default function ShapesStation() {
   const { store } = useBench()
   const document = useDocument()
   const mine = useMine()
-  const path = usePath(document)
+  const [elsewhere, setElsewhere] = useState(false)
+  const path = usePath(document, elsewhere)
   const [chosen, setChosen] = useState(0)
   const [label, setLabel] = useState<Label>('degrees')
   const [tried, setTried] = useState<Voicing | null>(null)
@@ -52,6 +54,10 @@ export default function ShapesStation() {
     store.change((d) => ({ ...d, pins: d.pins.filter((each) => !(each.section === current.section && each.bar === current.bar && each.at === current.at)) }))
     setTried(null)
   }
+  const pinAll = () => {
+    store.change((d) => ({ ...d, pins: chords.map(({ section, bar, at, symbol, voicing }) => ({ section, bar, at, symbol, frets: voicing.frets as typeof d.pins[number]['frets'] })) }))
+    setElsewhere(false)
+  }
   const walk = (by: number) => {
     const next = list[Math.min(list.length - 1, Math.max(0, place + by))]
     if (next !== undefined) look(next)
@@ -65,6 +71,7 @@ export default function ShapesStation() {
     Delete: letGo,
     Backspace: letGo,
     h: () => inUse !== null && void hearGrip(inUse),
+    e: () => setElsewhere((now) => !now),
   })
 
   const shown = chords.map((chord, index) => (index === chosen && tried !== null ? { ...chord, voicing: tried } : chord))
@@ -72,9 +79,17 @@ export default function ShapesStation() {
     <div className="with-side">
       <div className="station-main">
         <div className="station-head">
-          <h2>Neck, one sheet per chord</h2>
-          <p className="muted">time falls; each thread is a string. Straight and green: held. Bent: it moves.</p>
+          <h2>Neck</h2>
+          <p className="muted">one sheet a chord, time falls; straight and green is held, bent moves</p>
           <div className="title-actions">
+            <Button type={elsewhere ? 'primary' : 'default'} aria-pressed={elsewhere} onClick={() => setElsewhere(!elsewhere)}>
+              Second place <kbd className={elsewhere ? 'on-ink' : ''}>E</kbd>
+            </Button>
+            {mine && (
+              <Popover trigger="click" placement="bottomRight" content={<PathWishesForm />}>
+                <Button>Ask of the line …</Button>
+              </Popover>
+            )}
             <Segmented aria-label="Label the dots with" options={[{ value: 'degrees', label: 'Degree' }, { value: 'notes', label: 'Note' }, { value: 'fingers', label: 'Finger' }]} value={label} onChange={setLabel} />
           </div>
         </div>
@@ -85,6 +100,16 @@ export default function ShapesStation() {
             <h2>No chords to hold yet</h2>
             <p>Type a chord line in Chart; the grips appear here at once.</p>
           </div>
+        )}
+        {elsewhere && (
+          <p className="finding finding-swing">
+            The same line in another place on the neck. The first one is kept.{' '}
+            {mine && (
+              <Button size="small" onClick={pinAll}>
+                Pin this one instead
+              </Button>
+            )}
+          </p>
         )}
         {chords.length > 0 && <NeckSheets chords={shown} moves={path.data?.moves ?? []} chosen={chosen} onChoose={setChosen} label={label} tuning={document.tuning} />}
       </div>
