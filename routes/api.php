@@ -37,6 +37,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('voicings', Compute\FindVoicings::class);
         Route::post('name', Compute\NameGrip::class);
         Route::post('path', Compute\FindPath::class);
+        Route::post('neck-map', Compute\MapNeck::class);
         Route::post('strokes', Compute\PlanHand::class);
         Route::post('timeline', Compute\BuildTimeline::class);
         Route::post('key', Compute\MoveToKey::class);

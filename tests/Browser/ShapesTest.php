@@ -19,3 +19,29 @@ it('names a grip in the key of the tune from anywhere, and pins it where its cho
     $page->waitFor(fn (): bool => substr_count($page->words('.sheet'), '◆ pinned') === 2, 'the grip is not pinned at both places');
     $page->chord(WebDriverKeys::CONTROL, 'z')->waitFor(fn (): bool => substr_count($page->words('.sheet'), '◆ pinned') === 0, 'undo does not take the pins back');
 });
+
+it('leads the line by what is asked of it, and to a second place on the neck', function (): void {
+    $page = Stage::running()->teacher()->makeBreakdown('Two Places', '| Dm6 | B♭7 | Gm7 | A7 |')->station(2, '.candidate');
+    $frets = fn (): string => $page->words('.sheet .frets');
+    $first = $frets();
+    $page->keys('e')->sees('The same line in another place')->waitFor(fn (): bool => $frets() !== $first, 'the line has not moved');
+    $second = $frets();
+    $page->press('Pin this one instead')->waitFor(fn (): bool => substr_count($page->words('.sheet'), '◆ pinned') === 4, 'the second place is not pinned');
+    expect($frets())->toBe($second);
+    $page->chord(WebDriverKeys::CONTROL, 'z')->waitFor(fn (): bool => $frets() === $first, 'undo does not bring the first place back');
+    $page->press('Ask of the line …');
+    $page->fill('[aria-label="Lowest fret"]', '7')->waitFor(fn (): bool => $frets() !== $first, 'the window changes nothing');
+    $used = array_map(intval(...), array_filter(preg_split('/[^0-9]+/', $frets()) ?: [], static fn (string $fret): bool => $fret !== ''));
+    expect(min($used))->toBeGreaterThanOrEqual(7);
+});
+
+it('maps the double stops of a chord string pair by string pair, and the fills around its grip', function (): void {
+    $page = Stage::running()->teacher()->makeBreakdown('Sea Map', '| C | F |')->station(2, '.candidate');
+    $page->keys('m')->element('.map-neck .stop');
+    expect($page->words('.neck-map h2'))->toBe('Double stops on C')
+        ->and($page->words('.stop-list'))->toContain('E4 G4 = 3 5, third');
+    $page->choose('String pair', 'strings 3 and 1')->waitFor(fn (): bool => str_contains($page->words('.stop-list'), 'sixth'), 'there are no sixths');
+    $page->keys(WebDriverKeys::ARROW_DOWN)->waitFor(fn (): bool => $page->words('.neck-map h2') === 'Double stops on F', 'the map does not follow the chord');
+    $page->element('[aria-label="Map of"] label:nth-child(2)')->click();
+    $page->waitFor(fn (): bool => $page->words('.neck-map h2') === 'Fills on F' && count($page->all('.map-neck .stop')) > 8, 'there are no notes for fills');
+});

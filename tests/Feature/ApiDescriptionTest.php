@@ -61,6 +61,8 @@ it('answers as the published description says', function (string $method, string
     ['POST', '/api/compute/name', ['frets' => [null, 7, 8, 7, 8, null], 'key' => 'F major'], 200],
     ['POST', '/api/compute/name', ['frets' => [0, 1, 2, 3, 4, 5]], 200],
     ['POST', '/api/compute/path', ['document' => Examples::document(['tuning' => 'open-g'])], 200],
+    ['POST', '/api/compute/neck-map', ['document' => Examples::document(), 'symbol' => 'V7', 'position' => 5], 200],
+    ['POST', '/api/compute/path', ['document' => Examples::document(), 'elsewhere' => true], 200],
     ['POST', '/api/compute/strokes', ['document' => Examples::document()], 200],
     ['POST', '/api/compute/timeline', ['document' => Examples::document([], 'Xxcg.xx.')], 200],
     ['POST', '/api/compute/key', ['document' => Examples::document(), 'key' => 'F minor'], 200],

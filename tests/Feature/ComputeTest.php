@@ -38,6 +38,15 @@ it('chooses a path and remembers it without changing it', function (): void {
     expect($again)->toBe($first)->and($first['chords'])->toHaveCount(4)->and($first['moves'])->toHaveCount(3);
 });
 
+it('maps the double stops of a chord in the key, letters and numerals alike', function (): void {
+    $map = $this->postJson('/api/compute/neck-map', ['document' => Examples::document(), 'symbol' => 'V7', 'scale' => 'minor-pentatonic', 'position' => 5])->assertOk()->assertJsonPath('symbol', 'A7')->json();
+
+    expect(array_unique(array_column($map['stops'], 'kind')))->toContain('both', 'one', 'passing')
+        ->and(array_column($map['fills'], 'fret'))->each->toBeBetween(4, 8);
+    $this->postJson('/api/compute/neck-map', ['document' => Examples::document(), 'symbol' => 'Hm'])->assertStatus(422);
+    $this->postJson('/api/compute/neck-map', ['document' => Examples::document(), 'symbol' => 'A7', 'scale' => 'blues'])->assertStatus(422);
+});
+
 it('plans the hand at another tempo than the written one', function (): void {
     $document = Examples::document(['feel' => ['mode' => 'follows-tempo', 'ratio' => 1, 'unit' => 'eighth']], 'xxxxxxxx');
     $slow = $this->postJson('/api/compute/strokes', ['document' => $document, 'tempo' => 100, 'grid' => 4])->assertOk()->json();
@@ -67,7 +76,7 @@ it('moves to another key and lays patterns out anew', function (): void {
 it('answers a broken document with what is wrong, at every door', function (string $what): void {
     $this->postJson("/api/compute/{$what}", ['document' => ['tempo' => 10_000] + Examples::document()])->assertStatus(422)->assertJsonPath('at', '/tempo');
     $this->postJson("/api/compute/{$what}", ['document' => 'a song'])->assertStatus(422)->assertJsonStructure(['message', 'errors']);
-})->with(['chart', 'path', 'strokes', 'timeline', 'key', 'shape']);
+})->with(['chart', 'path', 'neck-map', 'strokes', 'timeline', 'key', 'shape']);
 
 it('offers the grooves and tunings there are', function (): void {
     $choices = $this->getJson('/api/choices')->assertOk()->json();

@@ -48,6 +48,11 @@ final class ChordNotUnderstood extends \InvalidArgumentException implements Core
         return new self(sprintf('"%s" is no key. Write a note and major or minor, such as "D minor", "Am" or "E♭".', Quote::short($typed)), $typed, 0, null);
     }
 
+    public static function scale(string $name): self
+    {
+        return new self(sprintf('"%s" is no scale for fills. Choose key, major-pentatonic or minor-pentatonic.', Quote::short($name)), $name, 0, null);
+    }
+
     private static function offer(?string $nearest): string
     {
         return $nearest === null ? '' : sprintf(' Did you mean "%s"?', $nearest);

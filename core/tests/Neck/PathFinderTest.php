@@ -94,7 +94,7 @@ it('keeps one note on top where that can be done', function (): void {
     expect($tops)->toHaveCount(1);
 });
 
-it('lets the bass go by steps at the least cost that this leaves', function () {
+it('lets the bass go by steps at the least cost that this leaves', function (): void {
     $line = 'C G Am F';
     $candidates = candidatesFor($line, 12);
     $finder = new PathFinder(new Neck(Tuning::standard()), new PathWishes(bass: BassMotion::Stepwise));
@@ -112,18 +112,18 @@ it('lets the bass go by steps at the least cost that this leaves', function () {
     expect(is_finite($least))->toBeTrue()->and($finder->asWished($candidates)->cost)->toEqualWithDelta($least, 1e-9);
 });
 
-it('says so where the bass cannot go by steps', function () {
+it('says so where the bass cannot go by steps', function (): void {
     (new PathFinder(new Neck(Tuning::standard()), new PathWishes(bass: BassMotion::Stepwise)))->asWished(candidatesFor('C5 F♯5', 20, Company::Alone));
 })->throws(NeckException::class, 'cannot go by steps');
 
-it('moves one grip along when asked to', function () {
+it('moves one grip along when asked to', function (): void {
     $candidates = candidatesFor('C9 B9 B♭9 A9', 60);
     $shapes = static fn (bool $parallel): array => array_unique(array_map(static fn (Voicing $voicing): string => $voicing->shape(), (new PathFinder(new Neck(Tuning::standard()), new PathWishes(parallel: $parallel)))->asWished($candidates)->voicings));
 
     expect($shapes(true))->toHaveCount(1)->and($shapes(true)[0])->not->toContain('open');
 });
 
-it('finds a second place for the whole line, three frets away or more', function () {
+it('finds a second place for the whole line, three frets away or more', function (): void {
     $candidates = candidatesFor('Dm6 B♭7 Gm7 A7', 60);
     $finder = new PathFinder(new Neck(Tuning::standard()));
     $first = $finder->cheapest($candidates);
@@ -132,7 +132,7 @@ it('finds a second place for the whole line, three frets away or more', function
     }
 });
 
-it('refuses weights that weigh nothing sensible', function (float $weight) {
+it('refuses weights that weigh nothing sensible', function (float $weight): void {
     new PathWeights($weight);
 })->with([-1.0, 1000.0, NAN])->throws(NeckException::class, 'Choose 0');
 

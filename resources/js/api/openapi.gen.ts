@@ -161,6 +161,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/neck-map": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Double stops on a chord, and notes for fills around a grip */
+        post: operations["983a4b4bc72674b1caf3904e7519a6cc"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/key": {
         parameters: {
             query?: never;
@@ -484,6 +501,39 @@ export interface components {
                 swing_points: number;
                 missed_share: number;
             };
+        };
+        DoubleStop: {
+            /** @description numbers, the lower-sounding first */
+            strings: number[];
+            frets: number[];
+            midi: number[];
+            /** @enum {string} */
+            interval: "third" | "fourth" | "sixth";
+            /**
+             * @description both chord tones, one and a colour, or passing
+             * @enum {string}
+             */
+            kind: "both" | "one" | "passing";
+            degrees: string[];
+            notes: string[];
+            hammers: {
+                string: number;
+                from: number;
+                to: number;
+            }[];
+        };
+        FillNote: {
+            string: number;
+            fret: number;
+            midi: number;
+            /** @description on the chord */
+            degree: string;
+            chord_tone: boolean;
+        };
+        NeckMap: {
+            symbol: string;
+            stops: components["schemas"]["DoubleStop"][];
+            fills: components["schemas"]["FillNote"][];
         };
         VoicedChord: {
             section: number;
@@ -948,6 +998,41 @@ export interface operations {
                         count: number;
                         voicings: components["schemas"]["Voicing"][];
                     };
+                };
+            };
+        };
+    };
+    "983a4b4bc72674b1caf3904e7519a6cc": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    document: Record<string, never>;
+                    /** @description a chord, as a letter or a numeral */
+                    symbol: string;
+                    /**
+                     * @description of the fills
+                     * @enum {string}
+                     */
+                    scale?: "key" | "major-pentatonic" | "minor-pentatonic";
+                    /** @description fret of the first finger */
+                    position?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description computed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NeckMap"];
                 };
             };
         };

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { call } from './client'
-import type { ChordName, Voicing } from './types'
+import type { ChordName, NeckMap, Voicing } from './types'
 import type { BreakdownCard, BreakdownDocument, Calibration, Chart, Choices, Hand, Path, Person, StoredBreakdown, Take, Timeline, Version, Voicings } from './types'
 
 /** What each computation depends on, so that a change elsewhere in the document asks nothing anew. */
@@ -47,6 +47,8 @@ export const useChart = (document: BreakdownDocument) => useCompute<Chart>('char
 
 export const usePath = (document: BreakdownDocument, elsewhere = false) => useCompute<Path>('path', [...gripParts(document), elsewhere], { document, elsewhere })
 
+export const useNeckMap = (document: BreakdownDocument, symbol: string, scale: string, position: number) =>
+  useCompute<NeckMap>('neck-map', [document.key, document.tuning, document.capo, symbol, scale, position], { document, symbol, scale, position })
 export const useHand = (document: BreakdownDocument, tempo: number, grid: number | null) =>
   useCompute<Hand>('strokes', [...handParts(document), tempo, grid], { document, tempo, grid })
 

@@ -16,3 +16,10 @@ export async function hearGrip(voicing: Voicing): Promise<void> {
     order++
   })
 }
+
+/** Sounds some notes together, as a double stop or a single note of a fill. */
+export async function hearNotes(midi: number[]): Promise<void> {
+  await output.resume()
+  const start = output.now() + 0.03
+  midi.forEach((pitch, index) => output.play({ part: 'guitar', t: 0, dur: RINGS, pitch, velocity: 0.7, kind: 'ring', string: midi.length - index, direction: 'down' }, start))
+}

@@ -10,6 +10,7 @@ import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { Candidates } from './Candidates'
 import { GripTable } from './GripTable'
 import { NeckSheets, type Label } from './NeckSheets'
+import { NeckMapSheet } from './NeckMapSheet'
 import { PathWishesForm } from './PathWishesForm'
 
 const sameFrets = (a: (number | null)[], b: (number | null)[]): boolean => a.length === b.length && a.every((fret, index) => fret === b[index])
@@ -20,6 +21,7 @@ export default function ShapesStation() {
   const document = useDocument()
   const mine = useMine()
   const [elsewhere, setElsewhere] = useState(false)
+  const [mapped, setMapped] = useState(false)
   const path = usePath(document, elsewhere)
   const [chosen, setChosen] = useState(0)
   const [label, setLabel] = useState<Label>('degrees')
@@ -72,6 +74,7 @@ export default function ShapesStation() {
     Backspace: letGo,
     h: () => inUse !== null && void hearGrip(inUse),
     e: () => setElsewhere((now) => !now),
+    m: () => setMapped((now) => !now),
   })
 
   const shown = chords.map((chord, index) => (index === chosen && tried !== null ? { ...chord, voicing: tried } : chord))
@@ -84,6 +87,9 @@ export default function ShapesStation() {
           <div className="title-actions">
             <Button type={elsewhere ? 'primary' : 'default'} aria-pressed={elsewhere} onClick={() => setElsewhere(!elsewhere)}>
               Second place <kbd className={elsewhere ? 'on-ink' : ''}>E</kbd>
+            </Button>
+            <Button type={mapped ? 'primary' : 'default'} aria-pressed={mapped} onClick={() => setMapped(!mapped)}>
+              Map <kbd className={mapped ? 'on-ink' : ''}>M</kbd>
             </Button>
             {mine && (
               <Popover trigger="click" placement="bottomRight" content={<PathWishesForm />}>
@@ -111,7 +117,8 @@ export default function ShapesStation() {
             )}
           </p>
         )}
-        {chords.length > 0 && <NeckSheets chords={shown} moves={path.data?.moves ?? []} chosen={chosen} onChoose={setChosen} label={label} tuning={document.tuning} />}
+        {mapped && current !== null && <NeckMapSheet chord={current} strings={current.voicing.frets.length} />}
+        {chords.length > 0 && !mapped && <NeckSheets chords={shown} moves={path.data?.moves ?? []} chosen={chosen} onChoose={setChosen} label={label} tuning={document.tuning} />}
       </div>
       {current !== null && inUse !== null && (
         <aside className="side wide" aria-label="Grips">

@@ -1,0 +1,149 @@
+import { Segmented, Select } from 'antd'
+import { useState } from 'react'
+import { useNeckMap } from '../../api/queries'
+import type { DoubleStop, NeckMap, VoicedChord } from '../../api/types'
+import { hearNotes } from '../../audio/hearGrip'
+import { neckScale } from '../../ui/neckGeometry'
+import { useDocument } from '../bench/benchContext'
+
+const WIDTH = 800
+const LEFT = 40
+const GAP = 24
+const LAST_FRET = 15
+
+const SCALES = [
+  { value: 'key', label: 'the whole key' },
+  { value: 'major-pentatonic', label: 'major pentatonic' },
+  { value: 'minor-pentatonic', label: 'minor pentatonic' },
+]
+const KINDS = { both: 'both chord tones', one: 'one and a colour', passing: 'passing' } as const
+
+/** What lies around the grips of a chord: its double stops string pair by string pair, or the notes for fills. */
+export function NeckMapSheet({ chord, strings }: { chord: VoicedChord; strings: number }) {
+  const document = useDocument()
+  const [view, setView] = useState<'stops' | 'fills'>('stops')
+  const [pair, setPair] = useState('2-1')
+  const [asked, setAsked] = useState<DoubleStop['interval']>('third')
+  const [scale, setScale] = useState('minor-pentatonic')
+  const map = useNeckMap(document, chord.symbol, scale, chord.voicing.position).data
+  const pairs = [...new Set(map?.stops.map((stop) => stop.strings.join('-')))]
+  const onPair = map?.stops.filter((stop) => stop.strings.join('-') === pair) ?? []
+  const intervals = [...new Set(onPair.map((stop) => stop.interval))].sort().reverse()
+  const interval = intervals.includes(asked) ? asked : intervals[0]
+  const stops = onPair.filter((stop) => stop.interval === interval)
+
+  return (
+    <section className="neck-map" aria-label="Neck map">
+      <div className="station-head">
+        <h2>{view === 'stops' ? 'Double stops' : 'Fills'} on {chord.symbol}</h2>
+        <p className="muted">{view === 'stops' ? 'press one to hear it' : `around the grip ${chord.voicing.frets.map((fret) => fret ?? 'x').join(' ')}`}</p>
+        <div className="title-actions">
+          <Segmented aria-label="Map of" options={[{ value: 'stops', label: 'Double stops' }, { value: 'fills', label: 'Fills' }]} value={view} onChange={setView} />
+          {view === 'stops' ? (
+            <>
+            {intervals.length > 1 && <Segmented aria-label="Interval" options={intervals.map((value) => ({ value, label: `${value}s` }))} value={interval ?? 'third'} onChange={setAsked} />}
+            <Select aria-label="String pair" value={pair} options={pairs.map((value) => ({ value, label: `strings ${value.replace('-', ' and ')}` }))} onChange={setPair} style={{ width: 148 }} />
+            </>
+          ) : (
+            <Select aria-label="Scale of the fills" value={scale} options={SCALES} onChange={setScale} style={{ width: 160 }} />
+          )}
+        </div>
+      </div>
+      <MapNeck strings={strings}>{view === 'stops' ? stops.map((stop) => <Stop key={stop.midi.join()} stop={stop} strings={strings} />) : map !== undefined && <Fills map={map} strings={strings} />}</MapNeck>
+      {view === 'stops' ? (
+        <>
+          <p className="legend">
+            {(Object.keys(KINDS) as (keyof typeof KINDS)[]).map((kind) => (
+              <span key={kind}>
+                <i className={`key-stop ${kind}`} /> {KINDS[kind]}: {stops.filter((stop) => stop.kind === kind).length}
+              </span>
+            ))}
+          </p>
+          <StopList stops={stops} />
+        </>
+      ) : (
+        <p className="legend">
+          <span>
+            <i className="key-stop both" /> chord tone
+          </span>
+          <span>
+            <i className="key-stop passing" /> between
+          </span>
+        </p>
+      )}
+    </section>
+  )
+}
+
+const { wireX, tipX } = neckScale({ first: 0, last: LAST_FRET }, WIDTH)
+const x = (fret: number) => LEFT + (fret === 0 ? -14 : tipX(fret))
+const y = (number: number, strings: number) => 18 + (strings - number) * GAP
+
+function MapNeck({ strings, children }: { strings: number; children: React.ReactNode }) {
+  return (
+    <svg viewBox={`0 0 ${LEFT + WIDTH + 10} ${30 + strings * GAP}`} className="map-neck">
+      {Array.from({ length: LAST_FRET + 1 }, (_, fret) => (
+        <line key={fret} x1={LEFT + wireX(fret)} x2={LEFT + wireX(fret)} y1={10} y2={18 + (strings - 1) * GAP + 8} className={fret === 0 ? 'nut' : 'fret'} />
+      ))}
+      {Array.from({ length: strings }, (_, index) => (
+        <line key={index} x1={LEFT} x2={LEFT + WIDTH} y1={18 + index * GAP} y2={18 + index * GAP} className="string" strokeWidth={1.9 - (index * 1.2) / strings} />
+      ))}
+      {[3, 5, 7, 9, 12, 15].map((fret) => (
+        <text key={fret} x={LEFT + tipX(fret)} y={28 + strings * GAP - 6} className="fret-number marked">
+          {fret}
+        </text>
+      ))}
+      {children}
+    </svg>
+  )
+}
+
+function Stop({ stop, strings }: { stop: DoubleStop; strings: number }) {
+  const places = stop.strings.map((number, index) => ({ x: x(stop.frets[index] ?? 0), y: y(number, strings), degree: stop.degrees[index] ?? '' }))
+  const [low, high] = places
+  if (low === undefined || high === undefined) return null
+  return (
+    <g className={`stop ${stop.kind}`} role="button" tabIndex={0} aria-label={`${stop.notes.join(' and ')}, ${stop.interval}, ${KINDS[stop.kind]}`} onClick={() => void hearNotes(stop.midi)} onKeyDown={(event) => event.key === 'Enter' && void hearNotes(stop.midi)}>
+      <line x1={low.x} y1={low.y} x2={high.x} y2={high.y} />
+      {places.map((place) => (
+        <g key={place.y}>
+          <rect x={place.x - 12} y={place.y - 8} width={24} height={16} rx={place.degree === 'R' ? 0 : 8} />
+          <text x={place.x} y={place.y + 4}>
+            {place.degree}
+          </text>
+        </g>
+      ))}
+    </g>
+  )
+}
+
+function Fills({ map, strings }: { map: NeckMap; strings: number }) {
+  return map.fills.map((fill) => (
+    <g key={`${fill.string}-${fill.fret}`} className={`stop ${fill.chord_tone ? 'both' : 'passing'}`} onClick={() => void hearNotes([fill.midi])}>
+      <rect x={x(fill.fret) - 12} y={y(fill.string, strings) - 8} width={24} height={16} rx={fill.degree === 'R' ? 0 : 8} />
+      <text x={x(fill.fret)} y={y(fill.string, strings) + 4}>
+        {fill.degree}
+      </text>
+    </g>
+  ))
+}
+
+/** The best of them in words, with the hammer-ons that fit. */
+function StopList({ stops }: { stops: DoubleStop[] }) {
+  return (
+    <ul className="stop-list">
+      {stops
+        .filter((stop) => stop.kind !== 'passing')
+        .slice(0, 8)
+        .map((stop) => (
+          <li key={stop.frets.join()}>
+            <b>{stop.frets.join(' ')}</b>
+            <span>
+              {stop.notes.join(' ')} = {stop.degrees.join(' ')}, {stop.interval}
+            </span>
+            <span className="muted">{stop.hammers.length === 0 ? '' : `hammer ${stop.hammers.map((hammer) => `${hammer.from}→${hammer.to} on string ${hammer.string}`).join(', ')}`}</span>
+          </li>
+        ))}
+    </ul>
+  )
+}
