@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Gravik\Tests\Support;
 
 /**
- * The bare rules of a grip read straight from their definition, one check after another over every combination of frets:
- * slow, and written apart from the search it is held against.
+ * The bare rules of a grip read straight from their definition, one check after another over every combination of frets
+ * that are not foreign to the chord: slow, and written apart from the search it is held against.
  */
 final class BareRules
 {
@@ -23,10 +23,13 @@ final class BareRules
      */
     public static function grips(array $open, array $frets, int $root, array $required, array $optional, array $oneOf, bool $rootLowest, int $fewest): array
     {
-        $choices = [null, ...range($frets[0], $frets[1])];
         $allowed = [...$required, ...$optional, ...$oneOf];
+        $choices = array_map(static fn (int $string): array => [null, ...array_values(array_filter(
+            range($frets[0], $frets[1]),
+            static fn (int $fret): bool => in_array(($string + $fret - $root + 120) % 12, $allowed, true),
+        ))], $open);
         $found = [];
-        foreach (self::combinations(count($open), $choices) as $grip) {
+        foreach (self::combinations($choices) as $grip) {
             $notes = [];
             foreach ($grip as $string => $fret) {
                 if ($fret !== null) {
@@ -35,7 +38,6 @@ final class BareRules
             }
             $degrees = array_map(static fn (int $note): int => ($note - $root + 120) % 12, $notes);
             if (count($notes) >= $fewest
-                && array_diff($degrees, $allowed) === []
                 && array_diff($required, $degrees) === []
                 && ($oneOf === [] || array_intersect($oneOf, $degrees) !== [])
                 && (! $rootLowest || (min($notes) - $root) % 12 === 0)
@@ -82,19 +84,19 @@ final class BareRules
     }
 
     /**
-     * @param list<int|null> $choices
+     * @param list<list<int|null>> $choices for each string
      *
      * @return \Generator<list<int|null>>
      */
-    private static function combinations(int $strings, array $choices): \Generator
+    private static function combinations(array $choices): \Generator
     {
-        $count = count($choices);
-        for ($number = 0; $number < $count ** $strings; $number++) {
+        $all = array_product(array_map(count(...), $choices));
+        for ($number = 0; $number < $all; $number++) {
             $rest = $number;
             $grip = [];
-            for ($string = 0; $string < $strings; $string++) {
-                $grip[] = $choices[$rest % $count];
-                $rest = intdiv($rest, $count);
+            foreach ($choices as $string) {
+                $grip[] = $string[$rest % count($string)];
+                $rest = intdiv($rest, count($string));
             }
             yield $grip;
         }
