@@ -29,6 +29,11 @@ final class NeckException extends \InvalidArgumentException implements CoreExcep
         return new self(sprintf('A capo at fret %d is not possible. Choose 0 (none) to 12.', $capo));
     }
 
+    public static function otherStrings(int $from, int $to): self
+    {
+        return new self(sprintf('A guitar of %d strings cannot be tuned to %d. Choose a tuning of %d strings.', $from, $to, $from));
+    }
+
     public static function fretRange(string $typed): self
     {
         return new self(sprintf('"%s" is no range of frets. Write the lowest and the highest, such as 0-15, within 0 to 24.', Quote::short($typed)));
