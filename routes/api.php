@@ -38,9 +38,11 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('name', Compute\NameGrip::class);
         Route::post('path', Compute\FindPath::class);
         Route::post('neck-map', Compute\MapNeck::class);
+        Route::post('strings-plan', Compute\PlanStrings::class);
         Route::post('strokes', Compute\PlanHand::class);
         Route::post('timeline', Compute\BuildTimeline::class);
         Route::post('key', Compute\MoveToKey::class);
+        Route::post('capo', Compute\MoveCapo::class);
         Route::post('shape', Compute\ShapePattern::class);
     });
 });

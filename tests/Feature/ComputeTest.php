@@ -47,6 +47,25 @@ it('maps the double stops of a chord in the key, letters and numerals alike', fu
     $this->postJson('/api/compute/neck-map', ['document' => Examples::document(), 'symbol' => 'A7', 'scale' => 'blues'])->assertStatus(422);
 });
 
+it('plans how to retune for a tune and where a capo opens its grips', function (): void {
+    $document = Examples::document(['key' => 'E♭', 'tuning' => 'drop-d', 'sections' => [['name' => 'A', 'line' => '| E♭ | A♭ | B♭7 | E♭ |']]]);
+    $plan = $this->postJson('/api/compute/strings-plan', ['document' => $document])->assertOk()->assertJsonPath('retune.0.semitones', -2)->assertJsonPath('retune.0.midi', 38)->assertJsonPath('capo.0.capo', 1)->json();
+
+    expect($plan['capo'][0]['shapes'])->toBe([['sounding' => 'E♭', 'shape' => 'D'], ['sounding' => 'A♭', 'shape' => 'G'], ['sounding' => 'B♭7', 'shape' => 'A7']]);
+    $this->postJson('/api/compute/strings-plan', ['document' => $document, 'from' => 'open-d'])->assertOk()->assertJsonPath('retune.3.semitones', 1);
+    $this->postJson('/api/compute/strings-plan', ['document' => $document, 'from' => 'seven-string'])->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, 'a tuning of 7 strings cannot be brought to one of 6'));
+});
+
+it('moves a capo and then writes what sounds beside what is held', function (): void {
+    $document = Examples::document(['pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]]]]);
+    $moved = $this->postJson('/api/compute/capo', ['document' => $document, 'capo' => 5])->assertOk()->assertJsonPath('document.pins.0.frets', [null, 0, 2, 2, 1, 0])->json('document');
+    $this->postJson('/api/compute/chart', ['document' => $moved])->assertOk()->assertJsonPath('sections.0.bars.0.chords.0.shape', 'Am');
+    $this->postJson('/api/compute/path', ['document' => $moved])->assertOk()->assertJsonPath('chords.0.shape', 'Am')->assertJsonPath('chords.0.voicing.notes', [null, 'D3', 'A3', 'D4', 'F4', 'A4']);
+    $this->postJson('/api/compute/capo', ['document' => $document, 'capo' => 6])->assertOk()->assertJsonCount(1, 'dropped');
+    $this->postJson('/api/compute/capo', ['document' => $document, 'capo' => 13])->assertStatus(422);
+    $this->postJson('/api/compute/capo', ['document' => $document, 'capo' => 'high'])->assertStatus(422)->assertJsonStructure(['errors' => ['capo']]);
+});
+
 it('plans the hand at another tempo than the written one', function (): void {
     $document = Examples::document(['feel' => ['mode' => 'follows-tempo', 'ratio' => 1, 'unit' => 'eighth']], 'xxxxxxxx');
     $slow = $this->postJson('/api/compute/strokes', ['document' => $document, 'tempo' => 100, 'grid' => 4])->assertOk()->json();
@@ -76,7 +95,7 @@ it('moves to another key and lays patterns out anew', function (): void {
 it('answers a broken document with what is wrong, at every door', function (string $what): void {
     $this->postJson("/api/compute/{$what}", ['document' => ['tempo' => 10_000] + Examples::document()])->assertStatus(422)->assertJsonPath('at', '/tempo');
     $this->postJson("/api/compute/{$what}", ['document' => 'a song'])->assertStatus(422)->assertJsonStructure(['message', 'errors']);
-})->with(['chart', 'path', 'neck-map', 'strokes', 'timeline', 'key', 'shape']);
+})->with(['chart', 'path', 'neck-map', 'strings-plan', 'strokes', 'timeline', 'key', 'capo', 'shape']);
 
 it('offers the grooves and tunings there are', function (): void {
     $choices = $this->getJson('/api/choices')->assertOk()->json();

@@ -11,9 +11,10 @@ use Gravik\Chart\ChartProblem;
 use Gravik\Chart\ChordAt;
 use Gravik\Chart\Section;
 use Gravik\Harmony\Numeral;
+use Gravik\Neck\CapoPlan;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'ChartChord', required: ['at', 'beats', 'typed', 'symbol', 'root', 'ending', 'numeral'], properties: [
+#[OA\Schema(schema: 'ChartChord', required: ['at', 'beats', 'typed', 'symbol', 'root', 'ending', 'numeral', 'shape'], properties: [
     new OA\Property(property: 'at', type: 'integer'),
     new OA\Property(property: 'beats', type: 'number'),
     new OA\Property(property: 'typed', type: 'string'),
@@ -21,6 +22,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'root', type: 'string', nullable: true),
     new OA\Property(property: 'ending', type: 'string', nullable: true),
     new OA\Property(property: 'numeral', type: 'string', nullable: true),
+    new OA\Property(property: 'shape', description: 'what the hand holds above the capo; null without one', type: 'string', nullable: true),
 ])]
 #[OA\Schema(schema: 'ChartBar', required: ['repeated', 'chords'], properties: [
     new OA\Property(property: 'repeated', type: 'boolean'),
@@ -82,6 +84,7 @@ final class ChartResource
             'root' => $chord->chord?->root->text(),
             'ending' => $chord->chord === null ? null : $chord->chord->ending.($bass === null ? '' : '/'.$bass->text()),
             'numeral' => $chord->chord === null ? null : $numeral->text($chord->chord),
+            'shape' => $chord->chord === null ? null : CapoPlan::shapeOf($chord->chord, $breakdown->key, $breakdown->neck->capo)?->text(),
         ];
     }
 }

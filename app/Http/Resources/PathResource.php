@@ -8,10 +8,11 @@ use Gravik\Breakdown\Breakdown;
 use Gravik\Chart\Pin;
 use Gravik\Chart\VoicedForm;
 use Gravik\Harmony\Numeral;
+use Gravik\Neck\CapoPlan;
 use Gravik\Neck\PathFinder;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'VoicedChord', required: ['section', 'bar', 'form_bar', 'at', 'beat', 'beats', 'symbol', 'numeral', 'pinned', 'voicing'], properties: [
+#[OA\Schema(schema: 'VoicedChord', required: ['section', 'bar', 'form_bar', 'at', 'beat', 'beats', 'symbol', 'numeral', 'shape', 'pinned', 'voicing'], properties: [
     new OA\Property(property: 'section', type: 'integer'),
     new OA\Property(property: 'bar', description: 'within the section, from 0', type: 'integer'),
     new OA\Property(property: 'form_bar', description: 'within the form, from 0', type: 'integer'),
@@ -20,6 +21,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'beats', type: 'number'),
     new OA\Property(property: 'symbol', type: 'string'),
     new OA\Property(property: 'numeral', type: 'string'),
+    new OA\Property(property: 'shape', description: 'what the hand holds above the capo; null without one', type: 'string', nullable: true),
     new OA\Property(property: 'pinned', type: 'boolean'),
     new OA\Property(property: 'voicing', ref: '#/components/schemas/Voicing'),
 ])]
@@ -60,6 +62,7 @@ final class PathResource
                 'beats' => $chord->ticks / $breakdown->meter->beatTicks(),
                 'symbol' => $chord->chord->text(),
                 'numeral' => $numeral->text($chord->chord),
+                'shape' => CapoPlan::shapeOf($chord->chord, $breakdown->key, $breakdown->neck->capo)?->text(),
                 'pinned' => $pinned,
                 'voicing' => VoicingResource::of($voiced->path->voicings[$place], $breakdown->neck),
             ];

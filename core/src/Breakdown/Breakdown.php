@@ -122,6 +122,20 @@ final readonly class Breakdown
             $this->pins, (new PatternShaper())->shaped($this->pattern, $meter, $bars, $grid), $this->school, $groove, $this->parts, $this->notes, $this->wishes);
     }
 
+    /** The same breakdown with its capo elsewhere: pinned grips keep sounding as they do, where the neck lets them. */
+    public function withCapo(int $capo): MovedBreakdown
+    {
+        $pins = [];
+        $dropped = [];
+        foreach ($this->pins as $pin) {
+            $moved = $pin->shifted($this->neck->capo - $capo);
+            $moved === null ? $dropped[] = $pin : $pins[] = $moved;
+        }
+
+        return new MovedBreakdown(new self($this->title, $this->genre, $this->key, $this->meter, $this->tempo, $this->feel, new Neck($this->neck->tuning, $capo), $this->company,
+            $this->sections, $pins, $this->pattern, $this->school, $this->groove, $this->parts, $this->notes, $this->wishes), $dropped);
+    }
+
     /** The same breakdown in another key: typed letters move, pinned grips move the shorter way where they can. */
     public function inKey(Key $to): MovedBreakdown
     {

@@ -55,4 +55,13 @@ final readonly class Pin
 
         return null;
     }
+
+    /** The same strings some frets up or down; null where that leaves frets 0 to 15. */
+    public function shifted(int $frets): ?self
+    {
+        $moved = array_map(static fn (?int $fret): ?int => $fret === null ? null : $fret + $frets, $this->frets);
+        $fretted = array_filter($moved, static fn (?int $fret): bool => $fret !== null);
+
+        return $fretted !== [] && min($fretted) >= 0 && max($fretted) <= 15 ? new self($this->section, $this->bar, $this->at, $this->symbol, $moved) : null;
+    }
 }

@@ -14,4 +14,20 @@ final readonly class VoicedForm
      * @param Path      $path  one voicing for each of $form->chords
      */
     public function __construct(public Form $form, public Path $path, public array $loose) {}
+
+    /** @return list<int> numbers of the strings that some grip sounds, the lowest-sounding first */
+    public function stringsUsed(): array
+    {
+        $used = [];
+        foreach ($this->path->voicings as $voicing) {
+            foreach ($voicing->frets as $index => $fret) {
+                if ($fret !== null) {
+                    $used[count($voicing->frets) - $index] = true;
+                }
+            }
+        }
+        krsort($used);
+
+        return array_keys($used);
+    }
 }

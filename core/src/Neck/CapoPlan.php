@@ -57,6 +57,12 @@ final readonly class CapoPlan
         return new Key($preferFlat ? $flat : $sharp, $sounding->mode);
     }
 
+    /** The chord a hand holds to sound another above a capo; null where there is none. */
+    public static function shapeOf(ChordSymbol $sounding, Key $key, int $capo): ?ChordSymbol
+    {
+        return $capo === 0 ? null : $key->carryChord($sounding, self::shapeKey($key, $capo));
+    }
+
     private function isOpen(ChordSymbol $shape): bool
     {
         $finder = new VoicingFinder(new Neck(Tuning::standard()), new FretRange(0, self::OPEN_FRETS), Company::Alone, $this->hand);

@@ -31,7 +31,7 @@ final class NeckException extends \InvalidArgumentException implements CoreExcep
 
     public static function otherStrings(int $from, int $to): self
     {
-        return new self(sprintf('A guitar of %d strings cannot be tuned to %d. Choose a tuning of %d strings.', $from, $to, $from));
+        return new self(sprintf('A guitar in a tuning of %d strings cannot be brought to one of %d. Choose two tunings with the same number of strings.', $from, $to));
     }
 
     public static function fretRange(string $typed): self

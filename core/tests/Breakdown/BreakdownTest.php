@@ -106,3 +106,25 @@ it('refuses what no breakdown is', function (callable $build, string $class): vo
 it('says itself what a title needs', function (): void {
     expect(BreakdownNotValid::title()->getMessage())->toContain('1 to 120 characters');
 });
+
+it('moves the capo without a pinned grip sounding any other, and lets go of what lies below it', function (int $capo): void {
+    $breakdown = Examples::breakdown(['capo' => 2, 'pins' => [
+        ['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, null, 5, 5, 4, 3]],
+        ['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'A7', 'frets' => [null, 5, 7, 5, 7, 5]],
+    ]]);
+    $sounding = static fn (Breakdown $of): array => array_map(static fn (Pin $pin): array => array_map(static fn (?int $fret, int $open): ?int => $fret === null ? null : $fret + $open, $pin->frets, $of->neck->openMidi()), $of->pins);
+    $moved = $breakdown->withCapo($capo);
+    $pins = $sounding($breakdown);
+
+    expect($moved->breakdown->neck->capo)->toBe($capo)
+        ->and($sounding($moved->breakdown))->toBe($capo <= 5 ? $pins : ($capo <= 7 ? [$pins[1]] : []))
+        ->and(count($moved->breakdown->pins) + count($moved->dropped))->toBe(2);
+})->with([0, 1, 5, 6, 7, 8, 12]);
+
+it('tells which strings the grips of the tune sound', function (): void {
+    $upper = Examples::breakdown(['company' => 'with-bass', 'path' => ['window' => '0-15', 'strings' => '4-1', 'keepTop' => false, 'bass' => 'free', 'parallel' => false, 'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1]]])->voiced();
+    $sounding = array_map(static fn (Voicing $voicing): array => array_keys(array_filter(array_reverse($voicing->frets), static fn (?int $fret): bool => $fret !== null)), $upper->path->voicings);
+
+    expect($upper->stringsUsed())->toEqualCanonicalizing(array_map(static fn (int $place): int => $place + 1, array_values(array_unique(array_merge(...$sounding)))))
+        ->and(max($upper->stringsUsed()))->toBeLessThanOrEqual(4);
+});

@@ -17,7 +17,7 @@ function retuned(string $from, string $to, array $used = []): array
     return (new RetunePlan())->plan(Tuning::parse($from), Tuning::parse($to), $used);
 }
 
-it('says string by string how far to go', function (string $from, string $to, array $semitones) {
+it('says string by string how far to go', function (string $from, string $to, array $semitones): void {
     expect(array_map(static fn (Retuning $step): int => $step->semitones, retuned($from, $to)))->toBe($semitones);
 })->with([
     ['standard', 'drop-d', [-2, 0, 0, 0, 0, 0]],
@@ -27,13 +27,13 @@ it('says string by string how far to go', function (string $from, string $to, ar
     ['standard', 'standard', [0, 0, 0, 0, 0, 0]],
 ]);
 
-it('asks only for the strings that the tune uses', function () {
+it('asks only for the strings that the tune uses', function (): void {
     $steps = retuned('standard', 'whole-down', [6, 5]);
 
     expect(array_map(static fn (Retuning $step): array => [$step->string, $step->needed], $steps))->toBe([[6, true], [5, true], [4, false], [3, false], [2, false], [1, false]]);
 });
 
-it('warns of a string that may break, measured from what it is made for and not from where it is', function (string $from, string $to, array $cautioned) {
+it('warns of a string that may break, measured from what it is made for and not from where it is', function (string $from, string $to, array $cautioned): void {
     $warned = array_values(array_filter(retuned($from, $to), static fn (Retuning $step): bool => $step->caution !== null));
 
     expect(array_map(static fn (Retuning $step): int => $step->string, $warned))->toBe($cautioned);
@@ -45,11 +45,11 @@ it('warns of a string that may break, measured from what it is made for and not 
     'five down hangs slack' => ['standard', 'baritone-b', [6, 5, 4, 3, 2, 1]],
 ]);
 
-it('does not tune six strings to seven', function () {
+it('does not tune six strings to seven', function (): void {
     retuned('standard', 'seven-string');
-})->throws(NeckException::class, 'Choose a tuning of 6 strings');
+})->throws(NeckException::class, 'a tuning of 6 strings cannot be brought to one of 7');
 
-it('puts the capo where most chords become open grips', function (string $key, array $chords, int $capo, string $shapeKey, int $open) {
+it('puts the capo where most chords become open grips', function (string $key, array $chords, int $capo, string $shapeKey, int $open): void {
     $best = (new CapoPlan())->choices(Key::parse($key), array_map(ChordSymbol::parse(...), $chords))[0];
 
     expect([$best->capo, $best->shapeKey->text(), $best->openGrips])->toBe([$capo, $shapeKey, $open]);
@@ -59,7 +59,7 @@ it('puts the capo where most chords become open grips', function (string $key, a
     'a key that needs no capo' => ['G', ['G', 'C', 'D7', 'Em'], 0, 'G major', 4],
 ]);
 
-it('counts the frets so that every shape sounds its chord, and never past the seventh', function (string $key) {
+it('counts the frets so that every shape sounds its chord, and never past the seventh', function (string $key): void {
     $sounding = Key::parse($key);
     $chords = array_map(ChordSymbol::parse(...), ['E♭', 'Fm7', 'B♭13', 'G7♭9/B']);
     foreach ((new CapoPlan())->choices($sounding, $chords) as $choice) {
@@ -71,6 +71,6 @@ it('counts the frets so that every shape sounds its chord, and never past the se
     }
 })->with(['E♭', 'F', 'B', 'A♭', 'C♯ minor', 'G minor']);
 
-it('names the key whose shapes are held above any capo', function (string $sounding, int $capo, string $shape) {
+it('names the key whose shapes are held above any capo', function (string $sounding, int $capo, string $shape): void {
     expect(CapoPlan::shapeKey(Key::parse($sounding), $capo)->text())->toBe($shape);
 })->with([['E♭', 3, 'C major'], ['A', 2, 'G major'], ['F minor', 1, 'E minor'], ['C', 2, 'B♭ major'], ['D minor', 4, 'B♭ minor'], ['B minor', 5, 'F♯ minor'], ['G', 1, 'F♯ major']]);

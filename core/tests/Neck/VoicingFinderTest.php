@@ -53,7 +53,7 @@ function bareCases(): array
     return $cases;
 }
 
-it('finds exactly the grips that a check of every combination of frets finds', function (string $chord, string $role, string $tuning, string $frets) {
+it('finds exactly the grips that a check of every combination of frets finds', function (string $chord, string $role, string $tuning, string $frets): void {
     [$required, $optional, $oneOf, $shell] = CHORD_TONES[$chord];
     $power = $chord === 'A♭5';
     $rules = match ($role) {

@@ -178,6 +178,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/capo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The document with its capo elsewhere, pinned grips sounding as before */
+        post: operations["2da9b6d1e2421df19ea0bcffb2424e5c"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/key": {
         parameters: {
             query?: never;
@@ -223,6 +240,23 @@ export interface paths {
         put?: never;
         /** Directions, air strokes, counting and measures of the pattern */
         post: operations["703c0a4aeb88cf4dad7c2ee4619c9881"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/strings-plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How to retune for the tune, and where a capo would make its chords open grips */
+        post: operations["e5d42897df6fd199738d47634dc4187f"];
         delete?: never;
         options?: never;
         head?: never;
@@ -371,6 +405,8 @@ export interface components {
             root: string | null;
             ending: string | null;
             numeral: string | null;
+            /** @description what the hand holds above the capo; null without one */
+            shape: string | null;
         };
         ChartBar: {
             repeated: boolean;
@@ -548,6 +584,8 @@ export interface components {
             beats: number;
             symbol: string;
             numeral: string;
+            /** @description what the hand holds above the capo; null without one */
+            shape: string | null;
             pinned: boolean;
             voicing: components["schemas"]["Voicing"];
         };
@@ -571,6 +609,36 @@ export interface components {
             at: number;
             symbol: string;
             frets: (number | null)[];
+        };
+        Retuning: {
+            /** @description 1 is the highest */
+            string: number;
+            from: string;
+            to: string;
+            /** @description of the pitch to tune to */
+            midi: number;
+            /** @description + up, − down */
+            semitones: number;
+            /** @description whether a grip of the tune uses the string */
+            needed: boolean;
+            caution: string | null;
+        };
+        CapoChoice: {
+            /** @description fret, 0 for none */
+            capo: number;
+            shape_key: string;
+            /** @description how many of the chords become easy open grips */
+            open_grips: number;
+            shapes: {
+                sounding: string;
+                shape: string;
+            }[];
+        };
+        StringsPlan: {
+            /** @description lowest string first */
+            retune: components["schemas"]["Retuning"][];
+            /** @description the most open grips first */
+            capo: components["schemas"]["CapoChoice"][];
         };
         Take: {
             id: string;
@@ -1037,6 +1105,38 @@ export interface operations {
             };
         };
     };
+    "2da9b6d1e2421df19ea0bcffb2424e5c": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    document: Record<string, never>;
+                    /** @description fret, 0 to 12 */
+                    capo: number;
+                };
+            };
+        };
+        responses: {
+            /** @description computed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        document: Record<string, never>;
+                        /** @description pinned grips that lie below the capo now */
+                        dropped: components["schemas"]["LoosePin"][];
+                    };
+                };
+            };
+        };
+    };
     bcafe6121417b783fe5fbd2a092fe537: {
         parameters: {
             query?: never;
@@ -1126,6 +1226,34 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Hand"];
+                };
+            };
+        };
+    };
+    e5d42897df6fd199738d47634dc4187f: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    document: Record<string, never>;
+                    /** @description the tuning the guitar is in; standard where nothing is said */
+                    from?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description computed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StringsPlan"];
                 };
             };
         };

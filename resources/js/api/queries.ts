@@ -1,11 +1,11 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { call } from './client'
-import type { ChordName, NeckMap, Voicing } from './types'
+import type { ChordName, NeckMap, StringsPlan, Voicing } from './types'
 import type { BreakdownCard, BreakdownDocument, Calibration, Chart, Choices, Hand, Path, Person, StoredBreakdown, Take, Timeline, Version, Voicings } from './types'
 
 /** What each computation depends on, so that a change elsewhere in the document asks nothing anew. */
-const chartParts = (d: BreakdownDocument) => [d.sections, d.key, d.meter]
-const gripParts = (d: BreakdownDocument) => [...chartParts(d), d.tuning, d.capo, d.company, d.pins, d.path]
+const chartParts = (d: BreakdownDocument) => [d.sections, d.key, d.meter, d.capo]
+const gripParts = (d: BreakdownDocument) => [...chartParts(d), d.tuning, d.company, d.pins, d.path]
 const handParts = (d: BreakdownDocument) => [d.pattern, d.school, d.meter, d.feel, d.tempo]
 const soundParts = (d: BreakdownDocument) => [...gripParts(d), ...handParts(d), d.band]
 
@@ -49,6 +49,9 @@ export const usePath = (document: BreakdownDocument, elsewhere = false) => useCo
 
 export const useNeckMap = (document: BreakdownDocument, symbol: string, scale: string, position: number) =>
   useCompute<NeckMap>('neck-map', [document.key, document.tuning, document.capo, symbol, scale, position], { document, symbol, scale, position })
+
+export const useStringsPlan = (document: BreakdownDocument, from: string) => useCompute<StringsPlan>('strings-plan', [...gripParts(document), from], { document, from })
+
 export const useHand = (document: BreakdownDocument, tempo: number, grid: number | null) =>
   useCompute<Hand>('strokes', [...handParts(document), tempo, grid], { document, tempo, grid })
 
@@ -77,6 +80,9 @@ export const useGripNames = (frets: (number | null)[], neck: { key: string; tuni
 
 export const moveToKey = (document: BreakdownDocument, key: string) =>
   call<{ document: BreakdownDocument; dropped: { symbol: string }[] }>('POST', 'compute/key', { document, key })
+
+export const moveCapo = (document: BreakdownDocument, capo: number) =>
+  call<{ document: BreakdownDocument; dropped: { symbol: string }[] }>('POST', 'compute/capo', { document, capo })
 
 export const reshape = (document: BreakdownDocument, shape: { meter?: string; bars?: number; grid?: number }) =>
   call<{ document: BreakdownDocument }>('POST', 'compute/shape', { document, ...shape })

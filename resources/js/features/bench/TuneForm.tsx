@@ -1,5 +1,5 @@
 import { App, InputNumber, Select } from 'antd'
-import { moveToKey, reshape, useChoices } from '../../api/queries'
+import { moveCapo, moveToKey, reshape, useChoices } from '../../api/queries'
 import type { BreakdownDocument } from '../../api/types'
 import { KEYS, METERS } from '../../ui/choices'
 import { useTapTempo } from '../../ui/useTapTempo'
@@ -93,7 +93,7 @@ export function TuneForm() {
       </label>
       <label>
         Capo
-        <InputNumber min={0} max={12} precision={0} value={document.capo} onChange={(capo) => change({ capo: capo ?? 0 })} />
+        <InputNumber min={0} max={12} precision={0} value={document.capo} onChange={(capo) => void replaceWith(moveCapo(document, capo ?? 0))} />
       </label>
     </div>
   )

@@ -6,7 +6,7 @@ import ChartStation from './ChartStation'
 
 vi.mock('../../audio/band', () => import('../../testing/silentBand'))
 
-const chord = (symbol: string | null, typed = symbol ?? '') => ({ at: 0, beats: 4, typed, symbol, root: symbol?.[0] ?? null, ending: symbol?.slice(1) ?? null, numeral: symbol === 'Dm' ? 'i' : 'V7' })
+const chord = (symbol: string | null, typed = symbol ?? '') => ({ at: 0, beats: 4, typed, symbol, root: symbol?.[0] ?? null, ending: symbol?.slice(1) ?? null, numeral: symbol === 'Dm' ? 'i' : 'V7', shape: null })
 const chart = (problems: Chart['sections'][number]['problems'] = []): Chart => ({ beats: 4, sections: [{ name: 'A', bars: [{ repeated: false, chords: [chord('Dm')] }, { repeated: false, chords: [problems.length > 0 ? chord(null, 'Ebv9') : chord('A7')] }], problems }] })
 
 it('draws bars with their strokes, and numerals when asked', async () => {
@@ -17,6 +17,12 @@ it('draws bars with their strokes, and numerals when asked', async () => {
   expect(container.querySelectorAll('[data-bar="0"] .bar-strokes .blade')).toHaveLength(1)
   fireEvent.click(screen.getByText('Numerals'))
   expect([...container.querySelectorAll('.bar-chord')].map((each) => each.textContent)).toEqual(['i', 'V7'])
+})
+
+it('writes what the hand holds beside what sounds, where there is a capo', async () => {
+  serve({ 'POST compute/chart': { beats: 4, sections: [{ name: 'A', bars: [{ repeated: false, chords: [{ ...chord('Dm'), shape: 'Am' }] }, { repeated: false, chords: [chord('A7')] }], problems: [] }] } })
+  const { container } = showOnBench(<ChartStation />)
+  await waitFor(() => expect([...container.querySelectorAll('.bar-shapes')].map((each) => each.textContent)).toEqual(['Am']))
 })
 
 it('marks the unreadable character and puts the nearest symbol in its place, in characters and not in bytes', async () => {

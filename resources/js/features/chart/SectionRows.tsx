@@ -59,6 +59,7 @@ function BarBox({ bar, number, beats, names, timeline, large }: BoxProps) {
             )}
           </span>
         ))}
+        {bar.chords.some((chord) => chord.shape !== null) && <span className="bar-shapes">{bar.chords.map((chord) => chord.shape ?? '').join(' ')}</span>}
         <span className="beat-ticks" aria-hidden="true">
           {Array.from({ length: beats }, (_, beat) => (
             <i key={beat} />

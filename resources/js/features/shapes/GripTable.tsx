@@ -14,6 +14,7 @@ export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onHear 
         <small className="muted">
           {' '}
           bar {chord.form_bar + 1}
+          {chord.shape === null ? '' : ` · held as ${chord.shape}`}
           {voicing.family === null ? '' : ` · ${voicing.family} shape`}
         </small>
       </h2>

@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react'
+import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { beforeEach, expect, it, vi } from 'vitest'
 import type { VoicedChord } from '../../api/types'
 import { output } from '../../audio/band'
@@ -10,7 +10,7 @@ vi.mock('../../audio/band', () => import('../../testing/silentBand'))
 const inUse = voicing([null, 5, 7, 7, 6, 5])
 const other = voicing([null, null, 0, 2, 3, 1])
 const far = voicing([10, 12, 12, 10, 10, 10])
-const voiced = (symbol: string, bar: number, part: Partial<VoicedChord> = {}): VoicedChord => ({ symbol, numeral: 'i', section: 0, bar, at: 0, form_bar: bar, beat: 1, beats: 4, pinned: false, voicing: inUse, ...part })
+const voiced = (symbol: string, bar: number, part: Partial<VoicedChord> = {}): VoicedChord => ({ symbol, numeral: 'i', shape: null, section: 0, bar, at: 0, form_bar: bar, beat: 1, beats: 4, pinned: false, voicing: inUse, ...part })
 
 beforeEach(() =>
   serve({
@@ -60,4 +60,25 @@ it('pins nothing for a student, who may still look and listen', async () => {
   expect(store.getState().document.pins).toEqual([])
   expect(screen.queryByText(/Pin this grip/)).toBeNull()
   expect(screen.getByText('Hear')).toBeTruthy()
+})
+
+it('shows where a capo opens the grips, puts it there, and says which pins had to go', async () => {
+  const choice = (capo: number, shape_key: string, shape: string) => ({ capo, shape_key, open_grips: 1, shapes: [{ sounding: 'Dm', shape }] })
+  serve({
+    'POST compute/path': { cost: 1, chords: [voiced('Dm', 0)], moves: [], loose: [] },
+    'POST compute/voicings': { symbol: 'Dm', count: 1, voicings: [inUse] },
+    'GET choices': { grooves: [], tunings: [] },
+    'POST compute/strings-plan': { retune: [{ string: 6, from: 'E2', to: 'D2', midi: 38, semitones: -2, needed: true, caution: null }], capo: [choice(5, 'A minor', 'Am'), choice(0, 'D minor', 'Dm')] },
+    'POST compute/capo': (body: unknown) => ({ document: { ...tune, capo: (body as { capo: number }).capo }, dropped: [{ symbol: 'Dm' }] }),
+  })
+  const { store } = showOnBench(<ShapesStation />)
+  await screen.findByText(/Pin this grip/)
+  key('c')
+  fireEvent.click(await screen.findByLabelText('Hear D2 for string 6'))
+  await waitFor(() => expect(output.play).toHaveBeenCalledWith(expect.objectContaining({ pitch: 38 }), expect.anything()))
+  expect(screen.getByText('2 semitones down')).toBeTruthy()
+  expect((screen.getByRole('button', { name: 'D minor' }) as HTMLButtonElement).disabled).toBe(true)
+  fireEvent.click(screen.getByRole('button', { name: 'A minor' }))
+  await screen.findByText(/Let go of Dm/)
+  expect(store.getState().document.capo).toBe(5)
 })

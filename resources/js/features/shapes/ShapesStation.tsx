@@ -12,6 +12,7 @@ import { GripTable } from './GripTable'
 import { NeckSheets, type Label } from './NeckSheets'
 import { NeckMapSheet } from './NeckMapSheet'
 import { PathWishesForm } from './PathWishesForm'
+import { StringsSheet } from './StringsSheet'
 
 const sameFrets = (a: (number | null)[], b: (number | null)[]): boolean => a.length === b.length && a.every((fret, index) => fret === b[index])
 
@@ -21,7 +22,7 @@ export default function ShapesStation() {
   const document = useDocument()
   const mine = useMine()
   const [elsewhere, setElsewhere] = useState(false)
-  const [mapped, setMapped] = useState(false)
+  const [view, setView] = useState<'sheets' | 'map' | 'strings'>('sheets')
   const path = usePath(document, elsewhere)
   const [chosen, setChosen] = useState(0)
   const [label, setLabel] = useState<Label>('degrees')
@@ -60,6 +61,7 @@ export default function ShapesStation() {
     store.change((d) => ({ ...d, pins: chords.map(({ section, bar, at, symbol, voicing }) => ({ section, bar, at, symbol, frets: voicing.frets as typeof d.pins[number]['frets'] })) }))
     setElsewhere(false)
   }
+  const show = (asked: 'map' | 'strings') => setView((now) => (now === asked ? 'sheets' : asked))
   const walk = (by: number) => {
     const next = list[Math.min(list.length - 1, Math.max(0, place + by))]
     if (next !== undefined) look(next)
@@ -74,7 +76,8 @@ export default function ShapesStation() {
     Backspace: letGo,
     h: () => inUse !== null && void hearGrip(inUse),
     e: () => setElsewhere((now) => !now),
-    m: () => setMapped((now) => !now),
+    m: () => show('map'),
+    c: () => show('strings'),
   })
 
   const shown = chords.map((chord, index) => (index === chosen && tried !== null ? { ...chord, voicing: tried } : chord))
@@ -88,8 +91,11 @@ export default function ShapesStation() {
             <Button type={elsewhere ? 'primary' : 'default'} aria-pressed={elsewhere} onClick={() => setElsewhere(!elsewhere)}>
               Second place <kbd className={elsewhere ? 'on-ink' : ''}>E</kbd>
             </Button>
-            <Button type={mapped ? 'primary' : 'default'} aria-pressed={mapped} onClick={() => setMapped(!mapped)}>
-              Map <kbd className={mapped ? 'on-ink' : ''}>M</kbd>
+            <Button type={view === 'map' ? 'primary' : 'default'} aria-pressed={view === 'map'} onClick={() => show('map')}>
+              Map <kbd className={view === 'map' ? 'on-ink' : ''}>M</kbd>
+            </Button>
+            <Button type={view === 'strings' ? 'primary' : 'default'} aria-pressed={view === 'strings'} onClick={() => show('strings')}>
+              Capo <kbd className={view === 'strings' ? 'on-ink' : ''}>C</kbd>
             </Button>
             {mine && (
               <Popover trigger="click" placement="bottomRight" content={<PathWishesForm />}>
@@ -117,8 +123,9 @@ export default function ShapesStation() {
             )}
           </p>
         )}
-        {mapped && current !== null && <NeckMapSheet chord={current} strings={current.voicing.frets.length} />}
-        {chords.length > 0 && !mapped && <NeckSheets chords={shown} moves={path.data?.moves ?? []} chosen={chosen} onChoose={setChosen} label={label} tuning={document.tuning} />}
+        {view === 'strings' && <StringsSheet />}
+        {view === 'map' && current !== null && <NeckMapSheet chord={current} strings={current.voicing.frets.length} />}
+        {chords.length > 0 && view === 'sheets' && <NeckSheets chords={shown} moves={path.data?.moves ?? []} chosen={chosen} onChoose={setChosen} label={label} tuning={document.tuning} />}
       </div>
       {current !== null && inUse !== null && (
         <aside className="side wide" aria-label="Grips">

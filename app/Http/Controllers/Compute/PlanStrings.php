@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Compute;
+
+use App\Compute\VoicedForms;
+use App\Http\Controllers\Controller;
+use App\Http\Requests\DocumentRequest;
+use App\Http\Resources\StringsPlanResource;
+use Gravik\Neck\CapoPlan;
+use Gravik\Neck\RetunePlan;
+use Gravik\Neck\Tuning;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+
+final class PlanStrings extends Controller
+{
+    #[OA\Post(path: '/api/compute/strings-plan', summary: 'How to retune for the tune, and where a capo would make its chords open grips', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
+        new OA\Property(property: 'document', type: 'object'),
+        new OA\Property(property: 'from', description: 'the tuning the guitar is in; standard where nothing is said', type: 'string'),
+    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(ref: '#/components/schemas/StringsPlan'))])]
+    public function __invoke(DocumentRequest $request, VoicedForms $voiced): JsonResponse
+    {
+        $breakdown = $request->breakdown();
+        $tuning = $breakdown->neck->tuning;
+        $from = $request->filled('from') ? Tuning::parse($request->string('from')->toString()) : self::usual($tuning);
+        $chords = [];
+        foreach ($breakdown->form()->chords as $place) {
+            $chords[$place->chord->text()] = $place->chord;
+        }
+
+        return new JsonResponse(StringsPlanResource::of((new RetunePlan())->plan($from, $tuning, $voiced->of($breakdown)->stringsUsed()), (new CapoPlan())->choices($breakdown->key, array_values($chords)), array_values($chords)));
+    }
+
+    private static function usual(Tuning $tuning): Tuning
+    {
+        return Tuning::standard()->strings() === $tuning->strings() ? Tuning::standard() : $tuning;
+    }
+}

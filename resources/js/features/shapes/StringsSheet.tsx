@@ -1,0 +1,91 @@
+import { App, Button, Select } from 'antd'
+import { useState } from 'react'
+import { ApiError } from '../../api/client'
+import { moveCapo, useChoices, useStringsPlan } from '../../api/queries'
+import { hearNotes } from '../../audio/hearGrip'
+import { useBench, useDocument, useMine } from '../bench/benchContext'
+
+const steps = (semitones: number) => (semitones === 0 ? 'stays' : `${Math.abs(semitones)} semitone${Math.abs(semitones) > 1 ? 's' : ''} ${semitones > 0 ? 'up' : 'down'}`)
+
+/** How the guitar must be set up for the tune: string by string to its tuning, and where a capo would open its grips. */
+export function StringsSheet() {
+  const { store } = useBench()
+  const document = useDocument()
+  const mine = useMine()
+  const { message } = App.useApp()
+  const tunings = useChoices().data?.tunings ?? []
+  const [from, setFrom] = useState('')
+  const plan = useStringsPlan(document, from)
+  const moveTo = async (capo: number) => {
+    try {
+      const answer = await moveCapo(document, capo)
+      store.change(() => answer.document)
+      if (answer.dropped.length > 0) void message.info(`Let go of ${answer.dropped.map((pin) => pin.symbol).join(', ')}: these pinned grips lie below the capo now. Undo brings them back.`, 6)
+    } catch (problem) {
+      void message.error(problem instanceof Error ? problem.message : 'That did not work.')
+    }
+  }
+  if (plan.error instanceof ApiError) return <p role="alert" className="finding finding-off">{plan.error.message}</p>
+  return (
+    <section className="strings-sheet" aria-label="Capo and tuning">
+      <div>
+        <h2>Capo</h2>
+        <p className="muted">the same sound in the shapes of an easier key; press a shape key to put the capo there</p>
+        {plan.data?.capo.length === 0 && <p>No capo up to the seventh fret puts this key in the shapes of an easy one.</p>}
+        <table className="capo-table">
+          <thead>
+            <tr>
+              <th>Capo</th>
+              <th>Shapes of</th>
+              <th>Open grips</th>
+              <th>What sounds, and what is held</th>
+            </tr>
+          </thead>
+          <tbody>
+            {plan.data?.capo.map((choice) => (
+              <tr key={choice.capo} className={choice.capo === document.capo ? 'chosen' : ''}>
+                <td>{choice.capo === 0 ? 'none' : `fret ${choice.capo}`}</td>
+                <td>
+                  <Button size="small" disabled={!mine || choice.capo === document.capo} onClick={() => void moveTo(choice.capo)}>
+                    {choice.shape_key}
+                  </Button>
+                </td>
+                <td>
+                  {choice.open_grips} of {choice.shapes.length}
+                </td>
+                <td className="pairs">
+                  {choice.shapes.map((pair) => (
+                    <span key={pair.sounding}>
+                      <small>{pair.sounding}</small> {pair.shape}
+                    </span>
+                  ))}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <div>
+        <h2>Tuning</h2>
+        <label className="inline">
+          The guitar is in{' '}
+          <Select aria-label="The guitar is in" value={from} onChange={setFrom} style={{ width: 210 }} options={[{ value: '', label: 'its usual tuning' }, ...tunings.map((tuning) => ({ value: tuning.slug, label: tuning.name }))]} />
+        </label>
+        <ul className="retune-list">
+          {plan.data?.retune.map((step) => (
+            <li key={step.string} className={step.needed && step.semitones !== 0 ? 'to-do' : ''}>
+              <span>string {step.string}</span>
+              <span>{step.from === step.to ? step.to : `${step.from} → ${step.to}`}</span>
+              <span>{step.needed ? steps(step.semitones) : 'not used in this tune'}</span>
+              <Button size="small" aria-label={`Hear ${step.to} for string ${step.string}`} onClick={() => void hearNotes([step.midi])}>
+                Hear {step.to}
+              </Button>
+              {step.caution !== null && <p className="finding finding-swing">{step.caution}</p>}
+            </li>
+          ))}
+        </ul>
+        <p className="muted">Advice only: what your strings bear depends on their gauge. A guitar workshop knows yours.</p>
+      </div>
+    </section>
+  )
+}
