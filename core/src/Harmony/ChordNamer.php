@@ -10,7 +10,8 @@ use Gravik\Pitch\NoteName;
 /**
  * Names some notes: every chord whose required degrees all sound and to which no sounding note is foreign, those first
  * that fit the key and the chord asked for, have their root in the bass, are complete and have few alterations. A root
- * may be missing where four notes or more make a ninth or thirteenth, or where third and seventh alone sound.
+ * may be missing where four notes or more make a ninth or thirteenth, or where third and seventh sound with nothing but
+ * the named extensions beside them.
  */
 final readonly class ChordNamer
 {
@@ -118,7 +119,10 @@ final readonly class ChordNamer
         $seventh = count($chord->shell) === 2 && $chord->shell[1]->number === 7;
         $shell = array_diff(self::classesOf($chord, $chord->shell), $sounding) === [];
 
-        return $seventh && $shell && (count($sounding) >= 4 || (count($sounding) === 2 && count($chord->required) === 2));
+        $beside = array_filter($chord->required, static fn (Degree $degree): bool => $degree->number < 9);
+        $guideTones = count($beside) === 2 && count($sounding) === count($chord->required);
+
+        return $seventh && $shell && (count($sounding) >= 4 || $guideTones);
     }
 
     /**

@@ -37,7 +37,7 @@ final readonly class CapoPlan
             $shapeKey = new Key(NoteName::parse($tonic), $sounding->mode);
             $capo = $shapeKey->semitonesTo($sounding);
             if ($capo <= self::HIGHEST) {
-                $shapes = array_map(static fn (ChordSymbol $chord): ChordSymbol => $sounding->carryChord($chord, $shapeKey), $chords);
+                $shapes = array_map(static fn (ChordSymbol $chord): ChordSymbol => self::carried($chord, $sounding, $shapeKey), $chords);
                 $choices[] = new CapoChoice($capo, $shapeKey, $shapes, count(array_filter($shapes, $this->isOpen(...))));
             }
         }
@@ -60,7 +60,22 @@ final readonly class CapoPlan
     /** The chord a hand holds to sound another above a capo; null where there is none. */
     public static function shapeOf(ChordSymbol $sounding, Key $key, int $capo): ?ChordSymbol
     {
-        return $capo === 0 ? null : $key->carryChord($sounding, self::shapeKey($key, $capo));
+        return $capo === 0 ? null : self::carried($sounding, $key, self::shapeKey($key, $capo));
+    }
+
+    /** A shape is what the hand knows: E♯ and C♭ are F and B to it. */
+    private static function carried(ChordSymbol $chord, Key $from, Key $to): ChordSymbol
+    {
+        $carried = $from->carryChord($chord, $to);
+
+        return $carried->onRoot(self::handy($carried->root), $carried->bass === null ? null : self::handy($carried->bass));
+    }
+
+    private static function handy(NoteName $note): NoteName
+    {
+        $plain = NoteName::plain($note->pitchClass(), true);
+
+        return mb_strlen($plain->text()) === 1 ? $plain : $note;
     }
 
     private function isOpen(ChordSymbol $shape): bool

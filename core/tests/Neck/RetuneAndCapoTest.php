@@ -74,3 +74,13 @@ it('counts the frets so that every shape sounds its chord, and never past the se
 it('names the key whose shapes are held above any capo', function (string $sounding, int $capo, string $shape): void {
     expect(CapoPlan::shapeKey(Key::parse($sounding), $capo)->text())->toBe($shape);
 })->with([['E♭', 3, 'C major'], ['A', 2, 'G major'], ['F minor', 1, 'E minor'], ['C', 2, 'B♭ major'], ['D minor', 4, 'B♭ minor'], ['B minor', 5, 'F♯ minor'], ['G', 1, 'F♯ major']]);
+
+it('calls a shape what the hand knows, and the rest by the key', function (string $key, string $sounding, int $capo, ?string $shape): void {
+    expect(CapoPlan::shapeOf(ChordSymbol::parse($sounding), Key::parse($key), $capo)?->text())->toBe($shape);
+})->with([
+    'no E♯' => ['A♭', 'Bdim7', 6, 'Fdim7'],
+    'no C♭ in the bass' => ['E♭', 'A♭m/C♭', 1, 'Gm/B♭'],
+    'nor as a root' => ['F', 'A♭maj7', 5, 'E♭maj7'],
+    'G♭ over a capo at the second fret' => ['G♭', 'C♭', 2, 'A'],
+    'without a capo nothing is held otherwise' => ['A♭', 'Fm', 0, null],
+]);

@@ -22,7 +22,7 @@ it('draws bars with their strokes, and numerals when asked', async () => {
 it('writes what the hand holds beside what sounds, where there is a capo', async () => {
   serve({ 'POST compute/chart': { beats: 4, sections: [{ name: 'A', bars: [{ repeated: false, chords: [{ ...chord('Dm'), shape: 'Am' }] }, { repeated: false, chords: [chord('A7')] }], problems: [] }] } })
   const { container } = showOnBench(<ChartStation />)
-  await waitFor(() => expect([...container.querySelectorAll('.bar-shapes')].map((each) => each.textContent)).toEqual(['Am']))
+  await waitFor(() => expect([...container.querySelectorAll('.held')].map((each) => each.textContent)).toEqual(['Am']))
 })
 
 it('marks the unreadable character and puts the nearest symbol in its place, in characters and not in bytes', async () => {

@@ -45,7 +45,7 @@ function BarBox({ bar, number, beats, names, timeline, large }: BoxProps) {
   return (
     <div ref={box} className="chart-bar" data-bar={number}>
       <span className="bar-number">{number + 1}</span>
-      <div className="bar-chords" onDoubleClick={() => band.set({ loop: [number, number] })}>
+      <div className={bar.chords.some((chord) => chord.shape !== null) ? 'bar-chords with-shapes' : 'bar-chords'} onDoubleClick={() => band.set({ loop: [number, number] })}>
         {bar.chords.map((chord) => (
           <span key={chord.at} className={chord.symbol === null && chord.typed !== '' && !/^n\.?c/i.test(chord.typed) ? 'bar-chord unread' : 'bar-chord'} style={{ flexGrow: chord.beats }}>
             {chord.symbol === null ? (
@@ -57,9 +57,9 @@ function BarBox({ bar, number, beats, names, timeline, large }: BoxProps) {
                 {chord.numeral}
               </span>
             )}
+            {chord.shape !== null && <small className="held" aria-label={`held as ${chord.shape}`}>{chord.shape}</small>}
           </span>
         ))}
-        {bar.chords.some((chord) => chord.shape !== null) && <span className="bar-shapes">{bar.chords.map((chord) => chord.shape ?? '').join(' ')}</span>}
         <span className="beat-ticks" aria-hidden="true">
           {Array.from({ length: beats }, (_, beat) => (
             <i key={beat} />

@@ -77,7 +77,7 @@ it('shows where a capo opens the grips, puts it there, and says which pins had t
   fireEvent.click(await screen.findByLabelText('Hear D2 for string 6'))
   await waitFor(() => expect(output.play).toHaveBeenCalledWith(expect.objectContaining({ pitch: 38 }), expect.anything()))
   expect(screen.getByText('2 semitones down')).toBeTruthy()
-  expect((screen.getByRole('button', { name: 'D minor' }) as HTMLButtonElement).disabled).toBe(true)
+  expect(screen.queryByRole('button', { name: 'D minor' })).toBeNull()
   fireEvent.click(screen.getByRole('button', { name: 'A minor' }))
   await screen.findByText(/Let go of Dm/)
   expect(store.getState().document.capo).toBe(5)

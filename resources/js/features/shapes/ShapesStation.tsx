@@ -86,7 +86,7 @@ export default function ShapesStation() {
       <div className="station-main">
         <div className="station-head">
           <h2>Neck</h2>
-          <p className="muted">one sheet a chord, time falls; straight and green is held, bent moves</p>
+          {view === 'sheets' && <p className="muted">one sheet a chord, time falls; straight and green is held, bent moves</p>}
           <div className="title-actions">
             <Button type={elsewhere ? 'primary' : 'default'} aria-pressed={elsewhere} onClick={() => setElsewhere(!elsewhere)}>
               Second place <kbd className={elsewhere ? 'on-ink' : ''}>E</kbd>
@@ -102,7 +102,7 @@ export default function ShapesStation() {
                 <Button>Ask of the line …</Button>
               </Popover>
             )}
-            <Segmented aria-label="Label the dots with" options={[{ value: 'degrees', label: 'Degree' }, { value: 'notes', label: 'Note' }, { value: 'fingers', label: 'Finger' }]} value={label} onChange={setLabel} />
+            {view === 'sheets' && <Segmented aria-label="Label the dots with" options={[{ value: 'degrees', label: 'Degree' }, { value: 'notes', label: 'Note' }, { value: 'fingers', label: 'Finger' }]} value={label} onChange={setLabel} />}
           </div>
         </div>
         {path.error instanceof ApiError && <p role="alert" className="finding finding-off">{path.error.message}</p>}

@@ -29,7 +29,14 @@ export function StringsSheet() {
   return (
     <section className="strings-sheet" aria-label="Capo and tuning">
       <div>
-        <h2>Capo</h2>
+        <div className="button-row">
+          <h2>Capo</h2>
+          {mine && document.capo > 0 && (
+            <Button size="small" onClick={() => void moveTo(0)}>
+              Take it off fret {document.capo}
+            </Button>
+          )}
+        </div>
         <p className="muted">the same sound in the shapes of an easier key; press a shape key to put the capo there</p>
         {plan.data?.capo.length === 0 && <p>No capo up to the seventh fret puts this key in the shapes of an easy one.</p>}
         <table className="capo-table">
@@ -46,9 +53,13 @@ export function StringsSheet() {
               <tr key={choice.capo} className={choice.capo === document.capo ? 'chosen' : ''}>
                 <td>{choice.capo === 0 ? 'none' : `fret ${choice.capo}`}</td>
                 <td>
-                  <Button size="small" disabled={!mine || choice.capo === document.capo} onClick={() => void moveTo(choice.capo)}>
-                    {choice.shape_key}
-                  </Button>
+                  {mine && choice.capo !== document.capo ? (
+                    <Button size="small" onClick={() => void moveTo(choice.capo)}>
+                      {choice.shape_key}
+                    </Button>
+                  ) : (
+                    <b>{choice.shape_key}</b>
+                  )}
                 </td>
                 <td>
                   {choice.open_grips} of {choice.shapes.length}
