@@ -45,3 +45,15 @@ it('maps the double stops of a chord string pair by string pair, and the fills a
     $page->element('[aria-label="Map of"] label:nth-child(2)')->click();
     $page->waitFor(fn (): bool => $page->words('.neck-map h2') === 'Fills on F' && count($page->all('.map-neck .stop')) > 8, 'there are no notes for fills');
 });
+
+it('puts the capo where the grips are open, writes what is held beside what sounds, and tells how to retune', function (): void {
+    $page = Stage::running()->teacher()->makeBreakdown('Half Tide', '| C |');
+    $page->choose('Key', 'E♭ major')->fill('.chart-line textarea', '| E♭ | A♭ | B♭7 | E♭ |')->waitFor(fn (): bool => $page->words('.bar-chord') === 'E♭ | A♭ | B♭7 | E♭', 'the line is not read');
+    $page->station(2, '.candidate')->keys('c')->sees('Open grips');
+    $page->waitFor(fn (): bool => str_starts_with($page->words('.capo-table tbody tr:first-child td'), 'fret 1 | D major | 3 of 3'), 'the capo is not planned');
+    $page->press('D major')->sees('Take it off fret 1');
+    $page->choose('The guitar is in', 'Open D')->waitFor(fn (): bool => str_contains($page->words('.retune-list .to-do'), '1 semitone up'), 'the third string is not to be retuned');
+    $page->station(1, '.held');
+    expect($page->words('.held'))->toBe('D | G | A7 | D');
+    $page->chord(WebDriverKeys::CONTROL, 'z')->waitFor(fn (): bool => $page->all('.held') === [], 'undo does not take the capo off');
+});

@@ -78,9 +78,17 @@ final class Bench extends Command
             }
             $rows[] = self::row(sprintf('voicings, %s, slowest of %d chords (%s)', $company->value, count(self::CHORDS), $slowest[0]), $slowest[1], 'under 30 ms');
         }
+        $eight = new Neck(Tuning::parse('eight-string'));
+        foreach ([[Company::Alone, 'under 150 ms'], [Company::WithBass, 'under 600 ms']] as [$company, $asked]) {
+            $finder = new VoicingFinder($eight, new FretRange(), $company);
+            $chord = ChordSymbol::parse('Gm7');
+            $rows[] = self::row(sprintf('every grip of Gm7 on eight strings, %s', $company->value), Stopwatch::of(static fn () => $finder->all($chord)), $asked);
+        }
         $finder = new VoicingFinder($neck, new FretRange(), Company::WithBass);
-        $candidates = array_map(static fn (int $place): array => $finder->find(ChordSymbol::parse(self::LINE[$place % 8]), 30)->best, range(0, 31));
-        $rows[] = self::row('path, 32 chords of 30 candidates', Stopwatch::of(static fn () => (new PathFinder($neck))->cheapest($candidates)), 'under 100 ms');
+        foreach ([[32, 30, 'under 100 ms'], [64, 60, 'under 250 ms']] as [$chords, $grips, $asked]) {
+            $candidates = array_map(static fn (int $place): array => $finder->find(ChordSymbol::parse(self::LINE[$place % 8]), $grips)->best, range(0, $chords - 1));
+            $rows[] = self::row("path, {$chords} chords of {$grips} candidates", Stopwatch::of(static fn () => (new PathFinder($neck))->cheapest($candidates)), $asked);
+        }
         $long = self::sixtyFourBars();
         $rows[] = self::row('timeline of 64 bars, grips found anew', Stopwatch::of(static fn () => (new Performer())->perform($long)), 'under 100 ms');
         $timeline = (new Performer())->perform($long);

@@ -22,7 +22,7 @@ export function serve(server: Server): void {
       const body: unknown = typeof options.body === 'string' ? JSON.parse(options.body) : undefined
       asked.push({ call, body })
       const answer = server[call]
-      const made = typeof answer === 'function' ? (answer(body) as unknown) : answer
+      const made = typeof answer === 'function' ? ((await answer(body)) as unknown) : answer
       const [status, content] = Array.isArray(made) && typeof made[0] === 'number' ? (made as [number, unknown]) : made === undefined ? [404, { message: `nobody answers ${call}` }] : [200, made]
       return new Response(status === 204 ? null : JSON.stringify(content), { status })
     }),

@@ -1,10 +1,10 @@
-import { App, InputNumber, Select } from 'antd'
+import { Button, InputNumber, Select } from 'antd'
 import { moveCapo, moveToKey, reshape, useChoices } from '../../api/queries'
 import type { BreakdownDocument } from '../../api/types'
 import { KEYS, METERS } from '../../ui/choices'
 import { useTapTempo } from '../../ui/useTapTempo'
-import { Button } from 'antd'
 import { useBench, useDocument } from './benchContext'
+import { BELOW_THE_CAPO, OPEN_STRINGS_STAY, useRemake } from './useRemake'
 
 const COMPANIES = [
   { value: 'alone', label: 'alone: root in the bass' },
@@ -17,7 +17,7 @@ export function TuneForm() {
   const { store, setTempo } = useBench()
   const document = useDocument()
   const choices = useChoices().data
-  const { message } = App.useApp()
+  const remake = useRemake()
   const change = (part: Partial<BreakdownDocument>, together?: string) => store.change((d) => ({ ...d, ...part }), together === undefined ? {} : { together })
   const write = (tempo: number | null) => {
     if (tempo === null || tempo < 20 || tempo > 400) return
@@ -25,22 +25,11 @@ export function TuneForm() {
     setTempo(tempo)
   }
   const tap = useTapTempo(write)
-  const replaceWith = async (asked: Promise<{ document: BreakdownDocument; dropped?: { symbol: string }[] }>) => {
-    try {
-      const answer = await asked
-      store.change(() => answer.document)
-      if (answer.dropped !== undefined && answer.dropped.length > 0) {
-        void message.info(`Let go of ${answer.dropped.map((pin) => pin.symbol).join(', ')}: a pinned grip with open strings cannot move. Undo brings it back.`)
-      }
-    } catch (problem) {
-      void message.error(problem instanceof Error ? problem.message : 'That did not work.')
-    }
-  }
   return (
     <div className="tune-form">
       <label>
         Key
-        <Select showSearch value={document.key} options={KEYS.map((value) => ({ value }))} onChange={(key: string) => void replaceWith(moveToKey(document, key))} />
+        <Select showSearch value={document.key} options={KEYS.map((value) => ({ value }))} onChange={(key: string) => void remake((d) => moveToKey(d, key), OPEN_STRINGS_STAY)} />
       </label>
       <label>
         Written tempo
@@ -51,7 +40,7 @@ export function TuneForm() {
       </label>
       <label>
         Meter
-        <Select value={document.meter} options={METERS.map((value) => ({ value }))} onChange={(meter: string) => void replaceWith(reshape(document, { meter }))} />
+        <Select value={document.meter} options={METERS.map((value) => ({ value }))} onChange={(meter: string) => void remake((d) => reshape(d, { meter }))} />
       </label>
       <label>
         Feel
@@ -93,7 +82,7 @@ export function TuneForm() {
       </label>
       <label>
         Capo
-        <InputNumber min={0} max={12} precision={0} value={document.capo} onChange={(capo) => void replaceWith(moveCapo(document, capo ?? 0))} />
+        <InputNumber min={0} max={12} precision={0} value={document.capo} onChange={(capo) => void remake((d) => moveCapo(d, capo ?? 0), BELOW_THE_CAPO)} />
       </label>
     </div>
   )

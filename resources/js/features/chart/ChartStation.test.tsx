@@ -55,6 +55,27 @@ it('tells which pins could not come along to another key', async () => {
   expect(store.getState().document.key).toBe('E minor')
 })
 
+it('moves to another key what was typed while the server still worked', async () => {
+  let answerFirst: () => void = () => undefined
+  const first = new Promise<void>((done) => (answerFirst = done))
+  let times = 0
+  const movedLine = (body: unknown) => {
+    const document = (body as { document: typeof tune }).document
+    return { document: { ...document, key: 'E minor', sections: document.sections.map((section) => ({ ...section, line: `moved ${section.line}` })) }, dropped: [] }
+  }
+  serve({ 'POST compute/chart': chart(), 'POST compute/key': async (body: unknown) => (++times === 1 && (await first), movedLine(body)) })
+  const { store } = showOnBench(<ChartStation />)
+  fireEvent.mouseDown((await screen.findByLabelText('Key')).closest('.ant-select') as Element)
+  fireEvent.change(screen.getByLabelText('Key'), { target: { value: 'E minor' } })
+  fireEvent.click(await screen.findByTitle('E minor'))
+  await waitFor(() => expect(times).toBe(1))
+  store.change((d) => ({ ...d, sections: [{ name: 'A', line: '| Gm |' }] }))
+  answerFirst()
+  await waitFor(() => expect(store.getState().document.key).toBe('E minor'))
+  expect(store.getState().document.sections[0].line).toBe('moved | Gm |')
+  expect(times).toBe(2)
+})
+
 it('says what to type where there is nothing yet, and lets a student change nothing', async () => {
   serve({ 'POST compute/chart': { beats: 4, sections: [{ name: 'A', bars: [], problems: [] }] } })
   showOnBench(<ChartStation />, { mine: false, document: { ...tune, sections: [{ name: 'A', line: '' }] } })

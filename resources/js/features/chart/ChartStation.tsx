@@ -1,10 +1,10 @@
 import { Button, Input, Segmented, Select } from 'antd'
 import { useState } from 'react'
-import { App } from 'antd'
 import { moveToKey, useChart } from '../../api/queries'
 import type { BreakdownDocument } from '../../api/types'
 import { KEYS } from '../../ui/choices'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { OPEN_STRINGS_STAY, useRemake } from '../bench/useRemake'
 import { LineField } from './LineField'
 import { SectionRows } from './SectionRows'
 
@@ -14,7 +14,7 @@ export default function ChartStation() {
   const document = useDocument()
   const mine = useMine()
   const chart = useChart(document)
-  const { message } = App.useApp()
+  const remake = useRemake()
   const [names, setNames] = useState<'letters' | 'numerals'>('letters')
   const sections = chart.data?.sections ?? []
   const bars = sections.reduce((sum, section) => sum + section.bars.length, 0)
@@ -27,15 +27,6 @@ export default function ChartStation() {
       sections: d.sections.filter((_, place) => place !== index) as BreakdownDocument['sections'],
       pins: d.pins.filter((pin) => pin.section !== index).map((pin) => (pin.section > index ? { ...pin, section: pin.section - 1 } : pin)),
     }))
-  const transpose = async (key: string) => {
-    try {
-      const answer = await moveToKey(document, key)
-      store.change(() => answer.document)
-      if (answer.dropped.length > 0) void message.info(`Let go of ${answer.dropped.map((pin) => pin.symbol).join(', ')}: a pinned grip with open strings cannot move. Undo brings it back.`, 6)
-    } catch (problem) {
-      void message.error(problem instanceof Error ? problem.message : 'That did not work.')
-    }
-  }
   let barsBefore = 0
   return (
     <div className="chart-station">
@@ -48,7 +39,7 @@ export default function ChartStation() {
           <Segmented aria-label="Names" options={[{ value: 'letters', label: 'Letters' }, { value: 'numerals', label: 'Numerals' }]} value={names} onChange={setNames} />
           {mine && (
             <label className="inline">
-              Key <Select aria-label="Key" showSearch value={document.key} options={KEYS.map((value) => ({ value }))} style={{ width: 116 }} onChange={(key: string) => void transpose(key)} />
+              Key <Select aria-label="Key" showSearch value={document.key} options={KEYS.map((value) => ({ value }))} style={{ width: 116 }} onChange={(key: string) => void remake((d) => moveToKey(d, key), OPEN_STRINGS_STAY)} />
             </label>
           )}
         </div>

@@ -1,4 +1,4 @@
-import { App, Segmented, Select } from 'antd'
+import { Segmented, Select } from 'antd'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { reshape, useHand } from '../../api/queries'
 import type { BreakdownDocument, HandSlot, Timeline } from '../../api/types'
@@ -6,6 +6,7 @@ import { band } from '../../audio/band'
 import { useKeys } from '../../ui/keys'
 import { HandWave } from '../../ui/HandWave'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { useRemake } from '../bench/useRemake'
 import { NeckRibbon } from './NeckRibbon'
 import { StrokePanel } from './StrokePanel'
 import { changed, fixedDirection, strokeAt, withKind, withoutStroke, type Kind } from './strokes'
@@ -24,7 +25,7 @@ export default function HandStation() {
   const { store, tempo, timeline } = useBench()
   const document = useDocument()
   const mine = useMine()
-  const { message } = App.useApp()
+  const remake = useRemake()
   const [grid, setGrid] = useState<number | null>(null)
   const [selected, setSelected] = useState(0)
   const frame = useRef<HTMLDivElement>(null)
@@ -39,13 +40,7 @@ export default function HandStation() {
   const direct = (direction: 'down' | 'up') => stroke !== undefined && edit((d) => fixedDirection(d, stroke.at, stroke.direction === direction && (stroke.fixed ?? []).includes('direction') ? null : direction))
   const accent = () => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: ((stroke.accent ?? 1) + 1) % 4 }))
   const reshapeTo = async (shape: { bars?: number; grid?: number }) => {
-    try {
-      const answer = await reshape(document, shape)
-      setGrid(shape.grid ?? grid)
-      store.change(() => answer.document)
-    } catch (problem) {
-      void message.error(problem instanceof Error ? problem.message : 'That did not work.')
-    }
+    if (await remake((d) => reshape(d, shape))) setGrid(shape.grid ?? grid)
   }
   const click = (at: HandSlot) => {
     if (at.slot !== slot?.slot) {

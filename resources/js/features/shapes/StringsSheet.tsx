@@ -1,30 +1,22 @@
-import { App, Button, Select } from 'antd'
+import { Button, Select } from 'antd'
 import { useState } from 'react'
 import { ApiError } from '../../api/client'
 import { moveCapo, useChoices, useStringsPlan } from '../../api/queries'
 import { hearNotes } from '../../audio/hearGrip'
-import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { useDocument, useMine } from '../bench/benchContext'
+import { BELOW_THE_CAPO, useRemake } from '../bench/useRemake'
 
 const steps = (semitones: number) => (semitones === 0 ? 'stays' : `${Math.abs(semitones)} semitone${Math.abs(semitones) > 1 ? 's' : ''} ${semitones > 0 ? 'up' : 'down'}`)
 
 /** How the guitar must be set up for the tune: string by string to its tuning, and where a capo would open its grips. */
 export function StringsSheet() {
-  const { store } = useBench()
   const document = useDocument()
   const mine = useMine()
-  const { message } = App.useApp()
+  const remake = useRemake()
   const tunings = useChoices().data?.tunings ?? []
   const [from, setFrom] = useState('')
   const plan = useStringsPlan(document, from)
-  const moveTo = async (capo: number) => {
-    try {
-      const answer = await moveCapo(document, capo)
-      store.change(() => answer.document)
-      if (answer.dropped.length > 0) void message.info(`Let go of ${answer.dropped.map((pin) => pin.symbol).join(', ')}: these pinned grips lie below the capo now. Undo brings them back.`, 6)
-    } catch (problem) {
-      void message.error(problem instanceof Error ? problem.message : 'That did not work.')
-    }
-  }
+  const moveTo = (capo: number) => void remake((d) => moveCapo(d, capo), BELOW_THE_CAPO)
   if (plan.error instanceof ApiError) return <p role="alert" className="finding finding-off">{plan.error.message}</p>
   return (
     <section className="strings-sheet" aria-label="Capo and tuning">
@@ -32,7 +24,7 @@ export function StringsSheet() {
         <div className="button-row">
           <h2>Capo</h2>
           {mine && document.capo > 0 && (
-            <Button size="small" onClick={() => void moveTo(0)}>
+            <Button size="small" onClick={() => moveTo(0)}>
               Take it off fret {document.capo}
             </Button>
           )}
@@ -54,7 +46,7 @@ export function StringsSheet() {
                 <td>{choice.capo === 0 ? 'none' : `fret ${choice.capo}`}</td>
                 <td>
                   {mine && choice.capo !== document.capo ? (
-                    <Button size="small" onClick={() => void moveTo(choice.capo)}>
+                    <Button size="small" onClick={() => moveTo(choice.capo)}>
                       {choice.shape_key}
                     </Button>
                   ) : (
