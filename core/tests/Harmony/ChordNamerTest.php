@@ -107,3 +107,18 @@ it('has no name for notes that make no chord', function (): void {
 it('refuses what is no grip', function (string $grip, string $message): void {
     expect(static fn () => namesOf($grip))->toThrow(NeckException::class, $message);
 })->with([['x x x', 'is no grip'], ['x 3 2 0 1 H', 'is no grip'], ['x 3 2 0 1 99', 'is no grip'], ['', 'is no grip'], ['x x x x x 3', 'at least two strings']]);
+
+it('moves every name by the frets that a grip is moved, so that the V lies two frets above the IV', function (string $grip): void {
+    $frets = GripNamer::parse($grip, 6);
+    $namer = new GripNamer(new Neck(Tuning::standard()));
+    $facts = static fn (array $names, int $back): array => array_map(static fn (ChordName $name): array => [($name->chord->rootPitchClass() - $back + 12) % 12, $name->chord->ending, array_map(static fn (Degree $degree): string => $degree->label(), $name->degrees)], $names);
+    $sorted = static function (array $facts): array {
+        sort($facts);
+
+        return $facts;
+    };
+    foreach ([1, 2, 5, 7] as $by) {
+        $moved = array_map(static fn (?int $fret): ?int => $fret === null ? null : $fret + $by, $frets);
+        expect($sorted($facts($namer->names($moved), $by)))->toBe($sorted($facts($namer->names($frets), 0)));
+    }
+})->with(['1 3 3 2 1 1', 'x 7 8 7 8 x', 'x x 2 3 3 x', 'x 3 2 3 3 x', 'x x 1 2 1 2', '3 x 2 3 x x', 'x 3 5 5 4 3']);

@@ -24,7 +24,7 @@ export function Transport() {
   const ready = timeline !== undefined && timeline.bars > 0
   const nudge = (by: number) => setTempo(Math.min(400, Math.max(20, Math.round(tempo + by))))
   const tap = useTapTempo(setTempo)
-  const toggle = () => (playing ? band.stop() : void band.start())
+  const toggle = () => (playing ? band.stop() : ready && void band.start())
   useKeys({ Space: toggle, '[': () => nudge(-2), ']': () => nudge(2), t: tap })
 
   return (
