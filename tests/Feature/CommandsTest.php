@@ -48,6 +48,17 @@ it('writes a voicing with its frets, fingers, degrees and what surrounds them', 
         ->and($voicing['frets'])->toHaveCount(6);
 });
 
+it('leads a line within the frets and strings that are asked for', function (): void {
+    $path = json_decode(artisan('gravik:path', 'C9 | F9 | C9', '--role=with-bass', '--window=5-9', '--strings=4-1', '--json')[1], true);
+    foreach ($path['voicings'] as $voicing) {
+        expect(array_slice($voicing['frets'], 0, 2))->toBe([null, null])
+            ->and(array_filter($voicing['frets'], static fn (?int $fret): bool => $fret !== null))->each->toBeBetween(5, 9);
+    }
+    $kept = json_decode(artisan('gravik:path', 'C9 | F6 | C9', '--role=with-bass', '--keep-top', '--json')[1], true);
+
+    expect($path['voicings'])->toHaveCount(3)->and(array_column($kept['moves'], 'top'))->toBe([0, 0]);
+});
+
 it('gives swung times in beats and seconds', function (): void {
     $strokes = json_decode(artisan('gravik:strokes', '--slots=x.xx.xxx', '--tempo=120', '--swing=2', '--json')[1], true)['strokes'];
 
@@ -94,6 +105,10 @@ it('stops with status 2 and one line that says what to do', function (array $wor
     'a grip of one note' => [['gravik:name', 'x x x x x 3'], 'at least two strings'],
     'an empty line' => [['gravik:path', '   '], 'no chords in this line yet'],
     'a bar that does not add up' => [['gravik:path', '| C D E F G |'], '5 places for the 4 beats'],
+    'a window that is none' => [['gravik:path', 'C | F', '--window=9-5'], 'such as 0-15'],
+    'a window in which nothing fits' => [['gravik:path', 'C13♯11', '--window=14-15', '--strings=2-1'], 'allow more strings or frets'],
+    'a bass that cannot go by steps' => [['gravik:path', 'C5 | F♯5', '--bass=stepwise'], 'cannot go by steps'],
+    'a way of the bass nobody knows' => [['gravik:path', 'C | F', '--bass=sideways'], 'stepwise'],
     'a key that is none' => [['gravik:path', 'C', '--key=H'], 'is no key'],
     'slots that do not fit' => [['gravik:strokes', '--slots=x.x'], 'do not fill whole bars'],
     'tempo 0' => [['gravik:strokes', '--slots=x.x.x.x.', '--tempo=0'], 'Choose 20 to 400'],

@@ -23,13 +23,19 @@ function candidatesFor(string $line, int $each, Company $company = Company::With
     return array_map(static fn (string $symbol): array => $finder->find(ChordSymbol::parse($symbol), $each)->best, explode(' ', $line));
 }
 
-it('finds the line that costs least of all possible lines', function (string $line, int $each, PathWeights $weights): void {
+/**
+ * Tries every line there is.
+ *
+ * @param list<non-empty-list<Voicing>> $candidates
+ * @param callable(list<Voicing>): bool $allowed
+ */
+function leastOfAllLines(array $candidates, callable $allowed, PathWeights $weights = new PathWeights()): float
+{
     $finder = new PathFinder(new Neck(Tuning::standard()), new PathWishes(weights: $weights));
-    $candidates = candidatesFor($line, $each);
     $least = INF;
-    $walk = static function (array $chosen) use (&$walk, &$least, $candidates, $finder): void {
+    $walk = static function (array $chosen) use (&$walk, &$least, $candidates, $finder, $allowed): void {
         if (count($chosen) === count($candidates)) {
-            $least = min($least, $finder->costOf(...$chosen));
+            $least = $allowed($chosen) ? min($least, $finder->costOf(...$chosen)) : $least;
 
             return;
         }
@@ -38,6 +44,14 @@ it('finds the line that costs least of all possible lines', function (string $li
         }
     };
     $walk([]);
+
+    return $least;
+}
+
+it('finds the line that costs least of all possible lines', function (string $line, int $each, PathWeights $weights): void {
+    $finder = new PathFinder(new Neck(Tuning::standard()), new PathWishes(weights: $weights));
+    $candidates = candidatesFor($line, $each);
+    $least = leastOfAllLines($candidates, static fn (): bool => true, $weights);
     $path = $finder->cheapest($candidates);
 
     expect($path->cost)->toEqualWithDelta($least, 1e-9)
@@ -94,21 +108,21 @@ it('keeps one note on top where that can be done', function (): void {
     expect($tops)->toHaveCount(1);
 });
 
+it('keeps a note on top at the least cost that this leaves', function (string $line, int $each): void {
+    $candidates = candidatesFor($line, $each);
+    $least = leastOfAllLines($candidates, static fn (array $chosen): bool => count(array_unique(array_map(static fn (Voicing $voicing): int => $voicing->topMidi(), $chosen))) === 1);
+
+    expect(is_finite($least))->toBeTrue()->and((new PathFinder(new Neck(Tuning::standard()), new PathWishes(keepTop: true)))->asWished($candidates)->cost)->toEqualWithDelta($least, 1e-9);
+})->with([['C9 F6 C9', 20], ['Am7 D9 G6', 20], ['Dm6 Gm7 B♭7', 24], ['C Am', 30]]);
+
 it('lets the bass go by steps at the least cost that this leaves', function (): void {
-    $line = 'C G Am F';
-    $candidates = candidatesFor($line, 12);
+    $candidates = candidatesFor('C G Am F', 12);
     $finder = new PathFinder(new Neck(Tuning::standard()), new PathWishes(bass: BassMotion::Stepwise));
-    $least = INF;
-    foreach ($candidates[0] as $a) {
-        foreach ($candidates[1] as $b) {
-            foreach ($candidates[2] as $c) {
-                foreach ($candidates[3] as $d) {
-                    $steps = [abs($a->bassMidi() - $b->bassMidi()), abs($b->bassMidi() - $c->bassMidi()), abs($c->bassMidi() - $d->bassMidi())];
-                    $least = max($steps) <= 2 ? min($least, (new PathFinder(new Neck(Tuning::standard())))->costOf($a, $b, $c, $d)) : $least;
-                }
-            }
-        }
-    }
+    $least = leastOfAllLines($candidates, static function (array $chosen): bool {
+        $bass = array_map(static fn (Voicing $voicing): int => $voicing->bassMidi(), $chosen);
+
+        return max(array_map(static fn (int $from, int $to): int => abs($to - $from), array_slice($bass, 0, -1), array_slice($bass, 1))) <= 2;
+    });
     expect(is_finite($least))->toBeTrue()->and($finder->asWished($candidates)->cost)->toEqualWithDelta($least, 1e-9);
 });
 
