@@ -36,7 +36,7 @@ final readonly class VoicingFinder
         $atLeast = $this->leastRanks($grips);
         if ($atLeast === []) {
             throw NeckException::nothingFits($chord->text(), $grips === []
-                ? 'No four-fret box on these strings and frets holds all its required notes: allow more strings or frets, or let a bass player take the root.'
+                ? 'No four-fret box on these strings and frets holds all its required notes: allow more strings or frets'.($this->company === Company::Alone ? ', or let a bass player take the root.' : '.')
                 : sprintf('All %d grips need more than the %d mm this hand reaches: choose a larger hand or higher frets.', count($grips), (int) $this->hand->reachMm()));
         }
         asort($atLeast);
