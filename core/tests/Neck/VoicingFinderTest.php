@@ -147,3 +147,15 @@ it('measures a stretch where it lies on the neck, behind the wires', function ()
         ->and($neck->spanMm(12, 16))->toBeLessThan($neck->spanMm(1, 4))
         ->and((new Neck(Tuning::standard(), 2))->spanMm(3, 6))->toEqualWithDelta($neck->spanMm(5, 8), 1e-9);
 });
+
+it('proposes a bass player only to somebody who has none', function (Company $company, bool $proposed): void {
+    $finder = new VoicingFinder(new Neck(Tuning::standard()), new FretRange(14, 15), $company);
+    try {
+        $finder->find(ChordSymbol::parse('C13♯11'), 5);
+        $said = '';
+    } catch (NeckException $problem) {
+        $said = $problem->getMessage();
+    }
+
+    expect($said)->toContain('allow more strings or frets')->and(str_contains($said, 'bass player'))->toBe($proposed);
+})->with([[Company::Alone, true], [Company::WithBass, false]]);
