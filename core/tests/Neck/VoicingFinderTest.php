@@ -158,4 +158,7 @@ it('proposes a bass player only to somebody who has none', function (Company $co
     }
 
     expect($said)->toContain('allow more strings or frets')->and(str_contains($said, 'bass player'))->toBe($proposed);
-})->with([[Company::Alone, true], [Company::WithBass, false]]);
+})->with([
+    'alone' => [Company::Alone, true],
+    'with a bass player already' => [Company::WithBass, false],
+]);
