@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Chart;
 
+use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
 use Gravik\Time\Meter;
 
@@ -39,6 +40,17 @@ final readonly class Form
         }
 
         return new self($meter, $bars, $chords);
+    }
+
+    /** @return list<ChordSymbol> every chord once, in the order in which they come */
+    public function differentChords(): array
+    {
+        $chords = [];
+        foreach ($this->chords as $place) {
+            $chords[$place->chord->text()] ??= $place->chord;
+        }
+
+        return array_values($chords);
     }
 
     public function ticks(): int

@@ -68,8 +68,7 @@ final readonly class Key
     /** How a pitch class is called in this key: its own notes by their letters, the rest with the signature's kind of sign. */
     public function spell(int $pitchClass): NoteName
     {
-        $steps = $this->mode === Mode::Minor ? [0, 2, 3, 5, 7, 8, 10] : [0, 2, 4, 5, 7, 9, 11];
-        $step = array_search(($pitchClass - $this->tonic->pitchClass() + 12) % 12, $steps, true);
+        $step = array_search(($pitchClass - $this->tonic->pitchClass() + 12) % 12, $this->mode->steps(), true);
 
         return $step === false ? NoteName::plain($pitchClass, $this->signature() > 0) : NoteName::withLetter($this->tonic->letter + $step, $pitchClass);
     }

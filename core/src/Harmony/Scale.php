@@ -7,10 +7,6 @@ namespace Gravik\Harmony;
 /** The notes of a key, or five of them. */
 final readonly class Scale
 {
-    private const MAJOR = [0, 2, 4, 5, 7, 9, 11];
-
-    private const MINOR = [0, 2, 3, 5, 7, 8, 10];
-
     private const MAJOR_PENTATONIC = [0, 2, 4, 7, 9];
 
     private const MINOR_PENTATONIC = [0, 3, 5, 7, 10];
@@ -20,7 +16,7 @@ final readonly class Scale
 
     public static function ofKey(Key $key): self
     {
-        return new self($key->tonic->pitchClass(), $key->mode === Mode::Minor ? self::MINOR : self::MAJOR);
+        return new self($key->tonic->pitchClass(), $key->mode->steps());
     }
 
     public static function majorPentatonic(Key $key): self

@@ -13,7 +13,6 @@ final readonly class Difficulty
 
     private const HIGH_UP_PER_FRET = 0.1;
 
-
     /**
      * @param list<int|null> $frets low to high
      * @param float          $fingering cost of the fingering, see FingeringSearch

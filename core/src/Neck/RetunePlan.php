@@ -26,7 +26,8 @@ final readonly class RetunePlan
         if ($from->strings() !== $to->strings()) {
             throw NeckException::otherStrings($from->strings(), $to->strings());
         }
-        $design = self::designPitches($from);
+        // Strings are made for the usual tuning, whatever the guitar is in now.
+        $design = self::usual($from)->openMidi(0);
         $steps = [];
         foreach ($to->pitches as $index => $pitch) {
             $string = $to->strings() - $index;
@@ -38,6 +39,14 @@ final readonly class RetunePlan
         return $steps;
     }
 
+    /** The tuning a guitar is in where nobody says: standard on six strings, elsewhere the one that is asked about. */
+    public static function usual(Tuning $tuning): Tuning
+    {
+        $standard = Tuning::standard();
+
+        return $tuning->strings() === $standard->strings() ? $standard : $tuning;
+    }
+
     private static function caution(int $fromDesign): ?string
     {
         return match (true) {
@@ -45,17 +54,5 @@ final readonly class RetunePlan
             $fromDesign < -self::SAFE_DOWN => 'This low it hangs slack and buzzes. A heavier string would hold the pitch.',
             default => null,
         };
-    }
-
-    /**
-     * What the strings were made for: on six strings the standard pitches, elsewhere the tuning the guitar is in.
-     *
-     * @return list<int>
-     */
-    private static function designPitches(Tuning $from): array
-    {
-        $standard = Tuning::standard();
-
-        return array_map(static fn (Pitch $pitch): int => $pitch->midi(), $from->strings() === $standard->strings() ? $standard->pitches : $from->pitches);
     }
 }

@@ -34,6 +34,7 @@ final readonly class Unsuitability
 
     /** For each open string and each fret that the hand lies above the third. */
     private const OPEN_FAR_FROM_THE_HAND = 0.3;
+
     private const UNISON = 0.6;
 
     /**

@@ -24,17 +24,10 @@ final class PlanStrings extends Controller
     {
         $breakdown = $request->breakdown();
         $tuning = $breakdown->neck->tuning;
-        $from = $request->filled('from') ? Tuning::parse($request->string('from')->toString()) : self::usual($tuning);
-        $chords = [];
-        foreach ($breakdown->form()->chords as $place) {
-            $chords[$place->chord->text()] = $place->chord;
-        }
+        $from = $request->filled('from') ? Tuning::parse($request->string('from')->toString()) : RetunePlan::usual($tuning);
+        $chords = $breakdown->form()->differentChords();
+        $retune = (new RetunePlan())->plan($from, $tuning, $voiced->of($breakdown)->stringsUsed());
 
-        return new JsonResponse(StringsPlanResource::of((new RetunePlan())->plan($from, $tuning, $voiced->of($breakdown)->stringsUsed()), (new CapoPlan())->choices($breakdown->key, array_values($chords)), array_values($chords)));
-    }
-
-    private static function usual(Tuning $tuning): Tuning
-    {
-        return Tuning::standard()->strings() === $tuning->strings() ? Tuning::standard() : $tuning;
+        return new JsonResponse(StringsPlanResource::of($retune, (new CapoPlan())->choices($breakdown->key, $chords), $chords));
     }
 }

@@ -49,7 +49,8 @@ final readonly class NamingCost
         'minor' => [0.0, 1.2, 0.6, 0.3, 1.2, 0.0, 1.2, 0.0, 0.3, 1.2, 0.3, 0.8],
     ];
 
-    private const SCALES = ['major' => [0, 2, 4, 5, 7, 9, 11], 'minor' => [0, 2, 3, 5, 7, 8, 10, 11]];
+    /** The raised seventh is at home in a minor key beside its own. */
+    private const LEADING_NOTE = 11;
 
     public function __construct(private ?Key $key, private ?ChordSymbol $asked) {}
 
@@ -102,7 +103,7 @@ final readonly class NamingCost
         $cost = self::STEPS[$mode][$step];
         foreach ([new Degree(1), ...$chord->required] as $degree) {
             $place = ($step + $degree->semitones()) % 12;
-            if (! in_array($place, self::SCALES[$mode], true)) {
+            if ($place !== self::LEADING_NOTE && ! in_array($place, $this->key->mode->steps(), true)) {
                 $byCustom = $this->key->mode === Mode::Major && $degree->number === 7 && $degree->alter === -1 && in_array($step, [0, 5], true);
                 $cost += $byCustom ? self::OUTSIDE_BY_CUSTOM : self::OUTSIDE_THE_KEY;
             }
