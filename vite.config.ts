@@ -3,7 +3,8 @@ import laravel from 'laravel-vite-plugin'
 import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
-  plugins: [laravel({ input: 'resources/js/main.tsx', refresh: true }), react()],
+  // Tests need no page served; where CI is set, the plugin refuses to start a server for them.
+  plugins: [process.env.VITEST === undefined ? laravel({ input: 'resources/js/main.tsx', refresh: true }) : null, react()],
   build: { chunkSizeWarningLimit: 1200 },
   test: { environment: 'jsdom', include: ['resources/js/**/*.test.{ts,tsx}'] },
 })

@@ -13,6 +13,8 @@ return [
             'busy_timeout' => 5000,
             'journal_mode' => 'WAL',
             'synchronous' => 'NORMAL',
+            // A transaction that reads first and writes then would be refused at once when another worker writes between.
+            'transaction_mode' => 'IMMEDIATE',
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 // Who may know whom. Each module lists the only neighbours it may use, besides PHP and the core's own base.
 
-$base = ['Gravik\CoreException', 'Gravik\Quote'];
+$base = ['Gravik\CoreException', 'Gravik\Quote', 'Gravik\Words'];
 $neighbours = [
     'Pitch' => [],
     'Time' => [],

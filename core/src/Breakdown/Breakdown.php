@@ -8,6 +8,8 @@ use Gravik\Band\BandException;
 use Gravik\Band\Groove;
 use Gravik\Band\Part;
 use Gravik\Band\PartName;
+use Gravik\Chart\Approach;
+use Gravik\Chart\Approacher;
 use Gravik\Chart\ChartLine;
 use Gravik\Chart\Form;
 use Gravik\Chart\FormVoicer;
@@ -19,6 +21,8 @@ use Gravik\Neck\Company;
 use Gravik\Neck\Neck;
 use Gravik\Neck\PathFinder;
 use Gravik\Neck\PathWishes;
+use Gravik\Neck\Tuning;
+use Gravik\Neck\TuningConverter;
 use Gravik\Neck\VoicingFinder;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\PatternShaper;
@@ -36,6 +40,7 @@ final readonly class Breakdown
      * @param non-empty-list<Section> $sections
      * @param list<Pin>               $pins
      * @param list<Part>              $parts    at most one of each name; a part not listed plays as a plain Part does
+     * @param list<Approach>          $approaches
      */
     public function __construct(
         public string $title,
@@ -54,6 +59,7 @@ final readonly class Breakdown
         public array $parts,
         public string $notes = '',
         public PathWishes $wishes = new PathWishes(),
+        public array $approaches = [],
     ) {
         if (trim($title) === '' || mb_strlen($title) > 120) {
             throw BreakdownNotValid::title();
@@ -97,6 +103,11 @@ final readonly class Breakdown
         return $this->voicer()->voice($this->form(), $this->pins);
     }
 
+    public function approacher(): Approacher
+    {
+        return new Approacher($this->neck, $this->finder(), $this->key);
+    }
+
     public function ruler(?Tempo $tempo = null): Ruler
     {
         return new Ruler($this->meter, $tempo ?? $this->tempo, $this->feel);
@@ -113,13 +124,25 @@ final readonly class Breakdown
         return new Part($name);
     }
 
+    /**
+     * The same breakdown with some of its parts changed.
+     *
+     * @param ?non-empty-list<Section> $sections
+     * @param ?list<Pin>               $pins
+     * @param ?list<Approach>          $approaches
+     */
+    public function with(?Key $key = null, ?Meter $meter = null, ?Neck $neck = null, ?array $sections = null, ?array $pins = null, ?Pattern $pattern = null, ?Groove $groove = null, ?array $approaches = null): self
+    {
+        return new self($this->title, $this->genre, $key ?? $this->key, $meter ?? $this->meter, $this->tempo, $this->feel, $neck ?? $this->neck, $this->company, $sections ?? $this->sections,
+            $pins ?? $this->pins, $pattern ?? $this->pattern, $this->school, $groove ?? $this->groove, $this->parts, $this->notes, $this->wishes, $approaches ?? $this->approaches);
+    }
+
     /** The same breakdown with its pattern laid out anew; in another meter it takes that meter's first groove. */
     public function shaped(Meter $meter, int $bars, int $grid): self
     {
         $groove = $meter->text() === $this->meter->text() ? $this->groove : Groove::defaultFor($meter);
 
-        return new self($this->title, $this->genre, $this->key, $meter, $this->tempo, $this->feel, $this->neck, $this->company, $this->sections,
-            $this->pins, (new PatternShaper())->shaped($this->pattern, $meter, $bars, $grid), $this->school, $groove, $this->parts, $this->notes, $this->wishes);
+        return $this->with(meter: $meter, pattern: (new PatternShaper())->shaped($this->pattern, $meter, $bars, $grid), groove: $groove);
     }
 
     /** The same breakdown with its capo elsewhere: pinned grips keep sounding as they do, where the neck lets them. */
@@ -132,8 +155,22 @@ final readonly class Breakdown
             $moved === null ? $dropped[] = $pin : $pins[] = $moved;
         }
 
-        return new MovedBreakdown(new self($this->title, $this->genre, $this->key, $this->meter, $this->tempo, $this->feel, new Neck($this->neck->tuning, $capo), $this->company,
-            $this->sections, $pins, $this->pattern, $this->school, $this->groove, $this->parts, $this->notes, $this->wishes), $dropped);
+        return new MovedBreakdown($this->with(neck: new Neck($this->neck->tuning, $capo), pins: $pins), $dropped);
+    }
+
+    /** The same breakdown in another tuning: every grip of its line goes over, with the same notes where a hand can hold them. */
+    public function withTuning(Tuning $tuning): self
+    {
+        $retuned = $this->with(neck: new Neck($tuning, $this->neck->capo), pins: []);
+        $converter = new TuningConverter($retuned->neck, $retuned->finder());
+        $voiced = $this->voiced();
+        $pins = [];
+        foreach ($voiced->form->chords as $place => $chord) {
+            $grip = $converter->convert($voiced->path->voicings[$place]);
+            $pins[] = new Pin($chord->section, $chord->bar, $chord->at, $chord->chord->text(), $grip->frets);
+        }
+
+        return $retuned->with(pins: $pins);
     }
 
     /** The same breakdown in another key: typed letters move, pinned grips move the shorter way where they can. */
@@ -149,8 +186,9 @@ final readonly class Breakdown
             $moved = $pin->movedBy($semitones, $symbol);
             $moved === null ? $dropped[] = $pin : $pins[] = $moved;
         }
+        $approaches = array_map(fn (Approach $each): Approach => new Approach($each->section, $each->bar, $each->at,
+            $this->key->carryChord($reader->chord($each->symbol), $to)->text(), $each->kind, $each->steps, $each->slotTicks), $this->approaches);
 
-        return new MovedBreakdown(new self($this->title, $this->genre, $to, $this->meter, $this->tempo, $this->feel, $this->neck, $this->company,
-            $sections, $pins, $this->pattern, $this->school, $this->groove, $this->parts, $this->notes, $this->wishes), $dropped);
+        return new MovedBreakdown($this->with(key: $to, sections: $sections, pins: $pins, approaches: $approaches), $dropped);
     }
 }

@@ -28,6 +28,16 @@ final class ChartNotReadable extends \InvalidArgumentException implements CoreEx
         return new self('A section needs a name of 1 to 40 characters, such as A, Verse or Intro.');
     }
 
+    public static function approachSteps(int $steps, int $most): self
+    {
+        return new self(sprintf('An approach of %d grips cannot be played. Choose 1 to %d.', $steps, $most));
+    }
+
+    public static function approachSlot(int $ticks): self
+    {
+        return new self(sprintf('A slot of %d ticks is too short or too long for an approach. Choose a sixteenth up to a whole note: 240 to 3840.', $ticks));
+    }
+
     public static function empty(): self
     {
         return new self('There are no chords in this line yet. Type bars between strokes, such as | Dm6 | B♭7 | Gm7 A7 | Dm6 |.');

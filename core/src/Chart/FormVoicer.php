@@ -21,11 +21,17 @@ final readonly class FormVoicer
      */
     public function voice(Form $form, array $pins): VoicedForm
     {
-        $pinned = array_map(fn (FormChord $chord): ?array => $this->pinned($chord, $pins), $form->chords);
-        $used = array_map(static fn (array $held): Pin => $held[0], array_filter($pinned));
+        $links = LinkedPins::of($form, $pins);
+        $held = [];
+        $used = [];
+        foreach ($form->chords as $chord) {
+            $pinned = $this->pinned($chord, $pins);
+            $used[] = $pinned[0] ?? null;
+            $held[] = $pinned[1] ?? $this->following($chord, $links);
+        }
         $loose = array_values(array_filter($pins, static fn (Pin $pin): bool => ! in_array($pin, $used, true)));
 
-        return new VoicedForm($form, $this->path->asWished($this->candidates($form, $pinned)), $loose);
+        return new VoicedForm($form, $this->path->asWished($this->candidates($form, $held)), $loose);
     }
 
     /** The form in a second place on the neck, pins left aside. */
@@ -35,19 +41,19 @@ final readonly class FormVoicer
     }
 
     /**
-     * @param list<array{Pin, Voicing}|null> $pinned
+     * @param list<Voicing|null> $held
      *
-     * @return list<non-empty-list<Voicing>> for each chord its pinned grip, or the best ones there are
+     * @return list<non-empty-list<Voicing>> for each chord the grip it is held to, or the best ones there are
      */
-    private function candidates(Form $form, array $pinned): array
+    private function candidates(Form $form, array $held): array
     {
         $found = [];
         $candidates = [];
         foreach ($form->chords as $place => $chord) {
-            $held = $pinned[$place] ?? null;
-            $candidates[] = $held === null
+            $grip = $held[$place] ?? null;
+            $candidates[] = $grip === null
                 ? $found[$chord->chord->text()] ??= $this->finder->find($chord->chord, PathFinder::CANDIDATES)->best
-                : [$held[1]];
+                : [$grip];
         }
 
         return $candidates;
@@ -90,5 +96,12 @@ final readonly class FormVoicer
         }
 
         return null;
+    }
+
+    private function following(FormChord $chord, LinkedPins $links): ?Voicing
+    {
+        $frets = $links->fretsFor($chord->chord);
+
+        return $frets === null || count($frets) !== $this->finder->strings() ? null : $this->finder->voicing($chord->chord, $frets);
     }
 }

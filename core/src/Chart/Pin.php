@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Chart;
 
+use Gravik\Neck\Frets;
 use Gravik\Neck\NeckException;
 
 /** A grip the teacher chose for one chord of the form. It holds while that place still has that chord. */
@@ -12,11 +13,12 @@ final readonly class Pin
     /**
      * @param string         $symbol the chord it was chosen for
      * @param list<int|null> $frets  low to high, counted from the capo
+     * @param bool           $linked whether the same chord on other roots follows it along the neck
      */
-    public function __construct(public int $section, public int $bar, public int $at, public string $symbol, public array $frets)
+    public function __construct(public int $section, public int $bar, public int $at, public string $symbol, public array $frets, public bool $linked = false)
     {
         if (count($frets) < 4 || count($frets) > 8) {
-            throw NeckException::grip(implode(' ', array_map(static fn (?int $fret): string => $fret === null ? 'x' : (string) $fret, $frets)), 6);
+            throw NeckException::grip(Frets::text($frets), 6);
         }
         foreach ($frets as $fret) {
             if ($fret !== null && ($fret < 0 || $fret > 24)) {
@@ -39,21 +41,11 @@ final readonly class Pin
     public function movedBy(int $semitones, string $symbol): ?self
     {
         if ($semitones === 0) {
-            return new self($this->section, $this->bar, $this->at, $symbol, $this->frets);
+            return new self($this->section, $this->bar, $this->at, $symbol, $this->frets, $this->linked);
         }
-        if (in_array(0, $this->frets, true)) {
-            return null;
-        }
-        $shorterFirst = $semitones <= 6 ? [$semitones, $semitones - 12] : [$semitones - 12, $semitones];
-        foreach ($shorterFirst as $shift) {
-            $moved = array_map(static fn (?int $fret): ?int => $fret === null ? null : $fret + $shift, $this->frets);
-            $fretted = array_filter($moved, static fn (?int $fret): bool => $fret !== null);
-            if ($fretted !== [] && min($fretted) >= 1 && max($fretted) <= 15) {
-                return new self($this->section, $this->bar, $this->at, $symbol, $moved);
-            }
-        }
+        $moved = Frets::raised($this->frets, $semitones);
 
-        return null;
+        return $moved === null ? null : new self($this->section, $this->bar, $this->at, $symbol, $moved, $this->linked);
     }
 
     /** The same strings some frets up or down; null where that leaves frets 0 to 15. */
@@ -62,6 +54,6 @@ final readonly class Pin
         $moved = array_map(static fn (?int $fret): ?int => $fret === null ? null : $fret + $frets, $this->frets);
         $fretted = array_filter($moved, static fn (?int $fret): bool => $fret !== null);
 
-        return $fretted !== [] && min($fretted) >= 0 && max($fretted) <= 15 ? new self($this->section, $this->bar, $this->at, $this->symbol, $moved) : null;
+        return $fretted !== [] && min($fretted) >= 0 && max($fretted) <= 15 ? new self($this->section, $this->bar, $this->at, $this->symbol, $moved, $this->linked) : null;
     }
 }

@@ -8,6 +8,8 @@ use Gravik\Band\Groove;
 use Gravik\Band\Part;
 use Gravik\Band\PartName;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Chart\Approach;
+use Gravik\Chart\ApproachKind;
 use Gravik\Chart\Pin;
 use Gravik\Chart\Section;
 use Gravik\Formats\Internal\Fields;
@@ -34,7 +36,7 @@ final readonly class BreakdownJson
     public const VERSION = 1;
 
     private const FIELDS = ['format', 'version', 'title', 'genre', 'key', 'meter', 'tempo', 'feel', 'tuning', 'capo', 'company',
-        'sections', 'pins', 'path', 'pattern', 'school', 'band', 'notes'];
+        'sections', 'pins', 'approaches', 'path', 'pattern', 'school', 'band', 'notes'];
 
     public function __construct(private PatternJson $patterns = new PatternJson()) {}
 
@@ -85,6 +87,7 @@ final readonly class BreakdownJson
             $band->list('parts', $this->part(...), 3),
             $fields->string('notes'),
             $fields->has('path') ? $this->wishes($fields->object('path')) : new PathWishes(),
+            $fields->has('approaches') ? $fields->list('approaches', $this->approach(...), 200) : [],
         ));
     }
 
@@ -104,7 +107,9 @@ final readonly class BreakdownJson
             'capo' => $breakdown->neck->capo,
             'company' => $breakdown->company->value,
             'sections' => array_map(static fn (Section $section): array => ['name' => $section->name, 'line' => $section->line], $breakdown->sections),
-            'pins' => array_map(static fn (Pin $pin): array => ['section' => $pin->section, 'bar' => $pin->bar, 'at' => $pin->at, 'symbol' => $pin->symbol, 'frets' => $pin->frets], $breakdown->pins),
+            'pins' => array_map(static fn (Pin $pin): array => ['section' => $pin->section, 'bar' => $pin->bar, 'at' => $pin->at, 'symbol' => $pin->symbol, 'frets' => $pin->frets] + ($pin->linked ? ['linked' => true] : []), $breakdown->pins),
+            'approaches' => array_map(static fn (Approach $each): array => ['section' => $each->section, 'bar' => $each->bar, 'at' => $each->at, 'symbol' => $each->symbol,
+                'kind' => $each->kind->value, 'steps' => $each->steps, 'slotTicks' => $each->slotTicks], $breakdown->approaches),
             'path' => self::writeWishes($breakdown->wishes),
             'pattern' => $this->patterns->write($breakdown->pattern),
             'school' => $breakdown->school->value,
@@ -130,9 +135,18 @@ final readonly class BreakdownJson
 
     private function pin(mixed $value, string $pointer): Pin
     {
-        $fields = Fields::of($value, $pointer)->only(['section', 'bar', 'at', 'symbol', 'frets']);
+        $fields = Fields::of($value, $pointer)->only(['section', 'bar', 'at', 'symbol', 'frets', 'linked']);
 
-        return $fields->build(static fn (): Pin => new Pin($fields->int('section'), $fields->int('bar'), $fields->int('at'), $fields->string('symbol'), $fields->list('frets', Fields::intOrNull(...), 8)));
+        return $fields->build(static fn (): Pin => new Pin($fields->int('section'), $fields->int('bar'), $fields->int('at'), $fields->string('symbol'),
+            $fields->list('frets', Fields::intOrNull(...), 8), $fields->has('linked') && $fields->bool('linked')));
+    }
+
+    private function approach(mixed $value, string $pointer): Approach
+    {
+        $fields = Fields::of($value, $pointer)->only(['section', 'bar', 'at', 'symbol', 'kind', 'steps', 'slotTicks']);
+
+        return $fields->build(static fn (): Approach => new Approach($fields->int('section'), $fields->int('bar'), $fields->int('at'), $fields->string('symbol'),
+            $fields->enum('kind', ApproachKind::class), $fields->int('steps'), $fields->int('slotTicks')));
     }
 
     private function part(mixed $value, string $pointer): Part

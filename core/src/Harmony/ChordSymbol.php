@@ -75,6 +75,14 @@ final readonly class ChordSymbol
         return new Degree($number, $alter);
     }
 
+    /** Whether a pitch (MIDI) is the root or a required, optional or altered degree of this chord. */
+    public function has(int $midi): bool
+    {
+        $semitones = ($midi - $this->root->pitchClass() + 120) % 12;
+
+        return array_filter($this->degrees(), static fn (Degree $degree): bool => $degree->semitones() === $semitones) !== [];
+    }
+
     /** How that pitch class is spelled in this chord: the ♭3 of A♭ is C♭. */
     public function spell(int $pitchClass): NoteName
     {

@@ -23,7 +23,7 @@ final readonly class CapoPlan
 
     private const LOOKED_AT = 8;
 
-    public function __construct(private HandProfile $hand = HandProfile::Medium) {}
+    public function __construct(private HandProfile $hand = new HandProfile()) {}
 
     /**
      * @param list<ChordSymbol> $chords of the tune, each once

@@ -8,6 +8,7 @@ use Gravik\Harmony\ChordName;
 use Gravik\Harmony\ChordNamer;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
+use Gravik\Words;
 
 /** Says what a grip is called: from frets to names. */
 final readonly class GripNamer
@@ -28,8 +29,8 @@ final readonly class GripNamer
      */
     public static function parse(string $typed, int $strings): array
     {
-        $words = preg_split('/[\s,]+/', trim($typed), -1, PREG_SPLIT_NO_EMPTY);
-        if ($words === false || count($words) !== $strings) {
+        $words = Words::of($typed);
+        if (count($words) !== $strings) {
             throw NeckException::grip($typed, $strings);
         }
 
@@ -72,7 +73,7 @@ final readonly class GripNamer
     {
         $open = $this->neck->openMidi();
         if (count($frets) !== count($open)) {
-            throw NeckException::grip(implode(' ', array_map(static fn (?int $fret): string => $fret === null ? 'x' : (string) $fret, $frets)), count($open));
+            throw NeckException::grip(Frets::text($frets), count($open));
         }
         $notes = [];
         foreach ($frets as $string => $fret) {

@@ -34,6 +34,26 @@ final class NeckException extends \InvalidArgumentException implements CoreExcep
         return new self(sprintf('A guitar in a tuning of %d strings cannot be brought to one of %d. Choose two tunings with the same number of strings.', $from, $to));
     }
 
+    public static function fingers(): self
+    {
+        return new self('Fingers are numbered 1 (first) to 4 (little); at least one of them has to stay in use.');
+    }
+
+    public static function riff(string $typed, int $strings, int $highest): self
+    {
+        return new self(sprintf('"%s" is no figure. Write string and fret of each note, such as 6:3 5:2 5:5, strings 1 to %d, frets 0 to %d, at most 32 notes.', Quote::short($typed), $strings, $highest));
+    }
+
+    public static function melody(string $typed): self
+    {
+        return new self(sprintf('"%s" is no melody. Write notes with their octave, bars between strokes, such as E4 G4 | A4 C5; at most 64 notes.', Quote::short($typed)));
+    }
+
+    public static function melodyOffTheNeck(string $note): self
+    {
+        return new self(sprintf('%s with a note below it does not lie on this neck. Try the melody an octave lower or higher.', $note));
+    }
+
     public static function fretRange(string $typed): self
     {
         return new self(sprintf('"%s" is no range of frets. Write the lowest and the highest, such as 0-15, within 0 to 24.', Quote::short($typed)));

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Gravik\Neck;
 
 use Gravik\Harmony\ChordSymbol;
-use Gravik\Harmony\Degree;
 use Gravik\Harmony\Key;
 use Gravik\Harmony\Scale;
 
@@ -61,7 +60,7 @@ final readonly class NeckMap
         foreach ($open as $index => $midi) {
             for ($fret = $from; $fret <= max($position, 1) + self::HAND; $fret++) {
                 if ($scale->has(($midi + $fret) % 12)) {
-                    $zone[] = ['string' => count($open) - $index, 'fret' => $fret, 'midi' => $midi + $fret, 'chordTone' => self::isChordTone($chord, $midi + $fret)];
+                    $zone[] = ['string' => count($open) - $index, 'fret' => $fret, 'midi' => $midi + $fret, 'chordTone' => $chord->has($midi + $fret)];
                 }
             }
         }
@@ -87,7 +86,7 @@ final readonly class NeckMap
                 if ($upper < $this->range->lowest || $upper > $this->range->highest || ($fret > 0 && $upper > 0 && abs($upper - $fret) > self::WIDEST)) {
                     continue;
                 }
-                $tones = array_map(static fn (int $note): bool => self::isChordTone($chord, $note), $midi);
+                $tones = array_map(static fn (int $note): bool => $chord->has($note), $midi);
                 $scale = Scale::ofKey($key);
                 if (($tones[0] || $scale->has($midi[0] % 12)) && ($tones[1] || $scale->has($midi[1] % 12))) {
                     $kind = match (count(array_filter($tones))) {
@@ -123,12 +122,5 @@ final readonly class NeckMap
         }
 
         return $hammers;
-    }
-
-    private static function isChordTone(ChordSymbol $chord, int $midi): bool
-    {
-        $semitones = ($midi - $chord->rootPitchClass() + 120) % 12;
-
-        return array_filter([new Degree(1), ...$chord->required, ...$chord->optional], static fn (Degree $degree): bool => $degree->semitones() === $semitones) !== [];
     }
 }

@@ -18,7 +18,7 @@ final readonly class Voicing
 
     /**
      * @param list<int|null>        $frets
-     * @param list<int|null>        $fingers  0 open, 1 to 4; null where muted
+     * @param list<int|null>        $fingers  0 open, 1 to 4, HandProfile::THUMB; null where muted
      * @param list<Barre>           $barres
      * @param array<string, float>  $difficulty    its named parts, see Difficulty
      * @param array<string, float>  $unsuitability its named parts, see Unsuitability
@@ -92,7 +92,7 @@ final readonly class Voicing
     /** "x 3 2 0 1 0" */
     public function text(): string
     {
-        return implode(' ', array_map(static fn (?int $fret): string => $fret === null ? 'x' : (string) $fret, $this->frets));
+        return Frets::text($this->frets);
     }
 
     /**

@@ -8,6 +8,7 @@ use Gravik\Harmony\ChordSymbol;
 use Gravik\Neck\Internal\Demand;
 use Gravik\Neck\Internal\FingeringSearch;
 use Gravik\Neck\Internal\GripSearch;
+use Gravik\Neck\Internal\KindRules;
 
 /** Finds the grips for a chord on a neck, those that suit the hand and the company best first. */
 final readonly class VoicingFinder
@@ -16,7 +17,8 @@ final readonly class VoicingFinder
         private Neck $neck,
         private FretRange $range = new FretRange(),
         private Company $company = Company::Alone,
-        private HandProfile $hand = HandProfile::Medium,
+        private HandProfile $hand = new HandProfile(),
+        private ?GripKind $kind = null,
         private Difficulty $difficulty = new Difficulty(),
         private Unsuitability $unsuitability = new Unsuitability(),
         private FingeringSearch $fingering = new FingeringSearch(),
@@ -35,9 +37,11 @@ final readonly class VoicingFinder
         $grips = $this->search($chord);
         $atLeast = $this->leastRanks($grips);
         if ($atLeast === []) {
-            throw NeckException::nothingFits($chord->text(), $grips === []
+            throw NeckException::nothingFits($chord->text(), $grips === [] && $this->kind !== null
+                ? sprintf('It has no such grip here (%s): choose another kind, or allow more strings or frets.', $this->kind->words())
+                : ($grips === []
                 ? 'No four-fret box on these strings and frets holds all its required notes: allow more strings or frets'.($this->company === Company::Alone ? ', or let a bass player take the root.' : '.')
-                : sprintf('All %d grips need more than the %d mm this hand reaches: choose a larger hand or higher frets.', count($grips), (int) $this->hand->reachMm()));
+                : sprintf('All %d grips need more than the %d mm this hand reaches: choose a larger hand or higher frets.', count($grips), (int) $this->hand->reachMm())));
         }
         asort($atLeast);
         $best = [];
@@ -57,7 +61,7 @@ final readonly class VoicingFinder
             }
         }
         if ($best === []) {
-            throw NeckException::nothingFits($chord->text(), 'Four fingers cannot hold any of its grips here.');
+            throw NeckException::nothingFits($chord->text(), 'The fingers of this hand cannot hold any of its grips here: let it use a barre, the thumb or more fingers, or allow more strings.');
         }
         usort($best, self::bestFirst(...));
 
@@ -65,7 +69,7 @@ final readonly class VoicingFinder
     }
 
     /**
-     * Every grip within the bare rules, whatever the hand, in order of the strings from low to high.
+     * Every grip within the bare rules, whatever the hand's reach, in order of the strings from low to high.
      *
      * @return list<Voicing>
      */
@@ -83,7 +87,7 @@ final readonly class VoicingFinder
     {
         $open = $this->neck->openMidi();
         if (count($frets) !== count($open)) {
-            throw NeckException::grip(implode(' ', array_map(static fn (?int $fret): string => $fret === null ? 'x' : (string) $fret, $frets)), count($open));
+            throw NeckException::grip(Frets::text($frets), count($open));
         }
         $midi = [];
         $sounding = 0;
@@ -91,7 +95,7 @@ final readonly class VoicingFinder
             $midi[] = $fret === null ? null : $open[$index] + $fret;
             $sounding += $fret === null ? 0 : 1;
         }
-        $fingering = $sounding < 2 ? null : $this->fingering->easiest($frets);
+        $fingering = $sounding < 2 ? null : $this->fingering->easiest($frets, $this->hand);
         if ($fingering === null) {
             return null;
         }
@@ -121,11 +125,13 @@ final readonly class VoicingFinder
     {
         $open = $this->neck->openMidi();
         $reach = $this->hand->reachMm();
+        // Every grip the search gives can be held by four fingers with barres; another hand has to be asked.
+        $plain = $this->hand->barre && ! $this->hand->thumb && $this->hand->avoid === [];
         $ranks = [];
         foreach ($grips as $index => $frets) {
             $span = $this->span($frets);
-            if ($span <= $reach) {
-                $fingering = $this->fingering->atLeast($frets);
+            if ($span <= $reach && ($plain || $this->fingering->easiest($frets, $this->hand) !== null)) {
+                $fingering = $this->fingering->atLeast($frets, $this->hand);
                 $ranks[$index] = array_sum($this->difficulty->of($frets, $fingering, $span, $this->hand))
                     + array_sum($this->unsuitability->of($frets, $open, $this->company));
             }
@@ -157,7 +163,14 @@ final readonly class VoicingFinder
     /** @return list<list<int|null>> */
     private function search(ChordSymbol $chord): array
     {
-        return (new GripSearch($this->neck, $this->range, Demand::of($chord, $this->company)))->run();
+        $fingers = $this->hand->thumb ? 5 : 4;
+        if ($this->kind === null) {
+            return (new GripSearch($this->neck, $this->range, Demand::of($chord, $this->company), $fingers))->run();
+        }
+        $rules = new KindRules($this->kind, $chord, $this->company);
+        $open = $this->neck->openMidi();
+
+        return array_values(array_filter((new GripSearch($this->neck, $this->range, $rules->demand(), $fingers))->run(), static fn (array $frets): bool => $rules->accepts($frets, $open)));
     }
 
     /**
@@ -170,7 +183,7 @@ final readonly class VoicingFinder
     {
         $places = [];
         foreach ($fingers as $string => $finger) {
-            if ($finger !== null && $finger > 0) {
+            if ($finger !== null && $finger > 0 && $finger !== HandProfile::THUMB) {
                 $places[$finger] = (int) $frets[$string];
             }
         }

@@ -6,7 +6,9 @@ namespace Gravik\Performance;
 
 use Gravik\Band\PartName;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Chart\PlacedApproach;
 use Gravik\Chart\VoicedForm;
+use Gravik\Performance\Internal\ApproachStrokes;
 use Gravik\Performance\Internal\ChordClock;
 use Gravik\Performance\Internal\StrokeEnds;
 use Gravik\Performance\Internal\ZoneStrings;
@@ -16,7 +18,10 @@ use Gravik\Time\Feel;
 use Gravik\Time\Ruler;
 use Gravik\Time\Tempo;
 
-/** The pattern laid over the whole form: every stroke with its chord, its strings, its start and its ends. */
+/**
+ * The pattern laid over the whole form: every stroke with its chord, its strings, its start and its ends. Where the hand
+ * walks to a chord, the walk's grips sound in place of the pattern.
+ */
 final readonly class GuitarPart
 {
     /** @return list<PlayedStroke> in order of time; strokes over a silent place are left out */
@@ -28,7 +33,8 @@ final readonly class GuitarPart
         $slotTicks = $hand->pattern->slotTicks();
         $barTicks = $breakdown->meter->barTicks();
         $strokes = $hand->pattern->strokes();
-        $placed = [];
+        $approaches = $breakdown->approaches === [] ? [] : $breakdown->approacher()->all($voiced, $breakdown->approaches);
+        $placed = array_merge([], ...array_map(static fn (PlacedApproach $approach): array => (new ApproachStrokes($ruler, $clock, $slotTicks, $part->offsetMs))->of($approach), $approaches));
         for ($start = 0; $start < $voiced->form->ticks(); $start += $hand->pattern->ticks) {
             foreach ($strokes as $stroke) {
                 $tick = $start + $stroke->at;
@@ -36,7 +42,8 @@ final readonly class GuitarPart
                 if ($chord !== null && $stroke->chord === ChordOf::Next) {
                     $chord = $clock->after($chord);
                 }
-                if ($chord === null) {
+                $walksIn = array_filter($approaches, static fn (PlacedApproach $approach): bool => $approach->fromTicks <= $tick && $tick < $approach->untilTicks()) !== [];
+                if ($chord === null || $walksIn) {
                     continue;
                 }
                 $voicing = $voiced->path->voicings[$chord];

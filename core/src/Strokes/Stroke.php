@@ -54,6 +54,18 @@ final readonly class Stroke
             $this->accent, $this->length, $this->stoppedBy, $this->ends, $this->offsetMs, $this->ornament, $this->chord, $this->fixed);
     }
 
+    public function lasting(?Length $length): self
+    {
+        return new self($this->at, $this->division, $this->action, $this->direction, $this->by, $this->strings, $this->articulation,
+            $this->accent, $length, $this->stoppedBy, $this->ends, $this->offsetMs, $this->ornament, $this->chord, $this->fixed);
+    }
+
+    public function articulated(Articulation $articulation): self
+    {
+        return new self($this->at, $this->division, $this->action, $this->direction, $this->by, $this->strings, $articulation,
+            $this->accent, $this->length, $this->stoppedBy, $this->ends, $this->offsetMs, $this->ornament, $this->chord, $this->fixed);
+    }
+
     public function hasFixed(string $field): bool
     {
         return in_array($field, $this->fixed, true);

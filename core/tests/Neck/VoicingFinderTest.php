@@ -98,7 +98,7 @@ it('gives every grip a fingering that a hand can take', function (string $chord,
 it('keeps the best grips of all when it looks at the promising ones only', function (string $chord, string $role, int $limit): void {
     $symbol = ChordSymbol::parse($chord);
     $neck = new Neck(Tuning::standard());
-    $reach = HandProfile::Medium->reachMm();
+    $reach = (new HandProfile())->reachMm();
     $ranks = array_map(static fn (Voicing $voicing): float => $voicing->rank, array_filter(finder($role)->all($symbol), static fn (Voicing $voicing): bool => $voicing->spanMm <= $reach));
     sort($ranks);
     $best = array_map(static fn (Voicing $voicing): float => $voicing->rank, finder($role)->find($symbol, $limit)->best);

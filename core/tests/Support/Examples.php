@@ -37,6 +37,7 @@ final class Examples
             'company' => 'alone',
             'sections' => [['name' => 'A', 'line' => '| Dm | A7 |']],
             'pins' => [],
+            'approaches' => [],
             'path' => ['window' => '0-15', 'strings' => '', 'keepTop' => false, 'bass' => 'free', 'parallel' => false, 'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1]],
             'pattern' => (new PatternJson())->write(self::pattern($slots, $meter, $grid)),
             'school' => 'pendulum',

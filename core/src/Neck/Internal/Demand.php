@@ -49,6 +49,20 @@ final readonly class Demand
         return new self($allowed, $required | ($chord->power ? $root : 0), $oneOf, null, $least);
     }
 
+    /**
+     * These degrees, whatever lies lowest.
+     *
+     * @param list<Degree> $required
+     * @param list<Degree> $oneOf    at least one of them where there are any
+     */
+    public static function exactly(ChordSymbol $chord, array $required, array $oneOf, int $leastStrings): self
+    {
+        $bits = self::bits($chord, $required);
+        $more = self::bits($chord, $oneOf);
+
+        return new self($bits | $more, $bits, $more, null, $leastStrings);
+    }
+
     /** @param list<Degree> $degrees */
     private static function bits(ChordSymbol $chord, array $degrees): int
     {

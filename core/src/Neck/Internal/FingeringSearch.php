@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace Gravik\Neck\Internal;
 
 use Gravik\Neck\Barre;
+use Gravik\Neck\HandProfile;
 
 /**
  * The easiest way to finger a grip: every run is taken by one finger (a barre) or by a finger each, fingers rise with
- * the frets, and all such plans are compared. The cost is in the same unit as the grip's difficulty (a heuristic).
+ * the frets, and all such plans are compared; where the hand can, the thumb may take the lowest strings from above. The cost is in the same unit as the grip's difficulty (a heuristic).
  *
  * @internal VoicingFinder is the door
  */
@@ -27,18 +28,55 @@ final readonly class FingeringSearch
 
     private const BARRE_PER_STRING = 0.12;
 
+    private const THUMB = 0.3;
+
+    /** The thumb comes round the neck opposite the first finger: so many frets above it at the most. */
+    private const THUMB_AHEAD = 1;
+
+    private const THUMB_STRINGS = 2;
+
     /**
      * @param list<int|null> $frets low to high
      *
-     * @return array{fingers: list<int|null>, barres: list<Barre>, cost: float}|null null when four fingers cannot do it
+     * @return array{fingers: list<int|null>, barres: list<Barre>, cost: float}|null null when this hand cannot do it
      */
-    public function easiest(array $frets): ?array
+    public function easiest(array $frets, HandProfile $hand = new HandProfile()): ?array
+    {
+        $best = $this->withFingers($frets, $hand);
+        foreach ($hand->thumb ? self::underTheThumb($frets) : [] as $strings) {
+            $rest = $frets;
+            foreach ($strings as $string) {
+                $rest[$string] = null;
+            }
+            $fingered = $this->withFingers(array_values($rest), $hand);
+            $cost = ($fingered['cost'] ?? INF) + self::THUMB;
+            if ($fingered !== null && ($best === null || $cost < $best['cost'] - 1e-9)) {
+                $fingers = $fingered['fingers'];
+                foreach ($strings as $string) {
+                    $fingers[$string] = HandProfile::THUMB;
+                }
+                $best = ['fingers' => array_values($fingers), 'barres' => $fingered['barres'], 'cost' => $cost];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param list<int|null> $frets
+     *
+     * @return array{fingers: list<int|null>, barres: list<Barre>, cost: float}|null
+     */
+    private function withFingers(array $frets, HandProfile $hand): ?array
     {
         $runs = FingerRuns::of($frets)->runs;
         $best = null;
-        foreach (self::plans($runs) as $presses) {
+        foreach (self::plans($runs, $hand) as $presses) {
             $count = count($presses);
             foreach (self::choices($count) as $fingers) {
+                if ($hand->avoid !== [] && array_intersect($fingers, $hand->avoid) !== []) {
+                    continue;
+                }
                 $cost = self::cost($presses, $fingers);
                 if ($best === null || $cost < $best[0] - 1e-9) {
                     $best = [$cost, $presses, $fingers];
@@ -53,12 +91,36 @@ final readonly class FingeringSearch
     }
 
     /**
+     * @param list<int|null> $frets
+     *
+     * @return list<non-empty-list<int>> the strings (0 = lowest) that the thumb could take together
+     */
+    private static function underTheThumb(array $frets): array
+    {
+        $choices = [];
+        for ($count = 1; $count <= self::THUMB_STRINGS; $count++) {
+            $taken = array_slice($frets, 0, $count);
+            $others = array_filter(array_slice($frets, $count), static fn (?int $fret): bool => $fret !== null && $fret > 0);
+            $fret = $taken[0] ?? 0;
+            if ($fret > 0 && array_unique($taken) === [$fret] && ($others === [] || $fret <= min($others) + self::THUMB_AHEAD)) {
+                $choices[] = range(0, $count - 1);
+            }
+        }
+
+        return $choices;
+    }
+
+    /**
      * No fingering of these frets costs less: strings at one fret take a finger each, or at best one barre by the first finger.
      *
      * @param list<int|null> $frets
      */
-    public function atLeast(array $frets): float
+    public function atLeast(array $frets, HandProfile $hand = new HandProfile()): float
     {
+        if ($hand->thumb) {
+            // The thumb spares the fingers at most the two lowest strings.
+            $frets = array_slice($frets, self::THUMB_STRINGS);
+        }
         $strings = [];
         foreach ($frets as $fret) {
             if ($fret !== null && $fret > 0) {
@@ -78,13 +140,15 @@ final readonly class FingeringSearch
      *
      * @return list<list<array{int, non-empty-list<int>}>> each plan a list of presses [fret, strings], at most four
      */
-    private static function plans(array $runs): array
+    private static function plans(array $runs, HandProfile $hand): array
     {
         $plans = [[]];
         foreach ($runs as $run) {
             $grown = [];
             foreach ($plans as $plan) {
-                $grown[] = [...$plan, [$run['fret'], $run['strings']]];
+                if ($hand->barre || count($run['strings']) === 1) {
+                    $grown[] = [...$plan, [$run['fret'], $run['strings']]];
+                }
                 if (count($run['strings']) > 1) {
                     $grown[] = [...$plan, ...array_map(static fn (int $string): array => [$run['fret'], [$string]], $run['strings'])];
                 }

@@ -16,8 +16,6 @@ final class GripSearch
 {
     private const BOX = 3;
 
-    private const FINGERS = 4;
-
     /** @var list<array<int, int>> per string: fret => pitch-class bit, allowed ones only */
     private array $playable;
 
@@ -30,7 +28,7 @@ final class GripSearch
     /** @var list<int> */
     private readonly array $openMidi;
 
-    public function __construct(Neck $neck, FretRange $range, private readonly Demand $demand)
+    public function __construct(Neck $neck, FretRange $range, private readonly Demand $demand, private readonly int $fingers = 4)
     {
         $this->openMidi = $neck->openMidi();
         $strings = count($this->openMidi);
@@ -80,7 +78,7 @@ final class GripSearch
         if ($index === count($this->playable)) {
             if ($sounding >= $this->demand->leastStrings
                 && ($this->demand->oneOf === 0 || ($bits & $this->demand->oneOf) !== 0)
-                && $this->lowestFits($frets) && $this->fourFingersDo($frets)) {
+                && $this->lowestFits($frets) && $this->fingersDo($frets)) {
                 $this->found[] = $frets;
             }
 
@@ -103,14 +101,14 @@ final class GripSearch
     }
 
     /** @param list<int|null> $frets */
-    private function fourFingersDo(array $frets): bool
+    private function fingersDo(array $frets): bool
     {
         $fretted = 0;
         foreach ($frets as $fret) {
             $fretted += $fret === null || $fret === 0 ? 0 : 1;
         }
 
-        return $fretted <= self::FINGERS || FingerRuns::of($frets)->count() <= self::FINGERS;
+        return $fretted <= $this->fingers || FingerRuns::of($frets)->count() <= $this->fingers;
     }
 
     /** @param list<int|null> $frets */

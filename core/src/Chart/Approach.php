@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Chart;
+
+/** How the teacher comes to one chord of the form. It holds while that place still has that chord. */
+final readonly class Approach
+{
+    private const MOST_STEPS = 8;
+
+    /**
+     * @param int $at        of the target, ticks from its bar line
+     * @param int $steps     grips before the target, 1 to 8
+     * @param int $slotTicks from one grip to the next
+     */
+    public function __construct(public int $section, public int $bar, public int $at, public string $symbol, public ApproachKind $kind, public int $steps, public int $slotTicks)
+    {
+        if ($steps < 1 || $steps > self::MOST_STEPS) {
+            throw ChartNotReadable::approachSteps($steps, self::MOST_STEPS);
+        }
+        if ($slotTicks < 240 || $slotTicks > 3840) {
+            throw ChartNotReadable::approachSlot($slotTicks);
+        }
+    }
+
+    public function belongsTo(FormChord $chord): bool
+    {
+        return $this->section === $chord->section && $this->bar === $chord->bar && $this->at === $chord->at && $this->symbol === $chord->chord->text();
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Chart;
+
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Neck\Frets;
+
+/** Grips that the same chord on other roots follows: mark the IV once, and the V lies two frets up for as long as it is linked. */
+final readonly class LinkedPins
+{
+    /** @param list<array{Pin, ChordSymbol}> $links */
+    private function __construct(private array $links) {}
+
+    /** @param list<Pin> $pins */
+    public static function of(Form $form, array $pins): self
+    {
+        $links = [];
+        foreach ($pins as $pin) {
+            foreach ($form->chords as $chord) {
+                if ($pin->linked && $pin->belongsTo($chord)) {
+                    $links[] = [$pin, $chord->chord];
+                }
+            }
+        }
+
+        return new self($links);
+    }
+
+    /** @return list<int|null>|null the frets that this chord takes from the first grip it follows; null where it follows none */
+    public function fretsFor(ChordSymbol $chord): ?array
+    {
+        foreach ($this->links as [$pin, $marked]) {
+            if ($chord->ending === $marked->ending && ($chord->bass === null) === ($marked->bass === null)) {
+                $frets = Frets::raised($pin->frets, ($chord->rootPitchClass() - $marked->rootPitchClass() + 12) % 12);
+                if ($frets !== null) {
+                    return $frets;
+                }
+            }
+        }
+
+        return null;
+    }
+}

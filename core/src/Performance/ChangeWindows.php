@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Performance;
+
+use Gravik\Neck\FingerMoves;
+use Gravik\Neck\Neck;
+use Gravik\Neck\Voicing;
+use Gravik\Strokes\LengthKind;
+
+/**
+ * Finds every change of grip in a performance and whether the hand has time for it. Needed: 100 ms + 60 ms·log2(D/W + 1),
+ * D the hand's travel and W the width of the target fret, both in mm (rule of thumb).
+ */
+final readonly class ChangeWindows
+{
+    private const BASE_MS = 100.0;
+
+    private const PER_DOUBLING_MS = 60.0;
+
+    /** A stroke left to ring may be let go after this share of its time without anybody missing it. */
+    private const RINGING_SHARE = 0.5;
+
+    public function __construct(private Neck $neck) {}
+
+    /** @return list<ChangeWindow> in order of time */
+    public function of(Timeline $timeline): array
+    {
+        $windows = [];
+        $last = null;
+        $held = 0.0;
+        foreach ($timeline->strokes as $stroke) {
+            if ($last !== null && $last->voicing->frets !== $stroke->voicing->frets) {
+                $windows[] = $this->window($last, $stroke, $held);
+                $held = 0.0;
+            }
+            $held = max($held, self::mustSoundUntil($stroke));
+            $last = $stroke;
+        }
+
+        return $windows;
+    }
+
+    /** What a change to this grip needs, in ms; 0 where no finger moves. */
+    public function needMs(Voicing $from, Voicing $to): float
+    {
+        if (FingerMoves::between($from, $to)->none) {
+            return 0.0;
+        }
+        $width = $to->position === 0 ? $this->neck->fretMm(1) - $this->neck->fretMm(0) : $this->neck->fretMm($to->position) - $this->neck->fretMm($to->position - 1);
+
+        return self::BASE_MS + self::PER_DOUBLING_MS * log($this->travelMm($from, $to) / $width + 1, 2);
+    }
+
+    /** Seconds; a dead stroke and open strings leave the fretting hand free at once. */
+    public static function mustSoundUntil(PlayedStroke $played): float
+    {
+        $until = $played->t;
+        foreach ($played->strings as $place => $string) {
+            if (! $played->stroke->isDead() && ($played->voicing->frets[$string] ?? 0) > 0) {
+                $until = max($until, $played->ends[$place]);
+            }
+        }
+        $rings = $played->stroke->length === null || in_array($played->stroke->length->kind, [LengthKind::UntilNext, LengthKind::UntilChange], true);
+
+        return $rings ? $played->t + self::RINGING_SHARE * ($until - $played->t) : $until;
+    }
+
+    private function window(PlayedStroke $last, PlayedStroke $first, float $heldUntil): ChangeWindow
+    {
+        $moves = FingerMoves::between($last->voicing, $first->voicing);
+
+        return new ChangeWindow($first->chord, $last->voicing, $first->voicing, 1000 * max(0.0, $first->t - $heldUntil), $this->needMs($last->voicing, $first->voicing),
+            $this->travelMm($last->voicing, $first->voicing), $moves->stay, $moves->slide, $moves->common, $last, $first);
+    }
+
+    /** An open grip leaves the hand where it is. */
+    private function travelMm(Voicing $from, Voicing $to): float
+    {
+        return $from->position === 0 || $to->position === 0 ? 0.0 : abs($this->neck->tipMm($to->position) - $this->neck->tipMm($from->position));
+    }
+}

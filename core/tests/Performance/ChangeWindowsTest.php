@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Neck\Neck;
+use Gravik\Neck\Tuning;
+use Gravik\Neck\VoicingFinder;
+use Gravik\Performance\ChangeRepair;
+use Gravik\Performance\ChangeRepairs;
+use Gravik\Performance\ChangeWindow;
+use Gravik\Performance\ChangeWindows;
+use Gravik\Performance\Performer;
+use Gravik\Tests\Support\Examples;
+
+/** Two grips far apart, four strokes a bar. */
+function farApart(float $tempo, string $slots = 'x.x.x.x.'): Breakdown
+{
+    return Examples::breakdown(['key' => 'C major', 'tempo' => $tempo, 'sections' => [['name' => 'A', 'line' => '| F | B♭ |']], 'pins' => [
+        ['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'F', 'frets' => [1, 3, 3, 2, 1, 1]],
+        ['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'B♭', 'frets' => [6, 8, 8, 7, 6, 6]],
+    ]], $slots);
+}
+
+function windowOf(Breakdown $breakdown): ChangeWindow
+{
+    return (new ChangeWindows($breakdown->neck))->of((new Performer())->perform($breakdown))[0];
+}
+
+it('needs 100 ms and 60 ms for each doubling of the way against the width of the fret', function (): void {
+    $window = windowOf(farApart(120));
+    $wire = static fn (int $fret): float => 648 * (1 - 2 ** (-$fret / 12));
+    $tip = static fn (int $fret): float => $wire($fret) - 0.3 * ($wire($fret) - $wire($fret - 1));
+
+    expect($window->travelMm)->toEqualWithDelta($tip(6) - $tip(1), 1e-6)
+        ->and($window->needMs)->toEqualWithDelta(100 + 60 * log(($tip(6) - $tip(1)) / ($wire(6) - $wire(5)) + 1, 2), 1e-6);
+});
+
+it('counts the time from where the old grip may be let go to the first stroke of the new one', function (float $tempo): void {
+    // The last quarter rings to the next stroke; half of it has to be heard.
+    expect(windowOf(farApart($tempo))->haveMs)->toEqualWithDelta(0.5 * 60000 / $tempo, 0.5);
+})->with([60, 120, 240]);
+
+it('needs no time where no finger moves, and leaves the hand free after a dead stroke', function (): void {
+    $same = new ChangeWindows(new Neck(Tuning::standard()));
+    $finder = new VoicingFinder(new Neck(Tuning::standard()));
+    $am = $finder->voicing(ChordSymbol::parse('Am'), [null, 0, 2, 2, 1, 0]);
+    $onE = $finder->voicing(ChordSymbol::parse('Am'), [0, 0, 2, 2, 1, 0]);
+
+    expect($am !== null && $onE !== null ? $same->needMs($am, $onE) : null)->toBe(0.0)
+        ->and(windowOf(farApart(120, 'x.x.x.c.'))->haveMs)->toBeGreaterThan(0.99 * 500);
+});
+
+it('says which fingers stay and slide, and what both grips share', function (): void {
+    $breakdown = Examples::breakdown(['key' => 'C major', 'sections' => [['name' => 'A', 'line' => '| C | Am |']], 'pins' => [
+        ['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'C', 'frets' => [null, 3, 2, 0, 1, 0]],
+        ['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'Am', 'frets' => [null, 0, 2, 2, 1, 0]],
+    ]]);
+    $window = windowOf($breakdown);
+
+    expect($window->stay)->toBe([1, 2])->and($window->common)->toBe([4, 2, 1])->and($window->slide)->toBe([]);
+});
+
+it('offers repairs that make the change fit when they are played, and none that do not', function (): void {
+    $breakdown = farApart(200);
+    $timeline = (new Performer())->perform($breakdown);
+    $window = windowOf($breakdown);
+    $repairs = (new ChangeRepairs())->of($breakdown, $timeline, $window);
+
+    expect($window->fits())->toBeFalse()
+        ->and(array_map(static fn (ChangeRepair $repair): string => strtok($repair->text, ' '), $repairs))->toContain('Let', 'Hold', 'Make', 'Strike');
+    foreach ($repairs as $repair) {
+        $again = array_values(array_filter((new ChangeWindows($breakdown->neck))->of((new Performer())->perform($repair->breakdown)),
+            static fn (ChangeWindow $each): bool => $each->first->formTick === $window->first->formTick));
+        expect($again === [] || $again[0]->fits())->toBeTrue();
+    }
+});
