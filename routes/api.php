@@ -5,8 +5,10 @@ declare(strict_types=1);
 use App\Http\Controllers\Breakdowns;
 use App\Http\Controllers\Calibration;
 use App\Http\Controllers\Compute;
+use App\Http\Controllers\Grips;
 use App\Http\Controllers\ListChoices;
 use App\Http\Controllers\Session;
+use App\Http\Controllers\Students;
 use App\Http\Controllers\Takes;
 use Illuminate\Support\Facades\Route;
 
@@ -32,6 +34,12 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('calibrations/{device}', Calibration\ShowDelay::class);
     Route::put('calibrations/{device}', Calibration\MeasureDelay::class);
 
+    Route::get('students', Students\ListStudents::class);
+    Route::put('students/{student}/hand', Students\SaveHand::class);
+    Route::get('grips', Grips\ListGrips::class);
+    Route::post('grips', Grips\KeepGrip::class);
+    Route::delete('grips/{grip}', Grips\ForgetGrip::class);
+
     Route::prefix('compute')->group(static function (): void {
         Route::post('chart', Compute\ReadChart::class);
         Route::post('voicings', Compute\FindVoicings::class);
@@ -43,6 +51,15 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('timeline', Compute\BuildTimeline::class);
         Route::post('key', Compute\MoveToKey::class);
         Route::post('capo', Compute\MoveCapo::class);
+        Route::post('approaches', Compute\OfferApproaches::class);
+        Route::post('changes', Compute\MeasureChanges::class);
+        Route::post('families', Compute\ShowFamilies::class);
+        Route::post('proofread', Compute\Proofread::class);
+        Route::post('harmonise', Compute\HarmoniseMelody::class);
+        Route::post('riff', Compute\PlaceRiff::class);
+        Route::post('tuning', Compute\ConvertTuning::class);
+        Route::post('stated-tuning', Compute\CheckTuning::class);
+        Route::post('easier', Compute\EaseForHand::class);
         Route::post('shape', Compute\ShapePattern::class);
     });
 });

@@ -19,7 +19,7 @@ final readonly class VoicedForms
     private const SECONDS = 3600;
 
     /** Part of the key: a change of the search or its costs must not find yesterday's grips. */
-    private const RULES = '4';
+    private const RULES = '5';
 
     public function __construct(private Repository $cache) {}
 

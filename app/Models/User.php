@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
@@ -13,6 +14,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $name
  * @property string $email
  * @property Role   $role
+ * @property string $hand  what the hand can do, as HandProfile writes it
  */
 final class User extends Authenticatable
 {
@@ -33,6 +35,12 @@ final class User extends Authenticatable
     public function assigned(): BelongsToMany
     {
         return $this->belongsToMany(Breakdown::class, 'assignments', 'student_id');
+    }
+
+    /** @return Builder<self> whoever is assigned a breakdown of this teacher's */
+    public static function taughtBy(self $teacher): Builder
+    {
+        return self::query()->where('role', Role::Student)->whereHas('assigned', static fn (Builder $breakdowns): Builder => $breakdowns->where('owner_id', $teacher->id));
     }
 
     /** @return array<string, string> */

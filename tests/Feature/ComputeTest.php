@@ -102,3 +102,63 @@ it('offers the grooves and tunings there are', function (): void {
 
     expect(array_column($choices['grooves'], 'slug'))->toContain('shuffle')->and(array_column($choices['tunings'], 'slug'))->toContain('drop-d');
 });
+
+it('offers approaches to a chord with where they begin, and places one in what is heard', function (): void {
+    $document = Examples::document(['key' => 'G major', 'sections' => [['name' => 'A', 'line' => '| G7 | C7 |']], 'pins' => [['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'C7', 'frets' => [8, 10, 8, 9, 8, 8]]]]);
+    $offers = $this->postJson('/api/compute/approaches', ['document' => $document, 'chord' => 1, 'steps' => 3, 'slot_ticks' => 480])->assertOk()->json();
+    $walk = array_values(array_filter($offers, static fn (array $offer): bool => $offer['kind'] === 'walk-up'))[0];
+
+    expect($walk['from'])->toBe('bar 1, the half of beat 3')->and(array_column($walk['grips'], 'symbol'))->toBe(['A7', 'A♯7', 'B7']);
+    $this->postJson('/api/compute/approaches', ['document' => $document, 'chord' => 9, 'steps' => 3, 'slot_ticks' => 480])->assertNotFound();
+    $this->postJson('/api/compute/approaches', ['document' => $document, 'chord' => 0, 'steps' => 30, 'slot_ticks' => 480])->assertStatus(422)->assertJsonStructure(['errors' => ['steps']]);
+});
+
+it('measures changes of grip and offers repairs that can be taken at once', function (): void {
+    $document = Examples::document(['key' => 'C major', 'tempo' => 220, 'sections' => [['name' => 'A', 'line' => '| F | B♭ |']], 'pins' => [
+        ['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'F', 'frets' => [1, 3, 3, 2, 1, 1]], ['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'B♭', 'frets' => [6, 8, 8, 7, 6, 6]],
+    ]], 'xxxxxxxx');
+    $change = $this->postJson('/api/compute/changes', ['document' => $document])->assertOk()->assertJsonPath('0.fits', false)->json()[0];
+
+    expect($change['repairs'])->not->toBe([]);
+    foreach ($change['repairs'] as $repair) {
+        $repaired = $repair['change'] + $document;
+        $again = array_values(array_filter($this->postJson('/api/compute/changes', ['document' => $repaired])->assertOk()->json(), static fn (array $each): bool => $each['to'] === 'B♭'));
+        expect($again === [] || $again[0]['fits'])->toBeTrue();
+    }
+});
+
+it('shows the families of a grip, its IV and V, and what it can take on top', function (): void {
+    $families = $this->postJson('/api/compute/families', ['document' => Examples::document(['key' => 'G major']), 'symbol' => 'I7', 'frets' => '3 5 3 4 3 3'])->assertOk()->json();
+
+    expect(array_column($families['routes'], 'way'))->toContain('one shape moved')->and($families['swaps'])->not->toBe([])->and(array_column($families['enrich'], 'degree'))->toContain('13');
+    $this->postJson('/api/compute/families', ['document' => Examples::document(), 'symbol' => 'Dm', 'frets' => '1 2'])->assertStatus(422);
+});
+
+it('proofreads, harmonises, places figures and reads tunings, and says what it cannot read', function (): void {
+    $document = Examples::document(['key' => 'C major', 'sections' => [['name' => 'A', 'line' => '| C | F |']], 'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'C', 'frets' => [null, 3, 2, 0, 2, 0]]]]);
+    $fix = $this->postJson('/api/compute/proofread', ['document' => $document])->assertOk()->assertJsonPath('0.kind', 'other-chord')->json('0.fixes.0.change');
+    $this->postJson('/api/compute/proofread', ['document' => $fix + $document])->assertOk()->assertExactJson([]);
+
+    $this->postJson('/api/compute/harmonise', ['document' => $document, 'melody' => 'G4 A4 | A4 C5', 'bar' => 0])->assertOk()->assertJsonPath('0.chord', 'C')->assertJsonPath('2.chord', 'F')->assertJsonPath('1.held', true);
+    $this->postJson('/api/compute/harmonise', ['document' => $document, 'melody' => 'G4 nothing'])->assertStatus(422);
+    $this->postJson('/api/compute/riff', ['document' => $document, 'figure' => '6:3 6:3 5:5'])->assertOk()->assertJsonPath('0.four.0', ['string' => 5, 'fret' => 3, 'midi' => 48]);
+    $this->postJson('/api/compute/riff', ['document' => $document, 'figure' => '6-3'])->assertStatus(422);
+    $this->postJson('/api/compute/stated-tuning', ['stated' => 'whole step down', 'typed' => 'D2,G2,C3,F♯3,A3,D4'])->assertOk()->assertJsonPath('contradictions.0.string', 3)->assertJsonPath('changes', [-2, -2, -2, -2, -2, -2]);
+    $this->postJson('/api/compute/stated-tuning', ['stated' => 'upside down'])->assertStatus(422);
+    $this->postJson('/api/compute/tuning', ['document' => $document, 'tuning' => 'open major on G'])->assertOk()->assertJsonPath('document.tuning', 'open-g')->assertJsonCount(2, 'document.pins');
+    $this->postJson('/api/compute/tuning', ['document' => $document, 'tuning' => 'seven-string'])->assertOk()->assertJsonCount(7, 'document.pins.0.frets');
+});
+
+it('filters grips by kind and refuses kinds there are not', function (): void {
+    $this->postJson('/api/compute/voicings', ['symbol' => 'C7', 'kind' => 'guide-tones', 'limit' => 5])->assertOk()->assertJsonPath('voicings.0.degrees', static fn (array $degrees): bool => array_values(array_diff(array_filter($degrees), ['3', '♭7'])) === []);
+    $this->postJson('/api/compute/voicings', ['symbol' => 'C7', 'kind' => 'fancy'])->assertStatus(422);
+    $this->postJson('/api/compute/voicings', ['symbol' => 'C', 'kind' => 'open-barre'])->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, 'choose another kind'));
+});
+
+it('offers easier grips to a hand that cannot take the line', function (): void {
+    $document = Examples::document(['key' => 'C major', 'sections' => [['name' => 'A', 'line' => '| F | C |']], 'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'F', 'frets' => [1, 3, 3, 2, 1, 1]]]]);
+    $hard = $this->postJson('/api/compute/easier', ['document' => $document, 'hand' => 'small,no-barre'])->assertOk()->assertJsonPath('0.symbol', 'F')->assertJsonPath('0.why', 'it needs a barre')->json();
+
+    expect($hard[0]['instead']['barres'])->toBe([]);
+    $this->postJson('/api/compute/easier', ['document' => $document, 'hand' => 'enormous'])->assertStatus(422);
+});

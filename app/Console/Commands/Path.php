@@ -27,7 +27,7 @@ use Gravik\Time\Meter;
 
 final class Path extends CoreCommand
 {
-    protected $signature = 'gravik:path {line} {--key=C} {--meter=4/4} {--tuning=standard} {--capo=0} {--role=solo} {--hand=medium} {--window=0-15} {--strings=} {--keep-top} {--bass=free} {--parallel} {--json}';
+    protected $signature = 'gravik:path {line} {--key=C} {--meter=4/4} {--tuning=standard} {--capo=0} {--role=solo} {--hand=medium} {--window=0-15} {--strings=} {--keep-top} {--bass=free} {--parallel} {--loop} {--json}';
 
     protected $description = 'One grip for every chord of a line, at the least cost over the best candidates';
 
@@ -43,6 +43,7 @@ final class Path extends CoreCommand
             keepTop: $this->option('keep-top') === true,
             bass: BassMotion::tryFrom($this->text('bass')) ?? throw NeckException::choice('bass motion', $this->text('bass'), 'free, stepwise'),
             parallel: $this->option('parallel') === true,
+            loop: $this->option('loop') === true,
         );
         $line = $this->word('line');
         $reading = (new ChartLine($key, $meter))->read($line);

@@ -9,6 +9,7 @@ use App\Http\Resources\VoicingResource;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Neck\Company;
 use Gravik\Neck\FretRange;
+use Gravik\Neck\GripKind;
 use Gravik\Neck\HandProfile;
 use Gravik\Neck\Neck;
 use Gravik\Neck\Tuning;
@@ -17,7 +18,7 @@ use Gravik\Neck\VoicingFinder;
 
 final class Voicings extends CoreCommand
 {
-    protected $signature = 'gravik:voicings {symbol} {--tuning=standard} {--capo=0} {--strings=} {--frets=0-15} {--role=solo} {--hand=medium} {--limit=12} {--all} {--json}';
+    protected $signature = 'gravik:voicings {symbol} {--tuning=standard} {--capo=0} {--strings=} {--frets=0-15} {--role=solo} {--hand=medium} {--kind=} {--limit=12} {--all} {--json}';
 
     protected $description = 'Grips for a chord, those that suit best first; --all lists every one within the bare rules';
 
@@ -27,8 +28,12 @@ final class Voicings extends CoreCommand
         $tuning = Tuning::parse($this->text('tuning'));
         $strings = $this->text('strings');
         $neck = new Neck($tuning, $this->whole('capo', 0), $strings === '' ? null : Neck::parseStrings($strings, $tuning->strings()));
-        $finder = new VoicingFinder($neck, FretRange::parse($this->text('frets')), Company::parse($this->text('role')), HandProfile::parse($this->text('hand')));
-        if ($this->option('all') === true) {
+        $all = $this->option('all') === true;
+        $kind = $this->text('kind');
+        // Every grip within the bare rules has nothing to do with whose hand it is.
+        $hand = HandProfile::parse($all ? 'medium' : $this->text('hand'));
+        $finder = new VoicingFinder($neck, FretRange::parse($this->text('frets')), Company::parse($this->text('role')), $hand, $kind === '' ? null : GripKind::parse($kind));
+        if ($all) {
             $voicings = $finder->all($chord);
             $count = count($voicings);
         } else {

@@ -5,13 +5,18 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use Gravik\Band\Groove;
+use Gravik\Neck\GripKind;
 use Gravik\Neck\Tuning;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
 final class ListChoices extends Controller
 {
-    #[OA\Get(path: '/api/choices', summary: 'What can be chosen: grooves and tunings', responses: [new OA\Response(response: 200, description: 'choices', content: new OA\JsonContent(required: ['grooves', 'tunings'], properties: [
+    #[OA\Get(path: '/api/choices', summary: 'What can be chosen: grooves, tunings and kinds of grips', responses: [new OA\Response(response: 200, description: 'choices', content: new OA\JsonContent(required: ['grooves', 'tunings', 'kinds'], properties: [
+        new OA\Property(property: 'kinds', description: 'of grips', type: 'array', items: new OA\Items(required: ['slug', 'name'], properties: [
+            new OA\Property(property: 'slug', type: 'string'),
+            new OA\Property(property: 'name', type: 'string'),
+        ], type: 'object')),
         new OA\Property(property: 'grooves', type: 'array', items: new OA\Items(required: ['slug', 'name', 'meter'], properties: [
             new OA\Property(property: 'slug', type: 'string'),
             new OA\Property(property: 'name', type: 'string'),
@@ -33,6 +38,7 @@ final class ListChoices extends Controller
         return new JsonResponse([
             'grooves' => array_map(static fn (Groove $groove): array => ['slug' => $groove->slug, 'name' => $groove->name, 'meter' => $groove->meter->text()], array_values(Groove::library())),
             'tunings' => $tunings,
+            'kinds' => array_map(static fn (GripKind $kind): array => ['slug' => $kind->value, 'name' => $kind->words()], GripKind::cases()),
         ]);
     }
 }

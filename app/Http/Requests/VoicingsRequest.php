@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use Gravik\Neck\Company;
 use Gravik\Neck\FretRange;
+use Gravik\Neck\GripKind;
 use Gravik\Neck\HandProfile;
 use Gravik\Neck\Neck;
 use Gravik\Neck\Tuning;
@@ -26,7 +27,8 @@ final class VoicingsRequest extends FormRequest
             'strings' => ['sometimes', 'string', 'max:20'],
             'frets' => ['sometimes', 'string', 'max:10'],
             'company' => ['sometimes', 'string', 'max:20'],
-            'hand' => ['sometimes', 'string', 'max:20'],
+            'hand' => ['sometimes', 'string', 'max:60'],
+            'kind' => ['sometimes', 'nullable', 'string', 'max:30'],
             'limit' => ['sometimes', 'integer', 'min:1', 'max:'.self::MOST],
         ];
     }
@@ -45,6 +47,7 @@ final class VoicingsRequest extends FormRequest
             FretRange::parse($this->string('frets', '0-15')->toString()),
             Company::parse($this->string('company', 'alone')->toString()),
             HandProfile::parse($this->string('hand', 'medium')->toString()),
+            $this->filled('kind') ? GripKind::parse($this->string('kind')->toString()) : null,
         );
     }
 

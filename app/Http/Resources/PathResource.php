@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Chart\LinkedPins;
 use Gravik\Chart\Pin;
 use Gravik\Chart\VoicedForm;
 use Gravik\Harmony\Numeral;
@@ -12,7 +13,7 @@ use Gravik\Neck\CapoPlan;
 use Gravik\Neck\PathFinder;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'VoicedChord', required: ['section', 'bar', 'form_bar', 'at', 'beat', 'beats', 'symbol', 'numeral', 'shape', 'pinned', 'voicing'], properties: [
+#[OA\Schema(schema: 'VoicedChord', required: ['section', 'bar', 'form_bar', 'at', 'beat', 'beats', 'symbol', 'numeral', 'shape', 'pinned', 'linked', 'follows', 'voicing'], properties: [
     new OA\Property(property: 'section', type: 'integer'),
     new OA\Property(property: 'bar', description: 'within the section, from 0', type: 'integer'),
     new OA\Property(property: 'form_bar', description: 'within the form, from 0', type: 'integer'),
@@ -23,6 +24,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'numeral', type: 'string'),
     new OA\Property(property: 'shape', description: 'what the hand holds above the capo; null without one', type: 'string', nullable: true),
     new OA\Property(property: 'pinned', type: 'boolean'),
+    new OA\Property(property: 'linked', description: 'whether the same chord on other roots follows this grip', type: 'boolean'),
+    new OA\Property(property: 'follows', description: 'whether it follows such a grip itself', type: 'boolean'),
     new OA\Property(property: 'voicing', ref: '#/components/schemas/Voicing'),
 ])]
 #[OA\Schema(schema: 'Move', required: ['frets', 'held', 'top'], properties: [
@@ -50,9 +53,10 @@ final class PathResource
     public static function of(Breakdown $breakdown, VoicedForm $voiced): array
     {
         $numeral = new Numeral($breakdown->key);
+        $links = LinkedPins::of($voiced->form, $breakdown->pins);
         $chords = [];
         foreach ($voiced->form->chords as $place => $chord) {
-            $pinned = array_filter($breakdown->pins, static fn (Pin $pin): bool => $pin->belongsTo($chord) && ! in_array($pin, $voiced->loose, true)) !== [];
+            $pin = array_values(array_filter($breakdown->pins, static fn (Pin $pin): bool => $pin->belongsTo($chord) && ! in_array($pin, $voiced->loose, true)))[0] ?? null;
             $chords[] = [
                 'section' => $chord->section,
                 'bar' => $chord->bar,
@@ -63,7 +67,9 @@ final class PathResource
                 'symbol' => $chord->chord->text(),
                 'numeral' => $numeral->text($chord->chord),
                 'shape' => CapoPlan::shapeOf($chord->chord, $breakdown->key, $breakdown->neck->capo)?->text(),
-                'pinned' => $pinned,
+                'pinned' => $pin !== null,
+                'linked' => $pin !== null && $pin->linked,
+                'follows' => $pin === null && $links->fretsFor($chord->chord) === $voiced->path->voicings[$place]->frets,
                 'voicing' => VoicingResource::of($voiced->path->voicings[$place], $breakdown->neck),
             ];
         }

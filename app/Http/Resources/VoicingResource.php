@@ -5,13 +5,19 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Gravik\Neck\Barre;
+use Gravik\Neck\DampedStrings;
+use Gravik\Neck\HandProfile;
 use Gravik\Neck\Neck;
 use Gravik\Neck\Voicing;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'Voicing', required: ['frets', 'fingers', 'barres', 'degrees', 'notes', 'midi', 'span_mm', 'difficulty', 'difficulty_parts', 'family', 'root', 'position', 'slash'], properties: [
+#[OA\Schema(schema: 'Voicing', required: ['frets', 'fingers', 'damped', 'barres', 'degrees', 'notes', 'midi', 'span_mm', 'difficulty', 'difficulty_parts', 'family', 'root', 'top', 'position', 'slash'], properties: [
     new OA\Property(property: 'frets', type: 'array', items: new OA\Items(type: 'integer', nullable: true)),
-    new OA\Property(property: 'fingers', type: 'array', items: new OA\Items(type: 'integer', nullable: true)),
+    new OA\Property(property: 'fingers', description: '0 open, 1 to 4, T for the thumb', type: 'array', items: new OA\Items(nullable: true, oneOf: [new OA\Schema(type: 'integer'), new OA\Schema(type: 'string', enum: ['T'])])),
+    new OA\Property(property: 'damped', description: 'what keeps each silent string from sounding', type: 'array', items: new OA\Items(required: ['string', 'by'], properties: [
+        new OA\Property(property: 'string', type: 'integer'),
+        new OA\Property(property: 'by', type: 'string'),
+    ], type: 'object')),
     new OA\Property(property: 'barres', type: 'array', items: new OA\Items(required: ['fret', 'from', 'to'], properties: [
         new OA\Property(property: 'fret', type: 'integer'),
         new OA\Property(property: 'from', type: 'integer'),
@@ -28,6 +34,10 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'string', type: 'integer'),
         new OA\Property(property: 'fret', type: 'integer'),
     ], type: 'object', nullable: true),
+    new OA\Property(property: 'top', description: 'the highest note and what it is in the chord', required: ['note', 'degree'], properties: [
+        new OA\Property(property: 'note', type: 'string'),
+        new OA\Property(property: 'degree', type: 'string'),
+    ], type: 'object'),
     new OA\Property(property: 'position', type: 'integer'),
     new OA\Property(property: 'slash', type: 'string', nullable: true),
 ])]
@@ -37,10 +47,12 @@ final class VoicingResource
     public static function of(Voicing $voicing, Neck $neck): array
     {
         $family = $neck->familyOf($voicing);
+        $damped = DampedStrings::of($voicing);
 
         return [
             'frets' => $voicing->frets,
-            'fingers' => $voicing->fingers,
+            'fingers' => array_map(static fn (?int $finger): int|string|null => $finger === HandProfile::THUMB ? 'T' : $finger, $voicing->fingers),
+            'damped' => array_map(static fn (int $string, string $by): array => ['string' => $string, 'by' => $by], array_keys($damped), array_values($damped)),
             'barres' => array_map(static fn (Barre $barre): array => ['fret' => $barre->fret, 'from' => $barre->from, 'to' => $barre->to], $voicing->barres),
             'degrees' => $voicing->degrees(),
             'notes' => $voicing->notes(),
@@ -50,6 +62,7 @@ final class VoicingResource
             'difficulty_parts' => array_map(static fn (float $part): float => round($part, 3), $voicing->difficulty),
             'family' => $family?->letter,
             'root' => $family === null ? null : ['string' => $family->rootString, 'fret' => $family->rootFret],
+            'top' => ['note' => $voicing->topNote(), 'degree' => $voicing->chord->degreeOf($voicing->topMidi() % 12)->label()],
             'position' => $voicing->position,
             'slash' => $voicing->slash(),
         ];

@@ -18,6 +18,7 @@ use Gravik\Chart\Section;
 use Gravik\Chart\VoicedForm;
 use Gravik\Harmony\Key;
 use Gravik\Neck\Company;
+use Gravik\Neck\HandProfile;
 use Gravik\Neck\Neck;
 use Gravik\Neck\PathFinder;
 use Gravik\Neck\PathWishes;
@@ -91,11 +92,11 @@ final readonly class Breakdown
         return new FormVoicer($this->finder(), new PathFinder($this->neck, $this->wishes));
     }
 
-    public function finder(): VoicingFinder
+    public function finder(HandProfile $hand = new HandProfile()): VoicingFinder
     {
         $strings = $this->wishes->strings === '' ? null : Neck::parseStrings($this->wishes->strings, $this->neck->tuning->strings());
 
-        return new VoicingFinder(new Neck($this->neck->tuning, $this->neck->capo, $strings), $this->wishes->window, $this->company);
+        return new VoicingFinder(new Neck($this->neck->tuning, $this->neck->capo, $strings), $this->wishes->window, $this->company, $hand);
     }
 
     public function voiced(): VoicedForm

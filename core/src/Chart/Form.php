@@ -53,6 +53,17 @@ final readonly class Form
         return array_values($chords);
     }
 
+    /** @return list<ChordSymbol> in order; none over a silent bar or beyond the end */
+    public function chordsOfBar(int $bar): array
+    {
+        $length = $this->meter->barTicks();
+
+        return array_values(array_map(
+            static fn (FormChord $chord): ChordSymbol => $chord->chord,
+            array_filter($this->chords, static fn (FormChord $chord): bool => intdiv($chord->formTicks, $length) === $bar),
+        ));
+    }
+
     public function ticks(): int
     {
         return count($this->bars) * $this->meter->barTicks();

@@ -165,7 +165,7 @@ final readonly class BreakdownJson
 
     private function wishes(Fields $fields): PathWishes
     {
-        $fields->only(['window', 'strings', 'keepTop', 'bass', 'parallel', 'weights']);
+        $fields->only(['window', 'strings', 'keepTop', 'bass', 'parallel', 'weights', 'loop']);
         $weights = $fields->object('weights')->only(['shift', 'fingers', 'top', 'rank']);
 
         return $fields->build(static fn (): PathWishes => new PathWishes(
@@ -175,6 +175,7 @@ final readonly class BreakdownJson
             $fields->enum('bass', BassMotion::class),
             $fields->bool('parallel'),
             $weights->build(static fn (): PathWeights => new PathWeights($weights->number('shift'), $weights->number('fingers'), $weights->number('top'), $weights->number('rank'))),
+            $fields->has('loop') && $fields->bool('loop'),
         ));
     }
 
@@ -188,7 +189,7 @@ final readonly class BreakdownJson
             'bass' => $wishes->bass->value,
             'parallel' => $wishes->parallel,
             'weights' => array_map(self::plain(...), ['shift' => $wishes->weights->shift, 'fingers' => $wishes->weights->fingers, 'top' => $wishes->weights->top, 'rank' => $wishes->weights->rank]),
-        ];
+        ] + ($wishes->loop ? ['loop' => true] : []);
     }
 
     /** Whole numbers are written without a fraction, so that what was read is written back to the letter. */

@@ -11,7 +11,8 @@ final readonly class EasierGrip
 
     private const PER_STRING_CHANGED = 0.2;
 
-    public function __construct(private VoicingFinder $plain, private VoicingFinder $forHand, private HandProfile $hand) {}
+    /** @param VoicingFinder $forHand one that searches with this hand */
+    public function __construct(private VoicingFinder $forHand, private HandProfile $hand) {}
 
     /** @return ?string in words; null where the hand can take it */
     public function whyNot(Voicing $grip): ?string
@@ -34,9 +35,10 @@ final readonly class EasierGrip
      */
     public function instead(Voicing $grip): Voicing
     {
-        $best = null;
+        $candidates = $this->forHand->find($grip->chord, PathFinder::CANDIDATES)->best;
+        $best = $candidates[0];
         $least = INF;
-        foreach ($this->forHand->find($grip->chord, PathFinder::CANDIDATES)->best as $easier) {
+        foreach ($candidates as $easier) {
             $changed = count(array_filter(array_keys($easier->frets), static fn (int $string): bool => $easier->frets[$string] !== $grip->frets[$string]));
             $cost = $easier->rank + self::PER_STRING_CHANGED * $changed + self::PER_FRET_AWAY * abs($easier->position - $grip->position);
             if ($cost < $least) {
@@ -44,6 +46,6 @@ final readonly class EasierGrip
             }
         }
 
-        return $best ?? $this->plain->find($grip->chord, 1)->best[0];
+        return $best;
     }
 }

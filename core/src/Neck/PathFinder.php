@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Neck;
 
 use Gravik\Neck\Internal\ChangeCost;
+use Gravik\Neck\Internal\RoundSearch;
 
 /**
  * Chooses one voicing for every chord so that the whole line costs least: the true minimum over the candidates, by
@@ -33,6 +34,11 @@ final readonly class PathFinder
             return new Path(0.0, [], []);
         }
         $layers = array_map(static fn (array $layer): array => array_slice($layer, 0, self::CANDIDATES), $candidates);
+        if ($this->wishes->loop) {
+            [$cost, $voicings] = (new RoundSearch($this->change, $layers, array_map(fn (array $layer): array => array_map($this->own(...), $layer), $layers)))->run();
+
+            return new Path($cost, $voicings, self::moves($voicings));
+        }
         $names = array_map(static fn (array $layer): string => implode(',', array_map(spl_object_id(...), $layer)), $layers);
         $unpacked = [];
         foreach ($layers as $chord => $layer) {
@@ -114,7 +120,7 @@ final readonly class PathFinder
         return $this->asWished($others);
     }
 
-    /** The cost of any given line, by the same weights. */
+    /** The cost of any given line, by the same weights; with the way back to its first grip where it comes round again. */
     public function costOf(Voicing ...$line): float
     {
         $cost = 0.0;
@@ -123,6 +129,9 @@ final readonly class PathFinder
             $unpacked = $this->change->unpacked($voicing);
             $cost += $this->own($voicing) + ($before === null ? 0.0 : $this->change->between($before, $unpacked));
             $before = $unpacked;
+        }
+        if ($this->wishes->loop && $before !== null && count($line) > 1) {
+            $cost += $this->change->between($before, $this->change->unpacked(array_values($line)[0]));
         }
 
         return $cost;

@@ -12,6 +12,7 @@ final readonly class PathWishes
      * @param string     $strings  a range or a list of string numbers, empty for all: "4-1"
      * @param bool       $keepTop  one note stays on top throughout
      * @param bool       $parallel one grip is moved rather than another taken, where a chord allows it
+     * @param bool       $loop     the line comes round: the way from its last grip to its first counts too
      */
     public function __construct(
         public FretRange $window = new FretRange(),
@@ -20,5 +21,6 @@ final readonly class PathWishes
         public BassMotion $bass = BassMotion::Free,
         public bool $parallel = false,
         public PathWeights $weights = new PathWeights(),
+        public bool $loop = false,
     ) {}
 }

@@ -52,7 +52,12 @@ final readonly class Voicing
     /** @return list<string|null> E♭3 … */
     public function notes(): array
     {
-        return array_map(fn (?int $midi): ?string => $midi === null ? null : Pitch::ofMidi(max(0, min(127, $midi)), $this->chord->spell($midi % 12))->text(), $this->midi);
+        return array_map(fn (?int $midi): ?string => $midi === null ? null : $this->noteName($midi), $this->midi);
+    }
+
+    public function topNote(): string
+    {
+        return $this->noteName($this->topMidi());
     }
 
     /** The degree in the bass where it isn't the root. */
@@ -93,6 +98,11 @@ final readonly class Voicing
     public function text(): string
     {
         return Frets::text($this->frets);
+    }
+
+    private function noteName(int $midi): string
+    {
+        return Pitch::ofMidi(max(0, min(127, $midi)), $this->chord->spell($midi % 12))->text();
     }
 
     /**

@@ -21,7 +21,7 @@ function fullDocument(): array
         'sections' => [['name' => 'Intro', 'line' => '| Dm6 | % |'], ['name' => 'A', 'line' => '']],
         'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm6', 'frets' => [null, 5, 7, 4, 6, null], 'linked' => true]],
         'approaches' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm6', 'kind' => 'walk-up', 'steps' => 3, 'slotTicks' => 480]],
-        'path' => ['window' => '3-9', 'strings' => '4-1', 'keepTop' => true, 'bass' => 'stepwise', 'parallel' => true, 'weights' => ['shift' => 4.5, 'fingers' => 0, 'top' => 2, 'rank' => 1]],
+        'path' => ['window' => '3-9', 'strings' => '4-1', 'keepTop' => true, 'bass' => 'stepwise', 'parallel' => true, 'weights' => ['shift' => 4.5, 'fingers' => 0, 'top' => 2, 'rank' => 1], 'loop' => true],
         'pattern' => ['ticks' => 7680, 'streams' => [
             ['name' => 'thumb', 'strokes' => [['at' => 0, 'division' => 1, 'action' => 'pick', 'direction' => 'down', 'by' => 'thumb', 'strings' => [6, 5], 'articulation' => 'palm-mute', 'accent' => 3,
                 'length' => ['until' => 480], 'stoppedBy' => 'pick-hand', 'ends' => [['strings' => [6], 'length' => ['share' => 0.5], 'stoppedBy' => null]], 'offsetMs' => -12.5,

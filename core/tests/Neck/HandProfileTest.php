@@ -85,7 +85,7 @@ it('holds more with the thumb than without', function (): void {
 
 it('says why a hand cannot take a grip, and offers the nearest it can', function (string $hand, string $symbol, array $frets, string $why): void {
     $grip = finderFor('large')->voicing(ChordSymbol::parse($symbol), $frets);
-    $easier = new EasierGrip(finderFor('large'), finderFor($hand), HandProfile::parse($hand));
+    $easier = new EasierGrip(finderFor($hand), HandProfile::parse($hand));
     $instead = $easier->instead($grip ?? throw new LogicException('no grip'));
 
     expect($easier->whyNot($grip))->toContain($why)
@@ -100,7 +100,7 @@ it('says why a hand cannot take a grip, and offers the nearest it can', function
 
 it('leaves a grip alone that the hand can take', function (): void {
     $grip = finderFor('medium')->voicing(ChordSymbol::parse('C'), [null, 3, 2, 0, 1, 0]);
-    expect((new EasierGrip(finderFor('medium'), finderFor('small'), HandProfile::parse('small')))->whyNot($grip ?? throw new LogicException('no grip')))->toBeNull();
+    expect((new EasierGrip(finderFor('small'), HandProfile::parse('small')))->whyNot($grip ?? throw new LogicException('no grip')))->toBeNull();
 });
 
 it('names what damps each silent string', function (string $symbol, array $frets, array $expected): void {

@@ -29,9 +29,9 @@ function candidatesFor(string $line, int $each, Company $company = Company::With
  * @param list<non-empty-list<Voicing>> $candidates
  * @param callable(list<Voicing>): bool $allowed
  */
-function leastOfAllLines(array $candidates, callable $allowed, PathWeights $weights = new PathWeights()): float
+function leastOfAllLines(array $candidates, callable $allowed, PathWeights $weights = new PathWeights(), bool $loop = false): float
 {
-    $finder = new PathFinder(new Neck(Tuning::standard()), new PathWishes(weights: $weights));
+    $finder = new PathFinder(new Neck(Tuning::standard()), new PathWishes(weights: $weights, loop: $loop));
     $least = INF;
     $walk = static function (array $chosen) use (&$walk, &$least, $candidates, $finder, $allowed): void {
         if (count($chosen) === count($candidates)) {
@@ -157,3 +157,12 @@ it('says so where no note can stay on top', function (): void {
 it('has nothing to say about no chords', function (): void {
     expect((new PathFinder(new Neck(Tuning::standard())))->cheapest([])->voicings)->toBe([]);
 });
+
+it('finds the cheapest line that comes round to its first grip again', function (string $line, int $each): void {
+    $candidates = candidatesFor($line, $each);
+    $round = (new PathFinder(new Neck(Tuning::standard()), new PathWishes(loop: true)))->cheapest($candidates);
+    $open = (new PathFinder(new Neck(Tuning::standard())))->cheapest($candidates);
+
+    expect($round->cost)->toEqualWithDelta(leastOfAllLines($candidates, static fn (): bool => true, loop: true), 1e-9)
+        ->and($round->cost)->toBeGreaterThanOrEqual($open->cost);
+})->with([['Dm7 G7 Cmaj7 A7', 8], ['C F G', 12], ['E7', 5], ['Am F C G Em', 5]]);

@@ -35,6 +35,10 @@ export interface BreakdownDocument {
    */
   sections: [Section, ...Section[]];
   pins: Pin[];
+  /**
+   * @maxItems 200
+   */
+  approaches?: Approach[];
   path?: PathWishes;
   pattern: Pattern;
   school: "pendulum" | "all-down";
@@ -88,6 +92,42 @@ export interface Pin {
         number | null,
         number | null
       ];
+  /**
+   * the same chord on other roots follows this grip along the neck
+   */
+  linked?: boolean;
+}
+/**
+ * what leads to one chord; it holds while that place still has that chord
+ */
+export interface Approach {
+  section: number;
+  /**
+   * of the chord it leads to, within the section
+   */
+  bar: number;
+  /**
+   * of the chord it leads to, ticks from the bar line
+   */
+  at: number;
+  symbol: string;
+  kind:
+    | "slide-from-below"
+    | "slide-from-above"
+    | "walk-up"
+    | "walk-down"
+    | "whole-tones"
+    | "whole-tones-and-a-half"
+    | "inner-line"
+    | "open-strings";
+  /**
+   * grips before the chord
+   */
+  steps: number;
+  /**
+   * from one grip to the next
+   */
+  slotTicks: number;
 }
 /**
  * what is asked of the line of grips; a document without it asks for nothing special
@@ -103,6 +143,10 @@ export interface PathWishes {
   strings: string;
   keepTop: boolean;
   bass: "free" | "stepwise";
+  /**
+   * the way from the last grip back to the first counts too
+   */
+  loop?: boolean;
   parallel: boolean;
   weights: {
     shift: number;

@@ -127,6 +127,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/stated-tuning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A retuning in words as pitches, and a typed list held against it */
+        post: operations["58bff7f1df1855d3a26f5312929a73a9"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/tuning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The document in another tuning, every grip of its line carried over */
+        post: operations["c33ca3b939da2b7eed7522accd6be505"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/easier": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** For each chord whose grip a hand cannot take: why, and an easier one */
+        post: operations["4c52eadbeec7a49e7bb43823af4009c9"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/path": {
         parameters: {
             query?: never;
@@ -161,6 +212,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/harmonise": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A typed melody in double stops over the chords of the form */
+        post: operations["d41c7d23160fc54ebe58a0debe0a8ea4"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/neck-map": {
         parameters: {
             query?: never;
@@ -172,6 +240,23 @@ export interface paths {
         put?: never;
         /** Double stops on a chord, and notes for fills around a grip */
         post: operations["983a4b4bc72674b1caf3904e7519a6cc"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Every change of grip: the time it needs against the time there is, with repairs where it does not fit */
+        post: operations["f87a0db0a968b5f34198368f99d130bf"];
         delete?: never;
         options?: never;
         head?: never;
@@ -229,6 +314,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/approaches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ways of coming to one chord of the form, with their grips and where they begin */
+        post: operations["2cf061e8d33955eed2fa8afbe76340d2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/riff": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A figure in other registers, and where it goes for IV and V */
+        post: operations["84107fc77acb1cc99480afa082753fb9"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/strokes": {
         parameters: {
             query?: never;
@@ -257,6 +376,23 @@ export interface paths {
         put?: never;
         /** How to retune for the tune, and where a capo would make its chords open grips */
         post: operations["e5d42897df6fd199738d47634dc4187f"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/proofread": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What may be a slip, with the nearest fixes; nothing is changed */
+        post: operations["e59a8fdcc157563cca879d576de53973"];
         delete?: never;
         options?: never;
         head?: never;
@@ -297,6 +433,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/families": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** From one grip: I, IV and V of its family and others, its place in other families, and the notes it can take on top */
+        post: operations["a9c6d1438d45926b55eb9c40c64f8d33"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/grips/{grip}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Forget a grip you named */
+        delete: operations["36f1026e8a406654fb43bd1454f17fc5"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/grips": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The grips you named, and how each lies on a chord */
+        get: operations["cd2c5e9557b57b847508100a8a0ff4cf"];
+        put?: never;
+        /** Give a grip a name of your own; the same name again replaces it */
+        post: operations["522a1de9e2d2952d5617c83a5d168653"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/choices": {
         parameters: {
             query?: never;
@@ -304,7 +492,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What can be chosen: grooves and tunings */
+        /** What can be chosen: grooves, tunings and kinds of grips */
         get: operations["e8c93551f15b3b358ab4ccee17f859fe"];
         put?: never;
         post?: never;
@@ -328,6 +516,40 @@ export interface paths {
         post: operations["bf9428ba229d379e2a22ba428840ab00"];
         /** Sign out */
         delete: operations["dc88824febbec6fb4a879e69236e1e60"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/students": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whoever one of your breakdowns is assigned to, with their hands */
+        get: operations["3b97513bec3eecee75c18f3b660c1f53"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/students/{student}/hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What a student's hand can do */
+        put: operations["559c29d202dd9e060101e51469bcd5d9"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -373,6 +595,26 @@ export interface components {
             /** @enum {string} */
             role: "teacher" | "student";
         };
+        Student: {
+            id: number;
+            name: string;
+            /** @description size, then thumb, no-barre, avoid-4 … */
+            hand: string;
+        };
+        NamedGrip: {
+            symbol: string;
+            voicing: components["schemas"]["Voicing"];
+        };
+        ApproachOffer: {
+            /** @enum {string} */
+            kind: "slide-from-below" | "slide-from-above" | "walk-up" | "walk-down" | "whole-tones" | "whole-tones-and-a-half" | "inner-line" | "open-strings";
+            words: string;
+            /** @description grips before the chord */
+            steps: number;
+            /** @description where it begins, in words */
+            from: string;
+            grips: components["schemas"]["NamedGrip"][];
+        };
         BreakdownCard: {
             id: string;
             title: string;
@@ -395,6 +637,30 @@ export interface components {
             mine: boolean;
             /** @description see breakdown-1.json */
             document: Record<string, never>;
+        };
+        Fix: {
+            text: string;
+            /** @description the fields of the document as they would be */
+            change: Record<string, never>;
+        };
+        GripChange: {
+            /** @description of the form, from 0 */
+            bar: number;
+            from: string;
+            to: string;
+            from_frets: string;
+            to_frets: string;
+            have_ms: number;
+            need_ms: number;
+            travel_mm: number;
+            fits: boolean;
+            /** @description fingers that keep string and fret */
+            stay: number[];
+            /** @description fingers that keep their string */
+            slide: number[];
+            /** @description strings whose note both grips have */
+            common: number[];
+            repairs: components["schemas"]["Fix"][];
         };
         ChartChord: {
             at: number;
@@ -437,6 +703,37 @@ export interface components {
             /** @description R or 5 where it does not sound */
             omitted: string[];
             why: string;
+        };
+        FamilyRoute: {
+            way: string;
+            /** @description travelled from I to IV to V and back */
+            frets: number;
+            travel_mm: number;
+            /** @description of I, IV and V */
+            grips: components["schemas"]["NamedGrip"][];
+        };
+        Families: {
+            /** @description the shortest first */
+            routes: components["schemas"]["FamilyRoute"][];
+            /** @description the nearest grip of each other shape family */
+            swaps: components["schemas"]["Voicing"][];
+            /** @description notes of the key that the hand can add above */
+            enrich: {
+                string: number;
+                fret: number;
+                degree: string;
+                voicing: components["schemas"]["Voicing"];
+            }[];
+        };
+        OwnGrip: {
+            id: string;
+            name: string;
+            /** @description the chord it was named on */
+            symbol: string;
+            frets: (number | null)[];
+            tuning: string;
+            /** @description the grip on the root that was asked for; null where it is another chord or cannot go there */
+            here: components["schemas"]["Voicing"] | null;
         };
         HandStroke: {
             /** @description ticks */
@@ -538,6 +835,33 @@ export interface components {
                 missed_share: number;
             };
         };
+        HarmonisedNote: {
+            chord: string;
+            /** @description the lower-sounding first */
+            strings: number[];
+            frets: number[];
+            midi: number[];
+            degrees: string[];
+            /** @description whether the lower note belongs to the chord */
+            chord_tone: boolean;
+            /** @description whether the lower note rings on from the note before */
+            held: boolean;
+            /** @description whether the lower note stays for the next */
+            shared: boolean;
+        };
+        RiffNote: {
+            string: number;
+            fret: number;
+            midi: number;
+        };
+        RiffPlace: {
+            where: string;
+            way: string;
+            travel_mm: number;
+            one: components["schemas"]["RiffNote"][];
+            four: components["schemas"]["RiffNote"][];
+            five: components["schemas"]["RiffNote"][];
+        };
         DoubleStop: {
             /** @description numbers, the lower-sounding first */
             strings: number[];
@@ -587,6 +911,10 @@ export interface components {
             /** @description what the hand holds above the capo; null without one */
             shape: string | null;
             pinned: boolean;
+            /** @description whether the same chord on other roots follows this grip */
+            linked: boolean;
+            /** @description whether it follows such a grip itself */
+            follows: boolean;
             voicing: components["schemas"]["Voicing"];
         };
         Move: {
@@ -609,6 +937,17 @@ export interface components {
             at: number;
             symbol: string;
             frets: (number | null)[];
+        };
+        Remark: {
+            kind: string;
+            place: {
+                section: number;
+                bar: number;
+                at: number;
+            } | null;
+            text: string;
+            /** @description the nearest first */
+            fixes: components["schemas"]["Fix"][];
         };
         Retuning: {
             /** @description 1 is the highest */
@@ -710,7 +1049,13 @@ export interface components {
         };
         Voicing: {
             frets: (number | null)[];
-            fingers: (number | null)[];
+            /** @description 0 open, 1 to 4, T for the thumb */
+            fingers: ((number | "T") | null)[];
+            /** @description what keeps each silent string from sounding */
+            damped: {
+                string: number;
+                by: string;
+            }[];
             barres: {
                 fret: number;
                 from: number;
@@ -729,6 +1074,11 @@ export interface components {
                 string: number;
                 fret: number;
             } | null;
+            /** @description the highest note and what it is in the chord */
+            top: {
+                note: string;
+                degree: string;
+            };
             position: number;
             slash: string | null;
         };
@@ -1005,6 +1355,111 @@ export interface operations {
             };
         };
     };
+    "58bff7f1df1855d3a26f5312929a73a9": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description such as whole step down, open major on D */
+                    stated: string;
+                    /** @description pitches, lowest string first */
+                    typed?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description computed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        slug: string;
+                        /** @description lowest string first */
+                        pitches: string[];
+                        /** @description semitones from the usual tuning */
+                        changes: number[];
+                        contradictions: {
+                            string: number;
+                            typed: string;
+                            stated: string;
+                        }[];
+                    };
+                };
+            };
+        };
+    };
+    c33ca3b939da2b7eed7522accd6be505: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    document: Record<string, never>;
+                    /** @description a slug, pitches, or words such as whole step down */
+                    tuning?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description computed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        document: Record<string, never>;
+                    };
+                };
+            };
+        };
+    };
+    "4c52eadbeec7a49e7bb43823af4009c9": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    document: Record<string, never>;
+                    hand: string;
+                };
+            };
+        };
+        responses: {
+            /** @description computed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description of the form, from 0 */
+                        chord: number;
+                        symbol: string;
+                        why: string;
+                        instead: components["schemas"]["Voicing"] | null;
+                        /** @description why there is none */
+                        refusal: string | null;
+                    }[];
+                };
+            };
+        };
+    };
     "3a09a3dd1f4e13afed161ef34f39e3a3": {
         parameters: {
             query?: never;
@@ -1050,6 +1505,7 @@ export interface operations {
                     frets?: string;
                     company?: string;
                     hand?: string;
+                    kind?: string | null;
                     limit?: number;
                 };
             };
@@ -1066,6 +1522,36 @@ export interface operations {
                         count: number;
                         voicings: components["schemas"]["Voicing"][];
                     };
+                };
+            };
+        };
+    };
+    d41c7d23160fc54ebe58a0debe0a8ea4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    document: Record<string, never>;
+                    /** @description notes with their octave, bars between strokes */
+                    melody?: string;
+                    /** @description of the form that the melody begins in, from 0 */
+                    bar?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description computed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HarmonisedNote"][];
                 };
             };
         };
@@ -1101,6 +1587,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["NeckMap"];
+                };
+            };
+        };
+    };
+    f87a0db0a968b5f34198368f99d130bf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    document: Record<string, never>;
+                    tempo?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description computed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GripChange"][];
                 };
             };
         };
@@ -1201,6 +1714,64 @@ export interface operations {
             };
         };
     };
+    "2cf061e8d33955eed2fa8afbe76340d2": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    document: Record<string, never>;
+                    /** @description which of the form, from 0 */
+                    chord?: number;
+                    steps?: number;
+                    slot_ticks?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description computed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ApproachOffer"][];
+                };
+            };
+        };
+    };
+    "84107fc77acb1cc99480afa082753fb9": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    document: Record<string, never>;
+                    /** @description string and fret of each note, such as 6:3 5:2 5:5 */
+                    figure?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description computed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RiffPlace"][];
+                };
+            };
+        };
+    };
     "703c0a4aeb88cf4dad7c2ee4619c9881": {
         parameters: {
             query?: never;
@@ -1254,6 +1825,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StringsPlan"];
+                };
+            };
+        };
+    };
+    e59a8fdcc157563cca879d576de53973: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    document: Record<string, never>;
+                };
+            };
+        };
+        responses: {
+            /** @description computed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Remark"][];
                 };
             };
         };
@@ -1316,6 +1913,109 @@ export interface operations {
             };
         };
     };
+    a9c6d1438d45926b55eb9c40c64f8d33: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    document: Record<string, never>;
+                    symbol?: string;
+                    /** @description low to high, such as x 3 2 3 3 x */
+                    frets?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description computed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Families"];
+                };
+            };
+        };
+    };
+    "36f1026e8a406654fb43bd1454f17fc5": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                grip: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description gone */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    cd2c5e9557b57b847508100a8a0ff4cf: {
+        parameters: {
+            query?: {
+                symbol?: string;
+                tuning?: string;
+                capo?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description grips */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnGrip"][];
+                };
+            };
+        };
+    };
+    "522a1de9e2d2952d5617c83a5d168653": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    symbol: string;
+                    /** @description low to high, such as x 3 2 3 3 x */
+                    frets: string;
+                    tuning?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnGrip"];
+                };
+            };
+        };
+    };
     e8c93551f15b3b358ab4ccee17f859fe: {
         parameters: {
             query?: never;
@@ -1332,6 +2032,11 @@ export interface operations {
                 };
                 content: {
                     "application/json": {
+                        /** @description of grips */
+                        kinds: {
+                            slug: string;
+                            name: string;
+                        }[];
                         grooves: {
                             slug: string;
                             name: string;
@@ -1410,6 +2115,54 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    "3b97513bec3eecee75c18f3b660c1f53": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description students */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Student"][];
+                };
+            };
+        };
+    };
+    "559c29d202dd9e060101e51469bcd5d9": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                student: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    hand: string;
+                };
+            };
+        };
+        responses: {
+            /** @description kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Student"];
+                };
             };
         };
     };

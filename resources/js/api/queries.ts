@@ -1,13 +1,13 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { call } from './client'
-import type { ChordName, NeckMap, StringsPlan, Voicing } from './types'
+import type { ApproachOffer, ChordName, Families, GripChange, HardGrip, HarmonisedNote, NeckMap, OwnGrip, Remark, RiffPlace, StatedTuning, StringsPlan, Student, Voicing } from './types'
 import type { BreakdownCard, BreakdownDocument, Calibration, Chart, Choices, Hand, Path, Person, StoredBreakdown, Take, Timeline, Version, Voicings } from './types'
 
 /** What each computation depends on, so that a change elsewhere in the document asks nothing anew. */
 const chartParts = (d: BreakdownDocument) => [d.sections, d.key, d.meter, d.capo]
 const gripParts = (d: BreakdownDocument) => [...chartParts(d), d.tuning, d.company, d.pins, d.path]
 const handParts = (d: BreakdownDocument) => [d.pattern, d.school, d.meter, d.feel, d.tempo]
-const soundParts = (d: BreakdownDocument) => [...gripParts(d), ...handParts(d), d.band]
+const soundParts = (d: BreakdownDocument) => [...gripParts(d), ...handParts(d), d.band, d.approaches]
 
 export const keys = {
   person: ['person'] as const,
@@ -33,10 +33,11 @@ export const useVersions = (id: string) => useQuery({ queryKey: keys.versions(id
 export const useCalibration = (device: string) =>
   useQuery({ queryKey: keys.calibration(device), queryFn: () => call<{ calibration: Calibration | null }>('GET', `calibrations/${device}`) })
 
-function useCompute<T>(what: string, parts: unknown[], body: Record<string, unknown>) {
+function useCompute<T>(what: string, parts: unknown[], body: Record<string, unknown>, enabled = true) {
   return useQuery({
     queryKey: ['compute', what, ...parts],
     queryFn: ({ signal }) => call<T>('POST', `compute/${what}`, body, signal),
+    enabled,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
     retry: false,
@@ -57,16 +58,51 @@ export const useHand = (document: BreakdownDocument, tempo: number, grid: number
 
 export const useTimeline = (document: BreakdownDocument, tempo: number) => useCompute<Timeline>('timeline', [...soundParts(document), tempo], { document, tempo })
 
-export const useVoicings = (document: Pick<BreakdownDocument, 'tuning' | 'capo' | 'company'>, symbol: string | null) =>
-  useQuery({
-    queryKey: ['compute', 'voicings', symbol, document.tuning, document.capo, document.company],
-    queryFn: ({ signal }) =>
-      call<Voicings>('POST', 'compute/voicings', { symbol, tuning: document.tuning, capo: document.capo, company: document.company, limit: 24 }, signal),
+export const useVoicings = (document: Pick<BreakdownDocument, 'tuning' | 'capo' | 'company' | 'path'>, symbol: string | null, kind = '') => {
+  const { tuning, capo, company, path } = document
+  const asked = { symbol, tuning, capo, company, frets: path?.window ?? '0-15', ...(path?.strings ? { strings: path.strings } : {}), ...(kind === '' ? {} : { kind }), limit: 24 }
+  return useQuery({
+    queryKey: ['compute', 'voicings', asked],
+    queryFn: ({ signal }) => call<Voicings>('POST', 'compute/voicings', asked, signal),
     enabled: symbol !== null,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
     retry: false,
   })
+}
+
+export const useApproaches = (document: BreakdownDocument, chord: number, steps: number, slot_ticks: number) =>
+  useCompute<ApproachOffer[]>('approaches', [...gripParts(document), chord, steps, slot_ticks], { document, chord, steps, slot_ticks })
+
+export const useChanges = (document: BreakdownDocument, tempo: number) => useCompute<GripChange[]>('changes', [...soundParts(document), tempo], { document, tempo })
+
+export const useFamilies = (document: BreakdownDocument, symbol: string, frets: string) => useCompute<Families>('families', [...gripParts(document), symbol, frets], { document, symbol, frets })
+
+export const useRemarks = (document: BreakdownDocument) => useCompute<Remark[]>('proofread', gripParts(document), { document })
+
+export const useHarmony = (document: BreakdownDocument, melody: string, bar: number) =>
+  useCompute<HarmonisedNote[]>('harmonise', [...chartParts(document), document.tuning, melody, bar], { document, melody, bar }, melody.trim() !== '')
+
+export const useRiff = (document: BreakdownDocument, figure: string) => useCompute<RiffPlace[]>('riff', [document.tuning, document.capo, figure], { document, figure }, figure.trim() !== '')
+
+export const useEasier = (document: BreakdownDocument, hand: string) => useCompute<HardGrip[]>('easier', [...gripParts(document), hand], { document, hand }, hand !== '')
+
+export const useStatedTuning = (stated: string, typed: string) => useCompute<StatedTuning>('stated-tuning', [stated, typed], { stated, typed }, stated.trim() !== '')
+
+export const useStudents = (enabled: boolean) => useQuery({ queryKey: ['students'], queryFn: () => call<Student[]>('GET', 'students'), enabled })
+
+export const saveHand = (student: number, hand: string) => call<Student>('PUT', `students/${student}/hand`, { hand })
+
+export const useOwnGrips = (document: BreakdownDocument, symbol: string) =>
+  useQuery({
+    queryKey: ['grips', symbol, document.tuning, document.capo],
+    queryFn: () => call<OwnGrip[]>('GET', `grips?${new URLSearchParams({ symbol, tuning: document.tuning, capo: String(document.capo) })}`),
+    placeholderData: keepPreviousData,
+  })
+
+export const keepGrip = (grip: { name: string; symbol: string; frets: string; tuning: string }) => call<OwnGrip>('POST', 'grips', grip)
+
+export const forgetGrip = (id: string) => call<null>('DELETE', `grips/${id}`)
 
 export const useGripNames = (frets: (number | null)[], neck: { key: string; tuning: string; capo: number }) =>
   useQuery({
@@ -86,3 +122,5 @@ export const moveCapo = (document: BreakdownDocument, capo: number) =>
 
 export const reshape = (document: BreakdownDocument, shape: { meter?: string; bars?: number; grid?: number }) =>
   call<{ document: BreakdownDocument }>('POST', 'compute/shape', { document, ...shape })
+
+export const convertTuning = (document: BreakdownDocument, tuning: string) => call<{ document: BreakdownDocument }>('POST', 'compute/tuning', { document, tuning })

@@ -1,9 +1,9 @@
-import type { BreakdownDocument, Stroke as StrokeDocument, Pin as PinDocument } from './breakdown.gen'
+import type { Approach as ApproachDocument, BreakdownDocument, Stroke as StrokeDocument, Pin as PinDocument } from './breakdown.gen'
 import type { components } from './openapi.gen'
 
 type Schemas = components['schemas']
 
-export type { BreakdownDocument, StrokeDocument, PinDocument }
+export type { ApproachDocument, BreakdownDocument, StrokeDocument, PinDocument }
 export type Person = Schemas['Person']
 export type BreakdownCard = Schemas['BreakdownCard']
 export type StoredBreakdown = Omit<Schemas['StoredBreakdown'], 'document'> & { document: BreakdownDocument }
@@ -17,6 +17,19 @@ export type NeckMap = Schemas['NeckMap']
 export type DoubleStop = Schemas['DoubleStop']
 export type StringsPlan = Schemas['StringsPlan']
 export type ChordName = Schemas['ChordName']
+export type ApproachOffer = Schemas['ApproachOffer']
+export type GripChange = Schemas['GripChange']
+export type Fix = Omit<Schemas['Fix'], 'change'> & { change: Partial<BreakdownDocument> }
+export type Families = Schemas['Families']
+export type FamilyRoute = Schemas['FamilyRoute']
+export type Remark = Schemas['Remark']
+export type HarmonisedNote = Schemas['HarmonisedNote']
+export type RiffNote = Schemas['RiffNote']
+export type RiffPlace = Schemas['RiffPlace']
+export type Student = Schemas['Student']
+export type OwnGrip = Schemas['OwnGrip']
+export type HardGrip = { chord: number; symbol: string; why: string; instead: Voicing | null; refusal: string | null }
+export type StatedTuning = { slug: string; pitches: string[]; changes: number[]; contradictions: { string: number; typed: string; stated: string }[] }
 export type VoicedChord = Schemas['VoicedChord']
 export type Path = Schemas['Path']
 export type Hand = Schemas['Hand']
@@ -33,5 +46,6 @@ export type Voicings = { symbol: string; count: number; voicings: Voicing[] }
 export type Choices = {
   grooves: { slug: string; name: string; meter: string }[]
   tunings: { slug: string; name: string; strings: string[] }[]
+  kinds: { slug: string; name: string }[]
 }
 export type Tap = { t: number; key: 'down' | 'up' }

@@ -90,6 +90,7 @@ export const timeline: Timeline = {
 export const voicing = (frets: (number | null)[], part: Partial<Voicing> = {}): Voicing => ({
   frets,
   fingers: frets.map((fret) => fret),
+  damped: [],
   barres: [],
   degrees: frets.map((fret) => (fret === null ? null : 'R')),
   notes: frets.map((fret) => (fret === null ? null : 'D3')),
@@ -99,6 +100,7 @@ export const voicing = (frets: (number | null)[], part: Partial<Voicing> = {}): 
   difficulty_parts: { span: 0.4, fingering: 0.6 },
   family: 'D',
   root: null,
+  top: { note: 'D4', degree: 'R' },
   position: 1,
   slash: null,
   ...part,

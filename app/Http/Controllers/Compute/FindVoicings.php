@@ -22,6 +22,7 @@ final class FindVoicings extends Controller
         new OA\Property(property: 'frets', type: 'string'),
         new OA\Property(property: 'company', type: 'string'),
         new OA\Property(property: 'hand', type: 'string'),
+        new OA\Property(property: 'kind', type: 'string', nullable: true),
         new OA\Property(property: 'limit', type: 'integer'),
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(required: ['symbol', 'count', 'voicings'], properties: [
         new OA\Property(property: 'symbol', type: 'string'),

@@ -4,11 +4,10 @@ import { ApiError } from '../../api/client'
 import { useChoices, useGripNames, useVoicings } from '../../api/queries'
 import type { BreakdownDocument, ChordName, Voicing } from '../../api/types'
 import { hearGrip } from '../../audio/hearGrip'
+import { LAST_FRET } from '../../ui/LongNeck'
 import { MiniNeck } from '../../ui/MiniNeck'
 import { gripText, moved, readGrip, type Grip } from './gripText'
 import { PressNeck } from './PressNeck'
-
-const LAST_FRET = 15
 
 type Neck = Pick<BreakdownDocument, 'key' | 'tuning' | 'capo' | 'company'>
 type Props = { neck: Neck; onClose: () => void; onUse?: (symbol: string, frets: Grip) => void }

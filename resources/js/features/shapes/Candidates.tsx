@@ -1,11 +1,14 @@
+import { Select } from 'antd'
 import { useEffect, useRef } from 'react'
+import { useChoices } from '../../api/queries'
 import type { Voicing } from '../../api/types'
 import { MiniNeck } from '../../ui/MiniNeck'
 
-type Props = { voicings: Voicing[]; count: number; inUse: Voicing; onLook: (voicing: Voicing) => void; busy: boolean }
+type Props = { voicings: Voicing[]; count: number; refusal: string | null; inUse: Voicing; onLook: (voicing: Voicing) => void; busy: boolean; kind: string; onKind: (kind: string) => void }
 
 /** Other grips for the same chord as small pictures, those that suit best first; each is heard when it is chosen. */
-export function Candidates({ voicings, count, inUse, onLook, busy }: Props) {
+export function Candidates({ voicings, count, refusal, inUse, onLook, busy, kind, onKind }: Props) {
+  const kinds = useChoices().data?.kinds ?? []
   const list = useRef<HTMLDivElement>(null)
   const used = inUse.frets.join()
   useEffect(() => {
@@ -14,7 +17,9 @@ export function Candidates({ voicings, count, inUse, onLook, busy }: Props) {
   return (
     <section className="candidates" aria-busy={busy}>
       <h3>Same chord elsewhere</h3>
-      <p className="muted">
+      <Select aria-label="Kind of grip" className="kind-select" value={kind} onChange={onKind} options={[{ value: '', label: 'any kind of grip' }, ...kinds.map(({ slug, name }) => ({ value: slug, label: name }))]} />
+      {refusal !== null && <p role="alert" className="finding finding-off">{refusal}</p>}
+      <p className="muted" hidden={refusal !== null}>
         {count} grips fit this hand; the {voicings.length} that suit best. <kbd>←</kbd> <kbd>→</kbd> walk and sound them.
       </p>
       <div ref={list} className="candidate-list" role="listbox" aria-label="Grips">

@@ -1,12 +1,13 @@
 import { Button } from 'antd'
 import type { VoicedChord, Voicing } from '../../api/types'
 
-type Props = { chord: VoicedChord; voicing: Voicing; tried: boolean; mine: boolean; onPin: () => void; onLetGo: () => void; onHear: () => void }
+type Props = { chord: VoicedChord; voicing: Voicing; tried: boolean; mine: boolean; onPin: () => void; onLetGo: () => void; onLink: () => void; onHear: () => void; onCompare: () => void }
 
 /** One grip string by string, and what speaks for and against it. */
-export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onHear }: Props) {
+export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink, onHear, onCompare }: Props) {
   const strings = voicing.frets.length
-  const hardest = Object.entries(voicing.difficulty_parts).sort(([, a], [, b]) => b - a)[0]
+  const parts = Object.entries(voicing.difficulty_parts).filter(([, part]) => part >= 0.05)
+  const damper = (string: number) => voicing.damped.find((each) => each.string === string)?.by ?? ''
   return (
     <section>
       <h2>
@@ -33,17 +34,31 @@ export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onHear 
             <tr key={index} className={fret === null ? 'muted' : ''}>
               <td>{strings - index}</td>
               <td>{fret ?? '×'}</td>
-              <td>{fret === null ? '' : voicing.fingers[index] === 0 ? 'open' : voicing.fingers[index]}</td>
-              <td>{voicing.notes[index] ?? ''}</td>
-              <td>{voicing.degrees[index] === 'R' ? <b className="root-mark">R</b> : voicing.degrees[index]}</td>
+              {fret === null ? (
+                <td colSpan={3} className="damper">
+                  {damper(strings - index)}
+                </td>
+              ) : (
+                <>
+                  <td>{voicing.fingers[index] === 0 ? 'open' : voicing.fingers[index]}</td>
+                  <td>{voicing.notes[index] ?? ''}</td>
+                  <td>{voicing.degrees[index] === 'R' ? <b className="root-mark">R</b> : voicing.degrees[index]}</td>
+                </>
+              )}
             </tr>
           ))}
         </tbody>
       </table>
       <p className="muted">
         Spans {Math.round(voicing.span_mm)} mm · difficulty {voicing.difficulty.toFixed(1)}
-        {hardest === undefined || hardest[1] === 0 ? '' : `, most of it ${hardest[0]}`}
       </p>
+      <span className="difficulty-parts" role="img" aria-label={parts.map(([name, part]) => `${name} ${part.toFixed(1)}`).join(', ')}>
+        {parts.map(([name, part]) => (
+          <i key={name} className={`part-${name}`} style={{ flexGrow: part }}>
+            {name} {part.toFixed(1)}
+          </i>
+        ))}
+      </span>
       <div className="button-row">
         <Button onClick={onHear}>
           Hear <kbd>H</kbd>
@@ -58,6 +73,14 @@ export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onHear 
             Let it go <kbd>Del</kbd>
           </Button>
         )}
+        {mine && (
+          <Button aria-pressed={chord.linked} title="The same chord on other roots follows this grip along the neck" onClick={onLink}>
+            {chord.linked ? 'Unlink' : 'Link'} <kbd>K</kbd>
+          </Button>
+        )}
+        <Button onClick={onCompare}>
+          Compare <kbd>X</kbd>
+        </Button>
       </div>
     </section>
   )

@@ -3,13 +3,8 @@ import { useState } from 'react'
 import { useNeckMap } from '../../api/queries'
 import type { DoubleStop, NeckMap, VoicedChord } from '../../api/types'
 import { hearNotes } from '../../audio/hearGrip'
-import { neckScale } from '../../ui/neckGeometry'
+import { LongNeck, longNeck } from '../../ui/LongNeck'
 import { useDocument } from '../bench/benchContext'
-
-const WIDTH = 800
-const LEFT = 40
-const GAP = 24
-const LAST_FRET = 15
 
 const SCALES = [
   { value: 'key', label: 'the whole key' },
@@ -49,7 +44,7 @@ export function NeckMapSheet({ chord, strings }: { chord: VoicedChord; strings: 
           )}
         </div>
       </div>
-      <MapNeck strings={strings}>{view === 'stops' ? stops.map((stop) => <Stop key={stop.midi.join()} stop={stop} strings={strings} />) : map !== undefined && <Fills map={map} strings={strings} />}</MapNeck>
+      <LongNeck strings={strings} className="map-neck">{view === 'stops' ? stops.map((stop) => <Stop key={stop.midi.join()} stop={stop} strings={strings} />) : map !== undefined && <Fills map={map} strings={strings} />}</LongNeck>
       {view === 'stops' ? (
         <>
           <p className="legend">
@@ -75,28 +70,8 @@ export function NeckMapSheet({ chord, strings }: { chord: VoicedChord; strings: 
   )
 }
 
-const { wireX, tipX } = neckScale({ first: 0, last: LAST_FRET }, WIDTH)
-const x = (fret: number) => LEFT + (fret === 0 ? -14 : tipX(fret))
-const y = (number: number, strings: number) => 18 + (strings - number) * GAP
-
-function MapNeck({ strings, children }: { strings: number; children: React.ReactNode }) {
-  return (
-    <svg viewBox={`0 0 ${LEFT + WIDTH + 10} ${30 + strings * GAP}`} className="map-neck">
-      {Array.from({ length: LAST_FRET + 1 }, (_, fret) => (
-        <line key={fret} x1={LEFT + wireX(fret)} x2={LEFT + wireX(fret)} y1={10} y2={18 + (strings - 1) * GAP + 8} className={fret === 0 ? 'nut' : 'fret'} />
-      ))}
-      {Array.from({ length: strings }, (_, index) => (
-        <line key={index} x1={LEFT} x2={LEFT + WIDTH} y1={18 + index * GAP} y2={18 + index * GAP} className="string" strokeWidth={1.9 - (index * 1.2) / strings} />
-      ))}
-      {[3, 5, 7, 9, 12, 15].map((fret) => (
-        <text key={fret} x={LEFT + tipX(fret)} y={28 + strings * GAP - 6} className="fret-number marked">
-          {fret}
-        </text>
-      ))}
-      {children}
-    </svg>
-  )
-}
+const { x } = longNeck
+const y = (number: number, strings: number) => longNeck.y(strings - number)
 
 function Stop({ stop, strings }: { stop: DoubleStop; strings: number }) {
   const places = stop.strings.map((number, index) => ({ x: x(stop.frets[index] ?? 0), y: y(number, strings), degree: stop.degrees[index] ?? '' }))
@@ -119,7 +94,7 @@ function Stop({ stop, strings }: { stop: DoubleStop; strings: number }) {
 
 function Fills({ map, strings }: { map: NeckMap; strings: number }) {
   return map.fills.map((fill) => (
-    <g key={`${fill.string}-${fill.fret}`} className={`stop ${fill.chord_tone ? 'both' : 'passing'}`} onClick={() => void hearNotes([fill.midi])}>
+    <g key={`${fill.string}-${fill.fret}`} className={`stop ${fill.chord_tone ? 'both' : 'passing'}`} role="button" tabIndex={0} aria-label={`${fill.degree} on string ${fill.string}, ${fill.fret === 0 ? 'open' : `fret ${fill.fret}`}`} onClick={() => void hearNotes([fill.midi])} onKeyDown={(event) => event.key === 'Enter' && void hearNotes([fill.midi])}>
       <rect x={x(fill.fret) - 12} y={y(fill.string, strings) - 8} width={24} height={16} rx={fill.degree === 'R' ? 0 : 8} />
       <text x={x(fill.fret)} y={y(fill.string, strings) + 4}>
         {fill.degree}

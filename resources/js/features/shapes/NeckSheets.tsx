@@ -82,8 +82,8 @@ function Sheet({ chord, row, window, strings, chosen, onChoose, wireX, dotY }: P
         {chord.voicing.frets.map((fret) => fret ?? 'x').join(' ')}
       </text>
       <text x={14} y={top + 68} className="sheet-line">
-        {chord.pinned ? '◆ pinned · ' : ''}
-        {topWords(chord)}
+        {chord.linked ? '◆ leads · ' : chord.pinned ? '◆ pinned · ' : chord.follows ? '◇ follows · ' : ''}
+        top {chord.voicing.top.note} = {chord.voicing.top.degree}
       </text>
       <polygon className="sheet-paper" points={`${corner(0, 'top')} ${corner(wireX(window.last), 'top')} ${corner(wireX(window.last), 'bottom')} ${corner(0, 'bottom')}`} />
       {hand !== null && <polygon className="sheet-hand" points={`${corner(wireX(Math.max(hand[0], window.first)), 'top')} ${corner(wireX(hand[1]), 'top')} ${corner(wireX(hand[1]), 'bottom')} ${corner(wireX(Math.max(hand[0], window.first)), 'bottom')}`} />}
@@ -148,10 +148,3 @@ function Dots({ chord, row, label, chosen, dotX, dotY, heldFrom }: Place & { cho
 }
 
 const fretsOf = (window: { first: number; last: number }): number[] => Array.from({ length: window.last - window.first + 1 }, (_, index) => window.first + index)
-
-/** The note on top and what it is in this chord: "top F4 = 6". */
-function topWords({ voicing }: VoicedChord): string {
-  const top = voicing.midi.reduce<number>((best, midi, index) => (midi !== null && midi > (voicing.midi[best] ?? -1) ? index : best), 0)
-
-  return `top ${voicing.notes[top] ?? ''} = ${voicing.degrees[top] ?? ''}`
-}

@@ -7,7 +7,7 @@ type Wishes = NonNullable<BreakdownDocument['path']>
 /** What a line is asked for until a teacher says otherwise; the core holds the same. */
 const PLAIN: Wishes = { window: '0-15', strings: '', keepTop: false, bass: 'free', parallel: false, weights: { shift: 2, fingers: 0.3, top: 0.15, rank: 1 } }
 
-const STRINGS = ['', '6-4', '6-3', '5-3', '5-2', '5-1', '4-2', '4-1', '3-1'].map((value) => ({ value, label: value === '' ? 'all strings' : `strings ${value.replace('-', ' to ')}` }))
+const STRINGS = ['', '6-4', '6-3', '5-4', '5-3', '5-2', '5-1', '4-3', '4-2', '4-1', '3-1'].map((value) => ({ value, label: value === '' ? 'all strings' : `strings ${value.replace('-', ' to ')}` }))
 
 const WEIGHTS: { name: keyof Wishes['weights']; label: string; most: number; step: number }[] = [
   { name: 'shift', label: 'Travel of the hand', most: 8, step: 0.5 },
@@ -45,6 +45,9 @@ export function PathWishesForm() {
       </Checkbox>
       <Checkbox checked={wishes.parallel} onChange={(event) => set({ parallel: event.target.checked })}>
         Slide one grip along
+      </Checkbox>
+      <Checkbox checked={wishes.loop === true} onChange={(event) => set({ loop: event.target.checked })}>
+        The line comes round: count the way back
       </Checkbox>
       <button type="button" className="quiet" onClick={() => store.change((d) => ({ ...d, path: PLAIN }))}>
         Ask for nothing special

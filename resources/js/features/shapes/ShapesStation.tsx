@@ -3,34 +3,48 @@ import { useEffect, useMemo, useState } from 'react'
 import { ApiError } from '../../api/client'
 import { usePath, useVoicings } from '../../api/queries'
 import type { VoicedChord, Voicing } from '../../api/types'
-import { hearGrip } from '../../audio/hearGrip'
 import { band } from '../../audio/band'
+import { hearGrip } from '../../audio/hearGrip'
 import { useKeys } from '../../ui/keys'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { ApproachSheet } from './ApproachSheet'
 import { Candidates } from './Candidates'
+import { ChangeSheet } from './ChangeSheet'
+import { Compare } from './Compare'
+import { FamilySheet } from './FamilySheet'
 import { GripTable } from './GripTable'
-import { NeckSheets, type Label } from './NeckSheets'
+import { HandsSheet } from './HandsSheet'
+import { MelodySheet } from './MelodySheet'
 import { NeckMapSheet } from './NeckMapSheet'
+import { NeckSheets, type Label } from './NeckSheets'
+import { OwnGrips } from './OwnGrips'
 import { PathWishesForm } from './PathWishesForm'
+import { ProofSheet } from './ProofSheet'
 import { StringsSheet } from './StringsSheet'
+import { usePins } from './usePins'
+import { VIEWS, type View } from './views'
 
 const sameFrets = (a: (number | null)[], b: (number | null)[]): boolean => a.length === b.length && a.every((fret, index) => fret === b[index])
 
 /** A grip for every chord of the line, by the cheapest path; any other can be chosen and pinned. */
 export default function ShapesStation() {
-  const { store } = useBench()
   const document = useDocument()
   const mine = useMine()
+  const pins = usePins()
   const [elsewhere, setElsewhere] = useState(false)
-  const [view, setView] = useState<'sheets' | 'map' | 'strings'>('sheets')
+  const [view, setView] = useState<View>('sheets')
   const path = usePath(document, elsewhere)
   const [chosen, setChosen] = useState(0)
   const [label, setLabel] = useState<Label>('degrees')
+  const [kind, setKind] = useState('')
   const [tried, setTried] = useState<Voicing | null>(null)
+  const [besides, setBesides] = useState<Voicing | null>(null)
+  const [naming, setNaming] = useState(false)
   const chords = useMemo(() => path.data?.chords ?? [], [path.data])
-  const current = chords[Math.min(chosen, chords.length - 1)] ?? null
-  const voicings = useVoicings(document, current?.symbol ?? null)
-  const list = useMemo(() => ordered(voicings.data?.voicings ?? [], current), [voicings.data, current])
+  const index = Math.min(chosen, chords.length - 1)
+  const current = chords[index] ?? null
+  const voicings = useVoicings(document, current?.symbol ?? null, kind)
+  const list = useMemo(() => ordered(voicings.error === null ? (voicings.data?.voicings ?? []) : [], current, kind === ''), [voicings.data, voicings.error, current, kind])
   const inUse = tried ?? current?.voicing ?? null
   const place = list.findIndex((voicing) => inUse !== null && sameFrets(voicing.frets, inUse.frets))
 
@@ -42,26 +56,24 @@ export default function ShapesStation() {
     void hearGrip(voicing)
   }
   const pin = (voicing: Voicing | null) => {
-    if (current === null || voicing === null || !mine) return
-    store.change((d) => ({
-      ...d,
-      pins: [
-        ...d.pins.filter((each) => !(each.section === current.section && each.bar === current.bar && each.at === current.at)),
-        { section: current.section, bar: current.bar, at: current.at, symbol: current.symbol, frets: voicing.frets as typeof d.pins[number]['frets'] },
-      ],
-    }))
+    if (current === null || voicing === null) return
+    pins.pin(current, voicing)
     setTried(null)
   }
   const letGo = () => {
-    if (current === null || !mine) return
-    store.change((d) => ({ ...d, pins: d.pins.filter((each) => !(each.section === current.section && each.bar === current.bar && each.at === current.at)) }))
+    if (current !== null) pins.letGo(current)
+    setTried(null)
+  }
+  const link = () => {
+    if (current === null || inUse === null) return
+    pins.link(current, inUse)
     setTried(null)
   }
   const pinAll = () => {
-    store.change((d) => ({ ...d, pins: chords.map(({ section, bar, at, symbol, voicing }) => ({ section, bar, at, symbol, frets: voicing.frets as typeof d.pins[number]['frets'] })) }))
+    pins.pinAll(chords)
     setElsewhere(false)
   }
-  const show = (asked: 'map' | 'strings') => setView((now) => (now === asked ? 'sheets' : asked))
+  const show = (asked: View) => setView((now) => (now === asked ? 'sheets' : asked))
   const walk = (by: number) => {
     const next = list[Math.min(list.length - 1, Math.max(0, place + by))]
     if (next !== undefined) look(next)
@@ -75,12 +87,15 @@ export default function ShapesStation() {
     Delete: letGo,
     Backspace: letGo,
     h: () => inUse !== null && void hearGrip(inUse),
+    k: link,
+    x: () => setBesides((now) => (now === null ? inUse : null)),
+    n: () => mine && setNaming(true),
     e: () => setElsewhere((now) => !now),
-    m: () => show('map'),
-    c: () => show('strings'),
+    Escape: () => setView('sheets'),
+    ...Object.fromEntries(VIEWS.map(({ view: each, key }) => [key, () => show(each)])),
   })
 
-  const shown = chords.map((chord, index) => (index === chosen && tried !== null ? { ...chord, voicing: tried } : chord))
+  const shown = chords.map((chord, at) => (at === chosen && tried !== null ? { ...chord, voicing: tried } : chord))
   return (
     <div className="with-side">
       <div className="station-main">
@@ -91,12 +106,6 @@ export default function ShapesStation() {
             <Button type={elsewhere ? 'primary' : 'default'} aria-pressed={elsewhere} onClick={() => setElsewhere(!elsewhere)}>
               Second place <kbd className={elsewhere ? 'on-ink' : ''}>E</kbd>
             </Button>
-            <Button type={view === 'map' ? 'primary' : 'default'} aria-pressed={view === 'map'} onClick={() => show('map')}>
-              Map <kbd className={view === 'map' ? 'on-ink' : ''}>M</kbd>
-            </Button>
-            <Button type={view === 'strings' ? 'primary' : 'default'} aria-pressed={view === 'strings'} onClick={() => show('strings')}>
-              Capo <kbd className={view === 'strings' ? 'on-ink' : ''}>C</kbd>
-            </Button>
             {mine && (
               <Popover trigger="click" placement="bottomRight" content={<PathWishesForm />}>
                 <Button>Ask of the line …</Button>
@@ -105,6 +114,13 @@ export default function ShapesStation() {
             {view === 'sheets' && <Segmented aria-label="Label the dots with" options={[{ value: 'degrees', label: 'Degree' }, { value: 'notes', label: 'Note' }, { value: 'fingers', label: 'Finger' }]} value={label} onChange={setLabel} />}
           </div>
         </div>
+        <nav className="view-row" aria-label="Tools of the neck">
+          {VIEWS.filter(({ view: each }) => mine || each !== 'hands').map(({ view: each, key, label: words }) => (
+            <button key={each} type="button" className={view === each ? 'view-tab on' : 'view-tab'} aria-pressed={view === each} onClick={() => show(each)}>
+              {words} <kbd className={view === each ? 'on-ink' : ''}>{key.toUpperCase()}</kbd>
+            </button>
+          ))}
+        </nav>
         {path.error instanceof ApiError && <p role="alert" className="finding finding-off">{path.error.message}</p>}
         {path.isPending && path.error === null && <p className="loading">Finding grips …</p>}
         {chords.length === 0 && path.data !== undefined && (
@@ -124,15 +140,27 @@ export default function ShapesStation() {
           </p>
         )}
         {view === 'strings' && <StringsSheet />}
-        {view === 'map' && current !== null && <NeckMapSheet chord={current} strings={current.voicing.frets.length} />}
-        {chords.length > 0 && view === 'sheets' && <NeckSheets chords={shown} moves={path.data?.moves ?? []} chosen={chosen} onChoose={setChosen} label={label} tuning={document.tuning} />}
+        {view === 'hands' && <HandsSheet chords={chords} onPin={pins.pin} />}
+        {current !== null && inUse !== null && (
+          <>
+            {view === 'map' && <NeckMapSheet chord={current} strings={current.voicing.frets.length} />}
+            {view === 'approaches' && <ApproachSheet chord={current} index={index} />}
+            {view === 'families' && <FamilySheet chords={chords} chord={current} voicing={inUse} onPin={pin} />}
+            {view === 'changes' && <ChangeSheet />}
+            {view === 'melody' && <MelodySheet chord={current} />}
+            {view === 'proof' && <ProofSheet chords={chords} />}
+            {view === 'sheets' && <NeckSheets chords={shown} moves={path.data?.moves ?? []} chosen={chosen} onChoose={setChosen} label={label} tuning={document.tuning} />}
+          </>
+        )}
       </div>
       {current !== null && inUse !== null && (
         <aside className="side wide" aria-label="Grips">
-          <GripTable chord={current} voicing={inUse} tried={tried !== null} mine={mine} onPin={() => pin(inUse)} onLetGo={letGo} onHear={() => void hearGrip(inUse)} />
-          <Candidates voicings={list} count={voicings.data?.count ?? 0} inUse={inUse} onLook={look} busy={voicings.isPlaceholderData} />
+          <GripTable chord={current} voicing={inUse} tried={tried !== null} mine={mine} onPin={() => pin(inUse)} onLetGo={letGo} onLink={link} onHear={() => void hearGrip(inUse)} onCompare={() => setBesides(besides === null ? inUse : null)} />
+          {besides !== null && <Compare one={besides} other={inUse} onEnd={() => setBesides(null)} />}
+          <Candidates voicings={list} count={voicings.data?.count ?? 0} refusal={voicings.error instanceof ApiError ? voicings.error.message : null} inUse={inUse} onLook={look} busy={voicings.isPlaceholderData} kind={kind} onKind={setKind} />
+          {mine && <OwnGrips chord={current} voicing={inUse} naming={naming} onNaming={setNaming} onLook={look} />}
           {path.data !== undefined && path.data.loose.length > 0 && (
-            <p className="finding finding-swing">{path.data.loose.length} pinned grip{path.data.loose.length > 1 ? 's wait' : ' waits'} for a chord that is no longer there: {path.data.loose.map((pin) => pin.symbol).join(', ')}.</p>
+            <p className="finding finding-swing">{path.data.loose.length} pinned grip{path.data.loose.length > 1 ? 's wait' : ' waits'} for a chord that is no longer there: {path.data.loose.map((pin_) => pin_.symbol).join(', ')}.</p>
           )}
         </aside>
       )}
@@ -140,9 +168,9 @@ export default function ShapesStation() {
   )
 }
 
-/** The grip in use always stands in the list, though it may not be among the easiest. */
-function ordered(voicings: Voicing[], current: VoicedChord | null): Voicing[] {
-  if (current === null || voicings.some((voicing) => sameFrets(voicing.frets, current.voicing.frets))) return voicings
+/** The grip in use always stands in the list, though it may not be among the easiest; not where a kind is asked for. */
+function ordered(voicings: Voicing[], current: VoicedChord | null, withCurrent: boolean): Voicing[] {
+  if (!withCurrent || current === null || voicings.some((voicing) => sameFrets(voicing.frets, current.voicing.frets))) return voicings
   return [current.voicing, ...voicings]
 }
 

@@ -1,7 +1,7 @@
-import { Button, Select } from 'antd'
+import { Button, Input, Select } from 'antd'
 import { useState } from 'react'
 import { ApiError } from '../../api/client'
-import { moveCapo, useChoices, useStringsPlan } from '../../api/queries'
+import { convertTuning, moveCapo, useChoices, useStatedTuning, useStringsPlan } from '../../api/queries'
 import { hearNotes } from '../../audio/hearGrip'
 import { useDocument, useMine } from '../bench/benchContext'
 import { BELOW_THE_CAPO, useRemake } from '../bench/useRemake'
@@ -87,8 +87,51 @@ export function StringsSheet() {
             </li>
           ))}
         </ul>
+        <StatedTuning />
         <p className="muted">Advice only: what your strings bear depends on their gauge. A guitar workshop knows yours.</p>
       </div>
     </section>
+  )
+}
+
+/** A retuning as it is spoken, held against a typed list, and taken over with every grip of the line. */
+function StatedTuning() {
+  const document = useDocument()
+  const mine = useMine()
+  const remake = useRemake()
+  const [stated, setStated] = useState('')
+  const [typed, setTyped] = useState('')
+  const read = useStatedTuning(stated, typed)
+  const answer = stated.trim() === '' || read.error !== null ? undefined : read.data
+  return (
+    <div className="stated">
+      <h3>In words</h3>
+      <label className="tool-field">
+        What was said
+        <Input aria-label="Retuning in words" placeholder="whole step down, drop low string, open major on D" value={stated} onChange={(event) => setStated(event.target.value)} />
+      </label>
+      <label className="tool-field">
+        The list that was written, lowest string first
+        <Input aria-label="Typed tuning" placeholder="D2,G2,C3,F3,A3,D4" value={typed} onChange={(event) => setTyped(event.target.value)} />
+      </label>
+      {stated.trim() !== '' && read.error instanceof ApiError && <p role="alert" className="finding finding-off">{read.error.message}</p>}
+      {answer !== undefined && (
+        <>
+          <p>
+            <b>{answer.pitches.join(' ')}</b>
+          </p>
+          {answer.contradictions.map((each) => (
+            <p key={each.string} className="finding finding-off">
+              String {each.string}: the list says {each.typed}, the words say {each.stated}. Which is meant?
+            </p>
+          ))}
+          {mine && answer.slug !== document.tuning && (
+            <Button size="small" onClick={() => void remake((d) => convertTuning(d, answer.slug))}>
+              Take the whole line to this tuning
+            </Button>
+          )}
+        </>
+      )}
+    </div>
   )
 }

@@ -1,0 +1,80 @@
+import { Button, InputNumber, Segmented } from 'antd'
+import { useState } from 'react'
+import { ApiError } from '../../api/client'
+import { useApproaches } from '../../api/queries'
+import type { ApproachOffer, VoicedChord } from '../../api/types'
+import { hearInTurn } from '../../audio/hearGrip'
+import { useKeys } from '../../ui/keys'
+import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { GripCard } from './GripCard'
+
+const SLOTS = [
+  { value: 240, label: 'sixteenths' },
+  { value: 480, label: 'eighths' },
+  { value: 960, label: 'quarters' },
+]
+
+/** Ways of coming to the chosen chord, counted back from it so that it comes on time. */
+export function ApproachSheet({ chord, index }: { chord: VoicedChord; index: number }) {
+  const { store } = useBench()
+  const document = useDocument()
+  const mine = useMine()
+  const [steps, setSteps] = useState(3)
+  const [slot, setSlot] = useState(480)
+  const offers = useApproaches(document, index, steps, slot)
+  const isHere = (each: { section: number; bar: number; at: number }) => each.section === chord.section && each.bar === chord.bar && each.at === chord.at
+  const placed = document.approaches?.find((each) => isHere(each) && each.symbol === chord.symbol)
+  const place = (offer: ApproachOffer | undefined) => {
+    if (offer === undefined || !mine) return
+    const takeOut = placed?.kind === offer.kind && placed.steps === offer.steps && placed.slotTicks === slot
+    store.change((d) => ({
+      ...d,
+      approaches: [...(d.approaches ?? []).filter((each) => !isHere(each)), ...(takeOut ? [] : [{ section: chord.section, bar: chord.bar, at: chord.at, symbol: chord.symbol, kind: offer.kind, steps: offer.steps, slotTicks: slot }])],
+    }))
+  }
+  const list = offers.data ?? []
+  useKeys(Object.fromEntries(list.map((offer, place_) => [String(place_ + 1), () => place(offer)])))
+
+  return (
+    <section className="tool-sheet" aria-label="Approaches">
+      <div className="tool-head">
+        <h2>Coming to {chord.symbol} in bar {chord.form_bar + 1}</h2>
+        <label>
+          Grips before it <InputNumber aria-label="Grips before it" min={1} max={8} precision={0} value={steps} onChange={(value) => value !== null && setSteps(value)} />
+        </label>
+        <Segmented aria-label="A grip every" options={SLOTS} value={slot} onChange={setSlot} />
+      </div>
+      {offers.error instanceof ApiError && <p role="alert" className="finding finding-off">{offers.error.message}</p>}
+      <ol className="offers">
+        {list.map((offer, at) => {
+          const on = placed?.kind === offer.kind && placed.steps === offer.steps && placed.slotTicks === slot
+          return (
+            <li key={offer.kind} className={on ? 'offer on' : 'offer'}>
+              <div className="offer-words">
+                <b>{offer.words}</b>
+                <small>from {offer.from}</small>
+                <span className="button-row">
+                  <Button size="small" onClick={() => void hearInTurn([...offer.grips.map((grip) => grip.voicing), chord.voicing])}>
+                    Hear
+                  </Button>
+                  {mine && (
+                    <Button size="small" type={on ? 'default' : 'primary'} onClick={() => place(offer)}>
+                      {on ? 'Take it out' : 'Place it'} <kbd className={on ? '' : 'on-ink'}>{at + 1}</kbd>
+                    </Button>
+                  )}
+                </span>
+              </div>
+              <div className="grip-row">
+                {offer.grips.map((grip, step) => (
+                  <GripCard key={step} {...grip} />
+                ))}
+                <span className="arrow">→</span>
+                <GripCard symbol={chord.symbol} voicing={chord.voicing} />
+              </div>
+            </li>
+          )
+        })}
+      </ol>
+    </section>
+  )
+}

@@ -1,0 +1,86 @@
+import { Button } from 'antd'
+import { ApiError } from '../../api/client'
+import { useFamilies } from '../../api/queries'
+import type { FamilyRoute, PinDocument, VoicedChord, Voicing } from '../../api/types'
+import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { GripCard } from './GripCard'
+
+type Props = { chords: VoicedChord[]; chord: VoicedChord; voicing: Voicing; onPin: (voicing: Voicing) => void }
+
+/** One grip as a home: I, IV and V from it, the same chord in other families, and what it can take on top. */
+export function FamilySheet({ chords, chord, voicing, onPin }: Props) {
+  const { store } = useBench()
+  const mine = useMine()
+  const families = useFamilies(useDocument(), chord.symbol, voicing.frets.map((fret) => fret ?? 'x').join(' '))
+  const holdTune = (route: FamilyRoute) =>
+    store.change((d) => {
+      const pins: PinDocument[] = []
+      for (const each of chords) {
+        const grip = route.grips.find((one) => one.symbol === each.symbol)
+        if (grip !== undefined) pins.push({ section: each.section, bar: each.bar, at: each.at, symbol: each.symbol, frets: grip.voicing.frets as PinDocument['frets'] })
+      }
+      return { ...d, pins: [...d.pins.filter((pin) => !pins.some((one) => one.section === pin.section && one.bar === pin.bar && one.at === pin.at)), ...pins] }
+    })
+  if (families.error instanceof ApiError) return <p role="alert" className="finding finding-off">{families.error.message}</p>
+  if (families.data === undefined) return <p className="loading">Looking along the neck …</p>
+  const { routes, swaps, enrich } = families.data
+  return (
+    <section className="tool-sheet" aria-label="Families">
+      <h2>From {chord.symbol} as the I</h2>
+      {routes.length === 0 && <p>This grip has open strings, so it stays where it is. Choose a grip without them to move it to IV and V.</p>}
+      <ul className="offers">
+        {routes.map((route) => (
+          <li key={route.way} className="offer">
+            <div className="offer-words">
+              <b>{route.way}</b>
+              <small>
+                I to IV to V and back: {route.frets} frets, {Math.round(route.travel_mm)} mm
+              </small>
+              {mine && chords.some((each) => route.grips.some((grip) => grip.symbol === each.symbol)) && (
+                <Button size="small" onClick={() => holdTune(route)}>
+                  Hold the tune this way
+                </Button>
+              )}
+            </div>
+            <div className="grip-row">
+              {route.grips.map((grip, at) => (
+                <GripCard key={at} {...grip} />
+              ))}
+            </div>
+          </li>
+        ))}
+      </ul>
+      {swaps.length > 0 && (
+        <>
+          <h3>The same chord in other families, nearest first</h3>
+          <div className="grip-row">
+            {swaps.map((swap) => (
+              <span key={swap.frets.join()} className="grip-choice">
+                <GripCard symbol={`${swap.family ?? ''} shape`} voicing={swap} />
+                {mine && (
+                  <Button size="small" onClick={() => onPin(swap)}>
+                    Pin it
+                  </Button>
+                )}
+              </span>
+            ))}
+          </div>
+        </>
+      )}
+      <h3>Notes of the key that this hand can add on top</h3>
+      {enrich.length === 0 && <p className="muted">None here: beside others who carry the harmony a shell stays plain, or the fingers are used up.</p>}
+      <div className="grip-row">
+        {enrich.map((each) => (
+          <span key={`${each.string}-${each.fret}`} className="grip-choice">
+            <GripCard symbol={`+ ${each.degree}`} voicing={each.voicing} note={`string ${each.string}, ${each.fret === 0 ? 'open' : `fret ${each.fret}`}`} />
+            {mine && (
+              <Button size="small" onClick={() => onPin(each.voicing)}>
+                Pin it
+              </Button>
+            )}
+          </span>
+        ))}
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,128 @@
+import { Button, Input, Segmented } from 'antd'
+import { useState } from 'react'
+import { ApiError } from '../../api/client'
+import { useHarmony, useRiff } from '../../api/queries'
+import type { HarmonisedNote, RiffNote, RiffPlace, VoicedChord } from '../../api/types'
+import { hearLine } from '../../audio/hearGrip'
+import { LongNeck, longNeck } from '../../ui/LongNeck'
+import { useDocument } from '../bench/benchContext'
+
+/** A typed melody in double stops, or a figure in other registers and at IV and V. */
+export function MelodySheet({ chord }: { chord: VoicedChord }) {
+  const [view, setView] = useState<'melody' | 'riff'>('melody')
+  return (
+    <section className="tool-sheet" aria-label="Lines">
+      <div className="tool-head">
+        <h2>{view === 'melody' ? `A melody in double stops from bar ${chord.form_bar + 1}` : 'A figure, and where else it lies'}</h2>
+        <Segmented aria-label="Kind of line" options={[{ value: 'melody', label: 'Melody' }, { value: 'riff', label: 'Figure' }]} value={view} onChange={setView} />
+      </div>
+      {view === 'melody' ? <Melody bar={chord.form_bar} /> : <Riff strings={chord.voicing.frets.length} />}
+    </section>
+  )
+}
+
+function Melody({ bar }: { bar: number }) {
+  const [melody, setMelody] = useState('')
+  const line = useHarmony(useDocument(), melody, bar)
+  return (
+    <>
+      <label className="tool-field">
+        Notes with their octave, bars between strokes
+        <Input autoFocus aria-label="Melody" placeholder="D4 F4 A4 | D5 C5 A4" value={melody} onChange={(event) => setMelody(event.target.value)} />
+      </label>
+      {melody.trim() !== '' && line.error instanceof ApiError && <p role="alert" className="finding finding-off">{line.error.message}</p>}
+      {melody.trim() !== '' && line.error === null && line.data !== undefined && <Harmony notes={line.data} />}
+      {melody.trim() === '' && <p className="muted">Each note gets the nearest chord note below it, or a note of the key where none is near; the lower note rings on where it can.</p>}
+    </>
+  )
+}
+
+function Harmony({ notes }: { notes: HarmonisedNote[] }) {
+  return (
+    <>
+      <ol className="harmony">
+        {notes.map((note, index) => (
+          <li key={index} className={note.held ? 'held' : ''}>
+            <small>{note.chord}</small>
+            <b>{note.degrees[1]}</b>
+            <b className={note.chord_tone ? '' : 'passing'}>{note.degrees[0]}</b>
+            <span>
+              {note.frets[1]} <small>on {note.strings[1]}</small>
+            </span>
+            <span>
+              {note.frets[0]} <small>on {note.strings[0]}</small>
+            </span>
+            <small>{note.held ? 'rings on' : note.shared ? 'stays' : ''}</small>
+          </li>
+        ))}
+      </ol>
+      <Button onClick={() => void hearLine(notes.map((note) => note.midi))}>Hear it</Button>
+    </>
+  )
+}
+
+function Riff({ strings }: { strings: number }) {
+  const [figure, setFigure] = useState('')
+  const places = useRiff(useDocument(), figure)
+  const [shown, setShown] = useState(0)
+  const place = places.data?.[Math.min(shown, places.data.length - 1)]
+  return (
+    <>
+      <label className="tool-field">
+        String and fret of each note on the I
+        <Input autoFocus aria-label="Figure" placeholder="6:3 6:3 5:5 5:3" value={figure} onChange={(event) => setFigure(event.target.value)} />
+      </label>
+      {figure.trim() !== '' && places.error instanceof ApiError && <p role="alert" className="finding finding-off">{places.error.message}</p>}
+      {figure.trim() === '' && <p className="muted">A short figure is found again one string lower or higher and an octave away, each with its way to IV and two frets on to V: a register for every chorus.</p>}
+      {figure.trim() !== '' && places.error === null && place !== undefined && places.data !== undefined && (
+        <>
+          <ol className="riff-places">
+            {places.data.map((each, index) => (
+              <li key={each.where}>
+                <button type="button" className={index === shown ? 'riff-place chosen' : 'riff-place'} aria-pressed={index === shown} onClick={() => setShown(index)}>
+                  <b>Chorus {index + 1}: {each.where}</b>
+                  <small>
+                    IV is {each.way}, V two frets above · {Math.round(each.travel_mm)} mm of travel
+                  </small>
+                </button>
+              </li>
+            ))}
+          </ol>
+          <RiffNeck place={place} strings={strings} />
+          <table className="riff-table">
+            <tbody>
+              {([['I', place.one], ['IV', place.four], ['V', place.five]] as const).map(([degree, notes]) => (
+                <tr key={degree}>
+                  <th>{degree}</th>
+                  <td>{notes.map((note) => `${note.string}:${note.fret}`).join('  ')}</td>
+                  <td>
+                    <Button size="small" onClick={() => void hearLine(notes.map((note) => [note.midi]))}>
+                      Hear {degree}
+                    </Button>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+    </>
+  )
+}
+
+function RiffNeck({ place, strings }: { place: RiffPlace; strings: number }) {
+  const { x, y } = longNeck
+  const dots = (degree: string, notes: RiffNote[]) => [...new Map(notes.map((note) => [`${note.string}:${note.fret}`, note])).values()].map((note) => ({ degree, ...note }))
+  return (
+    <LongNeck strings={strings} className="map-neck">
+      {[...dots('V', place.five), ...dots('IV', place.four), ...dots('I', place.one)].map((dot) => (
+        <g key={`${dot.degree}-${dot.string}-${dot.fret}`} className={`stop ${dot.degree === 'I' ? 'both' : dot.degree === 'IV' ? 'one' : 'passing'}`}>
+          <rect x={x(dot.fret) - 12} y={y(strings - dot.string) - 8} width={24} height={16} rx={dot.degree === 'I' ? 0 : 8} />
+          <text x={x(dot.fret)} y={y(strings - dot.string) + 4}>
+            {dot.degree}
+          </text>
+        </g>
+      ))}
+    </LongNeck>
+  )
+}

@@ -1,0 +1,31 @@
+import { ApiError } from '../../api/client'
+import { useRemarks } from '../../api/queries'
+import type { Fix, VoicedChord } from '../../api/types'
+import { useDocument } from '../bench/benchContext'
+import { FixButtons } from './FixButtons'
+
+/** What may be a slip. It asks; a click takes a proposal over. */
+export function ProofSheet({ chords }: { chords: VoicedChord[] }) {
+  const remarks = useRemarks(useDocument())
+  if (remarks.error instanceof ApiError) return <p role="alert" className="finding finding-off">{remarks.error.message}</p>
+  if (remarks.data === undefined) return <p className="loading">Reading along …</p>
+  const where = (place: { section: number; bar: number; at: number } | null) => {
+    const chord = place === null ? undefined : chords.find((each) => each.section === place.section && each.bar === place.bar && each.at === place.at)
+    return chord === undefined ? 'The tune' : `Bar ${chord.form_bar + 1}, ${chord.symbol}`
+  }
+  return (
+    <section className="tool-sheet" aria-label="Proofreading">
+      <h2>{remarks.data.length === 0 ? 'Nothing to ask about' : remarks.data.length === 1 ? 'One question' : `${remarks.data.length} questions`}</h2>
+      {remarks.data.length === 0 && <p className="muted">Pinned grips sound the chords they stand under, a hand can hold them, and every root lies in the key.</p>}
+      <ul className="remarks">
+        {remarks.data.map((remark, index) => (
+          <li key={index}>
+            <b>{where(remark.place)}</b>
+            <p>{remark.text}</p>
+            <FixButtons fixes={remark.fixes as Fix[]} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
