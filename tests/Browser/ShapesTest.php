@@ -57,3 +57,38 @@ it('puts the capo where the grips are open, writes what is held beside what soun
     expect($page->words('.held'))->toBe('D | G | A7 | D');
     $page->chord(WebDriverKeys::CONTROL, 'z')->waitFor(fn (): bool => $page->all('.held') === [], 'undo does not take the capo off');
 });
+
+it('prepares a twelve-bar line with keys alone: company, a linked grip, an approach in what is heard, and a second place', function (): void {
+    $page = Stage::running()->teacher()->makeBreakdown('Harbour Twelve', '| G9 | C9 | G9 | % | C9 | % | G9 | % | D9 | C9 | G9 | D9 |')->station(2, '.candidate');
+    $frets = fn (int $row): string => explode(' | ', $page->words('.sheet .frets'))[$row] ?? '';
+    $company = fn (): string => trim($page->words('.view-tab.company'));
+    $page->waitFor(fn (): bool => str_starts_with($company(), 'With a bass'), 'the company is not shown');
+    $rootless = $page->words('.sheet .frets');
+    $page->keys('b', 'b')->waitFor(fn (): bool => str_starts_with($company(), 'Alone') && $page->words('.sheet .frets') !== $rootless, 'alone, the grips stay as they were');
+    $page->keys('b')->waitFor(fn (): bool => $page->words('.sheet .frets') === $rootless, 'with a bass again, the grips do not come back');
+
+    // The IV is chosen by its second-best grip and linked: every C9, G9 and D9 follows, the V two frets above the IV.
+    $page->keys(WebDriverKeys::ARROW_DOWN)->waitFor(fn (): bool => str_contains($page->words('.sheet.chosen'), 'C9'), 'the IV is not chosen');
+    $page->keys(WebDriverKeys::ARROW_RIGHT, 'k')->waitFor(fn (): bool => str_contains($page->words('.sheet.chosen'), '◆ leads'), 'the grip does not lead');
+    $page->waitFor(fn (): bool => substr_count($page->words('.sheet'), '◇ follows') >= 10, 'the others do not follow');
+    $fret = static fn (string $grip): array => array_map(static fn (string $one): int => (int) $one, array_filter(explode(' ', $grip), static fn (string $one): bool => $one !== 'x'));
+    $apart = array_unique(array_map(static fn (int $five, int $four): int => $five - $four, $fret($frets(8)), $fret($frets(1))));
+    expect(count($apart))->toBe(1)->and(current($apart))->toBeIn([2, -10]);
+
+    $page->keys('a')->sees('Coming to C9 in bar 2')->keys('1')->sees('Take it out');
+    $page->station(1, '.approach');
+    expect($page->words('.approach'))->toContain('slide up');
+    $page->station(2, '.candidate')->keys('e')->sees('The same line in another place on the neck: the hand travels');
+    $page->keys('w')->sees('bpm');
+    $page->chord(WebDriverKeys::CONTROL, 'z')->station(1, '.bar-chord')->waitFor(fn (): bool => $page->all('.approach') === [], 'undo does not take the approach out');
+});
+
+it('reads along, asks about a stale fret, and mends it with one click', function (): void {
+    $page = Stage::running()->teacher()->makeBreakdown('Stale Rope', '| C9 | D9 |')->station(2, '.candidate');
+    $frets = fn (): string => $page->words('.sheet .frets');
+    $page->keys('g')->fill('[aria-label^="Frets for C9"]', 'x 3 2 3 3 x')->press('Pin these')->waitFor(fn (): bool => str_starts_with($frets(), 'x 3 2 3 3 x'), 'the typed grip is not pinned');
+    $page->keys(WebDriverKeys::ARROW_DOWN, 'g')->fill('[aria-label^="Frets for D9"]', 'x 5 4 3 5 x')->press('Pin these')->waitFor(fn (): bool => $frets() === 'x 3 2 3 3 x | x 5 4 3 5 x', 'the wrong grip is not pinned as it was typed');
+    $page->keys('p')->sees('string 3 stayed at fret 3')->press('Move that string too: x 5 4 5 5 x')->sees('Nothing to ask about');
+    $page->keys('p')->waitFor(fn (): bool => $page->all('.sheet') !== [], 'the sheets do not come back');
+    expect($frets())->toBe('x 3 2 3 3 x | x 5 4 5 5 x');
+});

@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Chart\ApproachKind;
+use Gravik\Chart\ChordAt;
 use Gravik\Chart\PlacedApproach;
 use Gravik\Neck\Voicing;
 use OpenApi\Attributes as OA;
@@ -41,6 +42,28 @@ final class ApproachResource
             'from' => sprintf('bar %d, %s', intdiv($approach->fromTicks, $breakdown->meter->barTicks()) + 1, $part),
             'grips' => array_map(static fn (Voicing $grip): array => ['symbol' => $grip->chord->text(), 'voicing' => VoicingResource::of($grip, $breakdown->neck)], $approach->grips),
         ];
+    }
+
+    /** How the hand comes to a chord of the chart, in a few words; null where nothing is laid down. */
+    public static function shortly(Breakdown $breakdown, int $section, int $bar, ChordAt $chord): ?string
+    {
+        foreach ($breakdown->approaches as $approach) {
+            if ([$approach->section, $approach->bar, $approach->at, $approach->symbol] === [$section, $bar, $chord->at, $chord->chord?->text()]) {
+                $steps = $approach->kind->ownSteps() ?? $approach->steps;
+
+                return match ($approach->kind) {
+                    ApproachKind::SlideFromBelow => 'slide up',
+                    ApproachKind::SlideFromAbove => 'slide down',
+                    ApproachKind::WalkUp => "walk up {$steps}",
+                    ApproachKind::WalkDown => "walk down {$steps}",
+                    ApproachKind::WholeTones, ApproachKind::WholeTonesAndAHalf => "come down {$steps}",
+                    ApproachKind::InnerLine => 'inner line',
+                    ApproachKind::OpenStrings => 'open strings',
+                };
+            }
+        }
+
+        return null;
     }
 
     private static function words(ApproachKind $kind): string

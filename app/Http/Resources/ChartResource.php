@@ -14,7 +14,7 @@ use Gravik\Harmony\Numeral;
 use Gravik\Neck\CapoPlan;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'ChartChord', required: ['at', 'beats', 'typed', 'symbol', 'root', 'ending', 'numeral', 'shape'], properties: [
+#[OA\Schema(schema: 'ChartChord', required: ['at', 'beats', 'typed', 'symbol', 'root', 'ending', 'numeral', 'shape', 'approach'], properties: [
     new OA\Property(property: 'at', type: 'integer'),
     new OA\Property(property: 'beats', type: 'number'),
     new OA\Property(property: 'typed', type: 'string'),
@@ -23,6 +23,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'ending', type: 'string', nullable: true),
     new OA\Property(property: 'numeral', type: 'string', nullable: true),
     new OA\Property(property: 'shape', description: 'what the hand holds above the capo; null without one', type: 'string', nullable: true),
+    new OA\Property(property: 'approach', description: 'how the hand comes to it, where that is laid down', type: 'string', nullable: true),
 ])]
 #[OA\Schema(schema: 'ChartBar', required: ['repeated', 'chords'], properties: [
     new OA\Property(property: 'repeated', type: 'boolean'),
@@ -54,25 +55,25 @@ final class ChartResource
 
         return [
             'beats' => $breakdown->meter->beats(),
-            'sections' => array_map(static function (Section $section) use ($reader, $numeral, $breakdown): array {
+            'sections' => array_map(static function (Section $section, int $number) use ($reader, $numeral, $breakdown): array {
                 $reading = $reader->read($section->line);
 
                 return [
                     'name' => $section->name,
-                    'bars' => array_map(static fn (Bar $bar): array => [
+                    'bars' => array_map(static fn (Bar $bar, int $place): array => [
                         'repeated' => $bar->repeated,
-                        'chords' => array_map(static fn (ChordAt $chord): array => self::chord($chord, $numeral, $breakdown), $bar->chords),
-                    ], $reading->bars),
+                        'chords' => array_map(static fn (ChordAt $chord): array => self::chord($chord, $numeral, $breakdown, $number, $place), $bar->chords),
+                    ], $reading->bars, array_keys($reading->bars)),
                     'problems' => array_map(static fn (ChartProblem $problem): array => [
                         'at' => $problem->at, 'length' => $problem->length, 'bar' => $problem->bar, 'message' => $problem->message, 'nearest' => $problem->nearest,
                     ], $reading->problems),
                 ];
-            }, $breakdown->sections),
+            }, $breakdown->sections, array_keys($breakdown->sections)),
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function chord(ChordAt $chord, Numeral $numeral, Breakdown $breakdown): array
+    private static function chord(ChordAt $chord, Numeral $numeral, Breakdown $breakdown, int $section, int $bar): array
     {
         $bass = $chord->chord?->bass;
 
@@ -85,6 +86,7 @@ final class ChartResource
             'ending' => $chord->chord === null ? null : $chord->chord->ending.($bass === null ? '' : '/'.$bass->text()),
             'numeral' => $chord->chord === null ? null : $numeral->text($chord->chord),
             'shape' => $chord->chord === null ? null : CapoPlan::shapeOf($chord->chord, $breakdown->key, $breakdown->neck->capo)?->text(),
+            'approach' => ApproachResource::shortly($breakdown, $section, $bar, $chord),
         ];
     }
 }

@@ -33,7 +33,12 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'held', type: 'integer'),
     new OA\Property(property: 'top', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'Path', required: ['cost', 'candidates', 'chords', 'moves', 'loose'], properties: [
+#[OA\Schema(schema: 'Path', required: ['cost', 'candidates', 'travel', 'without_open_root', 'chords', 'moves', 'loose'], properties: [
+    new OA\Property(property: 'travel', description: 'over the whole line', required: ['frets', 'held'], properties: [
+        new OA\Property(property: 'frets', description: 'travelled by the first finger', type: 'integer'),
+        new OA\Property(property: 'held', description: 'notes that stay on their string', type: 'integer'),
+    ], type: 'object'),
+    new OA\Property(property: 'without_open_root', description: 'chords whose root no open string gives', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'cost', type: 'number'),
     new OA\Property(property: 'candidates', description: 'how many grips a chord were weighed', type: 'integer'),
     new OA\Property(property: 'chords', type: 'array', items: new OA\Items(ref: '#/components/schemas/VoicedChord')),
@@ -77,6 +82,8 @@ final class PathResource
         return [
             'cost' => round($voiced->path->cost, 3),
             'candidates' => PathFinder::CANDIDATES,
+            'travel' => ['frets' => $voiced->path->fretsTravelled(), 'held' => $voiced->path->notesHeld()],
+            'without_open_root' => $voiced->withoutOpenRoot($breakdown->neck),
             'chords' => $chords,
             'moves' => $voiced->path->moves,
             'loose' => array_map(self::pin(...), $voiced->loose),

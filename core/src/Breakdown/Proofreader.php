@@ -118,6 +118,15 @@ final readonly class Proofreader
                 }
             }
         }
+        // A fret written on the string beside the right one.
+        for ($string = 0; $string + 1 < count($pin->frets); $string++) {
+            $frets = $pin->frets;
+            [$frets[$string], $frets[$string + 1]] = [$frets[$string + 1], $frets[$string]];
+            $frets = array_values($frets);
+            if ($frets !== $pin->frets && self::isNamed($this->names($breakdown, $frets, $chord), $chord) && $breakdown->finder()->voicing($chord->chord, $frets) !== null) {
+                $found[] = ['frets' => $frets, 'change' => 1];
+            }
+        }
         usort($found, static fn (array $a, array $b): int => $a['change'] <=> $b['change']);
 
         return array_map(static fn (array $fix): array => $fix['frets'], array_slice($found, 0, self::MOST_FIXES));

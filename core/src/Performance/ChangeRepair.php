@@ -9,5 +9,6 @@ use Gravik\Breakdown\Breakdown;
 /** One way to give a hand the time it needs, and the breakdown with it done. */
 final readonly class ChangeRepair
 {
-    public function __construct(public string $text, public Breakdown $breakdown) {}
+    /** @param ?list<list<int|null>> $grips of the form's chords where the repair changes one; null where they stay */
+    public function __construct(public string $text, public Breakdown $breakdown, public ?array $grips = null) {}
 }

@@ -7,8 +7,10 @@ namespace Gravik\Performance;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Chart\Approach;
 use Gravik\Chart\ApproachKind;
+use Gravik\Chart\FormChord;
 use Gravik\Chart\Pin;
 use Gravik\Neck\PathFinder;
+use Gravik\Neck\Voicing;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\Length;
 use Gravik\Strokes\Stream;
@@ -33,7 +35,8 @@ final readonly class ChangeRepairs
         $where = $window->first->formTick;
 
         return array_values(array_filter($offers, function (ChangeRepair $offer) use ($where, $timeline): bool {
-            $played = $this->performer->perform($offer->breakdown, $timeline->ruler->tempo);
+            $voiced = $offer->grips === null ? $timeline->voiced : $offer->breakdown->voicer()->voiceWith($timeline->voiced->form, $offer->breakdown->pins, $offer->grips);
+            $played = $this->performer->perform($offer->breakdown, $timeline->ruler->tempo, $voiced);
             foreach ((new ChangeWindows($offer->breakdown->neck))->of($played) as $again) {
                 if ($again->first->formTick === $where) {
                     return $again->fits();
@@ -78,15 +81,25 @@ final readonly class ChangeRepairs
     {
         $windows = new ChangeWindows($breakdown->neck);
         $chord = $timeline->voiced->form->chords[$window->chord];
+        $grips = array_map(static fn (Voicing $voicing): array => $voicing->frets, $timeline->voiced->path->voicings);
         foreach ($breakdown->finder()->find($chord->chord, PathFinder::CANDIDATES)->best as $grip) {
             if ($windows->needMs($window->from, $grip) <= $window->haveMs) {
-                $others = array_values(array_filter($breakdown->pins, static fn (Pin $pin): bool => ! $pin->belongsTo($chord)));
+                // The grip it comes from is held too: else the line could take another one, and the way be long again.
+                $before = $timeline->voiced->form->chords[$window->last->chord];
+                $others = array_values(array_filter($breakdown->pins, static fn (Pin $pin): bool => ! $pin->belongsTo($chord) && ! $pin->belongsTo($before)));
+                $pins = [...$others, self::pin($before, $window->from->frets), self::pin($chord, $grip->frets)];
 
-                return new ChangeRepair("Hold {$chord->chord->text()} as {$grip->text()}, which is nearer", $breakdown->with(pins: [...$others, new Pin($chord->section, $chord->bar, $chord->at, $chord->chord->text(), $grip->frets)]));
+                return new ChangeRepair("Hold {$chord->chord->text()} as {$grip->text()}, which is nearer", $breakdown->with(pins: $pins), array_values(array_replace($grips, [$window->chord => $grip->frets])));
             }
         }
 
         return null;
+    }
+
+    /** @param list<int|null> $frets */
+    private static function pin(FormChord $chord, array $frets): Pin
+    {
+        return new Pin($chord->section, $chord->bar, $chord->at, $chord->chord->text(), $frets);
     }
 
     /** @param callable(Stroke): Stroke $changed */

@@ -12,7 +12,7 @@ final readonly class ChangeWindow
     /**
      * @param int          $chord    index of the form's chord it comes to
      * @param float        $haveMs   from the last moment the old grip must sound to the first stroke of the new one
-     * @param float        $needMs   0 where no finger moves
+     * @param float        $needMs   0 where no finger moves, and where one grip slides a fret or two
      * @param float        $travelMm of the hand along the neck
      * @param list<int>    $stay     fingers that keep string and fret
      * @param list<int>    $slide    fingers that keep their string

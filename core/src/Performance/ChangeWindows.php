@@ -22,6 +22,8 @@ final readonly class ChangeWindows
     /** A stroke left to ring may be let go after this share of its time without anybody missing it. */
     private const RINGING_SHARE = 0.5;
 
+    private const SLIDE_FRETS = 2;
+
     public function __construct(private Neck $neck) {}
 
     /** @return list<ChangeWindow> in order of time */
@@ -45,12 +47,18 @@ final readonly class ChangeWindows
     /** What a change to this grip needs, in ms; 0 where no finger moves. */
     public function needMs(Voicing $from, Voicing $to): float
     {
-        if (FingerMoves::between($from, $to)->none) {
+        if (FingerMoves::between($from, $to)->none || self::slides($from, $to)) {
             return 0.0;
         }
         $width = $to->position === 0 ? $this->neck->fretMm(1) - $this->neck->fretMm(0) : $this->neck->fretMm($to->position) - $this->neck->fretMm($to->position - 1);
 
         return self::BASE_MS + self::PER_DOUBLING_MS * log($this->travelMm($from, $to) / $width + 1, 2);
+    }
+
+    /** One grip pushed a fret or two along sounds all the way: it needs no gap. */
+    public static function slides(Voicing $from, Voicing $to): bool
+    {
+        return $from->shape() === $to->shape() && ! in_array(0, $from->frets, true) && abs($to->position - $from->position) <= self::SLIDE_FRETS;
     }
 
     /** Seconds; a dead stroke and open strings leave the fretting hand free at once. */

@@ -41,6 +41,11 @@ it('asks when a grip sounds another chord than its name, with the nearest fix fi
         ->and($remarks[0]->fixes[0]['breakdown']->pins[0]->frets)->toBe([null, 3, 2, 0, 1, 0]);
 });
 
+it('sees a fret that stands on the string beside the right one', function (): void {
+    $fixes = proofread('C major', [['C', [null, 3, 2, 1, 0, 0]]])[0]->fixes;
+    expect(array_map(static fn (array $fix): array => $fix['breakdown']->pins[0]->frets, $fixes))->toContain([null, 3, 2, 0, 1, 0]);
+});
+
 it('asks about a diminished chord that is none', function (): void {
     expect(proofread('C major', [['Bdim7', [null, 2, 3, 2, 3, null]]])[0]->kind)->toBe(RemarkKind::NotDiminished);
 });

@@ -52,6 +52,14 @@ it('needs no time where no finger moves, and leaves the hand free after a dead s
         ->and(windowOf(farApart(120, 'x.x.x.c.'))->haveMs)->toBeGreaterThan(0.99 * 500);
 });
 
+it('needs no gap where one grip slides a fret or two, and one where it goes farther', function (int $by, bool $gap): void {
+    $finder = new VoicingFinder(new Neck(Tuning::standard()));
+    $from = $finder->voicing(ChordSymbol::parse('F'), [1, 3, 3, 2, 1, 1]) ?? throw new LogicException('no grip');
+    $to = $finder->voicing(ChordSymbol::parse('F'), array_map(static fn (?int $fret): ?int => $fret === null ? null : $fret + $by, $from->frets)) ?? throw new LogicException('no grip');
+
+    expect((new ChangeWindows(new Neck(Tuning::standard())))->needMs($from, $to) > 0)->toBe($gap);
+})->with([[1, false], [2, false], [3, true]]);
+
 it('says which fingers stay and slide, and what both grips share', function (): void {
     $breakdown = Examples::breakdown(['key' => 'C major', 'sections' => [['name' => 'A', 'line' => '| C | Am |']], 'pins' => [
         ['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'C', 'frets' => [null, 3, 2, 0, 1, 0]],

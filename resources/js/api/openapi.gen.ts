@@ -673,6 +673,8 @@ export interface components {
             numeral: string | null;
             /** @description what the hand holds above the capo; null without one */
             shape: string | null;
+            /** @description how the hand comes to it, where that is laid down */
+            approach: string | null;
         };
         ChartBar: {
             repeated: boolean;
@@ -923,6 +925,15 @@ export interface components {
             top: number;
         };
         Path: {
+            /** @description over the whole line */
+            travel: {
+                /** @description travelled by the first finger */
+                frets: number;
+                /** @description notes that stay on their string */
+                held: number;
+            };
+            /** @description chords whose root no open string gives */
+            without_open_root: string[];
             cost: number;
             /** @description how many grips a chord were weighed */
             candidates: number;

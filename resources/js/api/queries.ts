@@ -4,10 +4,10 @@ import type { ApproachOffer, ChordName, Families, GripChange, HardGrip, Harmonis
 import type { BreakdownCard, BreakdownDocument, Calibration, Chart, Choices, Hand, Path, Person, StoredBreakdown, Take, Timeline, Version, Voicings } from './types'
 
 /** What each computation depends on, so that a change elsewhere in the document asks nothing anew. */
-const chartParts = (d: BreakdownDocument) => [d.sections, d.key, d.meter, d.capo]
+const chartParts = (d: BreakdownDocument) => [d.sections, d.key, d.meter, d.capo, d.approaches]
 const gripParts = (d: BreakdownDocument) => [...chartParts(d), d.tuning, d.company, d.pins, d.path]
 const handParts = (d: BreakdownDocument) => [d.pattern, d.school, d.meter, d.feel, d.tempo]
-const soundParts = (d: BreakdownDocument) => [...gripParts(d), ...handParts(d), d.band, d.approaches]
+const soundParts = (d: BreakdownDocument) => [...gripParts(d), ...handParts(d), d.band]
 
 export const keys = {
   person: ['person'] as const,

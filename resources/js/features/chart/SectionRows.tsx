@@ -57,6 +57,7 @@ function BarBox({ bar, number, beats, names, timeline, large }: BoxProps) {
                 {chord.numeral}
               </span>
             )}
+            {chord.approach !== null && <small className="approach">↠ {chord.approach}</small>}
             {chord.shape !== null && <small className="held" aria-label={`held as ${chord.shape}`}>{chord.shape}</small>}
           </span>
         ))}

@@ -12,7 +12,12 @@ export function Candidates({ voicings, count, refusal, inUse, onLook, busy, kind
   const list = useRef<HTMLDivElement>(null)
   const used = inUse.frets.join()
   useEffect(() => {
-    list.current?.querySelector('.chosen')?.scrollIntoView({ block: 'nearest' })
+    const box = list.current
+    const chosen = box?.querySelector<HTMLElement>('.chosen')
+    if (box === null || !chosen) return
+    // Only the list scrolls: the grip's own table above it stays in sight.
+    const top = chosen.offsetTop - box.offsetTop
+    if (top < box.scrollTop || top + chosen.offsetHeight > box.scrollTop + box.clientHeight) box.scrollTo({ top: Math.max(0, top - box.clientHeight / 2 + chosen.offsetHeight / 2) })
   }, [used])
   return (
     <section className="candidates" aria-busy={busy}>

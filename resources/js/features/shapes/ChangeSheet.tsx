@@ -4,7 +4,7 @@ import type { Fix, GripChange } from '../../api/types'
 import { useBench, useDocument } from '../bench/benchContext'
 import { FixButtons } from './FixButtons'
 
-const SCALE_MS = 900
+const SCALE_MS = 600
 
 /** Every change of grip: the time the hand has against the time it needs, and what its fingers do meanwhile. */
 export function ChangeSheet() {
@@ -57,9 +57,10 @@ function Bars({ change }: { change: GripChange }) {
 
 function words(change: GripChange): string {
   const fingers = (list: number[]) => list.map((finger) => (finger === 5 ? 'thumb' : String(finger))).join(', ')
+  const still = change.need_ms === 0
   const parts = [
-    change.need_ms === 0 ? 'no finger moves' : change.stay.length > 0 ? `finger ${fingers(change.stay)} stays` : 'every finger lifts',
-    change.slide.length > 0 ? `${fingers(change.slide)} slides` : null,
+    still ? (change.slide.length > 0 ? 'the whole grip slides' : 'no finger moves') : change.stay.length > 0 ? `finger ${fingers(change.stay)} stays` : change.slide.length === 0 ? 'every finger lifts' : null,
+    !still && change.slide.length > 0 ? `finger ${fingers(change.slide)} slides on its string` : null,
     change.common.length > 0 ? `strings ${change.common.join(', ')} ring on` : null,
   ]
   return parts.filter((part) => part !== null).join(' · ')

@@ -1,10 +1,10 @@
 import { Button } from 'antd'
 import type { VoicedChord, Voicing } from '../../api/types'
 
-type Props = { chord: VoicedChord; voicing: Voicing; tried: boolean; mine: boolean; onPin: () => void; onLetGo: () => void; onLink: () => void; onHear: () => void; onCompare: () => void }
+type Props = { chord: VoicedChord; voicing: Voicing; tried: boolean; mine: boolean; onPin: () => void; onLetGo: () => void; onLink: () => void; onHear: () => void; onCompare: () => void; onType: () => void }
 
 /** One grip string by string, and what speaks for and against it. */
-export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink, onHear, onCompare }: Props) {
+export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink, onHear, onCompare, onType }: Props) {
   const strings = voicing.frets.length
   const parts = Object.entries(voicing.difficulty_parts).filter(([, part]) => part >= 0.05)
   const damper = (string: number) => voicing.damped.find((each) => each.string === string)?.by ?? ''
@@ -60,25 +60,30 @@ export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink,
         ))}
       </span>
       <div className="button-row">
-        <Button onClick={onHear}>
+        <Button size="small" onClick={onHear}>
           Hear <kbd>H</kbd>
         </Button>
         {mine && (tried || !chord.pinned) && (
-          <Button type="primary" onClick={onPin}>
+          <Button size="small" type="primary" onClick={onPin}>
             Pin this grip <kbd className="on-ink">Enter</kbd>
           </Button>
         )}
         {mine && chord.pinned && !tried && (
-          <Button onClick={onLetGo}>
+          <Button size="small" onClick={onLetGo}>
             Let it go <kbd>Del</kbd>
           </Button>
         )}
         {mine && (
-          <Button aria-pressed={chord.linked} title="The same chord on other roots follows this grip along the neck" onClick={onLink}>
+          <Button size="small" aria-pressed={chord.linked} title="The same chord on other roots follows this grip along the neck" onClick={onLink}>
             {chord.linked ? 'Unlink' : 'Link'} <kbd>K</kbd>
           </Button>
         )}
-        <Button onClick={onCompare}>
+        {mine && (
+          <Button size="small" onClick={onType}>
+            Type <kbd>G</kbd>
+          </Button>
+        )}
+        <Button size="small" onClick={onCompare}>
           Compare <kbd>X</kbd>
         </Button>
       </div>

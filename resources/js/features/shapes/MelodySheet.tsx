@@ -28,7 +28,7 @@ function Melody({ bar }: { bar: number }) {
     <>
       <label className="tool-field">
         Notes with their octave, bars between strokes
-        <Input autoFocus aria-label="Melody" placeholder="D4 F4 A4 | D5 C5 A4" value={melody} onChange={(event) => setMelody(event.target.value)} />
+        <Input autoFocus aria-label="Notes of the melody" placeholder="D4 F4 A4 | D5 C5 A4" value={melody} onChange={(event) => setMelody(event.target.value)} />
       </label>
       {melody.trim() !== '' && line.error instanceof ApiError && <p role="alert" className="finding finding-off">{line.error.message}</p>}
       {melody.trim() !== '' && line.error === null && line.data !== undefined && <Harmony notes={line.data} />}
@@ -56,7 +56,9 @@ function Harmony({ notes }: { notes: HarmonisedNote[] }) {
           </li>
         ))}
       </ol>
-      <Button onClick={() => void hearLine(notes.map((note) => note.midi))}>Hear it</Button>
+      <div>
+        <Button onClick={() => void hearLine(notes.map((note) => note.midi))}>Hear it</Button>
+      </div>
     </>
   )
 }
@@ -70,7 +72,7 @@ function Riff({ strings }: { strings: number }) {
     <>
       <label className="tool-field">
         String and fret of each note on the I
-        <Input autoFocus aria-label="Figure" placeholder="6:3 6:3 5:5 5:3" value={figure} onChange={(event) => setFigure(event.target.value)} />
+        <Input autoFocus aria-label="Notes of the figure" placeholder="6:3 6:3 5:5 5:3" value={figure} onChange={(event) => setFigure(event.target.value)} />
       </label>
       {figure.trim() !== '' && places.error instanceof ApiError && <p role="alert" className="finding finding-off">{places.error.message}</p>}
       {figure.trim() === '' && <p className="muted">A short figure is found again one string lower or higher and an octave away, each with its way to IV and two frets on to V: a register for every chorus.</p>}

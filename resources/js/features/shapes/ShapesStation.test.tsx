@@ -14,7 +14,7 @@ const voiced = (symbol: string, bar: number, part: Partial<VoicedChord> = {}): V
 
 beforeEach(() =>
   serve({
-    'POST compute/path': { cost: 1, chords: [voiced('Dm', 0), voiced('A7', 1)], moves: [{ frets: 0, held: 5, top: 0 }], loose: [{ symbol: 'Gm', section: 0, bar: 3, at: 0, frets: inUse.frets }] },
+    'POST compute/path': { cost: 1, travel: { frets: 0, held: 5 }, without_open_root: [], chords: [voiced('Dm', 0), voiced('A7', 1)], moves: [{ frets: 0, held: 5, top: 0 }], loose: [{ symbol: 'Gm', section: 0, bar: 3, at: 0, frets: inUse.frets }] },
     'POST compute/voicings': { symbol: 'Dm', count: 31, voicings: [inUse, other, far] },
   }),
 )
@@ -65,7 +65,7 @@ it('pins nothing for a student, who may still look and listen', async () => {
 it('shows where a capo opens the grips, puts it there, and says which pins had to go', async () => {
   const choice = (capo: number, shape_key: string, shape: string) => ({ capo, shape_key, open_grips: 1, shapes: [{ sounding: 'Dm', shape }] })
   serve({
-    'POST compute/path': { cost: 1, chords: [voiced('Dm', 0)], moves: [], loose: [] },
+    'POST compute/path': { cost: 1, travel: { frets: 0, held: 0 }, without_open_root: [], chords: [voiced('Dm', 0)], moves: [], loose: [] },
     'POST compute/voicings': { symbol: 'Dm', count: 1, voicings: [inUse] },
     'GET choices': { grooves: [], tunings: [] },
     'POST compute/strings-plan': { retune: [{ string: 6, from: 'E2', to: 'D2', midi: 38, semitones: -2, needed: true, caution: null }], capo: [choice(5, 'A minor', 'Am'), choice(0, 'D minor', 'Dm')] },

@@ -2,7 +2,7 @@ import { Button, Popover, Segmented } from 'antd'
 import { useEffect, useMemo, useState } from 'react'
 import { ApiError } from '../../api/client'
 import { usePath, useVoicings } from '../../api/queries'
-import type { VoicedChord, Voicing } from '../../api/types'
+import type { BreakdownDocument, VoicedChord, Voicing } from '../../api/types'
 import { band } from '../../audio/band'
 import { hearGrip } from '../../audio/hearGrip'
 import { useKeys } from '../../ui/keys'
@@ -21,25 +21,32 @@ import { OwnGrips } from './OwnGrips'
 import { PathWishesForm } from './PathWishesForm'
 import { ProofSheet } from './ProofSheet'
 import { StringsSheet } from './StringsSheet'
+import { TypedGrip } from './TypedGrip'
 import { usePins } from './usePins'
 import { VIEWS, type View } from './views'
 
 const sameFrets = (a: (number | null)[], b: (number | null)[]): boolean => a.length === b.length && a.every((fret, index) => fret === b[index])
 
+const COMPANY: Record<BreakdownDocument['company'], string> = { alone: 'Alone', 'with-bass': 'With a bass', shell: 'Shells only' }
+const COMPANIES = Object.keys(COMPANY) as BreakdownDocument['company'][]
+
 /** A grip for every chord of the line, by the cheapest path; any other can be chosen and pinned. */
 export default function ShapesStation() {
+  const { store } = useBench()
   const document = useDocument()
   const mine = useMine()
   const pins = usePins()
   const [elsewhere, setElsewhere] = useState(false)
   const [view, setView] = useState<View>('sheets')
   const path = usePath(document, elsewhere)
+  const first = usePath(document)
   const [chosen, setChosen] = useState(0)
   const [label, setLabel] = useState<Label>('degrees')
   const [kind, setKind] = useState('')
   const [tried, setTried] = useState<Voicing | null>(null)
   const [besides, setBesides] = useState<Voicing | null>(null)
   const [naming, setNaming] = useState(false)
+  const [typing, setTyping] = useState(false)
   const chords = useMemo(() => path.data?.chords ?? [], [path.data])
   const index = Math.min(chosen, chords.length - 1)
   const current = chords[index] ?? null
@@ -73,6 +80,9 @@ export default function ShapesStation() {
     pins.pinAll(chords)
     setElsewhere(false)
   }
+  const nextCompany = () => {
+    if (mine) store.change((d) => ({ ...d, company: COMPANIES[(COMPANIES.indexOf(d.company) + 1) % COMPANIES.length] ?? 'alone' }))
+  }
   const show = (asked: View) => setView((now) => (now === asked ? 'sheets' : asked))
   const walk = (by: number) => {
     const next = list[Math.min(list.length - 1, Math.max(0, place + by))]
@@ -90,6 +100,8 @@ export default function ShapesStation() {
     k: link,
     x: () => setBesides((now) => (now === null ? inUse : null)),
     n: () => mine && setNaming(true),
+    g: () => mine && setTyping(true),
+    b: nextCompany,
     e: () => setElsewhere((now) => !now),
     Escape: () => setView('sheets'),
     ...Object.fromEntries(VIEWS.map(({ view: each, key }) => [key, () => show(each)])),
@@ -115,6 +127,9 @@ export default function ShapesStation() {
           </div>
         </div>
         <nav className="view-row" aria-label="Tools of the neck">
+          <button type="button" className="view-tab company" disabled={!mine} title="Who plays along decides what a grip may leave out" onClick={nextCompany}>
+            {COMPANY[document.company]} <kbd>B</kbd>
+          </button>
           {VIEWS.filter(({ view: each }) => mine || each !== 'hands').map(({ view: each, key, label: words }) => (
             <button key={each} type="button" className={view === each ? 'view-tab on' : 'view-tab'} aria-pressed={view === each} onClick={() => show(each)}>
               {words} <kbd className={view === each ? 'on-ink' : ''}>{key.toUpperCase()}</kbd>
@@ -131,13 +146,16 @@ export default function ShapesStation() {
         )}
         {elsewhere && (
           <p className="finding finding-swing">
-            The same line in another place on the neck. The first one is kept.{' '}
+            The same line in another place on the neck{path.data === undefined || first.data === undefined ? '' : `: the hand travels ${path.data.travel.frets} frets and ${path.data.travel.held} notes are held; in the first place ${first.data.travel.frets} and ${first.data.travel.held}`}. The first one is kept.{' '}
             {mine && (
               <Button size="small" onClick={pinAll}>
                 Pin this one instead
               </Button>
             )}
           </p>
+        )}
+        {document.company === 'alone' && view === 'sheets' && path.data !== undefined && path.data.without_open_root.length > 0 && (
+          <p className="muted open-roots">Alone, a finger holds the root of {path.data.without_open_root.join(', ')}: no open string gives it.</p>
         )}
         {view === 'strings' && <StringsSheet />}
         {view === 'hands' && <HandsSheet chords={chords} onPin={pins.pin} />}
@@ -155,7 +173,20 @@ export default function ShapesStation() {
       </div>
       {current !== null && inUse !== null && (
         <aside className="side wide" aria-label="Grips">
-          <GripTable chord={current} voicing={inUse} tried={tried !== null} mine={mine} onPin={() => pin(inUse)} onLetGo={letGo} onLink={link} onHear={() => void hearGrip(inUse)} onCompare={() => setBesides(besides === null ? inUse : null)} />
+          <GripTable chord={current} voicing={inUse} tried={tried !== null} mine={mine} onPin={() => pin(inUse)} onLetGo={letGo} onLink={link} onHear={() => void hearGrip(inUse)} onCompare={() => setBesides(besides === null ? inUse : null)} onType={() => setTyping(!typing)} />
+          {typing && mine && (
+            <TypedGrip
+              key={`${current.symbol}-${index}`}
+              symbol={current.symbol}
+              strings={current.voicing.frets.length}
+              onEnd={() => setTyping(false)}
+              onPin={(frets) => {
+                pins.pinFrets(current, frets)
+                setTried(null)
+                setTyping(false)
+              }}
+            />
+          )}
           {besides !== null && <Compare one={besides} other={inUse} onEnd={() => setBesides(null)} />}
           <Candidates voicings={list} count={voicings.data?.count ?? 0} refusal={voicings.error instanceof ApiError ? voicings.error.message : null} inUse={inUse} onLook={look} busy={voicings.isPlaceholderData} kind={kind} onKind={setKind} />
           {mine && <OwnGrips chord={current} voicing={inUse} naming={naming} onNaming={setNaming} onLook={look} />}

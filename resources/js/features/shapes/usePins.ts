@@ -12,6 +12,9 @@ export function usePins() {
     pin: (chord: VoicedChord, voicing: Voicing) => {
       if (mine) store.change((d) => ({ ...d, pins: [...d.pins.filter((each) => !isAt(chord)(each)), { ...asPin(chord, voicing), ...(chord.linked ? { linked: true } : {}) }] }))
     },
+    pinFrets: (chord: VoicedChord, frets: (number | null)[]) => {
+      if (mine) store.change((d) => ({ ...d, pins: [...d.pins.filter((each) => !isAt(chord)(each)), { ...asPin(chord, chord.voicing), frets: frets as PinDocument['frets'] }] }))
+    },
     letGo: (chord: VoicedChord) => {
       if (mine) store.change((d) => ({ ...d, pins: d.pins.filter((each) => !isAt(chord)(each)) }))
     },

@@ -1,0 +1,132 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { beforeEach, expect, it, vi } from 'vitest'
+import type { Voicing, VoicedChord } from '../../api/types'
+import { output } from '../../audio/band'
+import { callsTo, key, serve, showOnBench, tune, voicing } from '../../testing/page'
+import ShapesStation from './ShapesStation'
+
+vi.mock('../../audio/band', () => import('../../testing/silentBand'))
+
+const low = voicing([null, 5, 7, 7, 6, 5])
+const high = voicing([null, 7, 9, 9, 8, 7], { difficulty: 2 })
+const chord = (symbol: string, bar: number, grip: Voicing = low): VoicedChord => ({ symbol, numeral: 'i', shape: null, section: 0, bar, at: 0, form_bar: bar, beat: 1, beats: 4, pinned: false, linked: false, follows: false, voicing: grip })
+const line = { cost: 1, travel: { frets: 2, held: 0 }, without_open_root: [], chords: [chord('Dm', 0), chord('A7', 1, high)], moves: [{ frets: 2, held: 0, top: 2 }], loose: [] }
+const server = {
+  'POST compute/path': line,
+  'POST compute/voicings': { symbol: 'Dm', count: 2, voicings: [low, high] },
+  'GET choices': { grooves: [], tunings: [], kinds: [{ slug: 'shell', name: 'shell: root, 3, 7' }] },
+  'GET grips?symbol=Dm&tuning=standard&capo=0': [],
+}
+
+beforeEach(() => serve(server))
+
+const open = async (view: string, more: Record<string, unknown> = {}) => {
+  serve({ ...server, ...more })
+  const bench = showOnBench(<ShapesStation />)
+  await screen.findByText(/Pin this grip/)
+  key(view)
+  return bench
+}
+
+it('places an approach by its number, and takes it out by the same', async () => {
+  const offer = { kind: 'walk-up', words: 'Walk up fret by fret', steps: 3, from: 'bar 2, beat 3', grips: [{ symbol: 'B♭m', voicing: low }] }
+  const { store } = await open('a', { 'POST compute/approaches': [offer] })
+  await screen.findByText('from bar 2, beat 3')
+  key('1')
+  expect(store.getState().document.approaches).toEqual([{ section: 0, bar: 0, at: 0, symbol: 'Dm', kind: 'walk-up', steps: 3, slotTicks: 480 }])
+  await screen.findByText(/Take it out/)
+  key('1')
+  expect(store.getState().document.approaches).toEqual([])
+})
+
+it('shows which changes are too tight and takes a repair over', async () => {
+  const tight = { bar: 1, from: 'Dm', to: 'A7', from_frets: 'x 5 7 7 6 5', to_frets: 'x 7 9 9 8 7', have_ms: 90, need_ms: 180, travel_mm: 60, fits: false, stay: [], slide: [1, 2], common: [], repairs: [{ text: 'Make the last stroke a dead one', change: { pattern: { ticks: 3840, streams: [] } } }] }
+  const { store } = await open('w', { 'POST compute/changes': [tight, { ...tight, fits: true, need_ms: 0, stay: [1], slide: [], common: [2], repairs: [] }] })
+  await screen.findByText('1 of 2 changes are too tight at 120 bpm')
+  expect(screen.getByText('finger 1, 2 slides on its string')).toBeTruthy()
+  expect(screen.getByText(/no finger moves/).textContent).toContain('strings 2 ring on')
+  fireEvent.click(screen.getByText('Make the last stroke a dead one'))
+  expect(store.getState().document.pattern).toEqual({ ticks: 3840, streams: [] })
+})
+
+it('asks about slips and changes nothing before a fix is taken', async () => {
+  const { store } = await open('p', { 'POST compute/proofread': [{ kind: 'other-chord', place: { section: 0, bar: 1, at: 0 }, text: 'Which is meant?', fixes: [{ text: 'Play x 0 2 0 2 0', change: { pins: [] } }] }] })
+  await screen.findByText('Bar 2, A7')
+  expect(store.getState().document).toEqual(tune)
+  fireEvent.click(screen.getByText('Play x 0 2 0 2 0'))
+  expect(store.getState().document.pins).toEqual([])
+})
+
+it('holds the tune in the grips of a family, chord by chord', async () => {
+  const route = { way: 'one shape moved', frets: 14, travel_mm: 300, grips: [{ symbol: 'Dm', voicing: low }, { symbol: 'A7', voicing: high }, { symbol: 'E7', voicing: high }] }
+  const { store } = await open('f', { 'POST compute/families': { routes: [route], swaps: [high], enrich: [{ string: 1, fret: 3, degree: '11', voicing: high }] } })
+  fireEvent.click(await screen.findByText('Hold the tune this way'))
+  expect(store.getState().document.pins.map((pin) => [pin.symbol, pin.frets])).toEqual([['Dm', low.frets], ['A7', high.frets]])
+  expect(screen.getByText('+ 11')).toBeTruthy()
+})
+
+it('harmonises a melody as it is typed, sounds it, and says what it cannot read', async () => {
+  const note = { chord: 'Dm', strings: [3, 2], frets: [5, 6], midi: [60, 65], degrees: ['♭7', '♭3'], chord_tone: true, held: true, shared: false }
+  await open('l', { 'POST compute/harmonise': (body: unknown) => ((body as { melody: string }).melody === 'F4' ? [note] : [422, { message: '"H4" is no melody.' }]) })
+  fireEvent.change(await screen.findByLabelText('Notes of the melody'), { target: { value: 'F4' } })
+  await screen.findByText('rings on')
+  fireEvent.click(screen.getByText('Hear it'))
+  await waitFor(() => expect(output.play).toHaveBeenCalledWith(expect.objectContaining({ pitch: 65 }), expect.anything()))
+  fireEvent.change(screen.getByLabelText('Notes of the melody'), { target: { value: 'H4' } })
+  expect((await screen.findByRole('alert')).textContent).toContain('no melody')
+})
+
+it('finds a figure in other registers', async () => {
+  const notes = (fret: number) => [{ string: 6, fret, midi: 40 + fret }]
+  const place = (where: string, fret: number) => ({ where, way: 'the same frets one string higher', travel_mm: 40, one: notes(fret), four: notes(fret + 5), five: notes(fret + 7) })
+  await open('l', { 'POST compute/riff': [place('as typed', 3), place('an octave up the neck', 8)] })
+  fireEvent.click(await screen.findByText('Figure'))
+  fireEvent.change(await screen.findByLabelText('Notes of the figure'), { target: { value: '6:3' } })
+  fireEvent.click(await screen.findByText(/Chorus 2/))
+  expect(screen.getByText('6:15')).toBeTruthy()
+})
+
+it('keeps what a student’s hand can do and pins an easier grip for it', async () => {
+  const { store } = await open('s', {
+    'GET students': [{ id: 7, name: 'Student A', hand: 'medium' }],
+    'PUT students/7/hand': (body: unknown) => ({ id: 7, name: 'Student A', hand: (body as { hand: string }).hand }),
+    'POST compute/easier': [{ chord: 1, symbol: 'A7', why: 'it needs a barre', instead: low, refusal: null }],
+  })
+  fireEvent.click(await screen.findByLabelText('barre'))
+  await waitFor(() => expect(callsTo('PUT students/7/hand')).toEqual([{ hand: 'medium,no-barre' }]))
+  fireEvent.click(await screen.findByText('Pin the easier one'))
+  expect(store.getState().document.pins).toEqual([{ section: 0, bar: 1, at: 0, symbol: 'A7', frets: low.frets }])
+})
+
+it('links a grip so that others follow, compares two, and goes round the company by key', async () => {
+  const { container, store } = await open('k')
+  expect(store.getState().document.pins[0]).toMatchObject({ symbol: 'Dm', linked: true })
+  key('x')
+  key('ArrowRight')
+  const compare = await waitFor(() => container.querySelector<HTMLElement>('.compare') ?? Promise.reject(new Error('nothing to compare')))
+  await waitFor(() => expect(within(compare).getByText('2.0')).toBeTruthy())
+  key('b')
+  expect(store.getState().document.company).toBe('shell')
+})
+
+it('names a grip and finds it again, and says why a name cannot be kept', async () => {
+  let kept = false
+  await open('n', {
+    'POST grips': (body: unknown) => ((body as { name: string }).name === 'no' ? [422, { message: 'Give the grip another name.' }] : ((kept = true), {})),
+    'GET grips?symbol=Dm&tuning=standard&capo=0': () => (kept ? [{ id: 'g', name: 'the pier', symbol: 'Dm', frets: low.frets, tuning: 'standard', here: high }] : []),
+  })
+  fireEvent.change(await screen.findByLabelText('Name of this grip'), { target: { value: 'no' } })
+  fireEvent.click(screen.getByText('Keep'))
+  expect((await screen.findByRole('alert')).textContent).toContain('another name')
+  fireEvent.change(screen.getByLabelText('Name of this grip'), { target: { value: 'the pier' } })
+  fireEvent.click(screen.getByText('Keep'))
+  fireEvent.click(await screen.findByText('the pier'))
+  await screen.findByText(/Pin this grip/)
+})
+
+it('says why a kind of grip is not to be had', async () => {
+  await open('Escape', { 'POST compute/voicings': (body: unknown) => ((body as { kind?: string }).kind === undefined ? server['POST compute/voicings'] : [422, { message: 'It has no such grip here.' }]) })
+  fireEvent.mouseDown(screen.getByLabelText('Kind of grip'))
+  fireEvent.click(await screen.findByText('shell: root, 3, 7'))
+  await screen.findByText('It has no such grip here.')
+})
