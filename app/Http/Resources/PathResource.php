@@ -24,7 +24,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'numeral', type: 'string'),
     new OA\Property(property: 'shape', description: 'what the hand holds above the capo; null without one', type: 'string', nullable: true),
     new OA\Property(property: 'pinned', type: 'boolean'),
-    new OA\Property(property: 'linked', description: 'whether the same chord on other roots follows this grip', type: 'boolean'),
+    new OA\Property(property: 'linked', description: 'whether the same kind of chord close by follows this grip', type: 'boolean'),
     new OA\Property(property: 'follows', description: 'whether it follows such a grip itself', type: 'boolean'),
     new OA\Property(property: 'voicing', ref: '#/components/schemas/Voicing'),
 ])]

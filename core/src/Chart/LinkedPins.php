@@ -7,9 +7,14 @@ namespace Gravik\Chart;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Neck\Frets;
 
-/** Grips that the same chord on other roots follows: mark the IV once, and the V lies two frets up for as long as it is linked. */
+/**
+ * Grips that the same kind of chord close by follows: mark the IV once, and the V lies two frets up for as long as it is
+ * linked. A chord farther away, such as the I, is not dragged along the neck.
+ */
 final readonly class LinkedPins
 {
+    private const FARTHEST = 2;
+
     /** @param list<array{Pin, ChordSymbol}> $links */
     private function __construct(private array $links) {}
 
@@ -32,8 +37,10 @@ final readonly class LinkedPins
     public function fretsFor(ChordSymbol $chord): ?array
     {
         foreach ($this->links as [$pin, $marked]) {
-            if ($chord->ending === $marked->ending && ($chord->bass === null) === ($marked->bass === null)) {
-                $frets = Frets::raised($pin->frets, ($chord->rootPitchClass() - $marked->rootPitchClass() + 12) % 12);
+            $up = ($chord->rootPitchClass() - $marked->rootPitchClass() + 12) % 12;
+            $by = $up > 6 ? $up - 12 : $up;
+            if ($chord->ending === $marked->ending && ($chord->bass === null) === ($marked->bass === null) && abs($by) <= self::FARTHEST) {
+                $frets = $by === 0 ? $pin->frets : Frets::slid($pin->frets, $by);
                 if ($frets !== null) {
                     return $frets;
                 }

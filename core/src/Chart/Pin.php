@@ -13,7 +13,7 @@ final readonly class Pin
     /**
      * @param string         $symbol the chord it was chosen for
      * @param list<int|null> $frets  low to high, counted from the capo
-     * @param bool           $linked whether the same chord on other roots follows it along the neck
+     * @param bool           $linked whether the same kind of chord close by follows it along the neck
      */
     public function __construct(public int $section, public int $bar, public int $at, public string $symbol, public array $frets, public bool $linked = false)
     {

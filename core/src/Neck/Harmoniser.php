@@ -39,30 +39,39 @@ final readonly class Harmoniser
     public function __construct(private Neck $neck, private Key $key, private FretRange $range = new FretRange()) {}
 
     /**
-     * Reads "E4 G4 | A4 C5".
+     * Reads "E4 G4 | A4 C5", or places on the neck: "2:5 2:8 | 1:5 1:8", string and fret.
      *
      * @return non-empty-list<non-empty-list<int>> MIDI numbers, bar by bar
      *
      * @throws NeckException
      */
-    public static function parse(string $typed): array
+    public function parse(string $typed): array
     {
         $bars = [];
         $count = 0;
         foreach (array_filter(array_map(trim(...), explode('|', $typed)), static fn (string $bar): bool => $bar !== '') as $bar) {
             $notes = [];
             foreach (Words::of($bar) as $word) {
-                try {
-                    $notes[] = Pitch::parse($word)->midi();
-                } catch (PitchNotUnderstood) {
-                    throw NeckException::melody($word);
-                }
+                $notes[] = $this->note($word);
             }
             $bars[] = $notes;
             $count += count($notes);
         }
 
         return $bars === [] || $count > self::MOST_NOTES || in_array([], $bars, true) ? throw NeckException::melody($typed) : $bars;
+    }
+
+    private function note(string $word): int
+    {
+        $open = $this->neck->openMidi();
+        if (preg_match('/^([1-8]):(\d{1,2})$/', $word, $place) === 1 && (int) $place[1] <= count($open)) {
+            return $open[count($open) - (int) $place[1]] + (int) $place[2];
+        }
+        try {
+            return Pitch::parse($word)->midi();
+        } catch (PitchNotUnderstood) {
+            throw NeckException::melody($word);
+        }
     }
 
     /**

@@ -46,7 +46,7 @@ final class NeckException extends \InvalidArgumentException implements CoreExcep
 
     public static function melody(string $typed): self
     {
-        return new self(sprintf('"%s" is no melody. Write notes with their octave, bars between strokes, such as E4 G4 | A4 C5; at most 64 notes.', Quote::short($typed)));
+        return new self(sprintf('"%s" is no melody. Write notes with their octave, or string and fret, bars between strokes, such as E4 G4 | A4 C5 or 1:0 1:3; at most 64 notes.', Quote::short($typed)));
     }
 
     public static function melodyOffTheNeck(string $note): self

@@ -50,13 +50,14 @@ it('harmonises a melody with the nearest note below, chord tones first, and hold
 it('harmonises with notes of the chord or the key, a third to a sixth below, on two strings of the neck', function (string $key, array $chords, string $melody): void {
     $open = standardNeck()->openMidi();
     $notes = [];
-    foreach (Harmoniser::parse($melody) as $bar => $inBar) {
+    $harmoniser = new Harmoniser(standardNeck(), Key::parse($key));
+    foreach ($harmoniser->parse($melody) as $bar => $inBar) {
         foreach ($inBar as $midi) {
             $notes[] = [$midi, ChordSymbol::parse($chords[$bar])];
         }
     }
     $scale = array_map(static fn (int $step): int => (Key::parse($key)->tonic->pitchClass() + $step) % 12, Key::parse($key)->mode->steps());
-    foreach ((new Harmoniser(standardNeck(), Key::parse($key)))->harmonise($notes) as $place => $note) {
+    foreach ($harmoniser->harmonise($notes) as $place => $note) {
         expect($note->midi[1])->toBe($notes[$place][0])
             ->and($note->midi[1] - $note->midi[0])->toBeGreaterThanOrEqual(3)->toBeLessThanOrEqual(9)
             ->and($note->chordTone || in_array($note->midi[0] % 12, $scale, true))->toBeTrue();
@@ -68,6 +69,11 @@ it('harmonises with notes of the chord or the key, a third to a sixth below, on 
     ['G major', ['G', 'C'], 'B4 D5 E5 D5 | E5 G5 E5 C5'],
     ['D minor', ['Dm6', 'B♭7', 'A7'], 'F4 A4 D5 | D5 F5 A♭4 | G5 E5 C♯5'],
 ]);
+
+it('reads a melody by names and by places on the neck alike', function (): void {
+    $harmoniser = new Harmoniser(standardNeck(), Key::parse('C major'));
+    expect($harmoniser->parse('E4 G4 | A4'))->toBe([[64, 67], [69]])->and($harmoniser->parse('1:0 1:3 | 2:10'))->toBe([[64, 67], [69]]);
+});
 
 it('finds a figure in other registers, and its way to IV and V', function (): void {
     $planner = new RiffPlanner(standardNeck());
@@ -119,8 +125,9 @@ it('refuses words, figures and melodies that are none', function (Closure $typed
     [fn () => StatedTuning::parse('sideways')],
     [fn () => (new RiffPlanner(standardNeck()))->parse('6:3 9:1')],
     [fn () => (new RiffPlanner(standardNeck()))->parse('')],
-    [fn () => Harmoniser::parse('E4 H4')],
-    [fn () => Harmoniser::parse('  ')],
+    [fn () => (new Harmoniser(standardNeck(), Key::parse('C major')))->parse('E4 H4')],
+    [fn () => (new Harmoniser(standardNeck(), Key::parse('C major')))->parse('  ')],
+    [fn () => (new Harmoniser(standardNeck(), Key::parse('C major')))->parse('9:1')],
     [fn () => (new Harmoniser(standardNeck(), Key::parse('C major')))->harmonise([[40, ChordSymbol::parse('C')]])],
 ]);
 

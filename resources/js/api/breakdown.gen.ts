@@ -93,7 +93,7 @@ export interface Pin {
         number | null
       ];
   /**
-   * the same chord on other roots follows this grip along the neck
+   * the same kind of chord up to two frets away follows this grip
    */
   linked?: boolean;
 }

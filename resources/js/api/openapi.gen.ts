@@ -913,7 +913,7 @@ export interface components {
             /** @description what the hand holds above the capo; null without one */
             shape: string | null;
             pinned: boolean;
-            /** @description whether the same chord on other roots follows this grip */
+            /** @description whether the same kind of chord close by follows this grip */
             linked: boolean;
             /** @description whether it follows such a grip itself */
             follows: boolean;

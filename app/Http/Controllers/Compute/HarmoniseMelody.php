@@ -24,13 +24,14 @@ final class HarmoniseMelody extends Controller
         $breakdown = $request->breakdown();
         $form = $breakdown->form();
         $melody = [];
-        foreach (Harmoniser::parse($request->string('melody')->toString()) as $place => $notes) {
+        $harmoniser = new Harmoniser($breakdown->neck, $breakdown->key);
+        foreach ($harmoniser->parse($request->string('melody')->toString()) as $place => $notes) {
             $chords = $form->chordsOfBar(max(0, $request->integer('bar')) + $place);
             foreach ($notes as $order => $midi) {
                 $melody[] = [$midi, $chords === [] ? ChordSymbol::parse($breakdown->key->tonic->text()) : $chords[intdiv($order * count($chords), count($notes))]];
             }
         }
 
-        return new JsonResponse(array_map(MelodyResource::note(...), (new Harmoniser($breakdown->neck, $breakdown->key))->harmonise($melody)));
+        return new JsonResponse(array_map(MelodyResource::note(...), $harmoniser->harmonise($melody)));
     }
 }

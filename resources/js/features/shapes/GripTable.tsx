@@ -74,7 +74,7 @@ export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink,
           </Button>
         )}
         {mine && (
-          <Button size="small" aria-pressed={chord.linked} title="The same chord on other roots follows this grip along the neck" onClick={onLink}>
+          <Button size="small" aria-pressed={chord.linked} title="The same kind of chord up to two frets away follows this grip: the V lies two frets above the IV" onClick={onLink}>
             {chord.linked ? 'Unlink' : 'Link'} <kbd>K</kbd>
           </Button>
         )}

@@ -4,7 +4,7 @@ import { ApiError } from '../../api/client'
 import { useHarmony, useRiff } from '../../api/queries'
 import type { HarmonisedNote, RiffNote, RiffPlace, VoicedChord } from '../../api/types'
 import { hearLine } from '../../audio/hearGrip'
-import { LongNeck, longNeck } from '../../ui/LongNeck'
+import { LAST_FRET, LongNeck, longNeck } from '../../ui/LongNeck'
 import { useDocument } from '../bench/benchContext'
 
 /** A typed melody in double stops, or a figure in other registers and at IV and V. */
@@ -16,22 +16,23 @@ export function MelodySheet({ chord }: { chord: VoicedChord }) {
         <h2>{view === 'melody' ? `A melody in double stops from bar ${chord.form_bar + 1}` : 'A figure, and where else it lies'}</h2>
         <Segmented aria-label="Kind of line" options={[{ value: 'melody', label: 'Melody' }, { value: 'riff', label: 'Figure' }]} value={view} onChange={setView} />
       </div>
-      {view === 'melody' ? <Melody bar={chord.form_bar} /> : <Riff strings={chord.voicing.frets.length} />}
+      {view === 'melody' ? <Melody bar={chord.form_bar} strings={chord.voicing.frets.length} /> : <Riff strings={chord.voicing.frets.length} />}
     </section>
   )
 }
 
-function Melody({ bar }: { bar: number }) {
+function Melody({ bar, strings }: { bar: number; strings: number }) {
   const [melody, setMelody] = useState('')
   const line = useHarmony(useDocument(), melody, bar)
   return (
     <>
       <label className="tool-field">
-        Notes with their octave, bars between strokes
+        Notes with their octave, or string and fret; bars between strokes
         <Input autoFocus aria-label="Notes of the melody" placeholder="D4 F4 A4 | D5 C5 A4" value={melody} onChange={(event) => setMelody(event.target.value)} />
       </label>
       {melody.trim() !== '' && line.error instanceof ApiError && <p role="alert" className="finding finding-off">{line.error.message}</p>}
       {melody.trim() !== '' && line.error === null && line.data !== undefined && <Harmony notes={line.data} />}
+      <ClickNeck strings={strings} onPlace={(place) => setMelody(`${melody} ${place}`.trim())} />
       {melody.trim() === '' && <p className="muted">Each note gets the nearest chord note below it, or a note of the key where none is near; the lower note rings on where it can.</p>}
     </>
   )
@@ -75,6 +76,7 @@ function Riff({ strings }: { strings: number }) {
         <Input autoFocus aria-label="Notes of the figure" placeholder="6:3 6:3 5:5 5:3" value={figure} onChange={(event) => setFigure(event.target.value)} />
       </label>
       {figure.trim() !== '' && places.error instanceof ApiError && <p role="alert" className="finding finding-off">{places.error.message}</p>}
+      {figure.trim() === '' && <ClickNeck strings={strings} onPlace={(place) => setFigure(place)} />}
       {figure.trim() === '' && <p className="muted">A short figure is found again one string lower or higher and an octave away, each with its way to IV and two frets on to V: a register for every chorus.</p>}
       {figure.trim() !== '' && places.error === null && place !== undefined && places.data !== undefined && (
         <>
@@ -90,7 +92,7 @@ function Riff({ strings }: { strings: number }) {
               </li>
             ))}
           </ol>
-          <RiffNeck place={place} strings={strings} />
+          <RiffNeck place={place} strings={strings} onPlace={(pressed) => setFigure(`${figure} ${pressed}`.trim())} />
           <table className="riff-table">
             <tbody>
               {([['I', place.one], ['IV', place.four], ['V', place.five]] as const).map(([degree, notes]) => (
@@ -112,7 +114,7 @@ function Riff({ strings }: { strings: number }) {
   )
 }
 
-function RiffNeck({ place, strings }: { place: RiffPlace; strings: number }) {
+function RiffNeck({ place, strings, onPlace }: { place: RiffPlace; strings: number; onPlace: (place: string) => void }) {
   const { x, y } = longNeck
   const dots = (degree: string, notes: RiffNote[]) => [...new Map(notes.map((note) => [`${note.string}:${note.fret}`, note])).values()].map((note) => ({ degree, ...note }))
   return (
@@ -125,6 +127,27 @@ function RiffNeck({ place, strings }: { place: RiffPlace; strings: number }) {
           </text>
         </g>
       ))}
+      <PressPlaces strings={strings} onPlace={onPlace} />
     </LongNeck>
+  )
+}
+
+/** A neck whose every place can be pressed to write it down: "2:5". */
+function ClickNeck({ strings, onPlace }: { strings: number; onPlace: (place: string) => void }) {
+  return (
+    <LongNeck strings={strings} className="map-neck" label="Neck to press notes on">
+      <PressPlaces strings={strings} onPlace={onPlace} />
+    </LongNeck>
+  )
+}
+
+function PressPlaces({ strings, onPlace }: { strings: number; onPlace: (place: string) => void }) {
+  const { y, wire, gap } = longNeck
+  return Array.from({ length: strings }, (_, string) =>
+    Array.from({ length: LAST_FRET + 1 }, (__, fret) => (
+      <rect key={`${string}-${fret}`} className="press-place" x={wire(fret - 1)} y={y(string) - gap / 2} width={wire(fret) - wire(fret - 1)} height={gap} onClick={() => onPlace(`${strings - string}:${fret}`)}>
+        <title>{`String ${strings - string}, ${fret === 0 ? 'open' : `fret ${fret}`}`}</title>
+      </rect>
+    )),
   )
 }
