@@ -7,6 +7,7 @@ use App\Http\Controllers\Calibration;
 use App\Http\Controllers\Compute;
 use App\Http\Controllers\Grips;
 use App\Http\Controllers\ListChoices;
+use App\Http\Controllers\ListPatterns;
 use App\Http\Controllers\Session;
 use App\Http\Controllers\Students;
 use App\Http\Controllers\Takes;
@@ -19,6 +20,7 @@ Route::middleware('auth')->group(static function (): void {
     Route::delete('session', Session\SignOut::class);
 
     Route::get('choices', ListChoices::class);
+    Route::get('patterns', ListPatterns::class);
 
     Route::get('breakdowns', Breakdowns\ListBreakdowns::class);
     Route::post('breakdowns', Breakdowns\CreateBreakdown::class);

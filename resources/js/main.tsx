@@ -1,6 +1,7 @@
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import '../css/gravik.css'
+import '../css/hand.css'
 import '../css/shapes.css'
 import { App } from './app/App'
 

@@ -114,3 +114,5 @@ it('exports MIDI and JSON, and imports the JSON as the same breakdown', function
     $page->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))->setFileDetector(new LocalFileDetector())->sendKeys("{$downloads}/shopping.json");
     $page->sees('This file is not a breakdown');
 });
+
+afterEach(static fn () => Stage::running()->endExtraPages());

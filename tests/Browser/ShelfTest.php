@@ -56,3 +56,5 @@ it('shows a student on a phone what is theirs to play, and nothing to change', f
     expect($page->script('return document.documentElement.scrollWidth <= window.innerWidth'))->toBeTrue()
         ->and($page->says('Key, tempo, band'))->toBeFalse();
 });
+
+afterEach(static fn () => Stage::running()->endExtraPages());

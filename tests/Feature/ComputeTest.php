@@ -162,3 +162,30 @@ it('offers easier grips to a hand that cannot take the line', function (): void 
     expect($hard[0]['instead']['barres'])->toBe([]);
     $this->postJson('/api/compute/easier', ['document' => $document, 'hand' => 'enormous'])->assertStatus(422);
 });
+
+it('lays a pattern out as it is counted, with other weights and lengths, and says what is not counted', function (): void {
+    $document = Examples::document();
+    $counted = $this->postJson('/api/compute/shape', ['document' => $document, 'counted' => '1! & (2) & 3x & (4) &>'])->assertOk()->json('document');
+    expect(array_column($counted['pattern']['streams'][0]['strokes'], 'at'))->toBe([0, 480, 1440, 1920, 2400, 3360]);
+    $this->postJson('/api/compute/strokes', ['document' => $counted])->assertOk()->assertJsonPath('counted', '1! & (2) & 3x & (4) &>')->assertJsonPath('sketch.strokes.7.push', true)->assertJsonPath('advice.school', 'pendulum');
+    $this->postJson('/api/compute/shape', ['document' => $document, 'counted' => '1 and 2'])->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, '"and" is not counted'));
+    $this->postJson('/api/compute/shape', ['document' => $document, 'accents' => 'back-beat', 'lengths' => 'long-dry'])->assertOk()->assertJsonPath('document.pattern.streams.0.strokes.1.accent', 2);
+    $this->postJson('/api/compute/shape', ['document' => $document, 'accents' => 'wild'])->assertStatus(422);
+});
+
+it('thins what is drawn and what is heard alike', function (): void {
+    $document = Examples::document([], 'xxxxxxxx');
+    $drawn = $this->postJson('/api/compute/strokes', ['document' => $document, 'level' => 1])->assertOk()->json('sketch.strokes');
+    $heard = $this->postJson('/api/compute/timeline', ['document' => $document, 'level' => 1])->assertOk()->json('strokes');
+
+    expect(array_column(array_filter($drawn, static fn (array $stroke): bool => $stroke['kind'] !== 'air'), 'at'))->toBe([0, 960, 1920, 2880])
+        ->and(array_unique(array_column($heard, 'at')))->toBe([0, 960, 1920, 2880]);
+    $this->postJson('/api/compute/strokes', ['document' => $document, 'level' => 4])->assertStatus(422);
+});
+
+it('lists patterns to start from, each a document part that can be taken over', function (): void {
+    foreach ($this->getJson('/api/patterns')->assertOk()->json() as $entry) {
+        $document = Examples::document(['meter' => $entry['meter'], 'pattern' => $entry['pattern'], 'school' => $entry['school'], 'feel' => $entry['feel']], str_repeat('x', 2 * Gravik\Time\Meter::parse($entry['meter'])->beats()));
+        $this->postJson('/api/compute/strokes', ['document' => $document])->assertOk()->assertJsonPath('counted', $entry['counted']);
+    }
+});

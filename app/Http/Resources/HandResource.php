@@ -6,10 +6,15 @@ namespace App\Http\Resources;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Strokes\AirStroke;
+use Gravik\Strokes\ChordOf;
 use Gravik\Strokes\Counting;
+use Gravik\Strokes\CountLine;
+use Gravik\Strokes\Crossings;
 use Gravik\Strokes\HandPlan;
 use Gravik\Strokes\Measures;
+use Gravik\Strokes\SchoolAdvice;
 use Gravik\Strokes\Stroke;
+use Gravik\Strokes\TempoLimit;
 use Gravik\Strokes\Warning;
 use Gravik\Time\Ruler;
 use OpenApi\Attributes as OA;
@@ -21,6 +26,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'beats', description: 'where it sounds, swing included', type: 'number'),
     new OA\Property(property: 'kind', type: 'string', enum: ['ring', 'short', 'palm-mute', 'chuck', 'ghost', 'air']),
     new OA\Property(property: 'accent', type: 'integer'),
+    new OA\Property(property: 'push', description: 'whether it sounds the next chord', type: 'boolean'),
 ])]
 #[OA\Schema(schema: 'HandSlot', required: ['slot', 'at', 'beats', 'syllable', 'on_beat'], properties: [
     new OA\Property(property: 'slot', type: 'integer'),
@@ -40,11 +46,25 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'p', description: 'share of the beat at which the off-beat falls', type: 'number'),
     new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandStroke')),
 ])]
-#[OA\Schema(schema: 'Hand', required: ['grid', 'sketch', 'slots', 'warnings', 'density', 'muted_share', 'syncopation', 'strokes_a_second'], properties: [
+#[OA\Schema(schema: 'Hand', required: ['grid', 'sketch', 'slots', 'warnings', 'counted', 'advice', 'limit', 'crossings', 'density', 'muted_share', 'syncopation', 'strokes_a_second'], properties: [
     new OA\Property(property: 'grid', type: 'integer'),
     new OA\Property(property: 'sketch', ref: '#/components/schemas/HandSketch'),
     new OA\Property(property: 'slots', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandSlot')),
     new OA\Property(property: 'warnings', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandWarning')),
+    new OA\Property(property: 'counted', description: 'the first stream as it is counted aloud', type: 'string'),
+    new OA\Property(property: 'advice', required: ['school', 'reason'], properties: [
+        new OA\Property(property: 'school', type: 'string', enum: ['pendulum', 'all-down', 'down-down-up', 'down-up-up', 'alternate', 'thumb-fingers', 'pick-fingers']),
+        new OA\Property(property: 'reason', type: 'string'),
+    ], type: 'object'),
+    new OA\Property(property: 'limit', description: 'tempos to which the hand holds; null for a pattern without strokes', required: ['easy_to', 'hard_to', 'why'], properties: [
+        new OA\Property(property: 'easy_to', type: 'number'),
+        new OA\Property(property: 'hard_to', type: 'number'),
+        new OA\Property(property: 'why', type: 'string', enum: ['same-direction', 'total']),
+    ], type: 'object', nullable: true),
+    new OA\Property(property: 'crossings', description: 'from string to string in the pattern, and strings the pick comes round', required: ['count', 'around'], properties: [
+        new OA\Property(property: 'count', type: 'integer'),
+        new OA\Property(property: 'around', type: 'integer'),
+    ], type: 'object'),
     new OA\Property(property: 'density', type: 'number'),
     new OA\Property(property: 'muted_share', type: 'number'),
     new OA\Property(property: 'syncopation', type: 'number'),
@@ -60,7 +80,10 @@ final class HandResource
     public static function of(Breakdown $breakdown, HandPlan $hand, Ruler $ruler, ?int $grid): array
     {
         $measures = Measures::of($hand->pattern, $ruler);
-        $grid ??= $hand->pattern->grid();
+        $grid ??= $breakdown->pattern->grid();
+        $advice = SchoolAdvice::for($breakdown->pattern);
+        $limit = TempoLimit::of($hand->pattern);
+        $crossings = Crossings::of($hand->pattern->strokes());
         $slotTicks = intdiv($breakdown->meter->beatTicks(), $grid);
         $syllables = Counting::syllables($breakdown->meter, $grid);
         $slots = [];
@@ -79,6 +102,10 @@ final class HandResource
             'sketch' => self::sketch($breakdown, $hand, $ruler),
             'slots' => $slots,
             'warnings' => array_map(static fn (Warning $warning): array => ['kind' => $warning->kind, 'text' => $warning->text, 'at' => $warning->at], $hand->warnings),
+            'counted' => CountLine::write($breakdown->pattern),
+            'advice' => ['school' => $advice->school->value, 'reason' => $advice->reason],
+            'limit' => $limit === null ? null : ['easy_to' => round($limit->easyTo, 1), 'hard_to' => round($limit->hardTo, 1), 'why' => $limit->why],
+            'crossings' => ['count' => $crossings->count, 'around' => $crossings->around],
             'density' => round($measures->density, 2),
             'muted_share' => round($measures->mutedShare, 3),
             'syncopation' => round($measures->syncopation, 2),
@@ -89,7 +116,7 @@ final class HandResource
     /** @return array<string, mixed> */
     public static function sketch(Breakdown $breakdown, HandPlan $hand, Ruler $ruler): array
     {
-        $slotTicks = $hand->pattern->slotTicks();
+        $slotTicks = $breakdown->pattern->slotTicks();
         $struck = array_map(static fn (Stroke $stroke): array => [
             'at' => $stroke->at,
             'slot' => intdiv($stroke->at, $slotTicks),
@@ -97,6 +124,7 @@ final class HandResource
             'beats' => round($ruler->beatsAt($stroke->at, $stroke->division), 6),
             'kind' => $stroke->articulation->value,
             'accent' => $stroke->accent,
+            'push' => $stroke->chord === ChordOf::Next,
         ], $hand->pattern->strokes());
         $air = array_map(static fn (AirStroke $stroke): array => [
             'at' => $stroke->at,
@@ -105,6 +133,7 @@ final class HandResource
             'beats' => round($ruler->beatsAt($stroke->at, $stroke->division), 6),
             'kind' => 'air',
             'accent' => 0,
+            'push' => false,
         ], $hand->air);
         $all = [...$struck, ...$air];
         usort($all, static fn (array $a, array $b): int => $a['at'] <=> $b['at']);

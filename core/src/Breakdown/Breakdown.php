@@ -25,6 +25,8 @@ use Gravik\Neck\PathWishes;
 use Gravik\Neck\Tuning;
 use Gravik\Neck\TuningConverter;
 use Gravik\Neck\VoicingFinder;
+use Gravik\Strokes\AccentProfile;
+use Gravik\Strokes\LengthProfile;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\PatternShaper;
 use Gravik\Strokes\School;
@@ -144,6 +146,14 @@ final readonly class Breakdown
         $groove = $meter->text() === $this->meter->text() ? $this->groove : Groove::defaultFor($meter);
 
         return $this->with(meter: $meter, pattern: (new PatternShaper())->shaped($this->pattern, $meter, $bars, $grid), groove: $groove);
+    }
+
+    /** The same breakdown with other weights and lengths laid over its pattern. */
+    public function profiled(?AccentProfile $accents, ?LengthProfile $lengths): self
+    {
+        $pattern = $accents?->over($this->pattern) ?? $this->pattern;
+
+        return $this->with(pattern: $lengths?->over($pattern) ?? $pattern);
     }
 
     /** The same breakdown with its capo elsewhere: pinned grips keep sounding as they do, where the neck lets them. */

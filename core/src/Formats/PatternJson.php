@@ -26,7 +26,7 @@ use Gravik\Time\Meter;
 final readonly class PatternJson
 {
     private const FIELDS = ['at', 'division', 'action', 'direction', 'by', 'strings', 'zone', 'articulation', 'accent', 'length',
-        'stoppedBy', 'ends', 'offsetMs', 'ornament', 'chord', 'fixed'];
+        'stoppedBy', 'ends', 'offsetMs', 'ornament', 'chord', 'fixed', 'level'];
 
     public function read(Fields $fields, Meter $meter): Pattern
     {
@@ -70,7 +70,7 @@ final readonly class PatternJson
             'ornament' => $stroke->ornament === null ? null : ['kind' => $stroke->ornament->kind->value, 'frets' => $stroke->ornament->frets],
             'chord' => $stroke->chord->value,
             'fixed' => $stroke->fixed,
-        ];
+        ] + ($stroke->level === null ? [] : ['level' => $stroke->level]);
     }
 
     private function stream(mixed $value, string $pointer): Stream
@@ -104,6 +104,7 @@ final readonly class PatternJson
             $fields->has('ornament') ? $this->ornament($fields->object('ornament')) : null,
             $fields->has('chord') ? $fields->enum('chord', ChordOf::class) : ChordOf::This,
             $fields->has('fixed') ? $fields->list('fixed', Fields::stringIn(...), 16) : [],
+            $fields->has('level') ? $fields->int('level') : null,
         ));
     }
 

@@ -12,6 +12,7 @@ use Gravik\Performance\Internal\Sweep;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\Direction;
 use Gravik\Strokes\HandPlanner;
+use Gravik\Strokes\Levels;
 use Gravik\Time\Tempo;
 
 /** Plays a breakdown: every part as timed events. */
@@ -27,12 +28,16 @@ final readonly class Performer
 
     public function __construct(private HandPlanner $planner = new HandPlanner(), private GuitarPart $guitar = new GuitarPart()) {}
 
-    /** @param ?VoicedForm $voiced the form's grips where they are known already; chosen here otherwise */
-    public function perform(Breakdown $breakdown, ?Tempo $tempo = null, ?VoicedForm $voiced = null): Timeline
+    /**
+     * @param ?VoicedForm $voiced the form's grips where they are known already; chosen here otherwise
+     * @param int         $level  1 to 3: how far the guitar's pattern is thinned
+     */
+    public function perform(Breakdown $breakdown, ?Tempo $tempo = null, ?VoicedForm $voiced = null, int $level = Levels::HIGHEST): Timeline
     {
         $ruler = $breakdown->ruler($tempo);
         $voiced ??= $breakdown->voiced();
         $hand = $this->planner->plan($breakdown->pattern, $breakdown->school, $ruler, $breakdown->feel);
+        $hand = (new Levels())->planned($hand, $breakdown->school, $level);
         $strokes = $this->guitar->play($breakdown, $voiced, $hand, $tempo);
         $seconds = $ruler->seconds($voiced->form->ticks() / $breakdown->meter->beatTicks());
         $events = [...$this->strings($strokes, $breakdown->part(PartName::Guitar)->level, $seconds), ...(new Rhythm($breakdown, $voiced->form, $ruler))->events()];

@@ -5,17 +5,13 @@ declare(strict_types=1);
 namespace Gravik\Strokes;
 
 use Gravik\Strokes\Internal\Pendulum;
+use Gravik\Strokes\Internal\Turns;
 use Gravik\Time\Feel;
 use Gravik\Time\Ruler;
 
 /** Gives every stroke its direction by a picking school, keeps those the teacher fixed, and says where it gets hard. */
 final readonly class HandPlanner
 {
-    /** Strokes a second in one direction, and in both: easy up to the first, hard up to the second (rules of thumb). */
-    private const SAME_DIRECTION = ['easy' => 4.0, 'hard' => 6.5];
-
-    private const ANY_DIRECTION = ['easy' => 8.0, 'hard' => 12.0];
-
     public function plan(Pattern $pattern, School $school, Ruler $ruler, Feel $feel): HandPlan
     {
         $pendulum = new Pendulum($pattern);
@@ -23,8 +19,13 @@ final readonly class HandPlanner
         $against = [];
         foreach ($pattern->streams as $stream) {
             $strokes = [];
-            foreach ($stream->strokes as $stroke) {
-                $given = $school === School::AllDown ? Direction::Down : $pendulum->directionAt($stroke->at, $stroke->division);
+            $directions = match ($school) {
+                School::Pendulum => array_map(static fn (Stroke $stroke): Direction => $pendulum->directionAt($stroke->at, $stroke->division), $stream->strokes),
+                School::AllDown => array_map(static fn (): Direction => Direction::Down, $stream->strokes),
+                default => (new Turns($school))->directions($stream->strokes),
+            };
+            foreach ($stream->strokes as $place => $stroke) {
+                $given = $directions[$place];
                 $kept = $stroke->hasFixed('direction') ? $stroke->direction : null;
                 if ($kept !== null && $kept !== $given) {
                     $against[] = $stroke->at;
@@ -34,7 +35,7 @@ final readonly class HandPlanner
             $streams[] = new Stream($stream->name, $strokes);
         }
         $directed = $pattern->withStreams($streams);
-        $air = $school === School::AllDown ? [] : $pendulum->air();
+        $air = $school->passesThroughAir() ? $pendulum->air() : [];
 
         return new HandPlan($directed, $air, $this->warnings($directed, $school, $ruler, $feel, $against));
     }
@@ -50,17 +51,19 @@ final readonly class HandPlanner
         if ($against !== [] && $school === School::Pendulum) {
             $warnings[] = new Warning('breaks-the-swing', sprintf('%d %s against the swing of the hand: it has to stop or double back there.', count($against), count($against) === 1 ? 'stroke goes' : 'strokes go'), $against);
         }
-        $same = max($this->busiest($pattern, $ruler, Direction::Down), $this->busiest($pattern, $ruler, Direction::Up));
-        if ($same > self::SAME_DIRECTION['easy']) {
-            $hard = $same > self::SAME_DIRECTION['hard'];
+        array_push($warnings, ...$this->faults($pattern, $school));
+        $bar = $ruler->seconds($pattern->meter->beats());
+        $same = max(TempoLimit::busiest($pattern, Direction::Down), TempoLimit::busiest($pattern, Direction::Up)) / $bar;
+        if ($same > TempoLimit::SAME_DIRECTION['easy']) {
+            $hard = $same > TempoLimit::SAME_DIRECTION['hard'];
             $warnings[] = new Warning('same-direction', sprintf(
                 '%.1f strokes a second in one direction %s at this tempo.%s',
                 $same, $hard ? 'is more than most hands hold' : 'is hard work', $school === School::AllDown ? ' The pendulum would halve it.' : '',
             ));
         }
-        $all = $this->busiest($pattern, $ruler, null);
-        if ($all > self::ANY_DIRECTION['easy']) {
-            $warnings[] = new Warning('total-rate', sprintf('%.1f strokes a second %s at this tempo.', $all, $all > self::ANY_DIRECTION['hard'] ? 'is more than most hands hold' : 'is hard work'));
+        $all = TempoLimit::busiest($pattern, null) / $bar;
+        if ($all > TempoLimit::ANY_DIRECTION['easy']) {
+            $warnings[] = new Warning('total-rate', sprintf('%.1f strokes a second %s at this tempo.', $all, $all > TempoLimit::ANY_DIRECTION['hard'] ? 'is more than most hands hold' : 'is hard work'));
         }
         $short = $feel->tooShortMs($ruler->tempo);
         if ($short !== null) {
@@ -70,17 +73,38 @@ final readonly class HandPlanner
         return $warnings;
     }
 
-    /** Strokes a second in the busiest bar. */
-    private function busiest(Pattern $pattern, Ruler $ruler, ?Direction $direction): float
+    /**
+     * What a school cannot do: a thumb that plays twice in a beat, or leaves the beat of a triplet to the fingers.
+     *
+     * @return list<Warning>
+     */
+    private function faults(Pattern $pattern, School $school): array
     {
-        $bar = $pattern->meter->barTicks();
-        $counts = array_fill(0, $pattern->bars(), 0);
+        if ($school !== School::ThumbFingers) {
+            return [];
+        }
+        $beat = $pattern->meter->beatTicks();
+        $thumbs = [];
+        $triplets = [];
         foreach ($pattern->strokes() as $stroke) {
-            if ($direction === null || $stroke->direction === $direction) {
-                $counts[intdiv($stroke->at, $bar)]++;
+            $number = intdiv($stroke->at, $beat);
+            if (Turns::isBass($stroke)) {
+                $thumbs[$number][] = $stroke->at;
+            }
+            if ($stroke->division % 3 === 0) {
+                $triplets[$number] = true;
             }
         }
+        $doubled = array_merge([], ...array_filter($thumbs, static fn (array $inBeat): bool => count($inBeat) > 1));
+        $left = array_map(static fn (int $number): int => $number * $beat, array_keys(array_diff_key($triplets, $thumbs)));
+        $warnings = [];
+        if ($doubled !== []) {
+            $warnings[] = new Warning('thumb-doubles', 'The thumb plays twice within a beat: it keeps one note a beat, and the fingers take what lies between.', $doubled);
+        }
+        if ($left !== []) {
+            $warnings[] = new Warning('thumb-missing', 'In triplets the thumb still plays once a beat: give it the first third.', $left);
+        }
 
-        return max(0, ...$counts) / $ruler->seconds($pattern->meter->beats());
+        return $warnings;
     }
 }

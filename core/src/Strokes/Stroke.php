@@ -19,6 +19,7 @@ final readonly class Stroke
      * @param list<StringEnd> $ends      strings that end otherwise than $length says
      * @param float           $offsetMs  placement against the grid, + late; a feel, not an error
      * @param list<string>    $fixed     fields the teacher set by hand and no school may change
+     * @param ?int            $level     from which level of the thinned pattern it is played, 1 to 3; null by its metrical weight
      */
     public function __construct(
         public int $at,
@@ -36,34 +37,56 @@ final readonly class Stroke
         public ?Ornament $ornament = null,
         public ChordOf $chord = ChordOf::This,
         public array $fixed = [],
+        public ?int $level = null,
     ) {
         in_array($division, [1, 2, 3, 4, 6], true) || throw StrokesException::value('division', 'is 1, 2, 3, 4 or 6.');
         ($accent >= 0 && $accent <= self::STRONGEST_ACCENT) || throw StrokesException::value('accent', 'is 0 (soft) to 3 (hardest).');
+        ($level === null || ($level >= 1 && $level <= 3)) || throw StrokesException::value('level', 'is 1, 2 or 3.');
         abs($offsetMs) <= 250 || throw StrokesException::value('offset', 'is at most 250 ms early or late.');
     }
 
     public function towards(Direction $direction): self
     {
-        return new self($this->at, $this->division, $this->action, $direction, $this->by, $this->strings, $this->articulation,
-            $this->accent, $this->length, $this->stoppedBy, $this->ends, $this->offsetMs, $this->ornament, $this->chord, $this->fixed);
+        return $this->with(direction: $direction);
     }
 
     public function movedTo(int $at, int $division): self
     {
-        return new self($at, $division, $this->action, $this->direction, $this->by, $this->strings, $this->articulation,
-            $this->accent, $this->length, $this->stoppedBy, $this->ends, $this->offsetMs, $this->ornament, $this->chord, $this->fixed);
-    }
-
-    public function lasting(?Length $length): self
-    {
-        return new self($this->at, $this->division, $this->action, $this->direction, $this->by, $this->strings, $this->articulation,
-            $this->accent, $length, $this->stoppedBy, $this->ends, $this->offsetMs, $this->ornament, $this->chord, $this->fixed);
+        return $this->with(at: $at, division: $division);
     }
 
     public function articulated(Articulation $articulation): self
     {
-        return new self($this->at, $this->division, $this->action, $this->direction, $this->by, $this->strings, $articulation,
-            $this->accent, $this->length, $this->stoppedBy, $this->ends, $this->offsetMs, $this->ornament, $this->chord, $this->fixed);
+        return $this->with(articulation: $articulation);
+    }
+
+    public function accented(int $accent): self
+    {
+        return $this->with(accent: $accent);
+    }
+
+    public function lasting(?Length $length): self
+    {
+        return $this->with(length: $length, keepsLength: false);
+    }
+
+    /** @param list<int>|Zone $strings */
+    public function striking(array|Zone $strings, Action $action, PlayedBy $by): self
+    {
+        return new self($this->at, $this->division, $action, $this->direction, $by, $strings, $this->articulation,
+            $this->accent, $this->length, $this->stoppedBy, $this->ends, $this->offsetMs, $this->ornament, $this->chord, $this->fixed, $this->level);
+    }
+
+    /** Without its ornament. */
+    public function plain(): self
+    {
+        return $this->with(keepsOrnament: false);
+    }
+
+    private function with(?int $at = null, ?int $division = null, ?Direction $direction = null, ?Articulation $articulation = null, ?int $accent = null, ?Length $length = null, bool $keepsLength = true, bool $keepsOrnament = true): self
+    {
+        return new self($at ?? $this->at, $division ?? $this->division, $this->action, $direction ?? $this->direction, $this->by, $this->strings, $articulation ?? $this->articulation,
+            $accent ?? $this->accent, $keepsLength ? $this->length : $length, $this->stoppedBy, $this->ends, $this->offsetMs, $keepsOrnament ? $this->ornament : null, $this->chord, $this->fixed, $this->level);
     }
 
     public function hasFixed(string $field): bool

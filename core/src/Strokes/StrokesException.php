@@ -24,6 +24,31 @@ final class StrokesException extends \InvalidArgumentException implements CoreEx
         return new self(sprintf('%d slots do not fill whole bars of %s: a bar has %d of them. Add or take away %d.', $slots, $meter, $perBar, $slots % $perBar === 0 ? $perBar : min($slots % $perBar, $perBar - $slots % $perBar)));
     }
 
+    public static function countedSyllable(string $word): self
+    {
+        return new self(sprintf('"%s" is not counted here. Say 1 2 3 4, & e a trip let ta; put air in brackets; add ! x ~ . _ > v ^ after a syllable.', Quote::short($word)));
+    }
+
+    public static function countedBeat(string $said, int $expected): self
+    {
+        return new self(sprintf('"%s" stands where beat %d comes. Count every beat, those in the air in brackets: (%d).', Quote::short($said), $expected, $expected));
+    }
+
+    public static function countedBeats(int $beats, int $perBar, string $meter): self
+    {
+        return new self(sprintf('%d beats are counted; a bar of %s has %d, and a pattern one to four bars.', $beats, $meter, $perBar));
+    }
+
+    public static function mixedBeat(string $said, int $beat): self
+    {
+        return new self(sprintf('Beat %d counts "%s", which is no one division of it. Use & for halves, e & a for quarters, trip let for thirds.', $beat, Quote::short($said)));
+    }
+
+    public static function countedOutOfOrder(string $said, int $beat): self
+    {
+        return new self(sprintf('"%s" in beat %d comes after what follows it. Count from left to right.', Quote::short($said), $beat));
+    }
+
     public static function length(int $ticks, int $barTicks): self
     {
         return new self(sprintf('A pattern of %d ticks is not one to four whole bars (a bar has %d ticks).', $ticks, $barTicks));

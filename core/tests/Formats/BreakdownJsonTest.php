@@ -25,7 +25,7 @@ function fullDocument(): array
         'pattern' => ['ticks' => 7680, 'streams' => [
             ['name' => 'thumb', 'strokes' => [['at' => 0, 'division' => 1, 'action' => 'pick', 'direction' => 'down', 'by' => 'thumb', 'strings' => [6, 5], 'articulation' => 'palm-mute', 'accent' => 3,
                 'length' => ['until' => 480], 'stoppedBy' => 'pick-hand', 'ends' => [['strings' => [6], 'length' => ['share' => 0.5], 'stoppedBy' => null]], 'offsetMs' => -12.5,
-                'ornament' => ['kind' => 'slide-in', 'frets' => -1], 'chord' => 'this', 'fixed' => ['direction']]]],
+                'ornament' => ['kind' => 'slide-in', 'frets' => -1], 'chord' => 'this', 'fixed' => ['direction'], 'level' => 2]]],
             ['name' => 'brush', 'strokes' => [['at' => 640, 'division' => 3, 'action' => 'brush', 'direction' => null, 'by' => 'i', 'zone' => 'high', 'articulation' => 'ring', 'accent' => 0,
                 'length' => ['until' => 'change'], 'stoppedBy' => null, 'ends' => [], 'offsetMs' => 0, 'ornament' => null, 'chord' => 'next', 'fixed' => []]]],
         ]],

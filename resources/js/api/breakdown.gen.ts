@@ -41,7 +41,7 @@ export interface BreakdownDocument {
   approaches?: Approach[];
   path?: PathWishes;
   pattern: Pattern;
-  school: "pendulum" | "all-down";
+  school: "pendulum" | "all-down" | "down-down-up" | "down-up-up" | "alternate" | "thumb-fingers" | "pick-fingers";
   band: Band;
   notes: string;
 }
@@ -210,6 +210,10 @@ export interface Stroke {
   offsetMs?: number;
   ornament?: null | Ornament;
   chord?: "this" | "next";
+  /**
+   * from which level of the thinned pattern it is played; by its metrical weight where it is missing
+   */
+  level?: number;
   fixed?: string[];
 }
 export interface Length {

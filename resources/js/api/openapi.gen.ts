@@ -425,7 +425,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** The document with its pattern on another grid, over other bars or in another meter */
+        /** The document with its pattern laid out anew: another grid, bars or meter, accents, lengths, or as it is counted */
         post: operations["bde1546d861cce9477b612818932cc6c"];
         delete?: never;
         options?: never;
@@ -494,6 +494,23 @@ export interface paths {
         };
         /** What can be chosen: grooves, tunings and kinds of grips */
         get: operations["e8c93551f15b3b358ab4ccee17f859fe"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Patterns to start from */
+        get: operations["25ec255097b535de94c443d21d552343"];
         put?: never;
         post?: never;
         delete?: never;
@@ -589,6 +606,23 @@ export interface components {
             latency_ms: number;
             spread_ms: number;
             measured_at: string;
+        };
+        LibraryPattern: {
+            slug: string;
+            name: string;
+            meter: string;
+            feel: Record<string, never>;
+            feel_words: string;
+            /** @description lowest and highest, in beats a minute */
+            tempo: number[];
+            school: string;
+            school_words: string;
+            /** @description 1 easy to 3 hard */
+            difficulty: number;
+            when: string;
+            caution: string;
+            counted: string;
+            pattern: Record<string, never>;
         };
         Person: {
             name: string;
@@ -748,6 +782,8 @@ export interface components {
             /** @enum {string} */
             kind: "ring" | "short" | "palm-mute" | "chuck" | "ghost" | "air";
             accent: number;
+            /** @description whether it sounds the next chord */
+            push?: boolean;
         };
         HandSlot: {
             slot: number;
@@ -774,6 +810,25 @@ export interface components {
             sketch: components["schemas"]["HandSketch"];
             slots: components["schemas"]["HandSlot"][];
             warnings: components["schemas"]["HandWarning"][];
+            /** @description the first stream as it is counted aloud */
+            counted: string;
+            advice: {
+                /** @enum {string} */
+                school: "pendulum" | "all-down" | "down-down-up" | "down-up-up" | "alternate" | "thumb-fingers" | "pick-fingers";
+                reason: string;
+            };
+            /** @description tempos to which the hand holds; null for a pattern without strokes */
+            limit: {
+                easy_to: number;
+                hard_to: number;
+                /** @enum {string} */
+                why: "same-direction" | "total";
+            } | null;
+            /** @description from string to string in the pattern, and strings the pick comes round */
+            crossings: {
+                count: number;
+                around: number;
+            };
             density: number;
             muted_share: number;
             syncopation: number;
@@ -1351,6 +1406,8 @@ export interface operations {
                 "application/json": {
                     document: Record<string, never>;
                     tempo?: number | null;
+                    /** @description of the guitar's pattern, 1 to 3 */
+                    level?: number;
                 };
             };
         };
@@ -1797,6 +1854,8 @@ export interface operations {
                     tempo?: number | null;
                     /** @description slots a beat to show */
                     grid?: number | null;
+                    /** @description 1 to 3 */
+                    level?: number;
                 };
             };
         };
@@ -1907,6 +1966,12 @@ export interface operations {
                     meter?: string;
                     bars?: number;
                     grid?: number;
+                    /** @enum {string} */
+                    accents?: "flat" | "back-beat" | "boom-chuck" | "reset";
+                    /** @enum {string} */
+                    lengths?: "ringing" | "long-dry" | "release-2-4" | "release-all";
+                    /** @description the pattern as it is counted aloud */
+                    counted?: string;
                 };
             };
         };
@@ -2043,6 +2108,11 @@ export interface operations {
                 };
                 content: {
                     "application/json": {
+                        /** @description of picking */
+                        schools: {
+                            slug: string;
+                            name: string;
+                        }[];
                         /** @description of grips */
                         kinds: {
                             slug: string;
@@ -2060,6 +2130,26 @@ export interface operations {
                             strings: string[];
                         }[];
                     };
+                };
+            };
+        };
+    };
+    "25ec255097b535de94c443d21d552343": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description patterns */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LibraryPattern"][];
                 };
             };
         };

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { call } from './client'
-import type { ApproachOffer, ChordName, Families, GripChange, HardGrip, HarmonisedNote, NeckMap, OwnGrip, Remark, RiffPlace, StatedTuning, StringsPlan, Student, Voicing } from './types'
+import type { ApproachOffer, ChordName, Families, GripChange, HardGrip, HarmonisedNote, LibraryPattern, NeckMap, OwnGrip, Remark, RiffPlace, StatedTuning, StringsPlan, Student, Voicing } from './types'
 import type { BreakdownCard, BreakdownDocument, Calibration, Chart, Choices, Hand, Path, Person, StoredBreakdown, Take, Timeline, Version, Voicings } from './types'
 
 /** What each computation depends on, so that a change elsewhere in the document asks nothing anew. */
@@ -53,10 +53,12 @@ export const useNeckMap = (document: BreakdownDocument, symbol: string, scale: s
 
 export const useStringsPlan = (document: BreakdownDocument, from: string) => useCompute<StringsPlan>('strings-plan', [...gripParts(document), from], { document, from })
 
-export const useHand = (document: BreakdownDocument, tempo: number, grid: number | null) =>
-  useCompute<Hand>('strokes', [...handParts(document), tempo, grid], { document, tempo, grid })
+export const useHand = (document: BreakdownDocument, tempo: number, grid: number | null, level: number) =>
+  useCompute<Hand>('strokes', [...handParts(document), tempo, grid, level], { document, tempo, grid, level })
 
-export const useTimeline = (document: BreakdownDocument, tempo: number) => useCompute<Timeline>('timeline', [...soundParts(document), tempo], { document, tempo })
+export const useTimeline = (document: BreakdownDocument, tempo: number, level: number) => useCompute<Timeline>('timeline', [...soundParts(document), tempo, level], { document, tempo, level })
+
+export const usePatterns = (enabled: boolean) => useQuery({ queryKey: ['patterns'], queryFn: () => call<LibraryPattern[]>('GET', 'patterns'), staleTime: Infinity, enabled })
 
 export const useVoicings = (document: Pick<BreakdownDocument, 'tuning' | 'capo' | 'company' | 'path'>, symbol: string | null, kind = '') => {
   const { tuning, capo, company, path } = document
@@ -120,7 +122,7 @@ export const moveToKey = (document: BreakdownDocument, key: string) =>
 export const moveCapo = (document: BreakdownDocument, capo: number) =>
   call<{ document: BreakdownDocument; dropped: { symbol: string }[] }>('POST', 'compute/capo', { document, capo })
 
-export const reshape = (document: BreakdownDocument, shape: { meter?: string; bars?: number; grid?: number }) =>
+export const reshape = (document: BreakdownDocument, shape: { meter?: string; bars?: number; grid?: number; accents?: string; lengths?: string; counted?: string }) =>
   call<{ document: BreakdownDocument }>('POST', 'compute/shape', { document, ...shape })
 
 export const convertTuning = (document: BreakdownDocument, tuning: string) => call<{ document: BreakdownDocument }>('POST', 'compute/tuning', { document, tuning })

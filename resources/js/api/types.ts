@@ -26,6 +26,7 @@ export type Remark = Schemas['Remark']
 export type HarmonisedNote = Schemas['HarmonisedNote']
 export type RiffNote = Schemas['RiffNote']
 export type RiffPlace = Schemas['RiffPlace']
+export type LibraryPattern = Omit<Schemas['LibraryPattern'], 'pattern' | 'feel' | 'school'> & Pick<BreakdownDocument, 'pattern' | 'feel' | 'school'>
 export type Student = Schemas['Student']
 export type OwnGrip = Schemas['OwnGrip']
 export type HardGrip = { chord: number; symbol: string; why: string; instead: Voicing | null; refusal: string | null }
@@ -47,5 +48,6 @@ export type Choices = {
   grooves: { slug: string; name: string; meter: string }[]
   tunings: { slug: string; name: string; strings: string[] }[]
   kinds: { slug: string; name: string }[]
+  schools: { slug: BreakdownDocument['school']; name: string }[]
 }
 export type Tap = { t: number; key: 'down' | 'up' }

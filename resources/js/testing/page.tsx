@@ -131,7 +131,8 @@ export function showOnBench(station: ReactNode, { document = tune, mine = true, 
     draft: { read: () => null, write: () => undefined, clear: () => undefined },
   })
   const setTempo = vi.fn()
-  return { store, setTempo, ...show(<BenchContext.Provider value={{ store, tempo: document.tempo, setTempo, timeline: plays }}>{station}</BenchContext.Provider>) }
+  const setLevel = vi.fn()
+  return { store, setTempo, setLevel, ...show(<BenchContext.Provider value={{ store, tempo: document.tempo, setTempo, level: 3, setLevel, timeline: plays }}>{station}</BenchContext.Provider>) }
 }
 
 export const key = (name: string): void => void window.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }))

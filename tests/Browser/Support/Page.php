@@ -17,9 +17,10 @@ use PHPUnit\Framework\AssertionFailedError;
 /** A page as a person uses it: things are found by their words or labels, and everything waits until it is there. */
 final class Page
 {
-    private const PATIENCE_SECONDS = 10.0;
+    /** Far more than any screen takes: a busy machine is no reason to call a screen broken. */
+    private const PATIENCE_SECONDS = 30.0;
 
-    private const ATTEMPTS = 3;
+    private const ATTEMPTS = 5;
 
     private const STANDSTILL_MS = 120.0;
 

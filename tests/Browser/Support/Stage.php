@@ -19,8 +19,10 @@ final class Stage
     private const CHROMIUM = ['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
         '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', '--window-size=1280,800', '--hide-scrollbars', '--autoplay-policy=no-user-gesture-required'];
 
-    /** @var list<RemoteWebDriver> */
+    /** @var array<int, RemoteWebDriver> */
     private array $drivers = [];
+
+    private int $opened = 0;
 
     private ?Page $teacher = null;
 
@@ -35,7 +37,7 @@ final class Stage
     public function page(): Page
     {
         $options = new ChromeOptions();
-        $options->addArguments([...self::CHROMIUM, '--user-data-dir='.$this->server->folder.'/profile-'.count($this->drivers)]);
+        $options->addArguments([...self::CHROMIUM, '--user-data-dir='.$this->server->folder.'/profile-'.$this->opened++]);
         $options->setExperimentalOption('prefs', ['download.default_directory' => $this->downloads(), 'download.prompt_for_download' => false]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
@@ -51,6 +53,23 @@ final class Stage
         $this->teacher ??= $this->page()->signIn(DatabaseSeeder::TEACHER['email'], DatabaseSeeder::TEACHER['password']);
 
         return $this->teacher->open('/')->sees('New breakdown');
+    }
+
+    /** Ends every browser but the teacher's: an open page goes on drawing and measuring, and takes the machine's time. */
+    public function endExtraPages(): void
+    {
+        foreach ($this->drivers as $place => $driver) {
+            if ($driver !== $this->teacher?->driver) {
+                $driver->quit();
+                unset($this->drivers[$place]);
+            }
+        }
+        $this->teacher?->open('/');
+    }
+
+    public static function endExtraPagesIfRunning(): void
+    {
+        self::$running?->endExtraPages();
     }
 
     public function downloads(): string

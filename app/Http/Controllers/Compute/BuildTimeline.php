@@ -9,6 +9,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\TimelineResource;
 use Gravik\Performance\Performer;
+use Gravik\Strokes\Levels;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -17,11 +18,12 @@ final class BuildTimeline extends Controller
     #[OA\Post(path: '/api/compute/timeline', summary: 'The whole form as timed events', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'tempo', type: 'number', nullable: true),
+        new OA\Property(property: 'level', description: 'of the guitar\'s pattern, 1 to 3', type: 'integer'),
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(ref: '#/components/schemas/Timeline'))])]
     public function __invoke(DocumentRequest $request, VoicedForms $voiced, Performer $performer): JsonResponse
     {
         $breakdown = $request->breakdown();
 
-        return new JsonResponse(TimelineResource::of($breakdown, $performer->perform($breakdown, $request->tempo(), $voiced->of($breakdown))));
+        return new JsonResponse(TimelineResource::of($breakdown, $performer->perform($breakdown, $request->tempo(), $voiced->of($breakdown), $request->integer('level', Levels::HIGHEST))));
     }
 }

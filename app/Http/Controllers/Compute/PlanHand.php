@@ -8,6 +8,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\HandResource;
 use Gravik\Strokes\HandPlanner;
+use Gravik\Strokes\Levels;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -17,6 +18,7 @@ final class PlanHand extends Controller
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'tempo', type: 'number', nullable: true),
         new OA\Property(property: 'grid', description: 'slots a beat to show', type: 'integer', nullable: true),
+        new OA\Property(property: 'level', description: '1 to 3', type: 'integer'),
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(ref: '#/components/schemas/Hand'))])]
     public function __invoke(DocumentRequest $request, HandPlanner $planner): JsonResponse
     {
@@ -24,6 +26,7 @@ final class PlanHand extends Controller
         $ruler = $breakdown->ruler($request->tempo());
         $hand = $planner->plan($breakdown->pattern, $breakdown->school, $ruler, $breakdown->feel);
         $grid = $request->input('grid');
+        $hand = (new Levels())->planned($hand, $breakdown->school, $request->integer('level', Levels::HIGHEST));
 
         return new JsonResponse(HandResource::of($breakdown, $hand, $ruler, is_int($grid) ? $grid : null));
     }

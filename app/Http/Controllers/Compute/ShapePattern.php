@@ -7,23 +7,40 @@ namespace App\Http\Controllers\Compute;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use Gravik\Formats\BreakdownJson;
+use Gravik\Strokes\AccentProfile;
+use Gravik\Strokes\CountLine;
+use Gravik\Strokes\LengthProfile;
 use Gravik\Time\Meter;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
 final class ShapePattern extends Controller
 {
-    #[OA\Post(path: '/api/compute/shape', summary: 'The document with its pattern on another grid, over other bars or in another meter', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
+    #[OA\Post(path: '/api/compute/shape', summary: 'The document with its pattern laid out anew: another grid, bars or meter, accents, lengths, or as it is counted', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'meter', type: 'string'),
         new OA\Property(property: 'bars', type: 'integer'),
         new OA\Property(property: 'grid', type: 'integer'),
+        new OA\Property(property: 'accents', type: 'string', enum: ['flat', 'back-beat', 'boom-chuck', 'reset']),
+        new OA\Property(property: 'lengths', type: 'string', enum: ['ringing', 'long-dry', 'release-2-4', 'release-all']),
+        new OA\Property(property: 'counted', description: 'the pattern as it is counted aloud', type: 'string'),
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(required: ['document'], properties: [
         new OA\Property(property: 'document', type: 'object'),
     ]))])]
     public function __invoke(DocumentRequest $request, BreakdownJson $json): JsonResponse
     {
         $breakdown = $request->breakdown();
+        if ($request->filled('counted')) {
+            return new JsonResponse(['document' => $json->write($breakdown->with(pattern: CountLine::parse($request->string('counted')->toString(), $breakdown->meter)))]);
+        }
+        if ($request->hasAny(['accents', 'lengths'])) {
+            $profiled = $breakdown->profiled(
+                $request->filled('accents') ? AccentProfile::parse($request->string('accents')->toString()) : null,
+                $request->filled('lengths') ? LengthProfile::parse($request->string('lengths')->toString()) : null,
+            );
+
+            return new JsonResponse(['document' => $json->write($profiled)]);
+        }
         $shaped = $breakdown->shaped(
             $request->has('meter') ? Meter::parse($request->string('meter')->toString()) : $breakdown->meter,
             $request->integer('bars', $breakdown->pattern->bars()),

@@ -50,10 +50,11 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
   const document = useStore(store, (state) => state.document)
   const save = useStore(store, (state) => state.save)
   const [tempo, setTempo] = useState(document.tempo)
+  const [level, setLevel] = useState(3)
   const [help, setHelp] = useState(false)
   const [finding, setFinding] = useState(false)
   const station: Station = isStation(asked) ? asked : stored.mine ? 'chart' : 'lock'
-  const timeline = useTimeline(document, tempo)
+  const timeline = useTimeline(document, tempo, level)
 
   useEffect(() => {
     if (timeline.data === undefined) return
@@ -92,7 +93,7 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
     'alt+0': () => void navigate('/'),
   })
 
-  const value = useMemo<BenchValue>(() => ({ store, tempo, setTempo, timeline: timeline.data }), [store, tempo, timeline.data])
+  const value = useMemo<BenchValue>(() => ({ store, tempo, setTempo, level, setLevel, timeline: timeline.data }), [store, tempo, level, timeline.data])
   const lean = 60 * ((timeline.data?.p ?? 0.5) - 0.5)
   return (
     <BenchContext.Provider value={value}>

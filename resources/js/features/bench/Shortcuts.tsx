@@ -3,7 +3,7 @@ import { Modal } from 'antd'
 const GROUPS: [string, [string, string][]][] = [
   ['Everywhere', [['Space', 'play, stop'], ['Alt 1 – 5', 'go to a station'], ['Alt 0', 'back to the shelf'], ['Ctrl Z, Ctrl Shift Z', 'undo, redo'], ['Ctrl S', 'save now'], ['[ ]', 'tempo down, up'], ['T', 'tap the tempo'], ['Q', 'name a grip, find a chord'], ['?', 'this list']]],
   ['Shapes', [['↑ ↓', 'chord before, after'], ['← →', 'walk through its grips'], ['Enter', 'pin the grip'], ['Delete', 'let the pin go'], ['G', 'type a grip for this chord'], ['H', 'hear it'], ['E', 'the line elsewhere on the neck'], ['B', 'alone, with a bass, shells'], ['K', 'link: the same chord follows'], ['X', 'compare with this one'], ['N', 'name the grip'], ['M', 'double stops and fills'], ['C', 'capo and tuning'], ['A', 'approaches, then 1 – 8 to place'], ['F', 'families: I, IV and V'], ['W', 'time for every change'], ['L', 'melody and figures'], ['P', 'proofread'], ['S', 'whose hands']]],
-  ['Hand', [['← →', 'slot before, after'], ['X', 'strike'], ['C', 'chuck'], ['G', 'ghost'], ['M', 'palm-mute'], ['S', 'short or ringing'], ['A', 'accent'], ['D U', 'fix down, up'], ['. or Delete', 'air']]],
+  ['Hand', [['← →', 'slot before, after'], ['X', 'strike'], ['C', 'chuck'], ['G', 'ghost'], ['M', 'palm-mute'], ['S', 'short or ringing'], ['A', 'accent'], ['D U', 'fix down, up'], ['P', 'push: the next chord'], ['. or Delete', 'air'], ['B', 'copy the bar'], ['1 2 3', 'level'], ['L', 'patterns to start from'], ['=', 'compare']]],
   ['Lock', [['R', 'record a take'], ['F', 'down stroke'], ['J', 'up stroke'], ['Esc', 'stop the take']]],
   ['Shelf', [['← → ↑ ↓', 'choose'], ['Enter', 'open'], ['N', 'new breakdown'], ['/', 'search']]],
 ]

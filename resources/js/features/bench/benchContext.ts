@@ -8,6 +8,9 @@ export type BenchValue = {
   /** the tempo that is played and tapped at, which need not be the written one */
   tempo: number
   setTempo: (tempo: number) => void
+  /** how far the guitar's pattern is thinned: 1 to 3, 3 is all of it */
+  level: number
+  setLevel: (level: number) => void
   timeline: Timeline | undefined
 }
 

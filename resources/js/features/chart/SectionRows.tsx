@@ -1,6 +1,7 @@
-import { useEffect, useRef } from 'react'
+import { useRef } from 'react'
 import type { ChartBar, ChartSection, Timeline } from '../../api/types'
 import { band } from '../../audio/band'
+import { useBandFrames } from '../../audio/useBandFrames'
 import { ChordText } from '../../ui/ChordText'
 import { BarStrokes } from './BarStrokes'
 
@@ -75,18 +76,12 @@ function BarBox({ bar, number, beats, names, timeline, large }: BoxProps) {
 
 /** Moves the playhead of one bar without rendering: a CSS variable says how far through the bar the music is. */
 function usePlayhead(box: React.RefObject<HTMLDivElement | null>, bar: number, beats: number): void {
-  useEffect(() => {
-    let frame = 0
-    let on = false
-    const draw = () => {
-      const at = band.position()
-      const here = at !== null && at.countIn === null && at.bar === bar
-      if (here !== on) box.current?.classList.toggle('playing', here)
-      on = here
-      if (here) box.current?.style.setProperty('--through', String(band.beatsIntoBar() / beats))
-      frame = requestAnimationFrame(draw)
-    }
-    frame = requestAnimationFrame(draw)
-    return () => cancelAnimationFrame(frame)
-  }, [box, bar, beats])
+  const on = useRef(false)
+  useBandFrames(() => {
+    const at = band.position()
+    const here = at !== null && at.countIn === null && at.bar === bar
+    if (here !== on.current) box.current?.classList.toggle('playing', here)
+    on.current = here
+    if (here) box.current?.style.setProperty('--through', String(band.beatsIntoBar() / beats))
+  })
 }

@@ -1,6 +1,7 @@
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { usePath } from '../../api/queries'
 import { band } from '../../audio/band'
+import { useBandFrames } from '../../audio/useBandFrames'
 import { neckScale, neckWindow } from '../../ui/neckGeometry'
 import { useBench, useDocument } from '../bench/benchContext'
 
@@ -13,14 +14,11 @@ export function NeckRibbon() {
   const { timeline } = useBench()
   const chords = usePath(document).data?.chords ?? []
   const [now, setNow] = useState(0)
-  useEffect(() => {
-    const timer = setInterval(() => {
-      const at = band.position()
-      const index = at === null || timeline === undefined ? 0 : timeline.chords.findIndex((chord) => chord.t <= at.t && at.t < chord.until)
-      setNow(Math.max(0, index))
-    }, 50)
-    return () => clearInterval(timer)
-  }, [timeline])
+  useBandFrames(() => {
+    const at = band.position()
+    const index = at === null || timeline === undefined ? 0 : timeline.chords.findIndex((chord) => chord.t <= at.t && at.t < chord.until)
+    setNow(Math.max(0, index))
+  })
   const current = chords[now]
   const next = chords[(now + 1) % Math.max(1, chords.length)]
   if (current === undefined || next === undefined) return null

@@ -1,9 +1,14 @@
 import { Select, Slider } from 'antd'
 import type { Hand, HandSlot, StrokeDocument } from '../../api/types'
+import { RangeBar } from './RangeBar'
 import type { Kind } from './strokes'
 
 type Props = {
   hand: Hand | undefined
+  /** another pattern's figures, kept to compare with */
+  kept: Hand | null
+  tempo: number
+  onPush: () => void
   slot: HandSlot | undefined
   stroke: StrokeDocument | undefined
   mine: boolean
@@ -30,8 +35,16 @@ const ZONES = [
   { value: 'high', label: 'the high half' },
 ]
 
+const FIGURES: [string, (hand: Hand) => string][] = [
+  ['strokes a bar', (hand) => String(hand.density)],
+  ['strokes a second', (hand) => hand.strokes_a_second.toFixed(1)],
+  ['muted', (hand) => `${Math.round(100 * hand.muted_share)} %`],
+  ['syncopation a bar', (hand) => String(hand.syncopation)],
+  ['string crossings', (hand) => (hand.crossings.count === 0 ? 'none' : `${hand.crossings.count}, ${hand.crossings.around} the long way`)],
+]
+
 /** The chosen stroke, and what the core says of the whole pattern. */
-export function StrokePanel({ hand, slot, stroke, mine, onKind, onAir, onAccent, onPart, onDirection }: Props) {
+export function StrokePanel({ hand, kept, tempo, onPush, slot, stroke, mine, onKind, onAir, onAccent, onPart, onDirection }: Props) {
   const planned = hand?.sketch.strokes.find((each) => each.at === slot?.at)
   const share = stroke?.length != null && 'share' in stroke.length ? (stroke.length.share ?? null) : null
   return (
@@ -74,6 +87,16 @@ export function StrokePanel({ hand, slot, stroke, mine, onKind, onAir, onAccent,
               </button>
             ))}
           </div>
+          <span className="label">
+            Chord <kbd>P</kbd>
+          </span>
+          <div className="choices" role="group" aria-label="Chord">
+            {(['this', 'next'] as const).map((chord) => (
+              <button key={chord} type="button" disabled={!mine} aria-pressed={(stroke.chord ?? 'this') === chord} onClick={() => (stroke.chord ?? 'this') !== chord && onPush()}>
+                {chord === 'this' ? 'this one' : 'the next: a push'}
+              </button>
+            ))}
+          </div>
           <span className="label">Strings</span>
           <Select aria-label="Strings" disabled={!mine || stroke.strings !== undefined} value={stroke.zone ?? 'all'} options={ZONES} onChange={(zone: StrokeDocument['zone']) => onPart({ zone })} />
           {(stroke.articulation === 'short' || stroke.articulation === 'palm-mute') && (
@@ -86,25 +109,18 @@ export function StrokePanel({ hand, slot, stroke, mine, onKind, onAir, onAccent,
       )}
       <h3>The pattern</h3>
       {hand !== undefined && (
-        <dl className="figures">
-          <div>
-            <dt>strokes a bar</dt>
-            <dd>{hand.density}</dd>
-          </div>
-          <div>
-            <dt>strokes a second</dt>
-            <dd>{hand.strokes_a_second.toFixed(1)}</dd>
-          </div>
-          <div>
-            <dt>muted</dt>
-            <dd>{Math.round(100 * hand.muted_share)} %</dd>
-          </div>
-          <div>
-            <dt>syncopation a bar</dt>
-            <dd>{hand.syncopation}</dd>
-          </div>
+        <dl className={kept === null ? 'figures' : 'figures compared'}>
+          {FIGURES.map(([name, of]) => (
+            <div key={name}>
+              <dt>{name}</dt>
+              {kept !== null && <dd className="muted">{of(kept)}</dd>}
+              <dd>{of(hand)}</dd>
+            </div>
+          ))}
         </dl>
       )}
+      {kept !== null && <p className="muted">left: the one kept, right: this one</p>}
+      {hand !== undefined && <RangeBar limit={hand.limit} tempo={tempo} />}
       {hand?.warnings.map((warning) => (
         <p key={warning.kind} className="finding finding-swing">
           {warning.text}

@@ -31,3 +31,13 @@ export const fixedDirection = (document: BreakdownDocument, at: number, directio
   const others = (strokeAt(document, at)?.fixed ?? []).filter((field) => field !== 'direction')
   return changed(document, at, { direction, fixed: direction === null ? others : [...others, 'direction'] })
 }
+
+/** The bar that a place lies in, copied to every other bar of the pattern. */
+export const copiedBar = (document: BreakdownDocument, bars: number, at: number): BreakdownDocument => {
+  const length = document.pattern.ticks / bars
+  const from = Math.floor(at / length) * length
+  return onFirstStream(document, (strokes) => {
+    const model = strokes.filter((stroke) => stroke.at >= from && stroke.at < from + length)
+    return Array.from({ length: bars }, (_, bar) => model.map((stroke) => ({ ...stroke, at: stroke.at - from + bar * length }))).flat()
+  })
+}

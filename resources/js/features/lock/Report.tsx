@@ -8,7 +8,7 @@ import { SwingGauge } from './SwingGauge'
 /** A take with its verdict: the sentence first, then the strip, then the swing. */
 export function Report({ take }: { take: Take }) {
   const { report } = take
-  const hand = useHand(useDocument(), take.tempo, null).data
+  const hand = useHand(useDocument(), take.tempo, null, 3).data
   const first = report.findings.find((finding) => finding.kind !== 'holds')
   return (
     <div className="report">

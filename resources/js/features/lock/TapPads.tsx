@@ -1,5 +1,6 @@
-import { useEffect, useRef } from 'react'
+import { useRef } from 'react'
 import { band } from '../../audio/band'
+import { useBandFrames } from '../../audio/useBandFrames'
 import { useBench } from '../bench/benchContext'
 import type { Recorder } from './useRecorder'
 
@@ -9,20 +10,13 @@ const HEIGHT = 150
 /** While a take runs: two pads, the count, and the last bar of taps over the plan. The judgement comes afterwards. */
 export function TapPads({ recorder, bars }: { recorder: Recorder; bars: number }) {
   const count = useRef<HTMLParagraphElement>(null)
-  useEffect(() => {
-    let frame = 0
-    const draw = () => {
-      const at = band.position()
-      if (count.current !== null) {
-        const beats = Math.floor(band.elapsedBars() + 1e-6)
-        const words = at === null ? '' : at.countIn !== null ? `Count-in: ${at.countIn}` : `Bar ${Math.min(bars, beats + 1)} of ${bars}, beat ${at.beat + 1}`
-        if (count.current.textContent !== words) count.current.textContent = words
-      }
-      frame = requestAnimationFrame(draw)
-    }
-    frame = requestAnimationFrame(draw)
-    return () => cancelAnimationFrame(frame)
-  }, [bars])
+  useBandFrames(() => {
+    const at = band.position()
+    if (count.current === null) return
+    const beats = Math.floor(band.elapsedBars() + 1e-6)
+    const words = at === null ? '' : at.countIn !== null ? `Count-in: ${at.countIn}` : `Bar ${Math.min(bars, beats + 1)} of ${bars}, beat ${at.beat + 1}`
+    if (count.current.textContent !== words) count.current.textContent = words
+  })
   return (
     <div className="recording">
       <p ref={count} className="recording-count" role="timer" />

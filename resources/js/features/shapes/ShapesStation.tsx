@@ -1,9 +1,10 @@
 import { Button, Popover, Segmented } from 'antd'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import { ApiError } from '../../api/client'
 import { usePath, useVoicings } from '../../api/queries'
 import type { BreakdownDocument, VoicedChord, Voicing } from '../../api/types'
 import { band } from '../../audio/band'
+import { useBandFrames } from '../../audio/useBandFrames'
 import { hearGrip } from '../../audio/hearGrip'
 import { useKeys } from '../../ui/keys'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
@@ -208,15 +209,12 @@ function ordered(voicings: Voicing[], current: VoicedChord | null, withCurrent: 
 /** While the band plays, the sheet of the sounding chord is the chosen one. */
 function useFollowPlayback(chords: VoicedChord[], choose: (index: number) => void): void {
   const { timeline } = useBench()
-  useEffect(() => {
-    let shown = -1
-    const timer = setInterval(() => {
-      const at = band.position()
-      if (at === null || at.countIn !== null || timeline === undefined) return
-      const index = timeline.chords.findIndex((chord) => chord.t <= at.t && at.t < chord.until)
-      if (index >= 0 && index < chords.length && index !== shown) choose(index)
-      shown = index
-    }, 50)
-    return () => clearInterval(timer)
-  }, [chords, choose, timeline])
+  const shown = useRef(-1)
+  useBandFrames(() => {
+    const at = band.position()
+    if (at === null || at.countIn !== null || timeline === undefined) return
+    const index = timeline.chords.findIndex((chord) => chord.t <= at.t && at.t < chord.until)
+    if (index >= 0 && index < chords.length && index !== shown.current) choose(index)
+    shown.current = index
+  })
 }

@@ -1,5 +1,6 @@
-import { useEffect, useRef, useState } from 'react'
+import { useRef, useState } from 'react'
 import { band } from '../../audio/band'
+import { useBandFrames } from '../../audio/useBandFrames'
 import { usePlayer } from './Transport'
 
 /** The form as a row of bars: drag over some to loop them, press one twice to loop it alone, press "all" to go round. */
@@ -8,21 +9,14 @@ export function LoopMap({ bars, sections }: { bars: number; sections: string[] }
   const [from, setFrom] = useState<number | null>(null)
   const row = useRef<HTMLDivElement>(null)
   const loop = player.loop
-  useEffect(() => {
-    let frame = 0
-    let shown = -1
-    const draw = () => {
-      const bar = band.position()?.bar ?? -1
-      if (bar !== shown) {
-        row.current?.children[shown]?.classList.remove('now')
-        row.current?.children[bar]?.classList.add('now')
-        shown = bar
-      }
-      frame = requestAnimationFrame(draw)
-    }
-    frame = requestAnimationFrame(draw)
-    return () => cancelAnimationFrame(frame)
-  }, [])
+  const shown = useRef(-1)
+  useBandFrames(() => {
+    const bar = band.position()?.bar ?? -1
+    if (bar === shown.current) return
+    row.current?.children[shown.current]?.classList.remove('now')
+    row.current?.children[bar]?.classList.add('now')
+    shown.current = bar
+  })
   const select = (a: number, b: number) => band.set({ loop: [Math.min(a, b), Math.max(a, b)] })
   return (
     <div className="cell loop">

@@ -1,6 +1,7 @@
 import { fireEvent, screen } from '@testing-library/react'
 import { beforeEach, expect, it, vi } from 'vitest'
 import { band } from '../../audio/band'
+import { BenchContext } from '../bench/benchContext'
 import { key, showOnBench, timeline } from '../../testing/page'
 import { Transport } from './Transport'
 
@@ -22,6 +23,16 @@ it('plays and stops with the space bar, but not while somebody types', () => {
   key(' ')
   expect(band.start).toHaveBeenCalledTimes(1)
   fireEvent.keyDown(screen.getByLabelText('Tempo'), { key: ' ' })
+  expect(band.start).toHaveBeenCalledTimes(1)
+})
+
+it('remembers a play that came before the tune was worked out', () => {
+  const bench = (plays: typeof timeline | undefined) => <BenchContext.Provider value={{ store, tempo: 120, setTempo: vi.fn(), level: 3, setLevel: vi.fn(), timeline: plays }}><Transport /></BenchContext.Provider>
+  const { store, rerender } = showOnBench(<i />)
+  rerender(bench(undefined))
+  key(' ')
+  expect(band.start).not.toHaveBeenCalled()
+  rerender(bench(timeline))
   expect(band.start).toHaveBeenCalledTimes(1)
 })
 

@@ -1,6 +1,7 @@
 import { InputNumber } from 'antd'
-import { useEffect, useRef, useSyncExternalStore } from 'react'
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
 import { band } from '../../audio/band'
+import { useBandFrames } from '../../audio/useBandFrames'
 import type { PartName } from '../../audio/BandPlayer'
 import { useKeys } from '../../ui/keys'
 import { useTapTempo } from '../../ui/useTapTempo'
@@ -24,12 +25,23 @@ export function Transport() {
   const ready = timeline !== undefined && timeline.bars > 0
   const nudge = (by: number) => setTempo(Math.min(400, Math.max(20, Math.round(tempo + by))))
   const tap = useTapTempo(setTempo)
-  const toggle = () => (playing ? band.stop() : ready && void band.start())
+  const [wanted, setWanted] = useState(false)
+  const toggle = () => {
+    if (playing) band.stop()
+    else if (timeline === undefined) setWanted(!wanted)
+    else if (ready) void band.start()
+  }
+  // Play that was pressed before the tune was worked out is not forgotten.
+  useEffect(() => {
+    if (!wanted || timeline === undefined) return
+    setWanted(false)
+    if (timeline.bars > 0) void band.start()
+  }, [wanted, timeline])
   useKeys({ Space: toggle, '[': () => nudge(-2), ']': () => nudge(2), t: tap })
 
   return (
     <footer className="transport" aria-label="Transport">
-      <button type="button" className="play" onClick={toggle} disabled={!ready} aria-label={playing ? 'Stop' : 'Play'}>
+      <button type="button" className="play" onClick={toggle} disabled={!ready && timeline !== undefined} aria-busy={wanted} aria-label={playing ? 'Stop' : 'Play'}>
         <svg width="26" height="28" viewBox="0 0 26 28" aria-hidden="true">
           {playing ? <path d="M4 2h6v24H4zM16 2h6v24h-6z" /> : <path d="M3 1l21 13L3 27z" />}
         </svg>
@@ -103,22 +115,15 @@ export function Transport() {
 /** Written straight into the page each frame, so that nothing is rendered anew while music plays. */
 function Place() {
   const field = useRef<HTMLSpanElement>(null)
-  useEffect(() => {
-    let frame = 0
-    const draw = () => {
-      const at = band.position()
-      const figures = band.punctuality()
-      if (field.current !== null) {
-        const text = at === null ? '1 . 1' : at.countIn !== null ? `– ${at.countIn}` : `${at.bar + 1} . ${at.beat + 1}`
-        if (field.current.textContent !== text) field.current.textContent = text
-        field.current.dataset.scheduled = String(figures.scheduled)
-        field.current.dataset.late = String(figures.late)
-        field.current.dataset.margin = figures.smallestMarginMs === null ? '' : figures.smallestMarginMs.toFixed(1)
-      }
-      frame = requestAnimationFrame(draw)
-    }
-    frame = requestAnimationFrame(draw)
-    return () => cancelAnimationFrame(frame)
-  }, [])
+  useBandFrames(() => {
+    const at = band.position()
+    const figures = band.punctuality()
+    if (field.current === null) return
+    const text = at === null ? '1 . 1' : at.countIn !== null ? `– ${at.countIn}` : `${at.bar + 1} . ${at.beat + 1}`
+    if (field.current.textContent !== text) field.current.textContent = text
+    field.current.dataset.scheduled = String(figures.scheduled)
+    field.current.dataset.late = String(figures.late)
+    field.current.dataset.margin = figures.smallestMarginMs === null ? '' : figures.smallestMarginMs.toFixed(1)
+  })
   return <span ref={field} className="place" data-testid="place" />
 }

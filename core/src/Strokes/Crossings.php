@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Strokes;
+
+use Gravik\Strokes\Internal\StringPlace;
+
+/** How often the pick goes to another string, and how often it has to come round a string to get there. */
+final readonly class Crossings
+{
+    private function __construct(public int $count, public int $around) {}
+
+    /** @param list<Stroke> $strokes in order of time, with directions; the pattern goes round */
+    public static function of(array $strokes): self
+    {
+        $count = 0;
+        $around = 0;
+        foreach ($strokes as $place => $stroke) {
+            $next = $strokes[($place + 1) % count($strokes)];
+            $from = StringPlace::of($stroke);
+            $to = StringPlace::of($next);
+            if ($from === null || $to === null || $from === $to) {
+                continue;
+            }
+            // A down stroke leaves the pick beyond its string on the high side, where the next higher string lies.
+            $towards = $to < $from ? Direction::Down : Direction::Up;
+            $count++;
+            $around += ($stroke->direction === $towards ? 0 : 1) + ($next->direction === $towards ? 0 : 1);
+        }
+
+        return new self($count, $around);
+    }
+}

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Strokes\Action;
+use Gravik\Strokes\CountLine;
+use Gravik\Strokes\Crossings;
+use Gravik\Strokes\Direction;
+use Gravik\Strokes\HandPlan;
+use Gravik\Strokes\HandPlanner;
+use Gravik\Strokes\Pattern;
+use Gravik\Strokes\PlayedBy;
+use Gravik\Strokes\School;
+use Gravik\Strokes\SchoolAdvice;
+use Gravik\Strokes\Stream;
+use Gravik\Strokes\Stroke;
+use Gravik\Strokes\TempoLimit;
+use Gravik\Strokes\Warning;
+use Gravik\Strokes\Zone;
+use Gravik\Tests\Support\Examples;
+use Gravik\Time\Feel;
+use Gravik\Time\Meter;
+use Gravik\Time\Ruler;
+use Gravik\Time\Tempo;
+
+/** @param list<int> $strings of each note in turn */
+function roll(array $strings, string $count = '1 trip let 2 trip let'): Pattern
+{
+    $line = CountLine::parse($count, Meter::parse('2/4'));
+    $strokes = [];
+    foreach ($line->streams[0]->strokes as $place => $stroke) {
+        $strokes[] = $stroke->striking([$strings[$place % count($strings)]], Action::Pick, PlayedBy::Pick);
+    }
+
+    return $line->withStreams([new Stream('roll', $strokes)]);
+}
+
+function inSchool(Pattern $pattern, School $school, float $bpm = 80): HandPlan
+{
+    return (new HandPlanner())->plan($pattern, $school, new Ruler($pattern->meter, new Tempo($bpm), Feel::straight()), Feel::straight());
+}
+
+function letters(HandPlan $plan): string
+{
+    return implode('', array_map(static fn (Stroke $stroke): string => $stroke->direction === Direction::Down ? 'D' : 'U', $plan->pattern->strokes()));
+}
+
+it('turns, or goes on once as it crosses the strings, as the school has it', function (School $school, array $strings, string $expected): void {
+    expect(letters(inSchool(roll($strings), $school)))->toBe($expected);
+})->with([
+    'climbing' => [School::DownDownUp, [4, 3, 2], 'DDUDDU'],
+    'falling, mirrored' => [School::DownUpUp, [1, 2, 3], 'DUUDUU'],
+    'strict' => [School::Alternate, [4, 3, 2], 'DUDUDU'],
+    'on one string there is nothing to go on over' => [School::DownDownUp, [3], 'DUDUDU'],
+]);
+
+it('comes round fewer strings in the school made for the roll', function (array $strings, School $made, School $other): void {
+    $around = static fn (School $school): int => Crossings::of(inSchool(roll($strings), $school)->pattern->strokes())->around;
+    expect($around($made))->toBeLessThan($around($other))
+        ->and(Crossings::of(inSchool(roll($strings), $made)->pattern->strokes())->count)->toBe(6);
+})->with([
+    'climbing' => [[4, 3, 2], School::DownDownUp, School::Alternate],
+    'falling' => [[1, 2, 3], School::DownUpUp, School::Alternate],
+]);
+
+it('gives the bass to the thumb and the upper strings to the fingers', function (): void {
+    $pattern = new Pattern(Meter::parse('2/4'), 1920, [
+        new Stream('thumb', [(new Stroke(0, 1))->striking(Zone::Bass, Action::Pick, PlayedBy::Thumb), (new Stroke(960, 1))->striking(Zone::Bass, Action::Pick, PlayedBy::Thumb)]),
+        new Stream('brushes', [(new Stroke(480, 2))->striking(Zone::High, Action::Brush, PlayedBy::Fingers), (new Stroke(1440, 2))->striking(Zone::High, Action::Brush, PlayedBy::Fingers)]),
+    ]);
+    $plan = inSchool($pattern, School::ThumbFingers);
+
+    expect(letters($plan))->toBe('DUDU')->and($plan->warnings)->toBe([])->and(SchoolAdvice::for($pattern)->school)->toBe(School::ThumbFingers);
+});
+
+it('names a thumb that doubles, and one that leaves a triplet its first third', function (array $bass, string $fault): void {
+    $pattern = new Pattern(Meter::parse('2/4'), 1920, [
+        new Stream('thumb', array_map(static fn (array $place): Stroke => (new Stroke(...$place))->striking(Zone::Bass, Action::Pick, PlayedBy::Thumb), $bass)),
+        new Stream('brushes', [(new Stroke(320, 3))->striking(Zone::High, Action::Brush, PlayedBy::Fingers)]),
+    ]);
+    expect(array_map(static fn (Warning $warning): string => $warning->kind, inSchool($pattern, School::ThumbFingers)->warnings))->toContain($fault);
+})->with(['doubled' => [[[0, 2], [480, 2]], 'thumb-doubles'], 'missing' => [[[960, 1]], 'thumb-missing']]);
+
+it('keeps a direction that the teacher fixed in every school', function (School $school): void {
+    $pattern = Examples::pattern('xxxxxxxx');
+    $fixed = $pattern->withStreams([new Stream('strum', [new Stroke(0, 2, direction: Direction::Up, fixed: ['direction']), ...array_slice($pattern->streams[0]->strokes, 1)])]);
+    expect(letters(inSchool($fixed, $school))[0])->toBe('U');
+})->with(School::cases());
+
+it('recommends a school by rule and says why', function (Pattern $pattern, School $school, string $why): void {
+    $advice = SchoolAdvice::for($pattern);
+    expect($advice->school)->toBe($school)->and($advice->reason)->toContain($why);
+})->with([
+    'strummed' => [Examples::pattern('x.xx.xxx'), School::Pendulum, 'never stops'],
+    'beats' => [Examples::pattern('x.x.x.x.'), School::AllDown, 'same weight'],
+    'upbeats' => [Examples::pattern('.x.x.x.x'), School::Pendulum, 'either direction'],
+    'climbing' => [roll([4, 3, 2]), School::DownDownUp, 'climbs'],
+    'falling' => [roll([1, 2, 3]), School::Alternate, 'falls'],
+]);
+
+it('knows to which tempo a school holds, and what gives out first', function (string $slots, School $school, float $easyTo, float $hardTo, string $why): void {
+    $limit = TempoLimit::of(inSchool(Examples::pattern($slots), $school)->pattern);
+    expect($limit?->easyTo)->toEqualWithDelta($easyTo, 1e-9)->and($limit?->hardTo)->toEqualWithDelta($hardTo, 1e-9)->and($limit?->why)->toBe($why);
+})->with([
+    // Eight strokes a bar, all down: 4 a second at 120.
+    'all down' => ['xxxxxxxx', School::AllDown, 120.0, 195.0, 'same-direction'],
+    'pendulum halves it' => ['xxxxxxxx', School::Pendulum, 240.0, 360.0, 'total'],
+]);
+
+it('warns at a tempo beyond the limit and not below it', function (): void {
+    $kinds = static fn (float $bpm): array => array_map(static fn (Warning $warning): string => $warning->kind, inSchool(Examples::pattern('xxxxxxxx'), School::AllDown, $bpm)->warnings);
+    expect($kinds(119))->toBe([])->and($kinds(121))->toBe(['same-direction']);
+});
