@@ -8,12 +8,14 @@ use App\Compute\VoicedForms;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\MidiFile;
+use Gravik\Formats\WavFile;
 use Gravik\Performance\Performer;
+use Gravik\Simulation\RenderedBand;
 
 /** A breakdown as a file of an open format. */
 final readonly class Exports
 {
-    public const FORMATS = ['midi', 'json'];
+    public const FORMATS = ['midi', 'wav', 'json'];
 
     public function __construct(private VoicedForms $voiced, private Performer $performer, private MidiFile $midi, private BreakdownJson $json) {}
 
@@ -21,8 +23,17 @@ final readonly class Exports
     {
         return match ($format) {
             'midi' => new ExportedFile($this->midi->write($breakdown, $this->performer->perform($breakdown, null, $this->voiced->of($breakdown))), 'audio/midi', 'mid', MidiFile::NOT_KEPT),
+            'wav' => $this->wav($breakdown),
             'json' => new ExportedFile($this->json->print($breakdown), 'application/json', 'gravik.json', []),
             default => throw UnknownFormat::named($format),
         };
+    }
+
+    private function wav(Breakdown $breakdown): ExportedFile
+    {
+        $timeline = $this->performer->perform($breakdown, null, $this->voiced->of($breakdown));
+        $band = new RenderedBand();
+
+        return new ExportedFile(WavFile::write($band->blocks($timeline), $band->samples($timeline), RenderedBand::RATE), 'audio/wav', 'wav', ['everything but the sound: chords, grips, directions']);
     }
 }

@@ -66,10 +66,39 @@ it('sets strokes with one key each, gives directions and air, and leans the wave
     $page->waitFor(fn (): bool => $place() > $straight + 15, 'swing does not move the off-beat');
     $page->sees('60 % swing');
 
-    $page->element('[aria-label="Picking school"] label:nth-child(2)')->click();
+    $page->choose('Picking school', 'all down');
     $page->waitFor(fn (): bool => $blades('air') === 0, 'all down still has air strokes');
     $page->element('[aria-label=Bars] label:nth-child(2)')->click();
     $page->waitFor(fn (): bool => count($page->all('.wave-row')) === 2, 'there is no second bar');
+});
+
+it('takes a two-bar sixteenth pattern with chucks, accents and a push in under a minute of keys', function (): void {
+    $page = Stage::running()->teacher()->makeBreakdown('Key Work', '| Dm6 | A7 |')->station(3, '.hand-wave .blade');
+    $counted = fn (): string => (string) $page->script('return document.querySelector("[aria-label=\"Pattern as it is counted\"]")?.value ?? ""');
+    $started = microtime(true);
+    $page->choose('Beat divided in', 'quarters')->waitFor(fn (): bool => count($page->all('[data-slot]')) === 16, 'the beat is not in quarters');
+    // From the left, a bar at a time: strike hard, chuck, air, ghost … and push into the next chord at the end.
+    $page->keys('x', 'a', WebDriverKeys::ARROW_RIGHT, 'c', WebDriverKeys::ARROW_RIGHT, '.', WebDriverKeys::ARROW_RIGHT, 'g');
+    foreach (range(1, 11) as $step) {
+        $page->keys(WebDriverKeys::ARROW_RIGHT);
+    }
+    $page->keys('x', WebDriverKeys::ARROW_RIGHT, 'x', 'a', 'p')->waitFor(fn (): bool => str_starts_with($counted(), '1! ex (&) a~') && str_ends_with($counted(), 'a!>'), 'the keys are not heard');
+    $bar = $counted();
+    $page->keys('b')->waitFor(fn (): bool => $counted() === "{$bar} | {$bar}", 'the bar is not copied');
+    expect(microtime(true) - $started)->toBeLessThan(60.0);
+    $page->chord(WebDriverKeys::CONTROL, 'z')->waitFor(fn (): bool => $counted() === $bar, 'undo does not take the copy back');
+});
+
+it('reads a counted pattern, refuses what is none, takes one from the library, and thins it', function (): void {
+    $page = Stage::running()->teacher()->makeBreakdown('Count Loft', '| Dm6 | A7 |')->station(3, '.hand-wave .blade');
+    $count = '[aria-label="Pattern as it is counted"]';
+    $struck = fn (): int => count($page->all('.wave-row .blade:not(.blade-air)'));
+    $page->fill($count, '1 & trip 2 3 4'.WebDriverKeys::ENTER)->sees('which is no one division of it');
+    $page->fill($count, '1! & (2) trip let 3x (4) &'.WebDriverKeys::ENTER)->waitFor(fn (): bool => $struck() === 6 && count($page->all('.wave-row .blade-chuck')) === 1, 'the counted pattern is not drawn');
+    $page->keys('l')->sees('Straight eighths with muted fills')->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ENTER)->waitFor(fn (): bool => $page->element($count)->getAttribute('value') === '1! & 2 & 3 & (4) &!>', 'the second pattern is not taken');
+    $page->keys('1')->waitFor(fn (): bool => $struck() === 3, 'level 1 does not keep the beats alone');
+    $page->keys('3')->waitFor(fn (): bool => $struck() === 7, 'level 3 is not the whole pattern');
+    expect($page->words('.range-bar'))->toContain('easy to');
 });
 
 it('asks which of two versions to go on with, and loses neither', function (): void {
@@ -115,4 +144,4 @@ it('exports MIDI and JSON, and imports the JSON as the same breakdown', function
     $page->sees('This file is not a breakdown');
 });
 
-afterEach(static fn () => Stage::running()->endExtraPages());
+afterEach(fn () => Stage::running()->endExtraPages());

@@ -110,4 +110,4 @@ it('measures the delay of the device with sixteen taps and takes it off from the
     $page->press('Measure anew')->press('Start the clicks')->waitFor(fn (): bool => $page->says('too few'), 'nobody says that no tap came', 25);
 });
 
-afterEach(static fn () => Stage::running()->endExtraPages());
+afterEach(fn () => Stage::running()->endExtraPages());

@@ -135,4 +135,4 @@ it('hands no event to the audio clock after its time in a minute of playing', fu
     });
 });
 
-afterEach(static fn () => Stage::running()->endExtraPages());
+afterEach(fn () => Stage::running()->endExtraPages());

@@ -57,4 +57,4 @@ it('shows a student on a phone what is theirs to play, and nothing to change', f
         ->and($page->says('Key, tempo, band'))->toBeFalse();
 });
 
-afterEach(static fn () => Stage::running()->endExtraPages());
+afterEach(fn () => Stage::running()->endExtraPages());

@@ -13,9 +13,9 @@ use Gravik\Breakdown\Breakdown;
 
 final class Export extends CoreCommand
 {
-    protected $signature = 'gravik:export {source : a breakdown file, or the id of one on the shelf} {--format=json : midi or json} {--o|output= : the file to write} {--json}';
+    protected $signature = 'gravik:export {source : a breakdown file, or the id of one on the shelf} {--format=json : midi, wav or json} {--o|output= : the file to write} {--json}';
 
-    protected $description = 'Write a breakdown as a MIDI file or as its own JSON';
+    protected $description = 'Write a breakdown as a MIDI file, as sound or as its own JSON';
 
     protected function compute(): void
     {

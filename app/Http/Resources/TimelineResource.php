@@ -7,6 +7,7 @@ namespace App\Http\Resources;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Performance\Event;
 use Gravik\Performance\PlayedStroke;
+use Gravik\Performance\StrokeFaults;
 use Gravik\Performance\Timeline;
 use OpenApi\Attributes as OA;
 
@@ -20,6 +21,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'string', type: 'integer'),
     new OA\Property(property: 'fret', type: 'integer'),
     new OA\Property(property: 'direction', type: 'string', enum: ['down', 'up']),
+    new OA\Property(property: 'glide', description: 'seconds from its start and semitones from its pitch, where an ornament moves it', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
 ])]
 #[OA\Schema(schema: 'TimedStroke', required: ['t', 'until', 'slot', 'at', 'bar', 'chord', 'direction', 'kind', 'accent', 'strings'], properties: [
     new OA\Property(property: 't', type: 'number'),
@@ -85,7 +87,7 @@ final class TimelineResource
             'strokes' => array_map(static fn (PlayedStroke $stroke): array => self::stroke($stroke, $timeline->hand->pattern->ticks), $timeline->strokes),
             'events' => self::events($timeline),
             'feel_words' => \App\Documents\FeelWords::of($breakdown->feel, $ruler->tempo),
-            'warnings' => array_map(static fn ($warning): array => ['kind' => $warning->kind, 'text' => $warning->text, 'at' => $warning->at], $timeline->hand->warnings),
+            'warnings' => array_map(static fn ($warning): array => ['kind' => $warning->kind, 'text' => $warning->text, 'at' => $warning->at], [...$timeline->hand->warnings, ...(new StrokeFaults())->of($timeline->voiced, $timeline->hand)]),
         ];
     }
 
@@ -98,7 +100,7 @@ final class TimelineResource
             'dur' => round($event->dur, 6),
             'pitch' => $event->pitch,
             'velocity' => round($event->velocity, 4),
-        ] + array_filter(['string' => $event->string, 'fret' => $event->fret, 'direction' => $event->direction?->value], static fn ($value): bool => $value !== null)
+        ] + array_filter(['string' => $event->string, 'fret' => $event->fret, 'direction' => $event->direction?->value], static fn ($value): bool => $value !== null) + ($event->glide === [] ? [] : ['glide' => array_map(static fn (array $point): array => [round($point[0], 4), round($point[1], 3)], $event->glide)])
             + ['kind' => $event->kind->value], $timeline->events);
     }
 

@@ -17,6 +17,7 @@ final readonly class Event
      * @param float      $velocity  0–1
      * @param ?int       $string    1 = highest
      * @param ?int       $fret      from the capo
+     * @param list<array{float, float}> $glide seconds from its start and semitones from its pitch, where an ornament moves it
      */
     public function __construct(
         public PartName $part,
@@ -28,5 +29,6 @@ final readonly class Event
         public ?int $string = null,
         public ?int $fret = null,
         public ?Direction $direction = null,
+        public array $glide = [],
     ) {}
 }

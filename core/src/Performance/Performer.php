@@ -7,6 +7,7 @@ namespace Gravik\Performance;
 use Gravik\Band\PartName;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Chart\VoicedForm;
+use Gravik\Performance\Internal\Glide;
 use Gravik\Performance\Internal\Rhythm;
 use Gravik\Performance\Internal\Sweep;
 use Gravik\Strokes\Articulation;
@@ -64,16 +65,18 @@ final readonly class Performer
             $velocity = ($ghost ? self::GHOST : self::ACCENT[$stroke->accent]) * ($stroke->direction === Direction::Up ? self::UP : 1.0) * $level;
             foreach ($played->strings as $order => $string) {
                 $t = max(0.0, $played->t + $order * $step);
+                $dur = max(0.01, $played->ends[$order] - $t);
                 $events[] = new Event(
                     PartName::Guitar,
                     $t,
-                    max(0.01, $played->ends[$order] - $t),
+                    $dur,
                     $stroke->isDead() ? null : $played->voicing->midi[$string],
                     $velocity,
                     EventKind::from($stroke->articulation->value),
                     count($played->voicing->frets) - $string,
                     $played->voicing->frets[$string],
                     $stroke->direction,
+                    $stroke->isDead() ? [] : Glide::of($stroke->ornament, $dur),
                 );
             }
         }

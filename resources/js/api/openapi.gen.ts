@@ -1072,6 +1072,8 @@ export interface components {
             fret?: number;
             /** @enum {string} */
             direction?: "down" | "up";
+            /** @description seconds from its start and semitones from its pitch, where an ornament moves it */
+            glide?: number[][];
         };
         TimedStroke: {
             t: number;

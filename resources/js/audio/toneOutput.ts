@@ -44,6 +44,11 @@ export class ToneOutput implements Output {
       this.sounding.get(voice)?.stop(time)
       this.sounding.set(voice, source)
     }
+    event.glide?.forEach(([after = 0, semitones = 0], index) => {
+      const rate = 2 ** (semitones / 12)
+      if (index === 0) source.playbackRate.setValueAtTime(rate, time + after)
+      else source.playbackRate.linearRampToValueAtTime(rate, time + after)
+    })
     source.start(time, 0, undefined, event.velocity)
     if (event.part !== 'drums') source.stop(time + event.dur)
   }

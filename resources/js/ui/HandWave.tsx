@@ -48,7 +48,7 @@ export function HandWave({ sketch, slots = [], fromBeat, toBeat, width, height, 
         <line key={index} x1={8} x2={width - 8} y1={stringY(index, strings)} y2={stringY(index, strings)} className="wave-string" />
       ))}
       {tails.map((tail) => (
-        <Tail key={`${tail.at}-${tail.beats}`} tail={tail} toX={toX} stringY={(string) => stringY(strings - string, strings)} end={toBeat} />
+        <Tail key={`${tail.at}-${tail.beats}`} tail={tail} toX={toX} stringY={(string) => stringY(strings - string, strings)} start={fromBeat} end={toBeat} />
       ))}
       <g clipPath={`url(#${clip})`}>
         <WavePath knots={knots} toX={toX} toY={toY} />
@@ -74,6 +74,13 @@ export function HandWave({ sketch, slots = [], fromBeat, toBeat, width, height, 
           selected={stroke.at === selectedAt}
         />
       ))}
+      {inRow
+        .filter((stroke) => stroke.push === true)
+        .map((stroke) => (
+          <text key={`push-${stroke.at}`} x={toX(stroke.beats) + 8} y={top + 2} className="push-mark">
+            push →
+          </text>
+        ))}
       {slots
         .filter((slot) => slot.beats >= fromBeat - 0.01 && slot.beats < toBeat - 0.001)
         .map((slot) => (
@@ -138,8 +145,8 @@ function SlotMark({ slot, geometry, selected, straight }: { slot: HandSlot; geom
   )
 }
 
-function Tail({ tail, toX, stringY, end }: { tail: NonNullable<Props['tails']>[number]; toX: (beat: number) => number; stringY: (string: number) => number; end: number }) {
-  const from = toX(tail.beats)
+function Tail({ tail, toX, stringY, start, end }: { tail: NonNullable<Props['tails']>[number]; toX: (beat: number) => number; stringY: (string: number) => number; start: number; end: number }) {
+  const from = toX(Math.max(tail.beats, start))
   const to = toX(Math.min(tail.until, end))
   if (to - from < 3 || tail.strings.length === 0) return null
   const ys = tail.strings.map(stringY)

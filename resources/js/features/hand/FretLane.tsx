@@ -3,7 +3,7 @@ import { MARGIN } from '../../ui/HandWave'
 type Tail = { at: number; beats: number; until: number; strings: number[]; cut: boolean }
 type Props = { tails: Tail[]; dead: number[]; changes: { beats: number; symbol: string }[]; fromBeat: number; toBeat: number; width: number }
 
-const HEIGHT = 30
+const HEIGHT = 22
 
 /** The fretting hand under the wave: pressed while strings sound, let go between, laid flat for a dead stroke, moved where the chord changes. */
 export function FretLane({ tails, dead, changes, fromBeat, toBeat, width }: Props) {
@@ -11,22 +11,22 @@ export function FretLane({ tails, dead, changes, fromBeat, toBeat, width }: Prop
   const here = tails.filter((tail) => tail.until > fromBeat && tail.beats < toBeat)
   return (
     <svg className="fret-lane" width={width} height={HEIGHT} role="img" aria-label="The fretting hand: pressed while strings sound, open between">
-      <text x={4} y={19} className="lane-name">
+      <text x={4} y={15} className="lane-name">
         fret
       </text>
-      <line x1={MARGIN} x2={width - MARGIN} y1={15} y2={15} className="lane-line" />
+      <line x1={MARGIN} x2={width - MARGIN} y1={11} y2={11} className="lane-line" />
       {here.map((tail) => (
-        <rect key={`${tail.at}-${tail.beats}`} x={x(tail.beats)} y={9} width={Math.max(2, x(tail.until) - x(tail.beats) - 1)} height={12} className={tail.cut ? 'pressed cut' : 'pressed'} />
+        <rect key={`${tail.at}-${tail.beats}`} x={x(tail.beats)} y={6} width={Math.max(2, x(tail.until) - x(tail.beats) - 1)} height={10} className={tail.cut ? 'pressed cut' : 'pressed'} />
       ))}
       {dead
         .filter((beats) => beats >= fromBeat && beats < toBeat)
         .map((beats) => (
-          <path key={beats} d={`M${x(beats) - 4} 11l8 8m0 -8l-8 8`} className="laid" />
+          <path key={beats} d={`M${x(beats) - 4} 7l8 8m0 -8l-8 8`} className="laid" />
         ))}
       {changes
         .filter((change) => change.beats > fromBeat + 0.01 && change.beats < toBeat)
         .map((change) => (
-          <path key={change.beats} d={`M${x(change.beats)} 3v24`} className="moved" />
+          <path key={change.beats} d={`M${x(change.beats)} 1v20`} className="moved" />
         ))}
     </svg>
   )

@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { beforeEach, expect, it, vi } from 'vitest'
 import type { BreakdownDocument, Hand } from '../../api/types'
-import { callsTo, key, serve, showOnBench, tune } from '../../testing/page'
+import { callsTo, key, serve, showOnBench, timeline, tune } from '../../testing/page'
 import HandStation from './HandStation'
 
 vi.mock('../../audio/band', () => import('../../testing/silentBand'))
@@ -91,5 +91,58 @@ it('lets a student look at every stroke and change none', async () => {
   key('c')
   expect(strokesOf(store.getState().document)).toEqual([[0, 'ring', 1]])
   expect((screen.getByRole('button', { name: /chuck/ }) as HTMLButtonElement).disabled).toBe(true)
-  expect(screen.queryByText('Pendulum')).toBeNull()
+  expect(screen.queryByLabelText('Picking school')).toBeNull()
+})
+
+it('pushes a stroke into the next chord, copies its bar and keeps a pattern to compare with, each by a key', async () => {
+  const { store, container } = showOnBench(<HandStation />)
+  await screen.findByText(/slot 1, counted/)
+  key('p')
+  expect(store.getState().document.pattern.streams[0].strokes[0]?.chord).toBe('next')
+  key('=')
+  await waitFor(() => expect(container.querySelector('.figures.compared')).toBeTruthy())
+  key('b')
+  await waitFor(() => expect(callsTo('POST compute/shape')[0]).toMatchObject({ bars: 2 }))
+})
+
+it('switches the level of what is drawn and heard by 1, 2 and 3', async () => {
+  const { setLevel } = showOnBench(<HandStation />)
+  await screen.findByText(/slot 1, counted/)
+  key('1')
+  key('3')
+  expect(setLevel.mock.calls).toEqual([[1], [3]])
+})
+
+it('takes a pattern as it is counted, and says what it could not read', async () => {
+  serve({ ...server, 'POST compute/shape': (body: unknown) => ((body as { counted: string }).counted === '1 and' ? [422, { message: '"and" is not counted here.' }] : { document: { ...tune, pattern: { ...tune.pattern, ticks: 7680 } } }) })
+  const { store } = showOnBench(<HandStation />)
+  const field = await screen.findByLabelText('Pattern as it is counted')
+  fireEvent.change(field, { target: { value: '1 and' } })
+  fireEvent.keyDown(field, { key: 'Enter' })
+  expect((await screen.findByRole('alert')).textContent).toContain('"and" is not counted')
+  expect(store.getState().document).toEqual(tune)
+  fireEvent.keyUp(field, { key: 'Enter' })
+  fireEvent.change(field, { target: { value: '1 & 2 & | 1 2' } })
+  fireEvent.keyDown(field, { key: 'Enter' })
+  await waitFor(() => expect(store.getState().document.pattern.ticks).toBe(7680))
+})
+
+it('offers the library’s patterns in this meter and takes one over with its school and feel', async () => {
+  const entry = { slug: 'a', name: 'Half-time', meter: '4/4', feel: { mode: 'fixed', ratio: 2, unit: 'eighth' }, feel_words: '67 % swing', tempo: [60, 120], school: 'all-down', school_words: 'all down', difficulty: 1, when: 'Under a voice.', caution: 'Keep rocking.', counted: '1 (2) 3 (4)', pattern: { ...tune.pattern, ticks: 3840 } }
+  serve({ ...server, 'GET patterns': [entry, { ...entry, slug: 'b', name: 'Waltz', meter: '3/4' }] })
+  const { store } = showOnBench(<HandStation />)
+  await screen.findByText(/slot 1, counted/)
+  key('l')
+  await screen.findByText('Under a voice.')
+  expect(screen.queryByText('Waltz')).toBeNull()
+  key('Enter')
+  expect(store.getState().document).toMatchObject({ school: 'all-down', feel: { ratio: 2 } })
+})
+
+it('gives a stroke an ornament with its usual frets, and says what the grips cannot take', async () => {
+  const { store } = showOnBench(<HandStation />, { plays: { ...timeline, warnings: [{ kind: 'below-the-nut', text: 'The stroke on beat 1 slides below the nut on Am.', at: [0] }] } })
+  await screen.findByText('The stroke on beat 1 slides below the nut on Am.')
+  fireEvent.mouseDown(await screen.findByLabelText('Ornament'))
+  fireEvent.click(await screen.findByText('hammer on'))
+  expect(store.getState().document.pattern.streams[0].strokes[0]?.ornament).toEqual({ kind: 'hammer-on', frets: -2 })
 })

@@ -24,6 +24,8 @@ const GRIDS = [
   { value: 6, label: 'sixths' },
 ]
 
+const FAULTS = ['silent-strings', 'below-the-nut']
+
 const ACCENTS = [
   { value: 'flat', label: 'flat' },
   { value: 'back-beat', label: 'back-beat' },
@@ -155,7 +157,7 @@ export default function HandStation() {
                     fromBeat={from}
                     toBeat={from + hand.sketch.beats_a_bar}
                     width={width}
-                    height={bars === 1 ? 230 : 150}
+                    height={bars === 1 ? 230 : 122}
                     chords={timeline === undefined ? [] : chordsOver(timeline, round, bar)}
                     tails={timeline === undefined ? [] : tailsOf(timeline, round)}
                     strings={6}
@@ -163,17 +165,17 @@ export default function HandStation() {
                     onSlot={click}
                   />
                   {timeline !== undefined && <FretLane tails={tailsOf(timeline, round)} dead={deadOf(timeline, round)} changes={chordsOver(timeline, round, bar)} fromBeat={from} toBeat={from + hand.sketch.beats_a_bar} width={width} />}
-                  <WavePlayhead sketch={hand.sketch} fromBeat={from} toBeat={from + hand.sketch.beats_a_bar} width={width} height={bars === 1 ? 230 : 150} patternBars={bars} />
+                  <WavePlayhead sketch={hand.sketch} fromBeat={from} toBeat={from + hand.sketch.beats_a_bar} width={width} height={bars === 1 ? 230 : 122} patternBars={bars} />
                 </div>
               )
             })}
         </div>
         {hand !== undefined && !library && <CountField counted={hand.counted} />}
-        <p className="legend" hidden={library}>
+        <p className="legend" hidden={library || bars > 1}>
           <i className="key-strike" /> strikes <i className="key-air" /> air <i className="key-chuck" /> chuck, no pitch <i className="key-ghost" /> ghost <i className="key-ring" /> rings until the hand lets go <i className="key-swing" /> swing moves it from here
         </p>
       </div>
-      <StrokePanel hand={hand} kept={kept} tempo={tempo} onPush={push} slot={slot} stroke={stroke} mine={mine} onKind={setKind} onAir={setAir} onAccent={(to) => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: to }))} onPart={(part) => stroke !== undefined && edit((d) => changed(d, stroke.at, part))} onDirection={direct} />
+      <StrokePanel hand={hand} faults={timeline?.warnings.filter(({ kind }) => FAULTS.includes(kind)) ?? []} kept={kept} tempo={tempo} onPush={push} slot={slot} stroke={stroke} mine={mine} onKind={setKind} onAir={setAir} onAccent={(to) => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: to }))} onPart={(part) => stroke !== undefined && edit((d) => changed(d, stroke.at, part))} onDirection={direct} />
     </div>
   )
 }

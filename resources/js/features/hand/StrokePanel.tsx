@@ -1,4 +1,4 @@
-import { Select, Slider } from 'antd'
+import { InputNumber, Select, Slider } from 'antd'
 import type { Hand, HandSlot, StrokeDocument } from '../../api/types'
 import { RangeBar } from './RangeBar'
 import type { Kind } from './strokes'
@@ -9,6 +9,8 @@ type Props = {
   kept: Hand | null
   tempo: number
   onPush: () => void
+  /** strokes that the grips cannot take as they are drawn */
+  faults: Hand['warnings']
   slot: HandSlot | undefined
   stroke: StrokeDocument | undefined
   mine: boolean
@@ -35,6 +37,24 @@ const ZONES = [
   { value: 'high', label: 'the high half' },
 ]
 
+type OrnamentDocument = NonNullable<StrokeDocument['ornament']>
+
+const ORNAMENTS: { value: '' | OrnamentDocument['kind']; label: string }[] = [
+  { value: '', label: 'none' },
+  { value: 'slide-in', label: 'slide in' },
+  { value: 'slide-out', label: 'slide out' },
+  { value: 'hammer-on', label: 'hammer on' },
+  { value: 'pull-off', label: 'pull off' },
+  { value: 'grace', label: 'grace note' },
+  { value: 'bend-release', label: 'bend and release' },
+  { value: 'vibrato', label: 'vibrato' },
+  { value: 'drag', label: 'drag, a slow sweep' },
+]
+/** Ornaments that come from or go to another fret, and where from unless the teacher says otherwise. */
+const USUAL_FRETS: Partial<Record<OrnamentDocument['kind'], number>> = { 'slide-in': -1, 'slide-out': -3, 'hammer-on': -2, 'pull-off': 2, grace: -1, 'bend-release': 2 }
+const MOVES = Object.keys(USUAL_FRETS)
+const ornament = (kind: string): OrnamentDocument | null => (kind === '' ? null : { kind: kind as OrnamentDocument['kind'], frets: USUAL_FRETS[kind as OrnamentDocument['kind']] ?? 0 })
+
 const FIGURES: [string, (hand: Hand) => string][] = [
   ['strokes a bar', (hand) => String(hand.density)],
   ['strokes a second', (hand) => hand.strokes_a_second.toFixed(1)],
@@ -44,7 +64,7 @@ const FIGURES: [string, (hand: Hand) => string][] = [
 ]
 
 /** The chosen stroke, and what the core says of the whole pattern. */
-export function StrokePanel({ hand, kept, tempo, onPush, slot, stroke, mine, onKind, onAir, onAccent, onPart, onDirection }: Props) {
+export function StrokePanel({ hand, faults, kept, tempo, onPush, slot, stroke, mine, onKind, onAir, onAccent, onPart, onDirection }: Props) {
   const planned = hand?.sketch.strokes.find((each) => each.at === slot?.at)
   const share = stroke?.length != null && 'share' in stroke.length ? (stroke.length.share ?? null) : null
   return (
@@ -99,6 +119,13 @@ export function StrokePanel({ hand, kept, tempo, onPush, slot, stroke, mine, onK
           </div>
           <span className="label">Strings</span>
           <Select aria-label="Strings" disabled={!mine || stroke.strings !== undefined} value={stroke.zone ?? 'all'} options={ZONES} onChange={(zone: StrokeDocument['zone']) => onPart({ zone })} />
+          <span className="label">Ornament</span>
+          <div className="field-row">
+            <Select aria-label="Ornament" disabled={!mine} value={stroke.ornament?.kind ?? ''} options={ORNAMENTS} onChange={(kind: string) => onPart({ ornament: ornament(kind) })} />
+            {stroke.ornament != null && MOVES.includes(stroke.ornament.kind) && (
+              <InputNumber aria-label="Frets" disabled={!mine} min={-12} max={12} precision={0} value={stroke.ornament.frets ?? 0} onChange={(frets) => frets !== null && stroke.ornament != null && onPart({ ornament: { kind: stroke.ornament.kind, frets } })} />
+            )}
+          </div>
           {(stroke.articulation === 'short' || stroke.articulation === 'palm-mute') && (
             <>
               <span className="label">Sounds for {Math.round(100 * (share ?? (stroke.articulation === 'short' ? 0.45 : 1)))} % of its slot</span>
@@ -121,8 +148,8 @@ export function StrokePanel({ hand, kept, tempo, onPush, slot, stroke, mine, onK
       )}
       {kept !== null && <p className="muted">left: the one kept, right: this one</p>}
       {hand !== undefined && <RangeBar limit={hand.limit} tempo={tempo} />}
-      {hand?.warnings.map((warning) => (
-        <p key={warning.kind} className="finding finding-swing">
+      {[...(hand?.warnings ?? []), ...faults].map((warning) => (
+        <p key={`${warning.kind}-${warning.at.join()}`} className="finding finding-swing">
           {warning.text}
         </p>
       ))}

@@ -8,7 +8,7 @@ export default function HandoutStation() {
   const document = useDocument()
   const mine = useMine()
   const id = store.getState().id
-  const download = async (format: 'midi' | 'json') => {
+  const download = async (format: 'midi' | 'wav' | 'json') => {
     if (mine) await store.saveNow()
     window.location.assign(`/api/breakdowns/${id}/export/${format}`)
   }
@@ -24,6 +24,16 @@ export default function HandoutStation() {
           </div>
           <Button type="primary" size="large" onClick={() => void download('midi')}>
             Export MIDI
+          </Button>
+        </div>
+        <div className="handout-row">
+          <div>
+            <h3>Sound</h3>
+            <p>The form once, played by the band as it sounds here, as a WAV file to practise with anywhere.</p>
+            <p className="muted">Not kept: everything but the sound.</p>
+          </div>
+          <Button type="primary" size="large" onClick={() => void download('wav')}>
+            Export WAV
           </Button>
         </div>
         <div className="handout-row">

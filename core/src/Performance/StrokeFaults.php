@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Performance;
+
+use Gravik\Chart\VoicedForm;
+use Gravik\Performance\Internal\ZoneStrings;
+use Gravik\Strokes\Counting;
+use Gravik\Strokes\HandPlan;
+use Gravik\Strokes\OrnamentKind;
+use Gravik\Strokes\Stroke;
+use Gravik\Strokes\Warning;
+
+/** Strokes that the grips of the form cannot take as they are drawn: strings that are muted there, slides below the nut. */
+final readonly class StrokeFaults
+{
+    private const FROM_ELSEWHERE = [OrnamentKind::SlideIn, OrnamentKind::SlideOut, OrnamentKind::HammerOn, OrnamentKind::PullOff, OrnamentKind::Grace];
+
+    /** @return list<Warning> one for each stroke of the pattern that has one, naming its slot */
+    public function of(VoicedForm $voiced, HandPlan $hand): array
+    {
+        $warnings = [];
+        foreach ($hand->pattern->strokes() as $stroke) {
+            $warning = $this->stroke($voiced, $hand, $stroke);
+            if ($warning !== null) {
+                $warnings[] = $warning;
+            }
+        }
+
+        return $warnings;
+    }
+
+    private function stroke(VoicedForm $voiced, HandPlan $hand, Stroke $stroke): ?Warning
+    {
+        $silent = [];
+        $below = [];
+        foreach ($voiced->path->voicings as $voicing) {
+            $strings = ZoneStrings::of($stroke, $voicing);
+            if ($strings === []) {
+                $silent[$voicing->chord->text()] = true;
+            }
+            foreach ($strings as $string) {
+                if (in_array($stroke->ornament?->kind, self::FROM_ELSEWHERE, true) && (int) $voicing->frets[$string] + $stroke->ornament->frets < 0) {
+                    $below[$voicing->chord->text()] = true;
+                }
+            }
+        }
+        $slot = $this->slot($hand, $stroke);
+
+        return match (true) {
+            $silent !== [] => new Warning('silent-strings', sprintf('%s strikes strings that the grip of %s mutes. Choose another zone, or another grip.', $slot, implode(', ', array_keys($silent))), [$stroke->at]),
+            $below !== [] => new Warning('below-the-nut', sprintf('%s slides below the nut on %s. Slide from a nearer fret, or take a grip higher up.', $slot, implode(', ', array_keys($below))), [$stroke->at]),
+            default => null,
+        };
+    }
+
+    private function slot(HandPlan $hand, Stroke $stroke): string
+    {
+        $pattern = $hand->pattern;
+        $grid = $pattern->grid();
+        $syllables = Counting::syllables($pattern->meter, $grid);
+        $slot = intdiv($stroke->at % $pattern->meter->barTicks(), intdiv($pattern->meter->beatTicks(), $grid));
+        $beat = intdiv($slot, $grid) + 1;
+
+        return $slot % $grid === 0 ? "The stroke on beat {$beat}" : "The stroke on the “{$syllables[$slot]}” of beat {$beat}";
+    }
+}
