@@ -129,7 +129,7 @@ it('exports what can be imported again as the same breakdown', function (): void
 
     expect($again->json('document'))->toBe($this->getJson("/api/breakdowns/{$breakdown->id}")->json('document'));
     $this->get("/api/breakdowns/{$breakdown->id}/export/midi")->assertOk()->assertDownload('tide-table.mid')->assertHeader('Content-Type', 'audio/midi');
-    $this->getJson("/api/breakdowns/{$breakdown->id}/export/mp3")->assertStatus(422)->assertJsonPath('message', '"mp3" is no format we write. Choose one of midi, json.');
+    $this->getJson("/api/breakdowns/{$breakdown->id}/export/mp3")->assertStatus(422)->assertJsonPath('message', '"mp3" is no format we write. Choose one of midi, wav, json.');
 });
 
 it('refuses bodies that no breakdown can have before it reads them', function (): void {

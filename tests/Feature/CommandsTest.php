@@ -90,6 +90,34 @@ it('exports and imports without a screen', function (): void {
     expect(app(BreakdownStore::class)->document(Breakdown::query()->sole()))->toEqual(Examples::breakdown(['title' => 'Carried Over']));
 });
 
+it('finds grips of a kind for a hand, and lists every one whatever the hand', function (): void {
+    $guide = json_decode(artisan('gravik:voicings', 'C7', '--kind=guide-tones', '--hand=small,no-barre', '--json')[1], true);
+    foreach ($guide['voicings'] as $voicing) {
+        expect(array_values(array_filter($voicing['degrees'])))->each->toBeIn(['3', '♭7'])->and($voicing['barres'])->toBe([]);
+    }
+    $all = json_decode(artisan('gravik:voicings', 'C', '--all', '--json')[1], true);
+    $small = json_decode(artisan('gravik:voicings', 'C', '--all', '--hand=small,no-barre,avoid-4', '--json')[1], true);
+
+    expect($guide['count'])->toBeGreaterThan(10)->and([$all['count'], $small['count']])->toBe([150, 150]);
+});
+
+it('counts the way back where a line comes round', function (): void {
+    $open = json_decode(artisan('gravik:path', 'C9 | F9 | G9', '--role=with-bass', '--json')[1], true);
+    $round = json_decode(artisan('gravik:path', 'C9 | F9 | G9', '--role=with-bass', '--loop', '--json')[1], true);
+
+    expect($round['cost'])->toBeGreaterThanOrEqual($open['cost']);
+});
+
+it('writes the form as sound, as long as it lasts', function (): void {
+    $out = tempnam(sys_get_temp_dir(), 'gravik').'.wav';
+    [$status, $said] = artisan('gravik:export', breakdownFile(['tempo' => 120]), '--format=wav', '-o', $out);
+    $bytes = (string) file_get_contents($out);
+
+    // Two bars of four at 120: four seconds, and one to die away.
+    expect($status)->toBe(0)->and($said)->toContain('Not kept')->and(substr($bytes, 0, 4))->toBe('RIFF')
+        ->and((strlen($bytes) - 44) / 2 / 44100)->toEqualWithDelta(5.0, 0.01);
+});
+
 it('stops with status 2 and one line that says what to do', function (array $words, string $message): void {
     [$status, $out, $error] = artisan(...array_map(static fn (string $word): string => str_replace('FILE', breakdownFile(), $word), $words));
 
@@ -97,6 +125,10 @@ it('stops with status 2 and one line that says what to do', function (array $wor
 })->with([
     'an unreadable chord' => [['gravik:voicings', 'Ebv9'], 'Did you mean "E♭9"?'],
     'an unknown tuning' => [['gravik:voicings', 'C', '--tuning=banjo'], 'is no tuning we know'],
+    'a hand that does not exist' => [['gravik:voicings', 'C', '--hand=huge'], 'is no hand'],
+    'a kind that does not exist' => [['gravik:voicings', 'C', '--kind=fancy'], 'is no kind of grip'],
+    'a chord that has no such grip' => [['gravik:voicings', 'C', '--kind=open-barre'], 'choose another kind'],
+    'a school that does not exist' => [['gravik:strokes', '--slots=xxxxxxxx', '--school=sideways'], 'is no picking school'],
     'frets that are none' => [['gravik:voicings', 'C', '--frets=high'], 'such as 0-15'],
     'a role nobody has' => [['gravik:voicings', 'C', '--role=drummer'], 'solo, with-bass, shell'],
     'a capo in words' => [['gravik:voicings', 'C', '--capo=two'], '--capo needs a number'],
@@ -120,7 +152,7 @@ it('stops with status 2 and one line that says what to do', function (array $wor
     'a file that is no breakdown' => [['gravik:timeline', 'composer.json'], 'is not a breakdown'],
     'a take without a plan' => [['gravik:lock', 'composer.json'], '--plan=FILE'],
     'a take that is none' => [['gravik:lock', 'composer.json', '--plan=FILE'], 'This is no take'],
-    'a format nobody writes' => [['gravik:export', 'FILE', '--format=mp3', '-o', '/tmp/x.mp3'], 'midi, json'],
+    'a format nobody writes' => [['gravik:export', 'FILE', '--format=mp3', '-o', '/tmp/x.mp3'], 'midi, wav, json'],
     'nowhere to write' => [['gravik:export', 'FILE', '-o', '/nowhere/at/all.json'], 'cannot be written'],
     'no place named' => [['gravik:export', 'FILE'], 'Say where to'],
 ]);

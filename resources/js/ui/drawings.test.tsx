@@ -4,7 +4,10 @@ import type { HandSketch, HandSlot, Take, Voicing } from '../api/types'
 import { FeelDial } from '../features/transport/FeelDial'
 import { LockStrip } from '../features/lock/LockStrip'
 import { SwingGauge } from '../features/lock/SwingGauge'
+import { FretLane } from '../features/hand/FretLane'
+import { RangeBar } from '../features/hand/RangeBar'
 import { HandWave } from './HandWave'
+import { LongNeck, longNeck } from './LongNeck'
 import { MiniNeck } from './MiniNeck'
 
 const swung: HandSketch = {
@@ -118,5 +121,55 @@ describe('a grip in small', () => {
     const voicing = { frets: [null, 1, 3, 3, 3, 1], degrees: [null, 'R', '5', 'R', '3', '5'], barres: [{ fret: 1, from: 5, to: 1 }] } as unknown as Voicing
     const { container } = render(<MiniNeck voicing={voicing} />)
     expect([container.querySelectorAll('rect.dot').length, container.querySelectorAll('circle.dot').length, container.querySelectorAll('.mute-cross').length, container.querySelectorAll('.barre').length]).toEqual([2, 3, 1, 1])
+  })
+})
+
+describe('the fretting hand’s lane', () => {
+  const tails = [
+    { at: 0, beats: 0, until: 1, strings: [1, 2], cut: false },
+    { at: 960, beats: 1.5, until: 1.75, strings: [1, 2], cut: true },
+    { at: 3840, beats: 4, until: 5, strings: [1], cut: false },
+  ]
+  const draw = () => render(<FretLane tails={tails} dead={[1, 4.5]} changes={[{ beats: 0, symbol: 'Dm' }, { beats: 2, symbol: 'A7' }]} fromBeat={0} toBeat={4} width={452} />).container
+
+  it('presses as long as strings sound, in this row alone', () => {
+    const pressed = [...draw().querySelectorAll('.pressed')]
+    expect(pressed.map((rect) => [Number(rect.getAttribute('x')), Number(rect.getAttribute('width'))])).toEqual([[26, 99], [176, 24]])
+    expect(pressed.map((rect) => rect.classList.contains('cut'))).toEqual([false, true])
+  })
+
+  it('lies flat at dead strokes and moves where the chord changes', () => {
+    const container = draw()
+    expect(container.querySelectorAll('.laid')).toHaveLength(1)
+    expect([...container.querySelectorAll('.moved')].map((path) => path.getAttribute('d'))).toEqual(['M226 1v20'])
+  })
+})
+
+describe('the tempo range of a pattern', () => {
+  it('shows to where it is easy and hard, where it is played, and says why not beyond', () => {
+    const { container } = render(<RangeBar limit={{ easy_to: 170, hard_to: 235, why: 'same-direction' }} tempo={105} />)
+    expect([container.querySelector<HTMLElement>('.easy')?.style.width, container.querySelector<HTMLElement>('.range b')?.style.left]).toEqual(['50%', '25%'])
+    expect(container.textContent).toContain('hard to 235 bpm; then too many strokes in one direction')
+  })
+
+  it('is not there for a pattern without strokes', () => {
+    expect(render(<RangeBar limit={null} tempo={100} />).container.textContent).toBe('')
+  })
+})
+
+describe('the long neck', () => {
+  it('spaces its frets as a neck does: each an eighteenth nearer, the twelfth half way', () => {
+    const { x, wire } = longNeck
+    const scale = (wire(12) - wire(0)) * 2
+    expect((wire(1) - wire(0)) / scale).toBeCloseTo(1 - 2 ** (-1 / 12), 3)
+    expect(x(5)).toBeGreaterThan(wire(4))
+    expect(x(5)).toBeLessThan(wire(5))
+  })
+
+  it('draws a string and a fret each, muted ones apart', () => {
+    const { container } = render(<LongNeck strings={7} muted={[true]} className="neck">{null}</LongNeck>)
+    expect(container.querySelectorAll('.string')).toHaveLength(7)
+    expect(container.querySelectorAll('.string.muted')).toHaveLength(1)
+    expect(container.querySelectorAll('.fret')).toHaveLength(15)
   })
 })

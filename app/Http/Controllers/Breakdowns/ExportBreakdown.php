@@ -16,7 +16,7 @@ final class ExportBreakdown extends Controller
 {
     #[OA\Get(path: '/api/breakdowns/{id}/export/{format}', summary: 'The breakdown as a file', parameters: [
         new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string')),
-        new OA\PathParameter(name: 'format', schema: new OA\Schema(type: 'string', enum: ['midi', 'json'])),
+        new OA\PathParameter(name: 'format', schema: new OA\Schema(type: 'string', enum: ['midi', 'wav', 'json'])),
     ], responses: [new OA\Response(response: 200, description: 'the file')])]
     public function __invoke(Breakdown $breakdown, string $format, BreakdownStore $store, Exports $exports): Response
     {

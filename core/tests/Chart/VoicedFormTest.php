@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Harmony\Key;
+use Gravik\Neck\GripMover;
+use Gravik\Neck\Neck;
+use Gravik\Neck\Tuning;
+use Gravik\Neck\VoicingFinder;
+use Gravik\Strokes\AccentProfile;
+use Gravik\Strokes\LengthProfile;
+use Gravik\Strokes\Stroke;
+use Gravik\Tests\Support\Examples;
+
+function line(string $chords, string $key = 'E minor'): Breakdown
+{
+    return Examples::breakdown(['key' => $key, 'sections' => [['name' => 'A', 'line' => $chords]]]);
+}
+
+it('names the chords whose root no open string gives', function (string $chords, int $capo, array $without): void {
+    $breakdown = Examples::breakdown(['key' => 'E minor', 'capo' => $capo, 'sections' => [['name' => 'A', 'line' => $chords]]]);
+    expect($breakdown->voiced()->withoutOpenRoot($breakdown->neck))->toBe($without);
+})->with([
+    'low strings' => ['| Em | Am | B7 | C |', 0, ['C']],
+    'a bass of its own' => ['| C/E | C/G |', 0, []],
+    'above a capo' => ['| D | F♯m | Bm |', 2, ['D']],
+]);
+
+it('adds up what the hand travels and what is held over a line', function (): void {
+    $path = line('| Em | Am | Em | B7 |')->voiced()->path;
+    $frets = $held = 0;
+    foreach ($path->moves as $place => $move) {
+        $frets += abs($path->voicings[$place + 1]->position - $path->voicings[$place]->position);
+        $held += count(array_filter(array_keys($path->voicings[$place]->frets), static fn (int $string): bool => $path->voicings[$place]->frets[$string] !== null && $path->voicings[$place]->frets[$string] === $path->voicings[$place + 1]->frets[$string]));
+    }
+
+    expect($path->fretsTravelled())->toBe($frets)->and($path->notesHeld())->toBe($held);
+});
+
+it('gives the chords of one bar of the form, and none beyond it', function (int $bar, array $chords): void {
+    expect(array_map(static fn (ChordSymbol $chord): string => $chord->text(), line('| Em Am | N.C. | B7 |')->form()->chordsOfBar($bar)))->toBe($chords);
+})->with([[0, ['Em', 'Am']], [1, []], [2, ['B7']], [3, []]]);
+
+it('spells what lies between by where it leads', function (string $key, string $chord, int $by, string $expected): void {
+    expect((new GripMover(new VoicingFinder(new Neck(Tuning::standard())), Key::parse($key)))->raised(ChordSymbol::parse($chord), $by)->text())->toBe($expected);
+})->with([
+    'from above, with a flat' => ['C major', 'C9', 1, 'D♭9'],
+    'from below, with a sharp' => ['C major', 'G7', -1, 'F♯7'],
+    'in the key, as the key has it' => ['E♭ major', 'C7', 3, 'E♭7'],
+    'a bass moves along' => ['C major', 'C/E', 1, 'D♭/F'],
+    'nowhere' => ['C major', 'E♭m', 0, 'E♭m'],
+]);
+
+it('lays accents and lengths over the pattern of a breakdown and leaves the rest of it', function (): void {
+    $plain = Examples::breakdown([], 'x.x.x.x.');
+    $profiled = $plain->profiled(AccentProfile::BackBeat, LengthProfile::ReleaseAll);
+
+    expect(array_map(static fn (Stroke $stroke): array => [$stroke->accent, $stroke->length?->share], $profiled->pattern->strokes()))->toBe([[1, 0.75], [2, 0.75], [1, 0.75], [2, 0.75]])
+        ->and($profiled->with(pattern: $plain->pattern))->toEqual($plain)
+        ->and($plain->profiled(null, null))->toEqual($plain);
+});
+
+it('carries an approach to another key with its chord', function (): void {
+    $moved = Examples::breakdown(['key' => 'C major', 'sections' => [['name' => 'A', 'line' => '| C | G7 |']],
+        'approaches' => [['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'G7', 'kind' => 'walk-up', 'steps' => 2, 'slotTicks' => 480]]])->inKey(Key::parse('E♭ major'))->breakdown;
+
+    expect($moved->approaches[0]->symbol)->toBe('B♭7')->and($moved->approacher()->all($moved->voiced(), $moved->approaches))->toHaveCount(1);
+});
