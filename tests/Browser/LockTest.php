@@ -51,7 +51,7 @@ it('measures the device, records a take by key, judges it, keeps and lists it', 
         $before = $takes();
         $page->script(TAPPER, [$beats, 120, 4, 0, $repeat]);
         $page->keys('r')->sees('Count-in');
-        $page->waitFor(fn (): bool => $takes() > $before, 'the take is not listed', 25);
+        $page->waitFor(fn (): bool => $takes() > $before, 'the take is not listed', 60);
     };
     // Without a measured delay the bias says that it includes the device; the repeats of a held key do not count.
     $page->undisturbed(function () use ($page, $record): void {
@@ -87,27 +87,30 @@ it('takes taps on the pads, and ends early without losing what was played', func
 
 it('measures the delay of the device with sixteen taps and takes it off from then on', function (): void {
     $page = Stage::running()->page()->signIn(DatabaseSeeder::TEACHER['email'], DatabaseSeeder::TEACHER['password'])->makeBreakdown('Sixteen Taps', '| Dm6 | A7 |');
-    $page->station(4, '.empty')->press('Measure the delay')->press('Start the clicks');
-    // Sixteen taps, one as each click is counted: the page shows a click up to a frame after it sounds.
-    $page->script(<<<'JS'
-        let last = ''
-        const pad = () => document.querySelector('.pads.small b')
-        const watch = () => {
-          const words = pad()?.textContent ?? ''
-          if (/ of 16$/.test(words) && words !== last) {
-            last = words
-            setTimeout(() => window.dispatchEvent(new KeyboardEvent('keydown', { key: 'j', bubbles: true })), 20)
-          }
-          if (!/^16 of/.test(last)) requestAnimationFrame(watch)
-        }
-        watch()
-        JS);
-    $page->waitFor(fn (): bool => $page->says('The delay is'), 'no delay is measured', 25);
-    $ms = (int) (preg_match('/The delay is (-?\d+) ms/', $page->words('.ant-modal'), $found) === 1 ? $found[1] : -999);
-    expect($ms)->toBeGreaterThan(5)->toBeLessThan(150);
-    $page->press('Done')->sees("device delay {$ms} ms, measured today");
+    $page->station(4, '.empty');
+    $page->undisturbed(function () use ($page): void {
+        $page->keys(WebDriverKeys::ESCAPE)->press($page->says('Measure anew') ? 'Measure anew' : 'Measure the delay')->press('Start the clicks');
+        // Sixteen taps, one as each click is counted: the page shows a click up to a frame after it sounds.
+        $page->script(<<<'JS'
+            let last = ''
+            const pad = () => document.querySelector('.pads.small b')
+            const watch = () => {
+              const words = pad()?.textContent ?? ''
+              if (/ of 16$/.test(words) && words !== last) {
+                last = words
+                setTimeout(() => window.dispatchEvent(new KeyboardEvent('keydown', { key: 'j', bubbles: true })), 20)
+              }
+              if (!/^16 of/.test(last)) requestAnimationFrame(watch)
+            }
+            watch()
+            JS);
+        $page->waitFor(fn (): bool => $page->says('The delay is'), 'no delay is measured', 60);
+        $ms = (int) (preg_match('/The delay is (-?\d+) ms/', $page->words('.ant-modal'), $found) === 1 ? $found[1] : -999);
+        expect($ms)->toBeGreaterThan(5)->toBeLessThan(150);
+        $page->press('Done')->sees("device delay {$ms} ms, measured today");
+    });
 
-    $page->press('Measure anew')->press('Start the clicks')->waitFor(fn (): bool => $page->says('too few'), 'nobody says that no tap came', 25);
+    $page->press('Measure anew')->press('Start the clicks')->waitFor(fn (): bool => $page->says('too few'), 'nobody says that no tap came', 60);
 });
 
 afterEach(fn () => Stage::running()->endExtraPages());

@@ -18,6 +18,8 @@ enum GripKind: string
     case Slash = 'slash';
     case Barre = 'barre';
     case OpenBarre = 'open-barre';
+    case DoubleStop = 'double-stop';
+    case Pedal = 'pedal';
 
     public static function parse(string $typed): self
     {
@@ -39,6 +41,8 @@ enum GripKind: string
             self::Slash => 'another note in the bass',
             self::Barre => 'barre grip',
             self::OpenBarre => 'one finger or all open',
+            self::DoubleStop => 'double stop: 3rd, 4th or 6th',
+            self::Pedal => 'open string held under or over',
         };
     }
 }

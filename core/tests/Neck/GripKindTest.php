@@ -103,6 +103,40 @@ it('holds a whole chord with one finger in an open tuning', function (): void {
     expect($grips)->toContain('2 2 2 2 2 2', 'x 2 2 2 2 2');
 });
 
+it('finds every double stop of a chord, and nothing else', function (string $symbol, array $classes): void {
+    $open = (new Neck(Tuning::standard()))->openMidi();
+    $expected = [];
+    foreach ([1 => [3, 4, 5], 2 => [8, 9]] as $apart => $intervals) {
+        for ($low = 0; $low + $apart < 6; $low++) {
+            for ($a = 0; $a <= 12; $a++) {
+                for ($b = 0; $b <= 12; $b++) {
+                    $notes = [$open[$low] + $a, $open[$low + $apart] + $b];
+                    $near = $a === 0 || $b === 0 || abs($a - $b) <= 3;
+                    if ($near && in_array($notes[1] - $notes[0], $intervals, true) && in_array($notes[0] % 12, $classes, true) && in_array($notes[1] % 12, $classes, true)) {
+                        $frets = array_fill(0, 6, 'x');
+                        [$frets[$low], $frets[$low + $apart]] = [$a, $b];
+                        $expected[] = implode(' ', $frets);
+                    }
+                }
+            }
+        }
+    }
+    $found = array_map(static fn (Voicing $grip): string => $grip->text(), gripsOfKind($symbol, GripKind::DoubleStop));
+    sort($expected);
+    sort($found);
+
+    expect($found)->toBe($expected);
+})->with([['C', [0, 4, 7]], ['Gm7', [7, 10, 2, 5]]]);
+
+it('keeps one open string at the edge of a grip whose other strings are fretted', function (): void {
+    $grips = gripsOfKind('E7', GripKind::Pedal);
+    foreach ($grips as $grip) {
+        $sounding = array_values(array_filter($grip->frets, static fn (?int $fret): bool => $fret !== null));
+        expect(count(array_keys($sounding, 0, true)))->toBe(1)->and($sounding[0] === 0 || end($sounding) === 0)->toBeTrue();
+    }
+    expect($grips)->not->toBe([]);
+});
+
 it('says so where a chord has no such grip', function (): void {
     gripsOfKind('C', GripKind::OpenBarre);
 })->throws(NeckException::class, 'one finger or all open');

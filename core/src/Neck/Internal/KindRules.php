@@ -18,6 +18,9 @@ final readonly class KindRules
 {
     private const BARRE_SPANS = 4;
 
+    /** strings apart => semitones: thirds and fourths on neighbours, sixths over one string */
+    private const DOUBLE_STOPS = [1 => [3, 4, 5], 2 => [8, 9]];
+
     public function __construct(private GripKind $kind, private ChordSymbol $chord, private Company $company) {}
 
     public function demand(): Demand
@@ -30,7 +33,8 @@ final readonly class KindRules
             GripKind::Shell => Demand::exactly($this->chord, [new Degree(1), ...$this->chord->shell], [], 2),
             GripKind::GuideTones => Demand::exactly($this->chord, $this->chord->shell, [], 2),
             GripKind::GuideTonesAndColour => Demand::exactly($this->chord, $this->chord->shell, $this->colours(), 3),
-            GripKind::MiddleStrings, GripKind::Slash => Demand::of($this->chord, Company::WithBass),
+            GripKind::DoubleStop => Demand::exactly($this->chord, [], $this->chord->degrees(), 2),
+            GripKind::MiddleStrings, GripKind::Slash, GripKind::Pedal => Demand::of($this->chord, Company::WithBass),
             GripKind::Barre, GripKind::OpenBarre => Demand::of($this->chord, $this->company),
         };
     }
@@ -65,7 +69,33 @@ final readonly class KindRules
             GripKind::Slash => $lowest !== 'R',
             GripKind::Barre => $this->isBarre($frets),
             GripKind::OpenBarre => count($notes) >= 4 && count(array_unique(array_filter($frets, static fn (?int $fret): bool => $fret !== null))) === 1,
+            GripKind::DoubleStop => self::isDoubleStop($notes),
+            GripKind::Pedal => self::isPedal($frets, $notes),
         };
+    }
+
+    /**
+     * @param non-empty-array<int, int> $notes string index => MIDI
+     */
+    private static function isDoubleStop(array $notes): bool
+    {
+        $strings = array_keys($notes);
+        $interval = count($notes) === 2 ? $notes[$strings[1]] - $notes[$strings[0]] : 0;
+
+        return count($notes) === 2 && in_array($interval, self::DOUBLE_STOPS[$strings[1] - $strings[0]] ?? [], true);
+    }
+
+    /**
+     * One open string at the edge of the grip goes on while the fretted ones move.
+     *
+     * @param list<int|null>            $frets
+     * @param non-empty-array<int, int> $notes
+     */
+    private static function isPedal(array $frets, array $notes): bool
+    {
+        $open = array_keys(array_filter($frets, static fn (?int $fret): bool => $fret === 0));
+
+        return count($open) === 1 && count($notes) >= 3 && in_array($open[0], [array_key_first($notes), array_key_last($notes)], true);
     }
 
     private function fifth(): Degree

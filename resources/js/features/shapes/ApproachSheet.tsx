@@ -66,7 +66,7 @@ export function ApproachSheet({ chord, index }: { chord: VoicedChord; index: num
               </div>
               <div className="grip-row">
                 {offer.grips.map((grip, step) => (
-                  <GripCard key={step} {...grip} />
+                  <GripCard key={step} {...grip} differs={differs(list, at, offer.grips.length - step)} />
                 ))}
                 <span className="arrow">→</span>
                 <GripCard symbol={chord.symbol} voicing={chord.voicing} />
@@ -77,4 +77,12 @@ export function ApproachSheet({ chord, index }: { chord: VoicedChord; index: num
       </ol>
     </section>
   )
+}
+
+/** Whether a grip, counted back from the chord, is another one than in the way above it. */
+function differs(offers: ApproachOffer[], at: number, fromEnd: number): boolean {
+  const above = offers[at - 1]?.grips
+  const here = offers[at]?.grips
+  if (above === undefined || here === undefined) return false
+  return above.at(-fromEnd)?.voicing.frets.join() !== here.at(-fromEnd)?.voicing.frets.join()
 }

@@ -3,9 +3,9 @@ import { hearGrip } from '../../audio/hearGrip'
 import { MiniNeck } from '../../ui/MiniNeck'
 
 /** A grip with its name, heard when it is pressed. */
-export function GripCard({ symbol, voicing, note }: { symbol: string; voicing: Voicing; note?: string }) {
+export function GripCard({ symbol, voicing, note, differs = false }: { symbol: string; voicing: Voicing; note?: string; differs?: boolean }) {
   return (
-    <button type="button" className="grip-card" aria-label={`Hear ${symbol} as ${voicing.frets.map((fret) => fret ?? 'x').join(' ')}`} onClick={() => void hearGrip(voicing)}>
+    <button type="button" className={differs ? 'grip-card differs' : 'grip-card'} aria-label={`Hear ${symbol} as ${voicing.frets.map((fret) => fret ?? 'x').join(' ')}`} onClick={() => void hearGrip(voicing)}>
       <b>{symbol}</b>
       <MiniNeck voicing={voicing} width={92} height={50} />
       <small>{note ?? voicing.frets.map((fret) => fret ?? 'x').join(' ')}</small>
