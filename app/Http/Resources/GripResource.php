@@ -6,8 +6,7 @@ namespace App\Http\Resources;
 
 use App\Models\Grip;
 use Gravik\Harmony\ChordSymbol;
-use Gravik\Harmony\Key;
-use Gravik\Neck\GripMover;
+use Gravik\Neck\Frets;
 use Gravik\Neck\Neck;
 use Gravik\Neck\VoicingFinder;
 use OpenApi\Attributes as OA;
@@ -28,9 +27,9 @@ final class GripResource
         $here = null;
         $named = ChordSymbol::parse($grip->symbol);
         if ($chord !== null && $named->ending === $chord->ending && $grip->tuning === $neck->tuning->slug) {
-            $voicing = $finder->voicing($named, $grip->frets);
-            $same = $named->rootPitchClass() === $chord->rootPitchClass();
-            $here = $voicing === null || $same ? $voicing : (new GripMover($finder, Key::parse('C major')))->onto($voicing, $chord);
+            $up = ($chord->rootPitchClass() - $named->rootPitchClass() + 12) % 12;
+            $frets = $up === 0 ? $grip->frets : Frets::raised($grip->frets, $up);
+            $here = $frets === null ? null : $finder->voicing($chord, $frets);
         }
 
         return ['id' => $grip->id, 'name' => $grip->name, 'symbol' => $grip->symbol, 'frets' => $grip->frets, 'tuning' => $grip->tuning, 'here' => $here === null ? null : VoicingResource::of($here, $neck)];

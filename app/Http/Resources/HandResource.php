@@ -27,6 +27,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'kind', type: 'string', enum: ['ring', 'short', 'palm-mute', 'chuck', 'ghost', 'air']),
     new OA\Property(property: 'accent', type: 'integer'),
     new OA\Property(property: 'push', description: 'whether it sounds the next chord', type: 'boolean'),
+    new OA\Property(property: 'stream', description: 'which line of the pattern it belongs to, from 0; none for air', type: 'integer'),
 ])]
 #[OA\Schema(schema: 'HandSlot', required: ['slot', 'at', 'beats', 'syllable', 'on_beat'], properties: [
     new OA\Property(property: 'slot', type: 'integer'),
@@ -117,15 +118,21 @@ final class HandResource
     public static function sketch(Breakdown $breakdown, HandPlan $hand, Ruler $ruler): array
     {
         $slotTicks = $breakdown->pattern->slotTicks();
-        $struck = array_map(static fn (Stroke $stroke): array => [
-            'at' => $stroke->at,
-            'slot' => intdiv($stroke->at, $slotTicks),
-            'direction' => $stroke->direction->value ?? 'down',
-            'beats' => round($ruler->beatsAt($stroke->at, $stroke->division), 6),
-            'kind' => $stroke->articulation->value,
-            'accent' => $stroke->accent,
-            'push' => $stroke->chord === ChordOf::Next,
-        ], $hand->pattern->strokes());
+        $struck = [];
+        foreach ($hand->pattern->streams as $number => $stream) {
+            foreach ($stream->strokes as $stroke) {
+                $struck[] = [
+                    'at' => $stroke->at,
+                    'slot' => intdiv($stroke->at, $slotTicks),
+                    'direction' => $stroke->direction->value ?? 'down',
+                    'beats' => round($ruler->beatsAt($stroke->at, $stroke->division), 6),
+                    'kind' => $stroke->articulation->value,
+                    'accent' => $stroke->accent,
+                    'push' => $stroke->chord === ChordOf::Next,
+                    'stream' => $number,
+                ];
+            }
+        }
         $air = array_map(static fn (AirStroke $stroke): array => [
             'at' => $stroke->at,
             'slot' => intdiv($stroke->at, $slotTicks),

@@ -9,6 +9,10 @@ final readonly class Approach
 {
     private const MOST_STEPS = 8;
 
+    public const SHORTEST_SLOT = 240;
+
+    public const LONGEST_SLOT = 3840;
+
     /**
      * @param int $at        of the target, ticks from its bar line
      * @param int $steps     grips before the target, 1 to 8
@@ -19,7 +23,7 @@ final readonly class Approach
         if ($steps < 1 || $steps > self::MOST_STEPS) {
             throw ChartNotReadable::approachSteps($steps, self::MOST_STEPS);
         }
-        if ($slotTicks < 240 || $slotTicks > 3840) {
+        if ($slotTicks < self::SHORTEST_SLOT || $slotTicks > self::LONGEST_SLOT) {
             throw ChartNotReadable::approachSlot($slotTicks);
         }
     }

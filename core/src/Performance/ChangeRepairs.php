@@ -69,7 +69,7 @@ final readonly class ChangeRepairs
     {
         $ticks = $window->first->formTick - $window->last->formTick;
         $chord = $timeline->voiced->form->chords[$window->chord];
-        if ($ticks < 240 || $ticks > 3840 || $chord->formTicks !== $window->first->formTick) {
+        if ($ticks < Approach::SHORTEST_SLOT || $ticks > Approach::LONGEST_SLOT || $chord->formTicks !== $window->first->formTick) {
             return null;
         }
         $approach = new Approach($chord->section, $chord->bar, $chord->at, $chord->chord->text(), ApproachKind::OpenStrings, 1, $ticks);

@@ -25,7 +25,7 @@ function renderedGuitar(Timeline $timeline): array
     return array_merge([], ...iterator_to_array((new RenderedBand(TEST_RATE))->blocks($timeline, [PartName::Guitar]), false));
 }
 
-function played(LibraryPattern $entry): Timeline
+function playedEntry(LibraryPattern $entry): Timeline
 {
     $tempo = (int) (($entry->tempo[0] + $entry->tempo[1]) / 2);
     $bars = $entry->pattern->bars();
@@ -73,7 +73,7 @@ function pickedAt(array $samples): array
 }
 
 it('sounds every library pattern at the planned times', function (LibraryPattern $entry): void {
-    $timeline = played($entry);
+    $timeline = playedEntry($entry);
     $planned = array_values(array_unique(array_map(static fn (PlayedStroke $stroke): string => number_format($stroke->t, 4), $timeline->strokes)));
     $heard = pickedAt(renderedGuitar($timeline));
     $near = static fn (float $t): bool => array_filter($heard, static fn (float $onset): bool => abs($onset - $t) < 0.012) !== [];

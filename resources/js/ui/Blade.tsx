@@ -11,12 +11,14 @@ type Props = {
   /** px sideways for each px down, along the curve */
   lean: number
   selected?: boolean
+  /** of the line that is not written in */
+  faint?: boolean
 }
 
 const WIDTHS = [4.5, 7.5, 10, 12.5]
 
 /** One stroke on the hand wave: a blade with a flat heel and a point in the direction of travel. */
-export function Blade({ kind, direction, accent, x, top, bottom, lean, selected = false }: Props) {
+export function Blade({ kind, direction, accent, x, top, bottom, lean, selected = false, faint = false }: Props) {
   const width = kind === 'air' ? 4.5 : kind === 'ghost' ? 4 : (WIDTHS[accent] ?? 7.5)
   const half = width / 2
   const middle = (top + bottom) / 2
@@ -34,5 +36,5 @@ export function Blade({ kind, direction, accent, x, top, bottom, lean, selected 
   ]
     .map(([px, py]) => `${(px ?? 0).toFixed(2)},${(py ?? 0).toFixed(2)}`)
     .join(' ')
-  return <polygon points={outline} className={`blade blade-${kind}${selected ? ' blade-selected' : ''}`} />
+  return <polygon points={outline} className={`blade blade-${kind}${selected ? ' blade-selected' : ''}${faint ? ' blade-faint' : ''}`} />
 }

@@ -23,6 +23,8 @@ type Props = {
   /** labels of the chords over this row, in beats */
   chords?: { beats: number; symbol: string }[]
   selectedAt?: number | null
+  /** of two lines the one that is written in; the other is drawn faint */
+  line?: number | null
   onSlot?: (slot: HandSlot) => void
   /** tails: how long strokes ring, in beats */
   tails?: { at: number; beats: number; until: number; strings: number[]; cut: boolean }[]
@@ -30,7 +32,7 @@ type Props = {
 }
 
 /** The right arm as one curve through the strings, with every stroke on it. */
-export function HandWave({ sketch, slots = [], fromBeat, toBeat, width, height, chords = [], selectedAt = null, onSlot, tails = [], strings = 6 }: Props) {
+export function HandWave({ sketch, slots = [], fromBeat, toBeat, width, height, chords = [], selectedAt = null, line = null, onSlot, tails = [], strings = 6 }: Props) {
   const knots = useMemo(() => waveKnots(patternCrossings(sketch)), [sketch])
   const geometry = rowGeometry(width, height, fromBeat, toBeat, chords.length > 0, slots.length > 0)
   const { toX, toY, stringY, top, bottom } = geometry
@@ -63,7 +65,8 @@ export function HandWave({ sketch, slots = [], fromBeat, toBeat, width, height, 
       ))}
       {inRow.map((stroke) => (
         <Blade
-          key={`${stroke.at}-${stroke.kind}`}
+          key={`${stroke.stream ?? 'air'}-${stroke.at}-${stroke.kind}`}
+          faint={line !== null && stroke.stream !== undefined && stroke.stream !== line}
           kind={stroke.kind}
           direction={stroke.direction}
           accent={stroke.accent}

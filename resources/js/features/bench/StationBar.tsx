@@ -68,6 +68,6 @@ function useStateLines(): Record<Station, { text: string; off: boolean }> {
     shapes: { text: shapes === 0 ? 'no chords yet' : `${plural(shapes, 'chord')}, ${document.pins.length} pinned`, off: false },
     hand: { text: plural(strokes, 'stroke'), off: strokes === 0 },
     lock: { text: takes === undefined || takes.length === 0 ? 'no takes yet' : plural(takes.length, 'take'), off: false },
-    handout: { text: 'MIDI, JSON', off: false },
+    handout: { text: 'MIDI, WAV, JSON', off: false },
   }
 }

@@ -13,7 +13,7 @@ import { FretLane } from './FretLane'
 import { NeckRibbon } from './NeckRibbon'
 import { PatternLibrary } from './PatternLibrary'
 import { StrokePanel } from './StrokePanel'
-import { changed, copiedBar, fixedDirection, strokeAt, withKind, withoutStroke, type Kind } from './strokes'
+import { copiedBar, lineEditor, withLines, type Kind } from './strokes'
 import { WavePlayhead } from './WavePlayhead'
 
 const GRIDS = [
@@ -56,6 +56,9 @@ export default function HandStation() {
   const slots = useMemo(() => hand?.slots ?? [], [hand])
   const bars = hand === undefined ? 1 : hand.sketch.beats / hand.sketch.beats_a_bar
   const slot: HandSlot | undefined = slots[Math.min(selected, slots.length - 1)]
+  const [line, setLine] = useState(0)
+  const lines = document.pattern.streams
+  const { strokeAt, withKind, withoutStroke, changed, fixedDirection } = useMemo(() => lineEditor(Math.min(line, lines.length - 1)), [line, lines.length])
   const stroke = strokeAt(document, slot?.at ?? null)
   const edit = (next: (d: BreakdownDocument) => BreakdownDocument) => mine && store.change(next)
   const setKind = (kind: Kind) => slot !== undefined && hand !== undefined && edit((d) => withKind(d, slot, hand.grid, kind))
@@ -63,6 +66,11 @@ export default function HandStation() {
   const direct = (direction: 'down' | 'up') => stroke !== undefined && edit((d) => fixedDirection(d, stroke.at, stroke.direction === direction && (stroke.fixed ?? []).includes('direction') ? null : direction))
   const accent = () => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: ((stroke.accent ?? 1) + 1) % 4 }))
   const push = () => stroke !== undefined && edit((d) => changed(d, stroke.at, { chord: stroke.chord === 'next' ? 'this' : 'next' }))
+  const otherLine = () => {
+    if (line === 0) edit((d) => withLines(d, 2))
+    else edit((d) => withLines(d, 1))
+    setLine(line === 0 && (mine || lines.length === 2) ? 1 : 0)
+  }
   const copyBar = () => (bars === 1 ? void reshapeTo({ bars: 2 }) : slot !== undefined && hand !== undefined && edit((d) => copiedBar(d, bars, slot.at)))
   const lay = (shape: { accents?: string; lengths?: string }) => void remake((d) => reshape(d, shape))
   const reshapeTo = async (shape: { bars?: number; grid?: number }) => {
@@ -87,6 +95,7 @@ export default function HandStation() {
     s: () => stroke !== undefined && setKind(stroke.articulation === 'short' ? 'ring' : 'short'),
     a: accent,
     p: push,
+    v: otherLine,
     b: () => mine && copyBar(),
     l: () => mine && setLibrary(true),
     '1': () => setLevel(1),
@@ -123,6 +132,11 @@ export default function HandStation() {
           {mine && (
             <Button size="small" onClick={() => setLibrary(!library)}>
               Patterns <kbd>L</kbd>
+            </Button>
+          )}
+          {(mine || lines.length === 2) && (
+            <Button size="small" aria-pressed={line === 1} onClick={otherLine}>
+              {line === 1 ? `Line: ${lines[1]?.name ?? 'bass'}` : lines.length === 2 ? `Line: ${lines[0].name}` : 'Second line'} <kbd>V</kbd>
             </Button>
           )}
           <label className="inline">
@@ -162,6 +176,7 @@ export default function HandStation() {
                     tails={timeline === undefined ? [] : tailsOf(timeline, round)}
                     strings={6}
                     selectedAt={slot?.at ?? null}
+                    line={lines.length === 2 ? line : null}
                     onSlot={click}
                   />
                   {timeline !== undefined && <FretLane tails={tailsOf(timeline, round)} dead={deadOf(timeline, round)} changes={chordsOver(timeline, round, bar)} fromBeat={from} toBeat={from + hand.sketch.beats_a_bar} width={width} />}
@@ -175,7 +190,7 @@ export default function HandStation() {
           <i className="key-strike" /> strikes <i className="key-air" /> air <i className="key-chuck" /> chuck, no pitch <i className="key-ghost" /> ghost <i className="key-ring" /> rings until the hand lets go <i className="key-swing" /> swing moves it from here
         </p>
       </div>
-      <StrokePanel hand={hand} faults={timeline?.warnings.filter(({ kind }) => FAULTS.includes(kind)) ?? []} kept={kept} tempo={tempo} onPush={push} slot={slot} stroke={stroke} mine={mine} onKind={setKind} onAir={setAir} onAccent={(to) => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: to }))} onPart={(part) => stroke !== undefined && edit((d) => changed(d, stroke.at, part))} onDirection={direct} />
+      <StrokePanel hand={hand} faults={timeline?.warnings.filter(({ kind }) => FAULTS.includes(kind)) ?? []} kept={kept} tempo={tempo} line={line} onPush={push} slot={slot} stroke={stroke} mine={mine} onKind={setKind} onAir={setAir} onAccent={(to) => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: to }))} onPart={(part) => stroke !== undefined && edit((d) => changed(d, stroke.at, part))} onDirection={direct} />
     </div>
   )
 }

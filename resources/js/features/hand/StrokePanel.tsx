@@ -8,6 +8,8 @@ type Props = {
   /** another pattern's figures, kept to compare with */
   kept: Hand | null
   tempo: number
+  /** the line of the pattern that is written in */
+  line: number
   onPush: () => void
   /** strokes that the grips cannot take as they are drawn */
   faults: Hand['warnings']
@@ -37,6 +39,13 @@ const ZONES = [
   { value: 'high', label: 'the high half' },
 ]
 
+const STROKE_LEVELS = [
+  { value: 0, label: 'its weight in the bar' },
+  { value: 1, label: 'level 1' },
+  { value: 2, label: 'level 2' },
+  { value: 3, label: 'level 3' },
+]
+
 type OrnamentDocument = NonNullable<StrokeDocument['ornament']>
 
 const ORNAMENTS: { value: '' | OrnamentDocument['kind']; label: string }[] = [
@@ -64,8 +73,8 @@ const FIGURES: [string, (hand: Hand) => string][] = [
 ]
 
 /** The chosen stroke, and what the core says of the whole pattern. */
-export function StrokePanel({ hand, faults, kept, tempo, onPush, slot, stroke, mine, onKind, onAir, onAccent, onPart, onDirection }: Props) {
-  const planned = hand?.sketch.strokes.find((each) => each.at === slot?.at)
+export function StrokePanel({ hand, faults, kept, tempo, line, onPush, slot, stroke, mine, onKind, onAir, onAccent, onPart, onDirection }: Props) {
+  const planned = hand?.sketch.strokes.find((each) => each.at === slot?.at && (each.stream ?? line) === line)
   const share = stroke?.length != null && 'share' in stroke.length ? (stroke.length.share ?? null) : null
   return (
     <aside className="side" aria-label="Stroke">
@@ -119,6 +128,8 @@ export function StrokePanel({ hand, faults, kept, tempo, onPush, slot, stroke, m
           </div>
           <span className="label">Strings</span>
           <Select aria-label="Strings" disabled={!mine || stroke.strings !== undefined} value={stroke.zone ?? 'all'} options={ZONES} onChange={(zone: StrokeDocument['zone']) => onPart({ zone })} />
+          <span className="label">Learned from level</span>
+          <Select aria-label="Level of the stroke" disabled={!mine} value={stroke.level ?? 0} options={STROKE_LEVELS} onChange={(level: number) => onPart({ level: level === 0 ? undefined : (level as 1 | 2 | 3) })} />
           <span className="label">Ornament</span>
           <div className="field-row">
             <Select aria-label="Ornament" disabled={!mine} value={stroke.ornament?.kind ?? ''} options={ORNAMENTS} onChange={(kind: string) => onPart({ ornament: ornament(kind) })} />

@@ -1,6 +1,8 @@
 import { expect, it } from 'vitest'
 import type { BreakdownDocument, HandSlot } from '../../api/types'
-import { changed, fixedDirection, strokeAt, withKind, withoutStroke } from './strokes'
+import { copiedBar, lineEditor, withLines } from './strokes'
+
+const { changed, fixedDirection, strokeAt, withKind, withoutStroke } = lineEditor(0)
 
 const slot = (at: number): HandSlot => ({ slot: at / 480, at, beats: at / 960, syllable: '', on_beat: at % 960 === 0 })
 
@@ -36,4 +38,25 @@ it('fixes a direction and gives it back to the school', () => {
   const fixed = fixedDirection(changed(document, 0, { fixed: ['accent'] }), 0, 'up')
   expect(strokeAt(fixed, 0)).toMatchObject({ direction: 'up', fixed: ['accent', 'direction'] })
   expect(strokeAt(fixedDirection(fixed, 0, null), 0)).toMatchObject({ direction: null, fixed: ['accent'] })
+})
+
+it('writes the bass under the first line, and leaves that alone', () => {
+  const bass = lineEditor(1)
+  const edited = bass.withKind(document, slot(960), 1, 'ring')
+  expect(bass.strokeAt(edited, 960)).toEqual({ at: 960, division: 1, accent: 1, articulation: 'ring', zone: 'bass' })
+  expect(edited.pattern.streams[0]).toBe(document.pattern.streams[0])
+})
+
+it('copies a bar to the others, in both lines', () => {
+  const twoBars = { ...document, pattern: { ...document.pattern, ticks: 7680 } } as BreakdownDocument
+  const copied = copiedBar(twoBars, 2, 480)
+  expect(copied.pattern.streams.map((stream) => stream.strokes.map((stroke) => stroke.at))).toEqual([[0, 960, 3840, 4800], [0, 3840]])
+})
+
+it('adds a second line, and takes an empty one away again', () => {
+  const one = { ...document, pattern: { ...document.pattern, streams: [document.pattern.streams[0]] } } as BreakdownDocument
+  const two = withLines(one, 2)
+  expect(two.pattern.streams.map((stream) => stream.name)).toEqual(['strum', 'bass'])
+  expect(withLines(two, 1).pattern.streams).toHaveLength(1)
+  expect(withLines(document, 1)).toBe(document)
 })

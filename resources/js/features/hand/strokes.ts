@@ -2,42 +2,59 @@ import type { BreakdownDocument, HandSlot, StrokeDocument } from '../../api/type
 
 export type Kind = NonNullable<StrokeDocument['articulation']>
 
-/** The editor works on the first stream; a second one is kept as it is. */
-const onFirstStream = (document: BreakdownDocument, edit: (strokes: StrokeDocument[]) => StrokeDocument[]): BreakdownDocument => {
-  const [first, ...rest] = document.pattern.streams
-  const strokes = edit(first.strokes).sort((a, b) => a.at - b.at)
-  return { ...document, pattern: { ...document.pattern, streams: [{ ...first, strokes }, ...rest] as BreakdownDocument['pattern']['streams'] } }
-}
+/** What a new stroke of a line plays: a second line is the bass under the first. */
+const ZONE_OF_LINE: StrokeDocument['zone'][] = [undefined, 'bass']
 
-export const strokeAt = (document: BreakdownDocument, at: number | null): StrokeDocument | undefined => document.pattern.streams[0].strokes.find((stroke) => stroke.at === at)
-
-export const withoutStroke = (document: BreakdownDocument, at: number): BreakdownDocument =>
-  strokeAt(document, at) === undefined ? document : onFirstStream(document, (strokes) => strokes.filter((stroke) => stroke.at !== at))
-
-/** Sets what a slot sounds; a new stroke belongs to the grid it was set on. */
-export const withKind = (document: BreakdownDocument, slot: HandSlot, grid: number, kind: Kind): BreakdownDocument =>
-  onFirstStream(document, (strokes) => {
-    const before = strokes.find((stroke) => stroke.at === slot.at)
-    const division = (before?.division ?? grid) as StrokeDocument['division']
-    const accent = before?.accent ?? 1
-    return [...strokes.filter((stroke) => stroke.at !== slot.at), { ...before, at: slot.at, division, accent: kind === 'ghost' ? 0 : accent, articulation: kind }]
+/** Edits one line (stream) of the pattern and leaves the other as it is. */
+export function lineEditor(line: number) {
+  const onLine = (document: BreakdownDocument, edit: (strokes: StrokeDocument[]) => StrokeDocument[]): BreakdownDocument => ({
+    ...document,
+    pattern: {
+      ...document.pattern,
+      streams: document.pattern.streams.map((stream, index) => (index === line ? { ...stream, strokes: edit(stream.strokes).sort((a, b) => a.at - b.at) } : stream)) as BreakdownDocument['pattern']['streams'],
+    },
   })
 
-export const changed = (document: BreakdownDocument, at: number, part: Partial<StrokeDocument>): BreakdownDocument =>
-  onFirstStream(document, (strokes) => strokes.map((stroke) => (stroke.at === at ? { ...stroke, ...part } : stroke)))
+  const strokeAt = (document: BreakdownDocument, at: number | null): StrokeDocument | undefined => document.pattern.streams[line]?.strokes.find((stroke) => stroke.at === at)
 
-/** Fixes a direction by hand, or gives it back to the school. */
-export const fixedDirection = (document: BreakdownDocument, at: number, direction: 'down' | 'up' | null): BreakdownDocument => {
-  const others = (strokeAt(document, at)?.fixed ?? []).filter((field) => field !== 'direction')
-  return changed(document, at, { direction, fixed: direction === null ? others : [...others, 'direction'] })
+  const withoutStroke = (document: BreakdownDocument, at: number): BreakdownDocument =>
+    strokeAt(document, at) === undefined ? document : onLine(document, (strokes) => strokes.filter((stroke) => stroke.at !== at))
+
+  /** Sets what a slot sounds; a new stroke belongs to the grid it was set on. */
+  const withKind = (document: BreakdownDocument, slot: HandSlot, grid: number, kind: Kind): BreakdownDocument =>
+    onLine(document, (strokes) => {
+      const zone = ZONE_OF_LINE[line]
+      const before = strokes.find((stroke) => stroke.at === slot.at) ?? (zone === undefined ? {} : { zone })
+      const { division, accent }: Partial<StrokeDocument> = before
+      return [...strokes.filter((stroke) => stroke.at !== slot.at), { ...before, at: slot.at, division: division ?? (grid as StrokeDocument['division']), accent: kind === 'ghost' ? 0 : (accent ?? 1), articulation: kind }]
+    })
+
+  const changed = (document: BreakdownDocument, at: number, part: Partial<StrokeDocument>): BreakdownDocument =>
+    onLine(document, (strokes) => strokes.map((stroke) => (stroke.at === at ? { ...stroke, ...part } : stroke)))
+
+  /** Fixes a direction by hand, or gives it back to the school. */
+  const fixedDirection = (document: BreakdownDocument, at: number, direction: 'down' | 'up' | null): BreakdownDocument => {
+    const others = (strokeAt(document, at)?.fixed ?? []).filter((field) => field !== 'direction')
+    return changed(document, at, { direction, fixed: direction === null ? others : [...others, 'direction'] })
+  }
+
+  return { strokeAt, withoutStroke, withKind, changed, fixedDirection }
 }
 
-/** The bar that a place lies in, copied to every other bar of the pattern. */
-export const copiedBar = (document: BreakdownDocument, bars: number, at: number): BreakdownDocument => {
+/** The bar that a place lies in, copied to every other bar of the pattern, in both lines. */
+export function copiedBar(document: BreakdownDocument, bars: number, at: number): BreakdownDocument {
   const length = document.pattern.ticks / bars
   const from = Math.floor(at / length) * length
-  return onFirstStream(document, (strokes) => {
-    const model = strokes.filter((stroke) => stroke.at >= from && stroke.at < from + length)
-    return Array.from({ length: bars }, (_, bar) => model.map((stroke) => ({ ...stroke, at: stroke.at - from + bar * length }))).flat()
+  const streams = document.pattern.streams.map((stream) => {
+    const model = stream.strokes.filter((stroke) => stroke.at >= from && stroke.at < from + length)
+    return { ...stream, strokes: Array.from({ length: bars }, (_, bar) => model.map((stroke) => ({ ...stroke, at: stroke.at - from + bar * length }))).flat() }
   })
+  return { ...document, pattern: { ...document.pattern, streams: streams as BreakdownDocument['pattern']['streams'] } }
+}
+
+/** With a second line to write in; an empty one that was left is taken away again. */
+export function withLines(document: BreakdownDocument, lines: 1 | 2): BreakdownDocument {
+  const [first, second] = document.pattern.streams
+  const streams = lines === 2 ? [first, second ?? { name: 'bass', strokes: [] }] : second !== undefined && second.strokes.length > 0 ? [first, second] : [first]
+  return streams.length === document.pattern.streams.length ? document : { ...document, pattern: { ...document.pattern, streams: streams as BreakdownDocument['pattern']['streams'] } }
 }

@@ -18,7 +18,7 @@ export function ChangeSheet() {
       <h2>
         {changes.data.length === 0 ? 'One grip throughout: nothing to change' : tight === 0 ? `Every change fits at ${tempo} bpm` : `${tight} of ${changes.data.length} changes are too tight at ${tempo} bpm`}
       </h2>
-      <p className="muted">Ink is the time the hand needs, the pale bar the time it has. Both are rules of thumb: a practised hand is quicker.</p>
+      <p className="muted">Ink is the time the hand needs, the bar behind it the time it has. Both are rules of thumb: a practised hand is quicker.</p>
       <ol className="change-list">
         {changes.data.map((change, index) => (
           <li key={index} className={change.fits ? '' : 'tight'}>
@@ -56,12 +56,17 @@ function Bars({ change }: { change: GripChange }) {
 }
 
 function words(change: GripChange): string {
-  const fingers = (list: number[]) => list.map((finger) => (finger === 5 ? 'thumb' : String(finger))).join(', ')
+  const { stay, slide, common } = change
   const still = change.need_ms === 0
   const parts = [
-    still ? (change.slide.length > 0 ? 'the whole grip slides' : 'no finger moves') : change.stay.length > 0 ? `finger ${fingers(change.stay)} stays` : change.slide.length === 0 ? 'every finger lifts' : null,
-    !still && change.slide.length > 0 ? `finger ${fingers(change.slide)} slides on its string` : null,
-    change.common.length > 0 ? `strings ${change.common.join(', ')} ring on` : null,
+    still && slide.length === 0 ? 'no finger moves' : null,
+    still && slide.length > 0 ? 'the whole grip slides' : null,
+    !still && stay.length > 0 ? `${named('finger', stay)} ${stay.length > 1 ? 'stay' : 'stays'}` : null,
+    !still && slide.length > 0 ? `${named('finger', slide)} ${slide.length > 1 ? 'slide on their strings' : 'slides on its string'}` : null,
+    !still && stay.length + slide.length === 0 ? 'every finger lifts' : null,
+    common.length > 0 ? `${named('string', common)} ${common.length > 1 ? 'ring' : 'rings'} on` : null,
   ]
   return parts.filter((part) => part !== null).join(' · ')
 }
+
+const named = (what: string, list: number[]): string => `${what}${list.length > 1 ? 's' : ''} ${list.map((each) => (what === 'finger' && each === 5 ? 'thumb' : String(each))).join(', ')}`

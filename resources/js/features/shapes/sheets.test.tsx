@@ -43,8 +43,8 @@ it('shows which changes are too tight and takes a repair over', async () => {
   const tight = { bar: 1, from: 'Dm', to: 'A7', from_frets: 'x 5 7 7 6 5', to_frets: 'x 7 9 9 8 7', have_ms: 90, need_ms: 180, travel_mm: 60, fits: false, stay: [], slide: [1, 2], common: [], repairs: [{ text: 'Make the last stroke a dead one', change: { pattern: { ticks: 3840, streams: [] } } }] }
   const { store } = await open('w', { 'POST compute/changes': [tight, { ...tight, fits: true, need_ms: 0, stay: [1], slide: [], common: [2], repairs: [] }] })
   await screen.findByText('1 of 2 changes are too tight at 120 bpm')
-  expect(screen.getByText('finger 1, 2 slides on its string')).toBeTruthy()
-  expect(screen.getByText(/no finger moves/).textContent).toContain('strings 2 ring on')
+  expect(screen.getByText('fingers 1, 2 slide on their strings')).toBeTruthy()
+  expect(screen.getByText(/no finger moves/).textContent).toContain('string 2 rings on')
   fireEvent.click(screen.getByText('Make the last stroke a dead one'))
   expect(store.getState().document.pattern).toEqual({ ticks: 3840, streams: [] })
 })
@@ -129,4 +129,46 @@ it('says why a kind of grip is not to be had', async () => {
   fireEvent.mouseDown(screen.getByLabelText('Kind of grip'))
   fireEvent.click(await screen.findByText('shell: root, 3, 7'))
   await screen.findByText('It has no such grip here.')
+})
+
+it('pins a grip as it is dictated, fret by fret, and only when it is whole', async () => {
+  const { store } = await open('g')
+  const field = await screen.findByLabelText('Frets for Dm, lowest string first')
+  fireEvent.change(field, { target: { value: 'x x 0 2 3' } })
+  expect((screen.getByText('Pin these').closest('button') as HTMLButtonElement).disabled).toBe(true)
+  fireEvent.change(field, { target: { value: 'x x 0 2 3 1' } })
+  fireEvent.click(screen.getByText('Pin these'))
+  expect(store.getState().document.pins).toEqual([{ section: 0, bar: 0, at: 0, symbol: 'Dm', frets: [null, null, 0, 2, 3, 1] }])
+  expect(screen.queryByLabelText('Frets for Dm, lowest string first')).toBeNull()
+})
+
+it('writes a figure down as it is pressed on the neck', async () => {
+  const notes = [{ string: 6, fret: 3, midi: 43 }]
+  await open('l', { 'POST compute/riff': [{ where: 'as typed', way: 'five frets up', travel_mm: 40, one: notes, four: notes, five: notes }] })
+  fireEvent.click(await screen.findByText('Figure'))
+  const places = () => [...document.querySelectorAll('.press-place')]
+  const press = (name: string) => fireEvent.click(places().find((place) => place.textContent === name) as Element)
+  press('String 6, fret 3')
+  await screen.findByText(/Chorus 1/)
+  press('String 5, open')
+  expect((screen.getByLabelText('Notes of the figure') as HTMLInputElement).value).toBe('6:3 5:0')
+})
+
+it('compares what the hand travels in both places, and says where no open string helps', async () => {
+  serve({ ...server, 'POST compute/path': (body: unknown) => ((body as { elsewhere: boolean }).elsewhere ? { ...line, travel: { frets: 9, held: 4 } } : { ...line, without_open_root: ['B♭7'] }) })
+  const { store } = showOnBench(<ShapesStation />, { document: { ...tune, company: 'alone' } })
+  await screen.findByText(/a finger holds the root of B♭7/)
+  key('e')
+  await screen.findByText(/the hand travels 9 frets and 4 notes are held; in the first place 2 and 0/)
+  fireEvent.click(screen.getByText('Pin this one instead'))
+  expect(store.getState().document.pins).toHaveLength(2)
+})
+
+it('shows a student the tools to look with, and none to change with', async () => {
+  serve(server)
+  const { store } = showOnBench(<ShapesStation />, { mine: false })
+  await screen.findByText('Compare')
+  expect([screen.queryByText('Hands'), screen.queryByText('My grips'), screen.queryByText('Link')]).toEqual([null, null, null])
+  for (const name of ['k', 'b', 'g', 'n']) key(name)
+  expect(store.getState().document).toEqual(tune)
 })
