@@ -11,6 +11,7 @@ use App\Bench\Stopwatch;
 use Database\Seeders\DemoBreakdowns;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Formats\BreakdownJson;
+use Gravik\Formats\WavFile;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Listening\LockReporter;
 use Gravik\Listening\Take;
@@ -20,8 +21,14 @@ use Gravik\Neck\Neck;
 use Gravik\Neck\PathFinder;
 use Gravik\Neck\Tuning;
 use Gravik\Neck\VoicingFinder;
+use Gravik\Performance\ChangeWindows;
 use Gravik\Performance\Performer;
+use Gravik\Simulation\RenderedBand;
 use Gravik\Simulation\SimulatedTaps;
+use Gravik\Strokes\HandPlanner;
+use Gravik\Strokes\Measures;
+use Gravik\Strokes\School;
+use Gravik\Strokes\SlotLine;
 use Illuminate\Console\Command;
 use Symfony\Component\Process\Process;
 
@@ -94,6 +101,15 @@ final class Bench extends Command
         $voiced = $long->voiced();
         $rows[] = self::row('timeline of 64 bars, grips known from before', Stopwatch::of(static fn () => (new Performer())->perform($long, null, $voiced)), 'under 100 ms');
         $timeline = (new Performer())->perform($long, null, $voiced);
+        $sixteenths = SlotLine::parse(str_repeat('X.cxc.xcccx.c.xc', 4), $long->meter, 4);
+        $rows[] = self::row('directions and measures of four bars of sixteenths', Stopwatch::of(static fn () => [
+            (new HandPlanner())->plan($sixteenths, School::Pendulum, $long->ruler(), $long->feel), Measures::of($sixteenths, $long->ruler()),
+        ]), 'under 10 ms');
+        $rows[] = self::row('change windows of 64 bars', Stopwatch::of(static fn () => (new ChangeWindows($long->neck))->of($timeline)), '');
+        $started = hrtime(true);
+        $band = new RenderedBand();
+        WavFile::write($band->blocks($timeline), $band->samples($timeline), RenderedBand::RATE);
+        $rows[] = ['what' => 'sound of 64 bars, times faster than it plays', 'median' => round($timeline->seconds / ((hrtime(true) - $started) / 1e9), 1), 'worst' => null, 'unit' => '×', 'asked' => 'over 8 ×'];
         $taps = (new SimulatedTaps(8, -20, 12, 0.02, 1))->play($timeline, 64);
         $rows[] = self::row('lock report over 64 bars', Stopwatch::of(static fn () => (new LockReporter())->report(Take::read($taps), $timeline, $long->feel->unit)), '');
 

@@ -13,7 +13,6 @@ use Gravik\Strokes\Crossings;
 use Gravik\Strokes\HandPlan;
 use Gravik\Strokes\Measures;
 use Gravik\Strokes\SchoolAdvice;
-use Gravik\Strokes\Stroke;
 use Gravik\Strokes\TempoLimit;
 use Gravik\Strokes\Warning;
 use Gravik\Time\Ruler;
