@@ -101,6 +101,22 @@ it('reads a counted pattern, refuses what is none, takes one from the library, a
     expect($page->words('.range-bar'))->toContain('easy to');
 });
 
+it('writes a bass under the chords, and keeps both when the upper line is counted anew', function (): void {
+    $page = Stage::running()->teacher()->makeBreakdown('Two Lines', '| Dm6 | A7 |')->station(3, '.hand-wave .blade');
+    $faint = fn (): int => count($page->all('.wave-row .blade-faint'));
+    $struck = fn (): int => count($page->all('.wave-row .blade:not(.blade-air)'));
+    $chords = $struck();
+    $page->keys('v')->waitFor(fn (): bool => $faint() === $chords, 'the chords do not step back');
+    $page->keys('x', WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT, 'x');
+    $page->waitFor(fn (): bool => $struck() === $chords + 2, 'the bass is not written');
+    $page->sees('Two lines at once')->press('pick and fingers')->waitFor(fn (): bool => ! $page->says('Two lines at once'), 'the advice is not taken');
+    $page->keys('v')->fill('[aria-label="Pattern as it is counted"]', '(1) & (2) & (3) & (4) &'.WebDriverKeys::ENTER);
+    $page->waitFor(fn (): bool => $struck() === 6 && $faint() === 2, 'the bass is lost when the chords are counted anew');
+    $page->saved()->driver->navigate()->refresh();
+    $page->element('.wave-row .blade');
+    $page->waitFor(fn (): bool => $struck() === 6, 'the two lines are lost in the reload');
+});
+
 it('asks which of two versions to go on with, and loses neither', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Two Tablets', '| Dm |');
     $page->saved();

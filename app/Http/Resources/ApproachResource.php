@@ -40,7 +40,7 @@ final class ApproachResource
             'words' => self::words($approach->kind),
             'steps' => count($approach->grips),
             'from' => sprintf('bar %d, %s', intdiv($approach->fromTicks, $breakdown->meter->barTicks()) + 1, $part),
-            'grips' => array_map(static fn (Voicing $grip): array => ['symbol' => $grip->chord->text(), 'voicing' => VoicingResource::of($grip, $breakdown->neck)], $approach->grips),
+            'grips' => array_map(static fn (Voicing $grip): array => ['symbol' => $approach->kind === ApproachKind::OpenStrings ? 'open strings' : $grip->chord->text(), 'voicing' => VoicingResource::of($grip, $breakdown->neck)], $approach->grips),
         ];
     }
 

@@ -26,6 +26,7 @@ use Gravik\Neck\Tuning;
 use Gravik\Neck\TuningConverter;
 use Gravik\Neck\VoicingFinder;
 use Gravik\Strokes\AccentProfile;
+use Gravik\Strokes\CountLine;
 use Gravik\Strokes\LengthProfile;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\PatternShaper;
@@ -146,6 +147,12 @@ final readonly class Breakdown
         $groove = $meter->text() === $this->meter->text() ? $this->groove : Groove::defaultFor($meter);
 
         return $this->with(meter: $meter, pattern: (new PatternShaper())->shaped($this->pattern, $meter, $bars, $grid), groove: $groove);
+    }
+
+    /** The same breakdown with its pattern as it is counted aloud. */
+    public function counted(string $typed): self
+    {
+        return $this->with(pattern: (new PatternShaper())->recounted($this->pattern, CountLine::parse($typed, $this->meter)));
     }
 
     /** The same breakdown with other weights and lengths laid over its pattern. */

@@ -28,6 +28,19 @@ final readonly class PatternShaper
         return new Pattern($meter, $ticks, $streams);
     }
 
+    /** Its first stream as it was counted anew, over as many bars as were counted; a second stream stays under it. */
+    public function recounted(Pattern $pattern, Pattern $counted): Pattern
+    {
+        $before = [];
+        foreach ($pattern->streams[0]->strokes as $stroke) {
+            $before[$stroke->at] = $stroke;
+        }
+        $first = array_map(static fn (Stroke $stroke): Stroke => isset($before[$stroke->at]) ? $before[$stroke->at]->recounted($stroke) : $stroke, $counted->streams[0]->strokes);
+        $others = array_slice($this->shaped($pattern, $counted->meter, $counted->bars(), $pattern->grid())->streams, 1);
+
+        return new Pattern($counted->meter, $counted->ticks, [new Stream($pattern->streams[0]->name, $first), ...$others]);
+    }
+
     /** @return list<Stroke> */
     private function strokes(Stream $stream, Pattern $pattern, Meter $meter, int $ticks, int $slotTicks, int $grid): array
     {

@@ -70,6 +70,15 @@ final readonly class Stroke
         return $this->with(length: $length, keepsLength: false);
     }
 
+    /** The same stroke as it was counted anew: what a count does not say (strings, ornament, placement) stays. */
+    public function recounted(self $counted): self
+    {
+        $length = $counted->articulation === $this->articulation ? $this->length : null;
+
+        return new self($counted->at, $counted->division, $this->action, $counted->direction, $this->by, $this->strings, $counted->articulation,
+            $counted->accent, $length, $this->stoppedBy, $this->ends, $this->offsetMs, $this->ornament, $counted->chord, $counted->fixed, $this->level);
+    }
+
     /** @param list<int>|Zone $strings */
     public function striking(array|Zone $strings, Action $action, PlayedBy $by): self
     {

@@ -8,15 +8,20 @@ use Gravik\Strokes\ChordOf;
 use Gravik\Strokes\CountLine;
 use Gravik\Strokes\Direction;
 use Gravik\Strokes\HandPlanner;
+use Gravik\Strokes\Length;
 use Gravik\Strokes\LengthProfile;
 use Gravik\Strokes\Levels;
 use Gravik\Strokes\LibraryPattern;
+use Gravik\Strokes\Ornament;
+use Gravik\Strokes\OrnamentKind;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\PatternLibrary;
+use Gravik\Strokes\PatternShaper;
 use Gravik\Strokes\School;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;
 use Gravik\Strokes\StrokesException;
+use Gravik\Strokes\Zone;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\Feel;
 use Gravik\Time\Meter;
@@ -111,4 +116,21 @@ it('lays accents and lengths over a pattern', function (): void {
         ->and($accents(AccentProfile::BoomChuck, '3/4', 'x.x.x.'))->toBe([0, 2, 2])
         ->and($lengths(LengthProfile::LongDry))->toBe([null, 0.4, null, 0.4])
         ->and($lengths(LengthProfile::ReleaseAll))->toBe([0.75, 0.75, 0.75, 0.75]);
+});
+
+it('keeps what a count does not say when a pattern is counted anew, and the line under it', function (): void {
+    $pattern = new Pattern(Meter::parse('2/4'), 1920, [
+        new Stream('chords', [new Stroke(0, 2, strings: Zone::High, length: Length::ofSlot(0.5), offsetMs: 12.0, ornament: new Ornament(OrnamentKind::Drag), level: 2), new Stroke(480, 2)]),
+        new Stream('bass', [new Stroke(960, 1, strings: Zone::Bass)]),
+    ]);
+    $same = (new PatternShaper())->recounted($pattern, CountLine::parse('1! (&) 2', Meter::parse('2/4')));
+    $longer = (new PatternShaper())->recounted($pattern, CountLine::parse('1x & 2 | 1 2', Meter::parse('2/4')));
+    [$first, $new] = $same->streams[0]->strokes;
+
+    expect([$first->accent, $first->strings, $first->length?->share, $first->offsetMs, $first->ornament?->kind, $first->level])->toBe([2, Zone::High, 0.5, 12.0, OrnamentKind::Drag, 2])
+        ->and($new->at)->toBe(960)
+        ->and(array_map(static fn (Stroke $stroke): int => $stroke->at, $same->streams[1]->strokes))->toBe([960])
+        // A dead stroke has no use for the length of the ringing one.
+        ->and($longer->streams[0]->strokes[0]->length)->toBeNull()
+        ->and(array_map(static fn (Stroke $stroke): int => $stroke->at, $longer->streams[1]->strokes))->toBe([960, 2880]);
 });

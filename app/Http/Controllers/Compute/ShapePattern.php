@@ -8,7 +8,6 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Strokes\AccentProfile;
-use Gravik\Strokes\CountLine;
 use Gravik\Strokes\LengthProfile;
 use Gravik\Time\Meter;
 use Illuminate\Http\JsonResponse;
@@ -31,7 +30,7 @@ final class ShapePattern extends Controller
     {
         $breakdown = $request->breakdown();
         if ($request->filled('counted')) {
-            return new JsonResponse(['document' => $json->write($breakdown->with(pattern: CountLine::parse($request->string('counted')->toString(), $breakdown->meter)))]);
+            return new JsonResponse(['document' => $json->write($breakdown->counted($request->string('counted')->toString()))]);
         }
         if ($request->hasAny(['accents', 'lengths'])) {
             $profiled = $breakdown->profiled(
