@@ -115,6 +115,11 @@ it('writes a bass under the chords, and keeps both when the upper line is counte
     $page->saved()->driver->navigate()->refresh();
     $page->element('.wave-row .blade');
     $page->waitFor(fn (): bool => $struck() === 6, 'the two lines are lost in the reload');
+
+    expect($page->element('[aria-label="Pattern as it is counted"]')->getAttribute('value'))
+        ->toBe('(1) & (2) & (3) & (4) &')
+        ->and($page->words('.hand-tools'))->toContain('Line: strum')
+        ->and($page->words('[aria-label="Picking school"], .hand-tools'))->not->toContain('Two lines at once');
 });
 
 it('asks which of two versions to go on with, and loses neither', function (): void {
