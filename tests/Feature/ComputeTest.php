@@ -155,6 +155,16 @@ it('filters grips by kind and refuses kinds there are not', function (): void {
     $this->postJson('/api/compute/voicings', ['symbol' => 'C', 'kind' => 'open-barre'])->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, 'choose another kind'));
 });
 
+it('puts grips first that suit the line between its neighbours', function (): void {
+    $alone = $this->postJson('/api/compute/voicings', ['symbol' => 'G7', 'company' => 'with-bass', 'limit' => 24])->assertOk()->json('voicings.0.frets');
+    $beside = ['symbol' => 'Dm7', 'frets' => [null, null, 12, 14, 13, 13]];
+    $inLine = $this->postJson('/api/compute/voicings', ['symbol' => 'G7', 'company' => 'with-bass', 'limit' => 24, 'before' => $beside, 'after' => null])->assertOk()->assertJsonCount(24, 'voicings')->json('voicings.0.frets');
+
+    expect($inLine)->not->toBe($alone)->and(max(array_filter($inLine)))->toBeGreaterThan(7);
+    $this->postJson('/api/compute/voicings', ['symbol' => 'G7', 'before' => ['symbol' => 'H', 'frets' => [1, 2, 3, 4, 5, 6]]])->assertStatus(422);
+    $this->postJson('/api/compute/voicings', ['symbol' => 'G7', 'before' => ['symbol' => 'C', 'frets' => ['high']]])->assertStatus(422);
+});
+
 it('offers easier grips to a hand that cannot take the line', function (): void {
     $document = Examples::document(['key' => 'C major', 'sections' => [['name' => 'A', 'line' => '| F | C |']], 'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'F', 'frets' => [1, 3, 3, 2, 1, 1]]]]);
     $hard = $this->postJson('/api/compute/easier', ['document' => $document, 'hand' => 'small,no-barre'])->assertOk()->assertJsonPath('0.symbol', 'F')->assertJsonPath('0.why', 'it needs a barre')->json();

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Gravik\Harmony\ChordSymbol;
 use Gravik\Neck\Company;
 use Gravik\Neck\FretRange;
 use Gravik\Neck\GripKind;
 use Gravik\Neck\HandProfile;
 use Gravik\Neck\Neck;
 use Gravik\Neck\Tuning;
+use Gravik\Neck\Voicing;
 use Gravik\Neck\VoicingFinder;
 use Illuminate\Foundation\Http\FormRequest;
 
@@ -29,6 +31,11 @@ final class VoicingsRequest extends FormRequest
             'company' => ['sometimes', 'string', 'max:20'],
             'hand' => ['sometimes', 'string', 'max:60'],
             'kind' => ['sometimes', 'nullable', 'string', 'max:30'],
+            'before' => ['sometimes', 'nullable', 'array:symbol,frets'],
+            'after' => ['sometimes', 'nullable', 'array:symbol,frets'],
+            '*.symbol' => ['sometimes', 'string', 'max:40'],
+            '*.frets' => ['sometimes', 'array', 'max:8'],
+            '*.frets.*' => ['nullable', 'integer', 'between:0,24'],
             'limit' => ['sometimes', 'integer', 'min:1', 'max:'.self::MOST],
         ];
     }
@@ -49,6 +56,18 @@ final class VoicingsRequest extends FormRequest
             HandProfile::parse($this->string('hand', 'medium')->toString()),
             $this->filled('kind') ? GripKind::parse($this->string('kind')->toString()) : null,
         );
+    }
+
+    /** The grip of the line before this chord or after it; null at its ends. */
+    public function neighbour(string $side): ?Voicing
+    {
+        $symbol = $this->input("{$side}.symbol");
+        $frets = $this->input("{$side}.frets");
+        if (! is_string($symbol) || ! is_array($frets)) {
+            return null;
+        }
+
+        return $this->finder()->voicing(ChordSymbol::parse($symbol), array_map(static fn (mixed $fret): ?int => is_int($fret) ? $fret : null, array_values($frets)));
     }
 
     public function limit(): int

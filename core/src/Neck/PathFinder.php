@@ -120,6 +120,24 @@ final readonly class PathFinder
         return $this->asWished($others);
     }
 
+    /**
+     * Grips for one chord of a line, those first that cost least between the grips before and after it.
+     *
+     * @param list<Voicing> $grips in their own order, which holds where nothing lies beside them
+     *
+     * @return list<Voicing>
+     */
+    public function inLine(array $grips, ?Voicing $before, ?Voicing $after): array
+    {
+        if ($before === null && $after === null) {
+            return $grips;
+        }
+        $costs = array_map(fn (Voicing $grip): float => $this->costOf(...array_filter([$before, $grip, $after])), $grips);
+        asort($costs);
+
+        return array_map(static fn (int $place): Voicing => $grips[$place], array_keys($costs));
+    }
+
     /** The cost of any given line, by the same weights; with the way back to its first grip where it comes round again. */
     public function costOf(Voicing ...$line): float
     {

@@ -166,3 +166,15 @@ it('finds the cheapest line that comes round to its first grip again', function 
     expect($round->cost)->toEqualWithDelta(leastOfAllLines($candidates, static fn (): bool => true, loop: true), 1e-9)
         ->and($round->cost)->toBeGreaterThanOrEqual($open->cost);
 })->with([['Dm7 G7 Cmaj7 A7', 8], ['C F G', 12], ['E7', 5], ['Am F C G Em', 5]]);
+
+it('puts grips first that cost least between their neighbours', function (): void {
+    [$before, $grips, $after] = [candidatesFor('Dm7', 1)[0][0], candidatesFor('G7', 30)[0], candidatesFor('Cmaj7', 1)[0][0]];
+    $finder = new PathFinder(new Neck(Tuning::standard()));
+    $sorted = $finder->inLine($grips, $before, $after);
+    $costs = array_map(static fn (Voicing $grip): float => $finder->costOf($before, $grip, $after), $sorted);
+    $rising = $costs;
+    sort($rising);
+
+    expect($costs)->toBe($rising)->and($sorted)->toHaveCount(30)->and($finder->inLine($grips, null, null))->toBe($grips)
+        ->and($sorted[0])->toBe($finder->cheapest([[$before], $grips, [$after]])->voicings[1]);
+});

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { call } from './client'
-import type { ApproachOffer, ChordName, Families, GripChange, HardGrip, HarmonisedNote, LibraryPattern, NeckMap, OwnGrip, Remark, RiffPlace, StatedTuning, StringsPlan, Student, Voicing } from './types'
+import type { ApproachOffer, ChordName, Families, GripChange, HardGrip, HarmonisedNote, LibraryPattern, NeckMap, OwnGrip, Remark, RiffPlace, StatedTuning, StringsPlan, Student, VoicedChord, Voicing } from './types'
 import type { BreakdownCard, BreakdownDocument, Calibration, Chart, Choices, Hand, Path, Person, StoredBreakdown, Take, Timeline, Version, Voicings } from './types'
 
 /** What each computation depends on, so that a change elsewhere in the document asks nothing anew. */
@@ -60,9 +60,11 @@ export const useTimeline = (document: BreakdownDocument, tempo: number, level: n
 
 export const usePatterns = (enabled: boolean) => useQuery({ queryKey: ['patterns'], queryFn: () => call<LibraryPattern[]>('GET', 'patterns'), staleTime: Infinity, enabled })
 
-export const useVoicings = (document: Pick<BreakdownDocument, 'tuning' | 'capo' | 'company' | 'path'>, symbol: string | null, kind = '') => {
+const inLine = (chord: VoicedChord | undefined) => (chord === undefined ? null : { symbol: chord.symbol, frets: chord.voicing.frets })
+
+export const useVoicings = (document: Pick<BreakdownDocument, 'tuning' | 'capo' | 'company' | 'path'>, symbol: string | null, kind = '', beside: { before: VoicedChord | undefined; after: VoicedChord | undefined } = { before: undefined, after: undefined }) => {
   const { tuning, capo, company, path } = document
-  const asked = { symbol, tuning, capo, company, frets: path?.window ?? '0-15', ...(path?.strings ? { strings: path.strings } : {}), ...(kind === '' ? {} : { kind }), limit: 24 }
+  const asked = { symbol, tuning, capo, company, frets: path?.window ?? '0-15', ...(path?.strings ? { strings: path.strings } : {}), ...(kind === '' ? {} : { kind }), before: inLine(beside.before), after: inLine(beside.after), limit: 24 }
   return useQuery({
     queryKey: ['compute', 'voicings', asked],
     queryFn: ({ signal }) => call<Voicings>('POST', 'compute/voicings', asked, signal),

@@ -8,6 +8,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\VoicingsRequest;
 use App\Http\Resources\VoicingResource;
 use Gravik\Harmony\ChordSymbol;
+use Gravik\Neck\PathFinder;
 use Gravik\Neck\Voicing;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -23,6 +24,8 @@ final class FindVoicings extends Controller
         new OA\Property(property: 'company', type: 'string'),
         new OA\Property(property: 'hand', type: 'string'),
         new OA\Property(property: 'kind', type: 'string', nullable: true),
+        new OA\Property(property: 'before', description: 'the grip before it in the line: then those that suit the line come first', type: 'object', nullable: true, properties: [new OA\Property(property: 'symbol', type: 'string'), new OA\Property(property: 'frets', type: 'array', items: new OA\Items(type: 'integer', nullable: true))]),
+        new OA\Property(property: 'after', description: 'the grip after it', type: 'object', nullable: true, properties: [new OA\Property(property: 'symbol', type: 'string'), new OA\Property(property: 'frets', type: 'array', items: new OA\Items(type: 'integer', nullable: true))]),
         new OA\Property(property: 'limit', type: 'integer'),
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(required: ['symbol', 'count', 'voicings'], properties: [
         new OA\Property(property: 'symbol', type: 'string'),
@@ -33,12 +36,13 @@ final class FindVoicings extends Controller
     {
         $chord = ChordSymbol::parse($request->string('symbol')->toString());
         $neck = $request->neck();
-        $found = $request->finder()->find($chord, $request->limit());
+        $found = $request->finder()->find($chord, max($request->limit(), PathFinder::CANDIDATES));
+        $best = (new PathFinder($neck))->inLine($found->best, $request->neighbour('before'), $request->neighbour('after'));
 
         return new JsonResponse([
             'symbol' => $chord->text(),
             'count' => $found->count,
-            'voicings' => array_map(static fn (Voicing $voicing): array => VoicingResource::of($voicing, $neck), $found->best),
+            'voicings' => array_map(static fn (Voicing $voicing): array => VoicingResource::of($voicing, $neck), array_slice($best, 0, $request->limit())),
         ]);
     }
 }

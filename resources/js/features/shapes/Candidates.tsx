@@ -25,7 +25,7 @@ export function Candidates({ voicings, count, refusal, inUse, onLook, busy, kind
       <Select aria-label="Kind of grip" className="kind-select" value={kind} onChange={onKind} options={[{ value: '', label: 'any kind of grip' }, ...kinds.map(({ slug, name }) => ({ value: slug, label: name }))]} />
       {refusal !== null && <p role="alert" className="finding finding-off">{refusal}</p>}
       <p className="muted" hidden={refusal !== null}>
-        {count} grips fit this hand; the {voicings.length} that suit best. <kbd>←</kbd> <kbd>→</kbd> walk and sound them.
+        {count} fit this hand; the {voicings.length} best in this line <kbd>←</kbd> <kbd>→</kbd>
       </p>
       <div ref={list} className="candidate-list" role="listbox" aria-label="Grips">
         {voicings.map((voicing) => (
@@ -34,6 +34,7 @@ export function Candidates({ voicings, count, refusal, inUse, onLook, busy, kind
             <span>
               <b>{voicing.frets.map((fret) => fret ?? 'x').join(' ')}</b>
               <small>{voicing.degrees.filter((degree) => degree !== null).join(' ')}</small>
+              <small className="fingers">{voicing.fingers.map((finger) => (finger === null ? 'x' : finger === 0 ? '○' : finger)).join(' ')}</small>
               <span className="difficulty" title={`difficulty ${voicing.difficulty.toFixed(1)}`}>
                 <i style={{ width: Math.min(90, 22 * voicing.difficulty) }} />
               </span>

@@ -50,7 +50,8 @@ export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink,
         </tbody>
       </table>
       <p className="muted">
-        Spans {Math.round(voicing.span_mm)} mm · difficulty {voicing.difficulty.toFixed(1)}
+        {voicing.root != null && voicing.family !== null && !voicing.degrees.includes('R') && `Sits in the ${voicing.family} shape barre chord: root unplayed on string ${voicing.root.string}, ${voicing.root.fret === 0 ? 'open' : `fret ${voicing.root.fret}`}. `}
+        Spans {Math.round(voicing.span_mm)} mm, difficulty {voicing.difficulty.toFixed(1)}
       </p>
       <span className="difficulty-parts" role="img" aria-label={parts.map(([name, part]) => `${name} ${part.toFixed(1)}`).join(', ')}>
         {parts.map(([name, part]) => (

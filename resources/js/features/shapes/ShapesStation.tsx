@@ -51,7 +51,7 @@ export default function ShapesStation() {
   const chords = useMemo(() => path.data?.chords ?? [], [path.data])
   const index = Math.min(chosen, chords.length - 1)
   const current = chords[index] ?? null
-  const voicings = useVoicings(document, current?.symbol ?? null, kind)
+  const voicings = useVoicings(document, current?.symbol ?? null, kind, { before: chords[index - 1], after: chords[index + 1] })
   const list = useMemo(() => ordered(voicings.error === null ? (voicings.data?.voicings ?? []) : [], current, kind === ''), [voicings.data, voicings.error, current, kind])
   const inUse = tried ?? current?.voicing ?? null
   const place = list.findIndex((voicing) => inUse !== null && sameFrets(voicing.frets, inUse.frets))
