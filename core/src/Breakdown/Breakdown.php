@@ -16,10 +16,14 @@ use Gravik\Chart\FormVoicer;
 use Gravik\Chart\Pin;
 use Gravik\Chart\Section;
 use Gravik\Chart\VoicedForm;
+use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
 use Gravik\Neck\Company;
 use Gravik\Neck\HandProfile;
+use Gravik\Neck\HarmonisedNote;
+use Gravik\Neck\Harmoniser;
 use Gravik\Neck\Neck;
+use Gravik\Neck\NeckException;
 use Gravik\Neck\PathFinder;
 use Gravik\Neck\PathWishes;
 use Gravik\Neck\Tuning;
@@ -147,6 +151,32 @@ final readonly class Breakdown
         $groove = $meter->text() === $this->meter->text() ? $this->groove : Groove::defaultFor($meter);
 
         return $this->with(meter: $meter, pattern: (new PatternShaper())->shaped($this->pattern, $meter, $bars, $grid), groove: $groove);
+    }
+
+    /**
+     * A typed melody in double stops over the chords of the form, which share the notes of their bar evenly; over a
+     * silent bar, and beyond the end, the tonic stands in.
+     *
+     * @param int $bar of the form that the melody begins in, from 0
+     *
+     * @return list<HarmonisedNote>
+     *
+     * @throws NeckException where the melody cannot be read, or does not lie on the neck
+     */
+    public function harmonised(string $melody, int $bar): array
+    {
+        $harmoniser = new Harmoniser($this->neck, $this->key);
+        $form = $this->form();
+        $tonic = ChordSymbol::parse($this->key->tonic->text());
+        $line = [];
+        foreach ($harmoniser->parse($melody) as $place => $notes) {
+            $chords = $form->chordsOfBar($bar + $place);
+            foreach ($notes as $order => $midi) {
+                $line[] = [$midi, $chords === [] ? $tonic : $chords[intdiv($order * count($chords), count($notes))]];
+            }
+        }
+
+        return $harmoniser->harmonise($line);
     }
 
     /** The same breakdown with its pattern as it is counted aloud. */

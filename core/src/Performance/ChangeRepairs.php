@@ -23,9 +23,12 @@ final readonly class ChangeRepairs
 
     public function __construct(private Performer $performer = new Performer()) {}
 
-    /** @return list<ChangeRepair> the smallest change to what is heard first */
+    /** @return list<ChangeRepair> the smallest change to what is heard first; none where the change fits already */
     public function of(Breakdown $breakdown, Timeline $timeline, ChangeWindow $window): array
     {
+        if ($window->fits()) {
+            return [];
+        }
         $offers = array_filter([
             $this->shorter($breakdown, $window),
             $this->nearer($breakdown, $timeline, $window),

@@ -44,6 +44,17 @@ final readonly class ChangeWindows
         return $windows;
     }
 
+    /** @return list<ChangeWindow> the same change with the same time comes again and again in a tune: each once, where it comes first */
+    public function different(Timeline $timeline): array
+    {
+        $different = [];
+        foreach ($this->of($timeline) as $window) {
+            $different[$window->from->text().'>'.$window->to->text().'@'.round($window->haveMs)] ??= $window;
+        }
+
+        return array_values($different);
+    }
+
     /** What a change to this grip needs, in ms; 0 where no finger moves. */
     public function needMs(Voicing $from, Voicing $to): float
     {

@@ -68,3 +68,8 @@ it('carries an approach to another key with its chord', function (): void {
 
     expect($moved->approaches[0]->symbol)->toBe('B♭7')->and($moved->approacher()->all($moved->voiced(), $moved->approaches))->toHaveCount(1);
 });
+
+it('lays a melody over the chords of its bars, and over the tonic where there is none', function (): void {
+    $chords = array_map(static fn ($note): string => $note->chord->text(), line('| Em Am | N.C. |')->harmonised('E4 G4 A4 C5 | B4 | G4', 0));
+    expect($chords)->toBe(['Em', 'Em', 'Am', 'Am', 'E', 'E']);
+});

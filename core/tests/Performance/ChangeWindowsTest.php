@@ -84,3 +84,12 @@ it('offers repairs that make the change fit when they are played, and none that 
         expect($again === [] || $again[0]->fits())->toBeTrue();
     }
 });
+
+it('shows a change that comes again and again once, and repairs none that fits', function (): void {
+    $breakdown = Examples::breakdown(['key' => 'C major', 'tempo' => 60, 'sections' => [['name' => 'A', 'line' => '| F | B♭ | F | B♭ | F |']]], 'x.x.x.x.');
+    $timeline = (new Performer())->perform($breakdown);
+    $windows = (new ChangeWindows($breakdown->neck))->different($timeline);
+
+    expect(count((new ChangeWindows($breakdown->neck))->of($timeline)))->toBe(4)->and(count($windows))->toBeLessThan(4)
+        ->and($windows[0]->fits())->toBeTrue()->and((new ChangeRepairs())->of($breakdown, $timeline, $windows[0]))->toBe([]);
+});

@@ -7,8 +7,6 @@ namespace App\Http\Controllers\Compute;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\MelodyResource;
-use Gravik\Harmony\ChordSymbol;
-use Gravik\Neck\Harmoniser;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -21,17 +19,8 @@ final class HarmoniseMelody extends Controller
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/HarmonisedNote')))])]
     public function __invoke(DocumentRequest $request): JsonResponse
     {
-        $breakdown = $request->breakdown();
-        $form = $breakdown->form();
-        $melody = [];
-        $harmoniser = new Harmoniser($breakdown->neck, $breakdown->key);
-        foreach ($harmoniser->parse($request->string('melody')->toString()) as $place => $notes) {
-            $chords = $form->chordsOfBar(max(0, $request->integer('bar')) + $place);
-            foreach ($notes as $order => $midi) {
-                $melody[] = [$midi, $chords === [] ? ChordSymbol::parse($breakdown->key->tonic->text()) : $chords[intdiv($order * count($chords), count($notes))]];
-            }
-        }
+        $line = $request->breakdown()->harmonised($request->string('melody')->toString(), max(0, $request->integer('bar')));
 
-        return new JsonResponse(array_map(MelodyResource::note(...), $harmoniser->harmonise($melody)));
+        return new JsonResponse(array_map(MelodyResource::note(...), $line));
     }
 }

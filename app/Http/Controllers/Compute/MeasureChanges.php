@@ -9,6 +9,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\ChangeResource;
 use Gravik\Performance\ChangeRepairs;
+use Gravik\Performance\ChangeWindow;
 use Gravik\Performance\ChangeWindows;
 use Gravik\Performance\Performer;
 use Illuminate\Http\JsonResponse;
@@ -24,13 +25,8 @@ final class MeasureChanges extends Controller
     {
         $breakdown = $request->breakdown();
         $timeline = $performer->perform($breakdown, $request->tempo(), $voiced->of($breakdown));
-        $answers = [];
-        foreach ((new ChangeWindows($breakdown->neck))->of($timeline) as $window) {
-            // The same change comes again and again in a tune: it is shown, and repaired, once.
-            $answers[$window->from->text().'>'.$window->to->text().'@'.round($window->haveMs)] ??= [$window, $window->fits()];
-        }
-        $shown = array_map(static fn (array $answer): array => ChangeResource::of($breakdown, $answer[0], $answer[1] ? [] : $repairs->of($breakdown, $timeline, $answer[0])), array_values($answers));
+        $windows = (new ChangeWindows($breakdown->neck))->different($timeline);
 
-        return new JsonResponse($shown);
+        return new JsonResponse(array_map(static fn (ChangeWindow $window): array => ChangeResource::of($breakdown, $window, $repairs->of($breakdown, $timeline, $window)), $windows));
     }
 }
