@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Gravik\Breakdown\Breakdown;
-use Gravik\Performance\ChangeRepair;
+use Gravik\Performance\Repair;
 use Gravik\Performance\ChangeWindow;
 use OpenApi\Attributes as OA;
 
@@ -31,7 +31,7 @@ use OpenApi\Attributes as OA;
 final class ChangeResource
 {
     /**
-     * @param list<ChangeRepair> $repairs
+     * @param list<Repair> $repairs
      *
      * @return array<string, mixed>
      */
@@ -50,7 +50,7 @@ final class ChangeResource
             'stay' => $window->stay,
             'slide' => $window->slide,
             'common' => $window->common,
-            'repairs' => array_map(static fn (ChangeRepair $repair): array => ['text' => $repair->text, 'change' => DocumentChange::between($breakdown, $repair->breakdown)], $repairs),
+            'repairs' => array_map(static fn (Repair $repair): array => ['text' => $repair->text, 'change' => DocumentChange::between($breakdown, $repair->breakdown)], $repairs),
         ];
     }
 }

@@ -6,7 +6,6 @@ namespace App\Http\Resources;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Strokes\AirStroke;
-use Gravik\Strokes\ChordOf;
 use Gravik\Strokes\Counting;
 use Gravik\Strokes\CountLine;
 use Gravik\Strokes\Crossings;
@@ -25,7 +24,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'beats', description: 'where it sounds, swing included', type: 'number'),
     new OA\Property(property: 'kind', type: 'string', enum: ['ring', 'short', 'palm-mute', 'chuck', 'ghost', 'air']),
     new OA\Property(property: 'accent', type: 'integer'),
-    new OA\Property(property: 'push', description: 'whether it sounds the next chord', type: 'boolean'),
+    new OA\Property(property: 'chord', description: 'whether it sounds the grip held, the next one (a push) or the open strings; none for air', type: 'string', enum: ['this', 'next', 'open']),
     new OA\Property(property: 'stream', description: 'which line of the pattern it belongs to, from 0; none for air', type: 'integer'),
 ])]
 #[OA\Schema(schema: 'HandSlot', required: ['slot', 'at', 'beats', 'syllable', 'on_beat'], properties: [
@@ -34,11 +33,6 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'beats', type: 'number'),
     new OA\Property(property: 'syllable', type: 'string'),
     new OA\Property(property: 'on_beat', type: 'boolean'),
-])]
-#[OA\Schema(schema: 'HandWarning', required: ['kind', 'text', 'at'], properties: [
-    new OA\Property(property: 'kind', type: 'string'),
-    new OA\Property(property: 'text', type: 'string'),
-    new OA\Property(property: 'at', type: 'array', items: new OA\Items(type: 'integer')),
 ])]
 #[OA\Schema(schema: 'HandSketch', required: ['beats', 'beats_a_bar', 'p', 'strokes'], properties: [
     new OA\Property(property: 'beats', description: 'length of the pattern', type: 'integer'),
@@ -101,7 +95,7 @@ final class HandResource
             'grid' => $grid,
             'sketch' => self::sketch($breakdown, $hand, $ruler),
             'slots' => $slots,
-            'warnings' => array_map(static fn (Warning $warning): array => ['kind' => $warning->kind, 'text' => $warning->text, 'at' => $warning->at], $hand->warnings),
+            'warnings' => array_map(static fn (Warning $warning): array => WarningResource::of($breakdown, $warning, $ruler->tempo), $hand->warnings),
             'counted' => CountLine::write($breakdown->pattern),
             'advice' => ['school' => $advice->school->value, 'reason' => $advice->reason],
             'limit' => $limit === null ? null : ['easy_to' => round($limit->easyTo, 1), 'hard_to' => round($limit->hardTo, 1), 'why' => $limit->why],
@@ -127,7 +121,7 @@ final class HandResource
                     'beats' => round($ruler->beatsAt($stroke->at, $stroke->division), 6),
                     'kind' => $stroke->articulation->value,
                     'accent' => $stroke->accent,
-                    'push' => $stroke->chord === ChordOf::Next,
+                    'chord' => $stroke->chord->value,
                     'stream' => $number,
                 ];
             }
@@ -139,7 +133,6 @@ final class HandResource
             'beats' => round($ruler->beatsAt($stroke->at, $stroke->division), 6),
             'kind' => 'air',
             'accent' => 0,
-            'push' => false,
         ], $hand->air);
         $all = [...$struck, ...$air];
         usort($all, static fn (array $a, array $b): int => $a['at'] <=> $b['at']);

@@ -9,6 +9,7 @@ use Gravik\Performance\Event;
 use Gravik\Performance\PlayedStroke;
 use Gravik\Performance\StrokeFaults;
 use Gravik\Performance\Timeline;
+use Gravik\Strokes\Warning;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'TimedEvent', required: ['part', 't', 'dur', 'pitch', 'velocity', 'kind'], properties: [
@@ -55,7 +56,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimedStroke')),
     new OA\Property(property: 'events', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimedEvent')),
     new OA\Property(property: 'feel_words', type: 'string'),
-    new OA\Property(property: 'warnings', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandWarning')),
+    new OA\Property(property: 'warnings', description: 'strokes that the grips cannot take', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandWarning')),
 ])]
 final class TimelineResource
 {
@@ -87,7 +88,7 @@ final class TimelineResource
             'strokes' => array_map(static fn (PlayedStroke $stroke): array => self::stroke($stroke, $timeline->hand->pattern->ticks), $timeline->strokes),
             'events' => self::events($timeline),
             'feel_words' => \App\Documents\FeelWords::of($breakdown->feel, $ruler->tempo),
-            'warnings' => array_map(static fn ($warning): array => ['kind' => $warning->kind, 'text' => $warning->text, 'at' => $warning->at], [...$timeline->hand->warnings, ...(new StrokeFaults())->of($timeline->voiced, $timeline->hand)]),
+            'warnings' => array_map(static fn (Warning $warning): array => WarningResource::of($breakdown, $warning, $ruler->tempo, $timeline->voiced), (new StrokeFaults())->of($timeline->voiced, $timeline->hand)),
         ];
     }
 

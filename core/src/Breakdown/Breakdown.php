@@ -139,10 +139,10 @@ final readonly class Breakdown
      * @param ?list<Pin>               $pins
      * @param ?list<Approach>          $approaches
      */
-    public function with(?Key $key = null, ?Meter $meter = null, ?Neck $neck = null, ?array $sections = null, ?array $pins = null, ?Pattern $pattern = null, ?Groove $groove = null, ?array $approaches = null): self
+    public function with(?Key $key = null, ?Meter $meter = null, ?Neck $neck = null, ?array $sections = null, ?array $pins = null, ?Pattern $pattern = null, ?Groove $groove = null, ?array $approaches = null, ?School $school = null, ?Feel $feel = null): self
     {
-        return new self($this->title, $this->genre, $key ?? $this->key, $meter ?? $this->meter, $this->tempo, $this->feel, $neck ?? $this->neck, $this->company, $sections ?? $this->sections,
-            $pins ?? $this->pins, $pattern ?? $this->pattern, $this->school, $groove ?? $this->groove, $this->parts, $this->notes, $this->wishes, $approaches ?? $this->approaches);
+        return new self($this->title, $this->genre, $key ?? $this->key, $meter ?? $this->meter, $this->tempo, $feel ?? $this->feel, $neck ?? $this->neck, $this->company, $sections ?? $this->sections,
+            $pins ?? $this->pins, $pattern ?? $this->pattern, $school ?? $this->school, $groove ?? $this->groove, $this->parts, $this->notes, $this->wishes, $approaches ?? $this->approaches);
     }
 
     /** The same breakdown with its pattern laid out anew; in another meter it takes that meter's first groove. */

@@ -71,7 +71,7 @@ final readonly class Approacher
         }
         $offsets = $kind->offsets($steps);
         $grips = $offsets === null
-            ? [$this->finder->voicing($target->chord, array_map(static fn (): int => 0, $this->neck->openMidi()))]
+            ? [$this->finder->openStrings($target->chord)]
             : array_map(fn (int $offset): ?Voicing => $this->mover->moved($target, $offset), $offsets);
         $there = array_values(array_filter($grips));
 

@@ -114,6 +114,15 @@ final readonly class VoicingFinder
         );
     }
 
+    /** The strings as they are when no finger lies on them. */
+    public function openStrings(ChordSymbol $over): Voicing
+    {
+        $open = $this->neck->openMidi();
+        $none = array_fill(0, count($open), 0);
+
+        return new Voicing($over, $none, $none, [], $open, 0.0, 0, [], []);
+    }
+
     /**
      * What each grip within this hand's reach costs at least, whatever its fingering.
      *

@@ -23,7 +23,7 @@ final readonly class ChangeRepairs
 
     public function __construct(private Performer $performer = new Performer()) {}
 
-    /** @return list<ChangeRepair> the smallest change to what is heard first; none where the change fits already */
+    /** @return list<Repair> the smallest change to what is heard first; none where the change fits already */
     public function of(Breakdown $breakdown, Timeline $timeline, ChangeWindow $window): array
     {
         if ($window->fits()) {
@@ -37,7 +37,7 @@ final readonly class ChangeRepairs
         ]);
         $where = $window->first->formTick;
 
-        return array_values(array_filter($offers, function (ChangeRepair $offer) use ($where, $timeline): bool {
+        return array_values(array_filter($offers, function (Repair $offer) use ($where, $timeline): bool {
             $voiced = $offer->grips === null ? $timeline->voiced : $offer->breakdown->voicer()->voiceWith($timeline->voiced->form, $offer->breakdown->pins, $offer->grips);
             $played = $this->performer->perform($offer->breakdown, $timeline->ruler->tempo, $voiced);
             foreach ((new ChangeWindows($offer->breakdown->neck))->of($played) as $again) {
@@ -50,7 +50,7 @@ final readonly class ChangeRepairs
         }));
     }
 
-    private function shorter(Breakdown $breakdown, ChangeWindow $window): ?ChangeRepair
+    private function shorter(Breakdown $breakdown, ChangeWindow $window): ?Repair
     {
         $slot = $window->first->t - $window->last->t;
         $ticks = $window->first->formTick - $window->last->formTick;
@@ -60,15 +60,15 @@ final readonly class ChangeRepairs
         }
         $length = Length::ofTicks(max(1, (int) floor(0.97 * $share * $ticks)));
 
-        return new ChangeRepair(sprintf('Let the last stroke go after %d %% of its time', (int) round(97 * $share)), $this->withStroke($breakdown, $window, static fn (Stroke $stroke): Stroke => $stroke->lasting($length)));
+        return new Repair(sprintf('Let the last stroke go after %d %% of its time', (int) round(97 * $share)), $this->withStroke($breakdown, $window, static fn (Stroke $stroke): Stroke => $stroke->lasting($length)));
     }
 
-    private function chuck(Breakdown $breakdown, ChangeWindow $window): ChangeRepair
+    private function chuck(Breakdown $breakdown, ChangeWindow $window): Repair
     {
-        return new ChangeRepair('Make the last stroke a dead one', $this->withStroke($breakdown, $window, static fn (Stroke $stroke): Stroke => $stroke->articulated(Articulation::Chuck)));
+        return new Repair('Make the last stroke a dead one', $this->withStroke($breakdown, $window, static fn (Stroke $stroke): Stroke => $stroke->articulated(Articulation::Chuck)));
     }
 
-    private function openStrings(Breakdown $breakdown, Timeline $timeline, ChangeWindow $window): ?ChangeRepair
+    private function openStrings(Breakdown $breakdown, Timeline $timeline, ChangeWindow $window): ?Repair
     {
         $ticks = $window->first->formTick - $window->last->formTick;
         $chord = $timeline->voiced->form->chords[$window->chord];
@@ -77,10 +77,10 @@ final readonly class ChangeRepairs
         }
         $approach = new Approach($chord->section, $chord->bar, $chord->at, $chord->chord->text(), ApproachKind::OpenStrings, 1, $ticks);
 
-        return new ChangeRepair('Strike the open strings while the hand travels', $breakdown->with(approaches: [...$breakdown->approaches, $approach]));
+        return new Repair('Strike the open strings while the hand travels', $breakdown->with(approaches: [...$breakdown->approaches, $approach]));
     }
 
-    private function nearer(Breakdown $breakdown, Timeline $timeline, ChangeWindow $window): ?ChangeRepair
+    private function nearer(Breakdown $breakdown, Timeline $timeline, ChangeWindow $window): ?Repair
     {
         $windows = new ChangeWindows($breakdown->neck);
         $chord = $timeline->voiced->form->chords[$window->chord];
@@ -92,7 +92,7 @@ final readonly class ChangeRepairs
                 $others = array_values(array_filter($breakdown->pins, static fn (Pin $pin): bool => ! $pin->belongsTo($chord) && ! $pin->belongsTo($before)));
                 $pins = [...$others, self::pin($before, $window->from->frets), self::pin($chord, $grip->frets)];
 
-                return new ChangeRepair("Hold {$chord->chord->text()} as {$grip->text()}, which is nearer", $breakdown->with(pins: $pins), array_values(array_replace($grips, [$window->chord => $grip->frets])));
+                return new Repair("Hold {$chord->chord->text()} as {$grip->text()}, which is nearer", $breakdown->with(pins: $pins), array_values(array_replace($grips, [$window->chord => $grip->frets])));
             }
         }
 

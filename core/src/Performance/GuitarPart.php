@@ -33,6 +33,7 @@ final readonly class GuitarPart
         $slotTicks = $hand->pattern->slotTicks();
         $barTicks = $breakdown->meter->barTicks();
         $strokes = $hand->pattern->strokes();
+        $finder = $breakdown->finder();
         $approaches = $breakdown->approaches === [] ? [] : $breakdown->approacher()->all($voiced, $breakdown->approaches);
         $placed = array_merge([], ...array_map(static fn (PlacedApproach $approach): array => (new ApproachStrokes($ruler, $clock, $slotTicks, $part->offsetMs))->of($approach), $approaches));
         for ($start = 0; $start < $voiced->form->ticks(); $start += $hand->pattern->ticks) {
@@ -46,7 +47,8 @@ final readonly class GuitarPart
                 if ($chord === null || $walksIn) {
                     continue;
                 }
-                $voicing = $voiced->path->voicings[$chord];
+                $grip = $voiced->path->voicings[$chord];
+                $voicing = $stroke->chord === ChordOf::Open ? $finder->openStrings($grip->chord) : $grip;
                 $strings = ZoneStrings::of($stroke, $voicing);
                 if ($strings !== []) {
                     $t = $ruler->secondsAt($tick, $stroke->division) + ($stroke->offsetMs + $part->offsetMs) / 1000;

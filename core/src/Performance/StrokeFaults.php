@@ -6,6 +6,7 @@ namespace Gravik\Performance;
 
 use Gravik\Chart\VoicedForm;
 use Gravik\Performance\Internal\ZoneStrings;
+use Gravik\Strokes\ChordOf;
 use Gravik\Strokes\Counting;
 use Gravik\Strokes\HandPlan;
 use Gravik\Strokes\OrnamentKind;
@@ -35,7 +36,7 @@ final readonly class StrokeFaults
     {
         $silent = [];
         $below = [];
-        foreach ($voiced->path->voicings as $voicing) {
+        foreach ($stroke->chord === ChordOf::Open ? [] : $voiced->path->voicings as $voicing) {
             $strings = ZoneStrings::of($stroke, $voicing);
             if ($strings === []) {
                 $silent[$voicing->chord->text()] = true;
@@ -46,23 +47,12 @@ final readonly class StrokeFaults
                 }
             }
         }
-        $slot = $this->slot($hand, $stroke);
+        $slot = 'The stroke on '.Counting::place($hand->pattern, $stroke->at);
 
         return match (true) {
             $silent !== [] => new Warning('silent-strings', sprintf('%s strikes strings that the grip of %s mutes. Choose another zone, or another grip.', $slot, implode(', ', array_keys($silent))), [$stroke->at]),
             $below !== [] => new Warning('below-the-nut', sprintf('%s slides below the nut on %s. Slide from a nearer fret, or take a grip higher up.', $slot, implode(', ', array_keys($below))), [$stroke->at]),
             default => null,
         };
-    }
-
-    private function slot(HandPlan $hand, Stroke $stroke): string
-    {
-        $pattern = $hand->pattern;
-        $grid = $pattern->grid();
-        $syllables = Counting::syllables($pattern->meter, $grid);
-        $slot = intdiv($stroke->at % $pattern->meter->barTicks(), intdiv($pattern->meter->beatTicks(), $grid));
-        $beat = intdiv($slot, $grid) + 1;
-
-        return $slot % $grid === 0 ? "The stroke on beat {$beat}" : "The stroke on the “{$syllables[$slot]}” of beat {$beat}";
     }
 }

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Gravik\Strokes;
 
-/** Whether a stroke belongs to the chord it sounds over or is a push to the next one. */
+/** Which grip a stroke sounds: the one held, the next one (a push), or none: the open strings while the hand travels. */
 enum ChordOf: string
 {
     case This = 'this';
     case Next = 'next';
+    case Open = 'open';
 }

@@ -10,11 +10,11 @@ use Gravik\Words;
 /**
  * A pattern typed as it is counted aloud: "1 & (2) & 3 & (4) &". What is said is struck, what stands in brackets passes
  * through air. A sign after a syllable says how: ! accented (!! and !!! harder), x dead, ~ ghost, . short, _ palm-muted,
- * > belongs to the next chord, v and ^ fix down and up. Each beat is divided by the syllables in it; | is for the eye.
+ * > belongs to the next chord, o sounds the open strings, v and ^ fix down and up. Each beat is divided by the syllables in it; | is for the eye.
  */
 final readonly class CountLine
 {
-    private const SIGNS = '/^(\()?(\d|&|e|a|trip|let|ta)(\))?([!x~._>v^]*)$/u';
+    private const SIGNS = '/^(\()?(\d|&|e|a|trip|let|ta)(\))?([!x~._>ov^]*)$/u';
 
     /** syllable => where it lies in a beat divided so: division => slot */
     private const PLACES = [
@@ -155,7 +155,7 @@ final readonly class CountLine
         $direction = $has('v') ? Direction::Down : ($has('^') ? Direction::Up : null);
         $accent = $articulation === Articulation::Ghost ? 0 : min(Stroke::STRONGEST_ACCENT, 1 + substr_count($signs, '!'));
 
-        return new Stroke($at, $division, direction: $direction, articulation: $articulation, accent: $accent, chord: $has('>') ? ChordOf::Next : ChordOf::This, fixed: $direction === null ? [] : ['direction']);
+        return new Stroke($at, $division, direction: $direction, articulation: $articulation, accent: $accent, chord: $has('>') ? ChordOf::Next : ($has('o') ? ChordOf::Open : ChordOf::This), fixed: $direction === null ? [] : ['direction']);
     }
 
     private static function signs(Stroke $stroke): string
@@ -166,6 +166,10 @@ final readonly class CountLine
             Articulation::Short => '.',
             Articulation::PalmMute => '_',
             Articulation::Ring => '',
-        }.($stroke->chord === ChordOf::Next ? '>' : '').($stroke->hasFixed('direction') ? ($stroke->direction === Direction::Up ? '^' : 'v') : '');
+        }.match ($stroke->chord) {
+            ChordOf::This => '',
+            ChordOf::Next => '>',
+            ChordOf::Open => 'o',
+        }.($stroke->hasFixed('direction') ? ($stroke->direction === Direction::Up ? '^' : 'v') : '');
     }
 }

@@ -41,4 +41,16 @@ final readonly class Counting
 
         return $bar;
     }
+
+    /** Where a tick of a pattern lies, as people say it: beat 2, the “&” of beat 3 in bar 2. */
+    public static function place(Pattern $pattern, int $at): string
+    {
+        $meter = $pattern->meter;
+        $grid = $pattern->grid();
+        $slot = intdiv($at % $meter->barTicks(), intdiv($meter->beatTicks(), $grid));
+        $beat = 'beat '.(intdiv($slot, $grid) + 1).($pattern->bars() === 1 ? '' : ' in bar '.(intdiv($at, $meter->barTicks()) + 1));
+        $syllable = self::syllables($meter, $grid)[$slot];
+
+        return $slot % $grid === 0 ? $beat : "the “{$syllable}” of {$beat}";
+    }
 }

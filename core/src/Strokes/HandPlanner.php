@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Strokes;
 
+use Gravik\Strokes\Internal\Faults;
 use Gravik\Strokes\Internal\Pendulum;
 use Gravik\Strokes\Internal\Turns;
 use Gravik\Time\Feel;
@@ -51,7 +52,7 @@ final readonly class HandPlanner
         if ($against !== [] && $school === School::Pendulum) {
             $warnings[] = new Warning('breaks-the-swing', sprintf('%d %s against the swing of the hand: it has to stop or double back there.', count($against), count($against) === 1 ? 'stroke goes' : 'strokes go'), $against);
         }
-        array_push($warnings, ...$this->faults($pattern, $school));
+        array_push($warnings, ...Faults::of($pattern, $school));
         $bar = $ruler->seconds($pattern->meter->beats());
         $same = max(TempoLimit::busiest($pattern, Direction::Down), TempoLimit::busiest($pattern, Direction::Up)) / $bar;
         if ($same > TempoLimit::SAME_DIRECTION['easy']) {
@@ -68,41 +69,6 @@ final readonly class HandPlanner
         $short = $feel->tooShortMs($ruler->tempo);
         if ($short !== null) {
             $warnings[] = new Warning('short-note', sprintf('The short note of the swing is only %d ms at this tempo, too short to be heard as swing. A straighter feel would speak.', (int) round($short)));
-        }
-
-        return $warnings;
-    }
-
-    /**
-     * What a school cannot do: a thumb that plays twice in a beat, or leaves the beat of a triplet to the fingers.
-     *
-     * @return list<Warning>
-     */
-    private function faults(Pattern $pattern, School $school): array
-    {
-        if ($school !== School::ThumbFingers) {
-            return [];
-        }
-        $beat = $pattern->meter->beatTicks();
-        $thumbs = [];
-        $triplets = [];
-        foreach ($pattern->strokes() as $stroke) {
-            $number = intdiv($stroke->at, $beat);
-            if (Turns::isBass($stroke)) {
-                $thumbs[$number][] = $stroke->at;
-            }
-            if ($stroke->division % 3 === 0) {
-                $triplets[$number] = true;
-            }
-        }
-        $doubled = array_merge([], ...array_filter($thumbs, static fn (array $inBeat): bool => count($inBeat) > 1));
-        $left = array_map(static fn (int $number): int => $number * $beat, array_keys(array_diff_key($triplets, $thumbs)));
-        $warnings = [];
-        if ($doubled !== []) {
-            $warnings[] = new Warning('thumb-doubles', 'The thumb plays twice within a beat: it keeps one note a beat, and the fingers take what lies between.', $doubled);
-        }
-        if ($left !== []) {
-            $warnings[] = new Warning('thumb-missing', 'In triplets the thumb still plays once a beat: give it the first third.', $left);
         }
 
         return $warnings;

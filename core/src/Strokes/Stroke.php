@@ -92,15 +92,33 @@ final readonly class Stroke
         return $this->with(keepsOrnament: false);
     }
 
-    private function with(?int $at = null, ?int $division = null, ?Direction $direction = null, ?Articulation $articulation = null, ?int $accent = null, ?Length $length = null, bool $keepsLength = true, bool $keepsOrnament = true): self
+    public function ornamented(Ornament $ornament): self
+    {
+        return $this->with(ornament: $ornament, keepsOrnament: false);
+    }
+
+    /** With this field given back to the school. */
+    public function freed(string $field): self
+    {
+        return $this->with(fixed: array_values(array_diff($this->fixed, [$field])));
+    }
+
+    /** @param ?list<string> $fixed */
+    private function with(?int $at = null, ?int $division = null, ?Direction $direction = null, ?Articulation $articulation = null, ?int $accent = null, ?Length $length = null, bool $keepsLength = true, ?Ornament $ornament = null, bool $keepsOrnament = true, ?array $fixed = null): self
     {
         return new self($at ?? $this->at, $division ?? $this->division, $this->action, $direction ?? $this->direction, $this->by, $this->strings, $articulation ?? $this->articulation,
-            $accent ?? $this->accent, $keepsLength ? $this->length : $length, $this->stoppedBy, $this->ends, $this->offsetMs, $keepsOrnament ? $this->ornament : null, $this->chord, $this->fixed, $this->level);
+            $accent ?? $this->accent, $keepsLength ? $this->length : $length, $this->stoppedBy, $this->ends, $this->offsetMs, $keepsOrnament ? $this->ornament : $ornament, $this->chord, $fixed ?? $this->fixed, $this->level);
     }
 
     public function hasFixed(string $field): bool
     {
         return in_array($field, $this->fixed, true);
+    }
+
+    /** Whether the fretting hand holds nothing down here: all strings it held fall silent. */
+    public function freesTheHand(): bool
+    {
+        return $this->isDead() || $this->chord === ChordOf::Open;
     }
 
     /** A stroke without pitch: the fretting hand damps. */

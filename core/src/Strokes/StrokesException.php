@@ -26,7 +26,7 @@ final class StrokesException extends \InvalidArgumentException implements CoreEx
 
     public static function countedSyllable(string $word): self
     {
-        return new self(sprintf('"%s" is not counted here. Say 1 2 3 4, & e a trip let ta; put air in brackets; add ! x ~ . _ > v ^ after a syllable.', Quote::short($word)));
+        return new self(sprintf('"%s" is not counted here. Say 1 2 3 4, & e a trip let ta; put air in brackets; add ! x ~ . _ > o v ^ after a syllable.', Quote::short($word)));
     }
 
     public static function countedBeat(string $said, int $expected): self

@@ -7,7 +7,7 @@ use Gravik\Harmony\ChordSymbol;
 use Gravik\Neck\Neck;
 use Gravik\Neck\Tuning;
 use Gravik\Neck\VoicingFinder;
-use Gravik\Performance\ChangeRepair;
+use Gravik\Performance\Repair;
 use Gravik\Performance\ChangeRepairs;
 use Gravik\Performance\ChangeWindow;
 use Gravik\Performance\ChangeWindows;
@@ -77,7 +77,7 @@ it('offers repairs that make the change fit when they are played, and none that 
     $repairs = (new ChangeRepairs())->of($breakdown, $timeline, $window);
 
     expect($window->fits())->toBeFalse()
-        ->and(array_map(static fn (ChangeRepair $repair): string => strtok($repair->text, ' '), $repairs))->toContain('Let', 'Hold', 'Make', 'Strike');
+        ->and(array_map(static fn (Repair $repair): string => strtok($repair->text, ' '), $repairs))->toContain('Let', 'Hold', 'Make', 'Strike');
     foreach ($repairs as $repair) {
         $again = array_values(array_filter((new ChangeWindows($breakdown->neck))->of((new Performer())->perform($repair->breakdown)),
             static fn (ChangeWindow $each): bool => $each->first->formTick === $window->first->formTick));

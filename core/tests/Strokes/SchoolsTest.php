@@ -111,3 +111,15 @@ it('warns at a tempo beyond the limit and not below it', function (): void {
     $kinds = static fn (float $bpm): array => array_map(static fn (Warning $warning): string => $warning->kind, inSchool(Examples::pattern('xxxxxxxx'), School::AllDown, $bpm)->warnings);
     expect($kinds(119))->toBe([])->and($kinds(121))->toBe(['same-direction']);
 });
+
+it('names thirds among halves in one beat, and nothing where two lines share the beat or each has its own', function (array $lines, array $at): void {
+    $streams = array_map(static fn (array $places): Stream => new Stream('line', array_map(static fn (array $place): Stroke => new Stroke(...$place), $places)), $lines);
+    $named = array_filter(inSchool(new Pattern(Meter::parse('2/4'), 1920, $streams), School::Pendulum)->warnings, static fn (Warning $warning): bool => $warning->kind === 'tuplets-overlap');
+
+    expect(array_merge([], ...array_map(static fn (Warning $warning): array => $warning->at, array_values($named))))->toBe($at);
+})->with([
+    'one third among halves' => [[[[0, 2], [480, 2], [960, 2], [1280, 3], [1440, 2]]], [1280]],
+    'one half among thirds' => [[[[320, 3], [480, 2], [640, 3]]], [480]],
+    'each in its own beat' => [[[[480, 2], [1280, 3]]], []],
+    'in two lines' => [[[[480, 2]], [[320, 3], [640, 3]]], []],
+]);

@@ -43,7 +43,7 @@ final readonly class StrokeEnds
                 $ends[] = max($played->t + 0.01, min($this->end($played, $this->lengthOn($played, $string)), $again));
             }
             foreach (array_keys($played->voicing->frets) as $string) {
-                if ($played->stroke->isDead() || in_array($string, $played->strings, true)) {
+                if ($played->stroke->freesTheHand() || in_array($string, $played->strings, true)) {
                     $nextOnString[$string] = $played->t;
                 }
             }

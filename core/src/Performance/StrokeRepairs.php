@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Performance;
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Chart\VoicedForm;
+use Gravik\Strokes\Action;
+use Gravik\Strokes\HandPlanner;
+use Gravik\Strokes\Ornament;
+use Gravik\Strokes\PlayedBy;
+use Gravik\Strokes\School;
+use Gravik\Strokes\Stream;
+use Gravik\Strokes\Stroke;
+use Gravik\Strokes\Warning;
+use Gravik\Strokes\Zone;
+use Gravik\Time\Feel;
+use Gravik\Time\FeelMode;
+use Gravik\Time\Tempo;
+
+/** Ways to mend what a warning about the pattern names. Each was planned out again and is offered only where the warning is then gone. */
+final readonly class StrokeRepairs
+{
+    public function __construct(private HandPlanner $planner = new HandPlanner(), private StrokeFaults $faults = new StrokeFaults()) {}
+
+    /**
+     * @param ?VoicedForm $voiced the form's grips, for warnings that concern them
+     *
+     * @return list<Repair> the smallest change first; none where nothing but another idea helps
+     */
+    public function of(Breakdown $breakdown, Warning $warning, Tempo $tempo, ?VoicedForm $voiced = null): array
+    {
+        return array_values(array_filter(
+            $this->offers($breakdown, $warning),
+            fn (Repair $offer): bool => ! $this->warnsStill($offer->breakdown, $warning, $tempo, $voiced),
+        ));
+    }
+
+    /** @return list<Repair> */
+    private function offers(Breakdown $breakdown, Warning $warning): array
+    {
+        return match ($warning->kind) {
+            'breaks-the-swing' => [new Repair('Let the hand choose there', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->freed('direction')))],
+            'thumb-doubles' => [new Repair('Give the later ones to the fingers', $this->changed($breakdown, $this->laterInTheirBeat($breakdown, $warning->at), $this->withFingers(...)))],
+            'thumb-missing' => [new Repair('Give the thumb its beat', $this->withThumb($breakdown, $warning->at))],
+            'tuplets-overlap' => [new Repair('Move the odd ones to the nearest slot', $this->movedToTheOthers($breakdown, $warning->at))],
+            'same-direction' => [new Repair('Change to the pendulum', $breakdown->with(school: School::Pendulum))],
+            'short-note' => [
+                new Repair('Let the swing follow the tempo', $breakdown->with(feel: new Feel(FeelMode::FollowsTempo, $breakdown->feel->ratio, $breakdown->feel->unit))),
+                new Repair('Play it straight', $breakdown->with(feel: Feel::fixed(1.0, $breakdown->feel->unit))),
+            ],
+            'silent-strings' => [new Repair('Strike the whole grip', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->striking(Zone::All, $stroke->action, $stroke->by)))],
+            'below-the-nut' => [
+                new Repair('Come from one fret away', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->ornament === null ? $stroke : $stroke->ornamented(new Ornament($stroke->ornament->kind, -1)))),
+                new Repair('Strike it plainly', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->plain())),
+            ],
+            default => [],
+        };
+    }
+
+    private function warnsStill(Breakdown $breakdown, Warning $warning, Tempo $tempo, ?VoicedForm $voiced): bool
+    {
+        $hand = $this->planner->plan($breakdown->pattern, $breakdown->school, $breakdown->ruler($tempo), $breakdown->feel);
+        $warnings = [...$hand->warnings, ...($voiced === null ? [] : $this->faults->of($voiced, $hand))];
+
+        return array_filter($warnings, static fn (Warning $again): bool => $again->kind === $warning->kind && ($warning->at === [] || array_intersect($again->at, $warning->at) !== [])) !== [];
+    }
+
+    /**
+     * @param list<int>                $at
+     * @param callable(Stroke): Stroke $change
+     */
+    private function changed(Breakdown $breakdown, array $at, callable $change): Breakdown
+    {
+        return $this->withStrokes($breakdown, static fn (Stream $stream): array => array_map(
+            static fn (Stroke $stroke): Stroke => in_array($stroke->at, $at, true) ? $change($stroke) : $stroke,
+            $stream->strokes,
+        ));
+    }
+
+    /** @param callable(Stream): list<Stroke> $strokes */
+    private function withStrokes(Breakdown $breakdown, callable $strokes): Breakdown
+    {
+        return $breakdown->with(pattern: $breakdown->pattern->withStreams(array_map(static fn (Stream $stream): Stream => new Stream($stream->name, $strokes($stream)), $breakdown->pattern->streams)));
+    }
+
+    private function withFingers(Stroke $stroke): Stroke
+    {
+        return $stroke->striking(Zone::High, Action::Brush, PlayedBy::Fingers);
+    }
+
+    /**
+     * @param list<int> $at
+     *
+     * @return list<int> those that are not the first of their beat
+     */
+    private function laterInTheirBeat(Breakdown $breakdown, array $at): array
+    {
+        $beat = $breakdown->meter->beatTicks();
+        sort($at);
+
+        return array_values(array_filter($at, static fn (int $tick, int $place): bool => $place > 0 && intdiv($at[$place - 1], $beat) === intdiv($tick, $beat), ARRAY_FILTER_USE_BOTH));
+    }
+
+    /**
+     * The thumb plays in the line where it plays already, else in the first; what the fingers had there goes to it.
+     *
+     * @param list<int> $at
+     */
+    private function withThumb(Breakdown $breakdown, array $at): Breakdown
+    {
+        $thumbs = array_filter($breakdown->pattern->streams, static fn (Stream $stream): bool => array_filter($stream->strokes, static fn (Stroke $stroke): bool => $stroke->by === PlayedBy::Thumb) !== []);
+        $line = $thumbs === [] ? $breakdown->pattern->streams[0] : reset($thumbs);
+        $thumb = array_map(static fn (int $tick): Stroke => (new Stroke($tick, 1))->striking(Zone::Bass, Action::Pick, PlayedBy::Thumb), $at);
+
+        return $this->withStrokes($breakdown, static fn (Stream $stream): array => $stream !== $line ? $stream->strokes : [
+            ...array_values(array_filter($stream->strokes, static fn (Stroke $stroke): bool => ! in_array($stroke->at, $at, true))),
+            ...$thumb,
+        ]);
+    }
+
+    /**
+     * Each goes to the nearest slot of the division that its beat has otherwise; where that is taken, it goes.
+     *
+     * @param list<int> $at
+     */
+    private function movedToTheOthers(Breakdown $breakdown, array $at): Breakdown
+    {
+        $beatTicks = $breakdown->meter->beatTicks();
+
+        return $this->withStrokes($breakdown, static function (Stream $stream) use ($at, $beatTicks): array {
+            $odd = array_filter($stream->strokes, static fn (Stroke $stroke): bool => in_array($stroke->at, $at, true));
+            $kept = [];
+            foreach (array_diff_key($stream->strokes, $odd) as $stroke) {
+                $kept[$stroke->at] = $stroke;
+            }
+            foreach ($odd as $stroke) {
+                $beat = intdiv($stroke->at, $beatTicks);
+                $divisions = array_map(static fn (Stroke $other): int => $other->division, array_filter($kept, static fn (Stroke $other): bool => intdiv($other->at, $beatTicks) === $beat));
+                $division = max([1, ...array_values($divisions)]);
+                $slot = intdiv($beatTicks, $division);
+                $to = $beat * $beatTicks + min($division - 1, (int) round($stroke->at % $beatTicks / $slot)) * $slot;
+                $kept[$to] ??= $stroke->movedTo($to, $division);
+            }
+
+            return array_values($kept);
+        });
+    }
+}
