@@ -63,5 +63,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('stated-tuning', Compute\CheckTuning::class);
         Route::post('easier', Compute\EaseForHand::class);
         Route::post('shape', Compute\ShapePattern::class);
+        Route::post('schools', Compute\CompareSchools::class);
+        Route::post('tapped', Compute\ReadTapped::class);
     });
 });

@@ -177,7 +177,7 @@ it('lays a pattern out as it is counted, with other weights and lengths, and say
     $document = Examples::document();
     $counted = $this->postJson('/api/compute/shape', ['document' => $document, 'counted' => '1! & (2) & 3x & (4) &>'])->assertOk()->json('document');
     expect(array_column($counted['pattern']['streams'][0]['strokes'], 'at'))->toBe([0, 480, 1440, 1920, 2400, 3360]);
-    $this->postJson('/api/compute/strokes', ['document' => $counted])->assertOk()->assertJsonPath('counted', '1! & (2) & 3x & (4) &>')->assertJsonPath('sketch.strokes.7.push', true)->assertJsonPath('advice.school', 'pendulum');
+    $this->postJson('/api/compute/strokes', ['document' => $counted])->assertOk()->assertJsonPath('counted', '1! & (2) & 3x & (4) &>')->assertJsonPath('sketch.strokes.7.chord', 'next')->assertJsonPath('advice.school', 'pendulum');
     $this->postJson('/api/compute/shape', ['document' => $document, 'counted' => '1 and 2'])->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, '"and" is not counted'));
     $this->postJson('/api/compute/shape', ['document' => $document, 'accents' => 'back-beat', 'lengths' => 'long-dry'])->assertOk()->assertJsonPath('document.pattern.streams.0.strokes.1.accent', 2);
     $this->postJson('/api/compute/shape', ['document' => $document, 'accents' => 'wild'])->assertStatus(422);

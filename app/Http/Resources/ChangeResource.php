@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Gravik\Breakdown\Breakdown;
-use Gravik\Performance\Repair;
 use Gravik\Performance\ChangeWindow;
+use Gravik\Performance\Repair;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'Fix', required: ['text', 'change'], properties: [

@@ -12,6 +12,7 @@ use Gravik\Strokes\Crossings;
 use Gravik\Strokes\HandPlan;
 use Gravik\Strokes\Measures;
 use Gravik\Strokes\SchoolAdvice;
+use Gravik\Strokes\SchoolInUse;
 use Gravik\Strokes\TempoLimit;
 use Gravik\Strokes\Warning;
 use Gravik\Time\Ruler;
@@ -40,6 +41,15 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'p', description: 'share of the beat at which the off-beat falls', type: 'number'),
     new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandStroke')),
 ])]
+#[OA\Schema(schema: 'HandLimit', description: 'tempos to which the hand holds; null for a pattern without strokes', required: ['easy_to', 'hard_to', 'why'], properties: [
+    new OA\Property(property: 'easy_to', type: 'number'),
+    new OA\Property(property: 'hard_to', type: 'number'),
+    new OA\Property(property: 'why', type: 'string', enum: ['same-direction', 'total']),
+])]
+#[OA\Schema(schema: 'HandCrossings', description: 'from string to string in the pattern, and strings the pick comes round', required: ['count', 'around'], properties: [
+    new OA\Property(property: 'count', type: 'integer'),
+    new OA\Property(property: 'around', type: 'integer'),
+])]
 #[OA\Schema(schema: 'Hand', required: ['grid', 'sketch', 'slots', 'warnings', 'counted', 'advice', 'limit', 'crossings', 'density', 'muted_share', 'syncopation', 'strokes_a_second'], properties: [
     new OA\Property(property: 'grid', type: 'integer'),
     new OA\Property(property: 'sketch', ref: '#/components/schemas/HandSketch'),
@@ -50,19 +60,21 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'school', type: 'string', enum: ['pendulum', 'all-down', 'down-down-up', 'down-up-up', 'alternate', 'thumb-fingers', 'pick-fingers']),
         new OA\Property(property: 'reason', type: 'string'),
     ], type: 'object'),
-    new OA\Property(property: 'limit', description: 'tempos to which the hand holds; null for a pattern without strokes', required: ['easy_to', 'hard_to', 'why'], properties: [
-        new OA\Property(property: 'easy_to', type: 'number'),
-        new OA\Property(property: 'hard_to', type: 'number'),
-        new OA\Property(property: 'why', type: 'string', enum: ['same-direction', 'total']),
-    ], type: 'object', nullable: true),
-    new OA\Property(property: 'crossings', description: 'from string to string in the pattern, and strings the pick comes round', required: ['count', 'around'], properties: [
-        new OA\Property(property: 'count', type: 'integer'),
-        new OA\Property(property: 'around', type: 'integer'),
-    ], type: 'object'),
+    new OA\Property(property: 'limit', ref: '#/components/schemas/HandLimit', nullable: true),
+    new OA\Property(property: 'crossings', ref: '#/components/schemas/HandCrossings'),
     new OA\Property(property: 'density', type: 'number'),
     new OA\Property(property: 'muted_share', type: 'number'),
     new OA\Property(property: 'syncopation', type: 'number'),
     new OA\Property(property: 'strokes_a_second', type: 'number'),
+])]
+#[OA\Schema(schema: 'SchoolInUse', required: ['school', 'name', 'sketch', 'differs', 'crossings', 'limit', 'faults'], properties: [
+    new OA\Property(property: 'school', type: 'string', enum: ['pendulum', 'all-down', 'down-down-up', 'down-up-up', 'alternate', 'thumb-fingers', 'pick-fingers']),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'sketch', ref: '#/components/schemas/HandSketch'),
+    new OA\Property(property: 'differs', description: 'ticks of the strokes that go the other way than in the school chosen now', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(property: 'crossings', ref: '#/components/schemas/HandCrossings'),
+    new OA\Property(property: 'limit', ref: '#/components/schemas/HandLimit', nullable: true),
+    new OA\Property(property: 'faults', description: 'what this school cannot do, or finds hard at this tempo', type: 'array', items: new OA\Items(type: 'string')),
 ])]
 final class HandResource
 {
@@ -76,8 +88,6 @@ final class HandResource
         $measures = Measures::of($hand->pattern, $ruler);
         $grid ??= $breakdown->pattern->grid();
         $advice = SchoolAdvice::for($breakdown->pattern);
-        $limit = TempoLimit::of($hand->pattern);
-        $crossings = Crossings::of($hand->pattern->strokes());
         $slotTicks = intdiv($breakdown->meter->beatTicks(), $grid);
         $syllables = Counting::syllables($breakdown->meter, $grid);
         $slots = [];
@@ -98,13 +108,39 @@ final class HandResource
             'warnings' => array_map(static fn (Warning $warning): array => WarningResource::of($breakdown, $warning, $ruler->tempo), $hand->warnings),
             'counted' => CountLine::write($breakdown->pattern),
             'advice' => ['school' => $advice->school->value, 'reason' => $advice->reason],
-            'limit' => $limit === null ? null : ['easy_to' => round($limit->easyTo, 1), 'hard_to' => round($limit->hardTo, 1), 'why' => $limit->why],
-            'crossings' => ['count' => $crossings->count, 'around' => $crossings->around],
+            'limit' => self::limit(TempoLimit::of($hand->pattern)),
+            'crossings' => self::crossings(Crossings::of($hand->pattern->strokes())),
             'density' => round($measures->density, 2),
             'muted_share' => round($measures->mutedShare, 3),
             'syncopation' => round($measures->syncopation, 2),
             'strokes_a_second' => round($measures->strokesASecond, 2),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function school(Breakdown $breakdown, SchoolInUse $use, Ruler $ruler): array
+    {
+        return [
+            'school' => $use->school->value,
+            'name' => $use->school->words(),
+            'sketch' => self::sketch($breakdown, $use->hand, $ruler),
+            'differs' => $use->differs,
+            'crossings' => self::crossings($use->crossings),
+            'limit' => self::limit($use->limit),
+            'faults' => array_map(static fn (Warning $warning): string => $warning->text, $use->hand->warnings),
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function limit(?TempoLimit $limit): ?array
+    {
+        return $limit === null ? null : ['easy_to' => round($limit->easyTo, 1), 'hard_to' => round($limit->hardTo, 1), 'why' => $limit->why];
+    }
+
+    /** @return array<string, int> */
+    private static function crossings(Crossings $crossings): array
+    {
+        return ['count' => $crossings->count, 'around' => $crossings->around];
     }
 
     /** @return array<string, mixed> */

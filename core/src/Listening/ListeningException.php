@@ -38,6 +38,11 @@ final class ListeningException extends \InvalidArgumentException implements Core
         return new self('A delay of that size cannot be a device\'s: give −500 to 1000 ms.');
     }
 
+    public static function nothingTapped(): self
+    {
+        return new self('Nothing was tapped. Wait for the count-in, then tap F for a down stroke and J for an up stroke.');
+    }
+
     public static function tooFewChecks(int $count): self
     {
         return new self(sprintf('%d taps are too few to measure the delay: tap along with at least eight of the sixteen clicks.', $count));

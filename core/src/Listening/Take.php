@@ -17,7 +17,7 @@ final readonly class Take
     private function __construct(public array $taps) {}
 
     /**
-     * Reads {"taps": [{"t": 1.234, "key"?: "down"|"up"}]} or a list of seconds.
+     * Reads {"taps": [{"t": 1.234, "key"?: "down"|"up", "dead"?: true}]} or a list of seconds.
      *
      * @param float $firstBeat where bar 1 beat 1 lies in the take, seconds
      */
@@ -36,7 +36,7 @@ final readonly class Take
             if (! (is_int($t) || is_float($t)) || $t < -1 || $t > self::LONGEST_SECONDS) {
                 throw ListeningException::tapTime($index);
             }
-            $taps[] = new Tap((float) $t - $firstBeat, self::direction(is_array($tap) ? $tap['key'] ?? null : null, $index));
+            $taps[] = new Tap((float) $t - $firstBeat, self::direction(is_array($tap) ? $tap['key'] ?? null : null, $index), is_array($tap) && ($tap['dead'] ?? false) === true);
         }
         usort($taps, static fn (Tap $a, Tap $b): int => $a->t <=> $b->t);
 

@@ -103,6 +103,12 @@ final readonly class Stroke
         return $this->with(fixed: array_values(array_diff($this->fixed, [$field])));
     }
 
+    /** With this field as the teacher set it, whatever the school says. */
+    public function heldTo(string $field): self
+    {
+        return $this->with(fixed: array_values(array_unique([...$this->fixed, $field])));
+    }
+
     /** @param ?list<string> $fixed */
     private function with(?int $at = null, ?int $division = null, ?Direction $direction = null, ?Articulation $articulation = null, ?int $accent = null, ?Length $length = null, bool $keepsLength = true, ?Ornament $ornament = null, bool $keepsOrnament = true, ?array $fixed = null): self
     {

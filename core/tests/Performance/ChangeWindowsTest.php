@@ -7,11 +7,11 @@ use Gravik\Harmony\ChordSymbol;
 use Gravik\Neck\Neck;
 use Gravik\Neck\Tuning;
 use Gravik\Neck\VoicingFinder;
-use Gravik\Performance\Repair;
 use Gravik\Performance\ChangeRepairs;
 use Gravik\Performance\ChangeWindow;
 use Gravik\Performance\ChangeWindows;
 use Gravik\Performance\Performer;
+use Gravik\Performance\Repair;
 use Gravik\Tests\Support\Examples;
 
 /** Two grips far apart, four strokes a bar. */

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Performance\Performer;
-use Gravik\Performance\PlayedStroke;
 use Gravik\Performance\Repair;
 use Gravik\Performance\StrokeFaults;
 use Gravik\Performance\StrokeRepairs;
-use Gravik\Strokes\Stroke;
 use Gravik\Strokes\Warning;
 use Gravik\Tests\Support\Examples;
 

@@ -12,6 +12,7 @@ use Gravik\Strokes\Pattern;
 use Gravik\Strokes\PlayedBy;
 use Gravik\Strokes\School;
 use Gravik\Strokes\SchoolAdvice;
+use Gravik\Strokes\SchoolInUse;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;
 use Gravik\Strokes\TempoLimit;
@@ -123,3 +124,14 @@ it('names thirds among halves in one beat, and nothing where two lines share the
     'each in its own beat' => [[[[480, 2], [1280, 3]]], []],
     'in two lines' => [[[[480, 2]], [[320, 3], [640, 3]]], []],
 ]);
+
+it('shows every school beside the one chosen, and where they part', function (): void {
+    $all = SchoolInUse::all(roll([4, 3, 2]), School::Alternate, new Ruler(Meter::parse('2/4'), new Tempo(80), Feel::straight()), Feel::straight());
+    $of = static fn (School $school): SchoolInUse => array_values(array_filter($all, static fn (SchoolInUse $each): bool => $each->school === $school))[0];
+
+    // DDUDDU against DUDUDU: the second, third and fourth strokes part.
+    expect(array_map(static fn (SchoolInUse $each): School => $each->school, $all))->toBe(School::cases())
+        ->and($of(School::Alternate)->differs)->toBe([])
+        ->and($of(School::DownDownUp)->differs)->toBe([320, 640, 960])
+        ->and($of(School::DownDownUp)->crossings->around)->toBeLessThan($of(School::Alternate)->crossings->around);
+});

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { call } from './client'
-import type { ApproachOffer, ChordName, Families, GripChange, HardGrip, HarmonisedNote, LibraryPattern, NeckMap, OwnGrip, Remark, RiffPlace, StatedTuning, StringsPlan, Student, VoicedChord, Voicing } from './types'
+import type { ApproachOffer, ChordName, Families, GripChange, HardGrip, HarmonisedNote, LibraryPattern, NeckMap, OwnGrip, Remark, RhythmReading, RiffPlace, SchoolInUse, StatedTuning, StringsPlan, Student, Tap, VoicedChord, Voicing } from './types'
 import type { BreakdownCard, BreakdownDocument, Calibration, Chart, Choices, Hand, Path, Person, StoredBreakdown, Take, Timeline, Version, Voicings } from './types'
 
 /** What each computation depends on, so that a change elsewhere in the document asks nothing anew. */
@@ -55,6 +55,10 @@ export const useStringsPlan = (document: BreakdownDocument, from: string) => use
 
 export const useHand = (document: BreakdownDocument, tempo: number, grid: number | null, level: number) =>
   useCompute<Hand>('strokes', [...handParts(document), tempo, grid, level], { document, tempo, grid, level })
+
+export const useSchools = (document: BreakdownDocument, tempo: number) => useCompute<SchoolInUse[]>('schools', [...handParts(document), tempo], { document, tempo })
+
+export const readTapped = (document: BreakdownDocument, tapped: { taps: Tap[]; tempo: number; bars: number }) => call<RhythmReading[]>('POST', 'compute/tapped', { document, ...tapped })
 
 export const useTimeline = (document: BreakdownDocument, tempo: number, level: number) => useCompute<Timeline>('timeline', [...soundParts(document), tempo, level], { document, tempo, level })
 

@@ -33,11 +33,14 @@ export type HardGrip = { chord: number; symbol: string; why: string; instead: Vo
 export type StatedTuning = { slug: string; pitches: string[]; changes: number[]; contradictions: { string: number; typed: string; stated: string }[] }
 export type VoicedChord = Schemas['VoicedChord']
 export type Path = Schemas['Path']
-export type Hand = Schemas['Hand']
+type HandWarning = Omit<Schemas['HandWarning'], 'fixes'> & { fixes: Fix[] }
+export type Hand = Omit<Schemas['Hand'], 'warnings'> & { warnings: HandWarning[] }
+export type SchoolInUse = Schemas['SchoolInUse']
+export type RhythmReading = Omit<Schemas['RhythmReading'], 'change'> & { change: Partial<BreakdownDocument> }
 export type HandSketch = Schemas['HandSketch']
 export type HandStroke = Schemas['HandStroke']
 export type HandSlot = Schemas['HandSlot']
-export type Timeline = Schemas['Timeline']
+export type Timeline = Omit<Schemas['Timeline'], 'warnings'> & { warnings: HandWarning[] }
 export type TimedEvent = Schemas['TimedEvent']
 export type LockReport = Schemas['LockReport']
 export type LockSlot = Schemas['LockSlot']
@@ -50,4 +53,4 @@ export type Choices = {
   kinds: { slug: string; name: string }[]
   schools: { slug: BreakdownDocument['school']; name: string }[]
 }
-export type Tap = { t: number; key: 'down' | 'up' }
+export type Tap = { t: number; key: 'down' | 'up'; dead?: boolean }

@@ -25,6 +25,7 @@ function timelineAt(bpm: number, bars = 2, p = 0.5, mark = 0): Timeline {
     bars,
     pattern_bars: 1,
     beat_times: Array.from({ length: bars * 4 }, (_, index) => toMicroseconds(index * beat)),
+    counts: Array.from({ length: bars * 8 }, (_, index) => ({ t: toMicroseconds(((index >> 1) + (index % 2) * p) * beat), depth: (index % 8 === 0 ? 0 : index % 2 === 0 ? 1 : 2) as 0 | 1 | 2 })),
     chords: [],
     strokes: [],
     events: events.sort((a, b) => a.t - b.t),
@@ -43,6 +44,8 @@ class FakeOutput implements Output {
   resume = async () => undefined
   play = (event: TimedEvent, time: number) => void this.played.push({ event, time, at: this.clock })
   click = (high: boolean, time: number) => void this.clicks.push({ high, time })
+  counted: { depth: number; time: number }[] = []
+  count = (depth: number, time: number) => void this.counted.push({ depth, time })
   silence = () => void this.silences++
   guitar = () => this.played.filter((each) => each.event.part === 'guitar')
 }
@@ -133,6 +136,27 @@ describe('playing', () => {
     runTo(3.9)
     expect(output.played.some((each) => each.event.part === 'drums')).toBe(false)
     expect(rounded(output.clicks.map((click) => click.time - player.startedAt))).toEqual([0.5, 1.5, 2.5, 3.5])
+  })
+
+  it('counts aloud where the pattern is counted, and only when asked to', async () => {
+    player.set({ countAloud: true, countInBars: 0 })
+    player.setTimeline(timelineAt(120, 1, 2 / 3))
+    await player.start({ bars: 1 })
+    runTo(3)
+    expect(output.counted.map((each) => each.depth)).toEqual([0, 2, 1, 2, 1, 2, 1, 2])
+    expect(rounded(output.counted.map((each) => each.time - player.startedAt)).slice(0, 3)).toEqual([0, 0.333333, 0.5])
+    player.set({ countAloud: false })
+    await player.start({ bars: 1 })
+    runTo(6)
+    expect(output.counted).toHaveLength(8)
+  })
+
+  it('sounds nothing but a click on every beat while somebody taps a rhythm in', async () => {
+    player.set({ clickOn: [1], countAloud: true, countInBars: 0 })
+    player.setTimeline(timelineAt(120, 1))
+    await player.start({ bars: 2, clickOnly: true })
+    runTo(6)
+    expect([output.played.length, output.counted.length, output.clicks.length]).toEqual([0, 0, 8])
   })
 
   it('falls silent on stop and hands nothing more over', async () => {

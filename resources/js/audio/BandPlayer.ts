@@ -6,6 +6,8 @@ export type Output = {
   resume(): Promise<void>
   play(event: TimedEvent, time: number): void
   click(high: boolean, time: number): void
+  /** a syllable: 0 the bar's one, 1 a beat, 2 its division, 3 finer */
+  count(depth: 0 | 1 | 2 | 3, time: number): void
   /** Lets what sounds die away; nothing scheduled later is heard. */
   silence(): void
 }
@@ -17,6 +19,7 @@ export type PlayerState = {
   muted: Record<PartName, boolean>
   /** beats of the bar that click, from 0 */
   clickOn: number[]
+  countAloud: boolean
   countInBars: number
   /** bars of the form that go round, both included; null for the whole form */
   loop: [number, number] | null
@@ -45,6 +48,7 @@ export class BandPlayer {
     status: 'stopped',
     muted: { drums: false, bass: false, guitar: false },
     clickOn: [],
+    countAloud: false,
     countInBars: 1,
     loop: null,
   }
@@ -56,6 +60,7 @@ export class BandPlayer {
   private listeners = new Set<() => void>()
   private figures: Punctuality = { scheduled: 0, late: 0, smallestMarginMs: null }
   private endAfterBars: number | null = null
+  private clickOnly = false
   private onEnd: (() => void) | null = null
 
   constructor(private readonly output: Output) {}
@@ -108,8 +113,11 @@ export class BandPlayer {
     this.cursor = (first * timeline.beats_a_bar + inSpan) * timeline.beat_seconds
   }
 
-  /** @param bars stop by itself after so many bars, counted through repeats; endless otherwise */
-  async start(options: { fromBar?: number; bars?: number; onEnd?: () => void } = {}): Promise<void> {
+  /**
+   * @param bars stop by itself after so many bars, counted through repeats; endless otherwise
+   * @param clickOnly nothing sounds but a click on every beat
+   */
+  async start(options: { fromBar?: number; bars?: number; clickOnly?: boolean; onEnd?: () => void } = {}): Promise<void> {
     const timeline = this.timeline
     if (timeline === null || timeline.bars === 0) return
     await this.output.resume()
@@ -124,6 +132,7 @@ export class BandPlayer {
     this.cursor = t
     this.figures = { scheduled: 0, late: 0, smallestMarginMs: null }
     this.endAfterBars = options.bars ?? null
+    this.clickOnly = options.clickOnly ?? false
     this.onEnd = options.onEnd ?? null
     this.update({ ...this.state, status: countInBeats > 0 ? 'counting' : 'playing' })
     this.tick()
@@ -230,14 +239,21 @@ export class BandPlayer {
     for (let index = from; index < timeline.events.length; index++) {
       const event = timeline.events[index]
       if (event === undefined || event.t >= until - ROUNDING) break
-      if (!this.state.muted[event.part]) this.hand(stretch.audio + event.t - stretch.t, (time) => this.output.play(event, time))
+      if (!this.clickOnly && !this.state.muted[event.part]) this.hand(stretch.audio + event.t - stretch.t, (time) => this.output.play(event, time))
     }
     const beats = timeline.beat_times
     for (let index = Math.max(0, Math.floor(this.cursor / timeline.beat_seconds) - 1); index < beats.length; index++) {
       const t = beats[index] ?? Infinity
       if (t >= until - ROUNDING) break
       const beat = index % timeline.beats_a_bar
-      if (t >= this.cursor - ROUNDING && this.state.clickOn.includes(beat)) this.hand(stretch.audio + t - stretch.t, (time) => this.output.click(beat === 0, time))
+      if (t >= this.cursor - ROUNDING && (this.clickOnly || this.state.clickOn.includes(beat))) this.hand(stretch.audio + t - stretch.t, (time) => this.output.click(beat === 0, time))
+    }
+    if (this.state.countAloud && !this.clickOnly) {
+      for (let index = firstAtOrAfter(timeline.counts, this.cursor - ROUNDING); index < timeline.counts.length; index++) {
+        const said = timeline.counts[index]
+        if (said === undefined || said.t >= until - ROUNDING) break
+        this.hand(stretch.audio + said.t - stretch.t, (time) => this.output.count(said.depth, time))
+      }
     }
     this.cursor = until
   }

@@ -113,13 +113,15 @@ describe('kinds of stroke can be told apart', () => {
 })
 
 describe('the kit', () => {
-  it.each<DrumName>(['kick', 'rim', 'snare', 'hat', 'ride', 'shaker', 'click', 'click-high'])('has a %s that starts at once, dies away and does not clip', (name) => {
+  it.each<DrumName>(['kick', 'rim', 'snare', 'hat', 'ride', 'shaker', 'click', 'click-high', 'count-bar', 'count-beat', 'count-division', 'count-finer'])('has a %s that starts at once, dies away and does not clip', (name) => {
     const sound = drum(name, RATE)
     expect(sound.every((value) => Math.abs(value) <= 1)).toBe(true)
     expect(rms(sound, 0, 0.01)).toBeGreaterThan(4 * rms(sound, sound.length / RATE - 0.01, sound.length / RATE))
   })
 
   it('has a kick that is low and a hat that is high', () => {
+    const counts = (['count-finer', 'count-division', 'count-beat', 'count-bar'] as const).map((name) => brightness(drum(name, RATE)))
+    expect(counts).toEqual([...counts].sort((a, b) => a - b))
     expect(brightness(drum('kick', RATE))).toBeLessThan(400)
     expect(brightness(drum('hat', RATE))).toBeGreaterThan(4000)
   })

@@ -93,7 +93,7 @@ function chuck(sound: Pluck, rate: number): Float32Array<ArrayBuffer> {
   return shaped(out, 0.6, rate)
 }
 
-export type DrumName = 'kick' | 'rim' | 'snare' | 'hat' | 'ride' | 'shaker' | 'click' | 'click-high'
+export type DrumName = 'kick' | 'rim' | 'snare' | 'hat' | 'ride' | 'shaker' | 'click' | 'click-high' | 'count-bar' | 'count-beat' | 'count-division' | 'count-finer'
 
 /** By the General MIDI percussion key that the core's events carry. */
 export const DRUM_OF_KEY: Record<number, DrumName> = { 36: 'kick', 37: 'rim', 38: 'snare', 42: 'hat', 51: 'ride', 70: 'shaker' }
@@ -106,6 +106,10 @@ const DRUMS: Record<DrumName, { seconds: number; tone: number; fall: number; ton
   ride: { seconds: 0.6, tone: 3100, fall: 0, toneDecay: 0.12, noise: 0.45, noiseDecay: 0.14, bright: 1, gain: 0.22 },
   shaker: { seconds: 0.14, tone: 0, fall: 0, toneDecay: 0.01, noise: 1, noiseDecay: 0.03, bright: 1, gain: 0.2 },
   click: { seconds: 0.05, tone: 1000, fall: 0, toneDecay: 0.012, noise: 0, noiseDecay: 0.01, bright: 0.5, gain: 0.5 },
+  'count-bar': { seconds: 0.09, tone: 1320, fall: 0, toneDecay: 0.022, noise: 0.1, noiseDecay: 0.006, bright: 0.6, gain: 0.5 },
+  'count-beat': { seconds: 0.09, tone: 990, fall: 0, toneDecay: 0.022, noise: 0.1, noiseDecay: 0.006, bright: 0.6, gain: 0.44 },
+  'count-division': { seconds: 0.08, tone: 660, fall: 0, toneDecay: 0.018, noise: 0.1, noiseDecay: 0.006, bright: 0.6, gain: 0.36 },
+  'count-finer': { seconds: 0.07, tone: 495, fall: 0, toneDecay: 0.015, noise: 0.1, noiseDecay: 0.006, bright: 0.6, gain: 0.3 },
   'click-high': { seconds: 0.05, tone: 1600, fall: 0, toneDecay: 0.012, noise: 0, noiseDecay: 0.01, bright: 0.5, gain: 0.55 },
 }
 

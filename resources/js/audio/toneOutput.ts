@@ -7,6 +7,9 @@ import { DRUM_OF_KEY, drum, pluck, type DrumName, type Pluck } from './synth'
 const LET_GO = 0.06
 const CHOKE = 0.012
 
+/** A voice for each depth of the count, the beat's highest. */
+const COUNTS = ['count-bar', 'count-beat', 'count-division', 'count-finer'] as const
+
 /** The room left above the loudest moment, and the ceiling nothing passes. */
 const CEILING_DB = -3
 
@@ -55,6 +58,10 @@ export class ToneOutput implements Output {
 
   click(high: boolean, time: number): void {
     this.source(this.drumBuffer(high ? 'click-high' : 'click'), CHOKE).start(time, 0, undefined, high ? 0.9 : 0.7)
+  }
+
+  count(depth: 0 | 1 | 2 | 3, time: number): void {
+    this.source(this.drumBuffer(COUNTS[depth]), CHOKE).start(time, 0, undefined, 0.8)
   }
 
   silence(): void {

@@ -77,6 +77,7 @@ export const timeline: Timeline = {
   bars: 2,
   pattern_bars: 1,
   beat_times: [0, 0.5, 1, 1.5, 2, 2.5, 3, 3.5],
+  counts: [],
   chords: [
     { t: 0, until: 2, bar: 0, symbol: 'Dm' },
     { t: 2, until: 4, bar: 1, symbol: 'A7' },

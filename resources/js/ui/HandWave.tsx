@@ -26,13 +26,15 @@ type Props = {
   /** of two lines the one that is written in; the other is drawn faint */
   line?: number | null
   onSlot?: (slot: HandSlot) => void
+  /** ticks of strokes to point out */
+  marked?: number[]
   /** tails: how long strokes ring, in beats */
   tails?: { at: number; beats: number; until: number; strings: number[]; cut: boolean }[]
   strings?: number
 }
 
 /** The right arm as one curve through the strings, with every stroke on it. */
-export function HandWave({ sketch, slots = [], fromBeat, toBeat, width, height, chords = [], selectedAt = null, line = null, onSlot, tails = [], strings = 6 }: Props) {
+export function HandWave({ sketch, slots = [], fromBeat, toBeat, width, height, chords = [], selectedAt = null, line = null, onSlot, marked = [], tails = [], strings = 6 }: Props) {
   const knots = useMemo(() => waveKnots(patternCrossings(sketch)), [sketch])
   const geometry = rowGeometry(width, height, fromBeat, toBeat, chords.length > 0, slots.length > 0)
   const { toX, toY, stringY, top, bottom } = geometry
@@ -78,11 +80,16 @@ export function HandWave({ sketch, slots = [], fromBeat, toBeat, width, height, 
         />
       ))}
       {inRow
-        .filter((stroke) => stroke.push === true)
+        .filter((stroke) => stroke.chord === 'next' || stroke.chord === 'open')
         .map((stroke) => (
-          <text key={`push-${stroke.at}`} x={toX(stroke.beats) + 8} y={top + 2} className="push-mark">
-            push →
+          <text key={`grip-${stroke.at}`} x={toX(stroke.beats) + 8} y={top + 2} className="push-mark">
+            {stroke.chord === 'next' ? 'push →' : 'open'}
           </text>
+        ))}
+      {inRow
+        .filter((stroke) => marked.includes(stroke.at))
+        .map((stroke) => (
+          <circle key={`mark-${stroke.at}`} cx={toX(stroke.beats)} cy={bottom + 5} r={3.5} className="differs-mark" />
         ))}
       {slots
         .filter((slot) => slot.beats >= fromBeat - 0.01 && slot.beats < toBeat - 0.001)

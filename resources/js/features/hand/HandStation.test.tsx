@@ -69,7 +69,7 @@ it('says of air which way the hand passes, and what the pattern amounts to', asy
 })
 
 it('shows the core\'s warnings, and asks for strokes where there are none', async () => {
-  serve({ ...server, 'POST compute/strokes': (body: unknown) => planned((body as { document: BreakdownDocument }).document, [{ kind: 'same-direction', text: '6.7 strokes a second in one direction.', at: [] }]) })
+  serve({ ...server, 'POST compute/strokes': (body: unknown) => planned((body as { document: BreakdownDocument }).document, [{ kind: 'same-direction', text: '6.7 strokes a second in one direction.', at: [], fixes: [{ text: 'Change to the pendulum', change: { school: 'all-down' } }] }]) })
   showOnBench(<HandStation />, { document: { ...tune, pattern: { ticks: 3840, streams: [{ name: 'strum', strokes: [] }] } } })
   await screen.findByText('6.7 strokes a second in one direction.')
   expect(screen.getByText(/No strokes yet: press X/)).toBeTruthy()
@@ -140,7 +140,7 @@ it('offers the library’s patterns in this meter and takes one over with its sc
 })
 
 it('gives a stroke an ornament with its usual frets, and says what the grips cannot take', async () => {
-  const { store } = showOnBench(<HandStation />, { plays: { ...timeline, warnings: [{ kind: 'below-the-nut', text: 'The stroke on beat 1 slides below the nut on Am.', at: [0] }] } })
+  const { store } = showOnBench(<HandStation />, { plays: { ...timeline, warnings: [{ kind: 'below-the-nut', text: 'The stroke on beat 1 slides below the nut on Am.', at: [0], fixes: [] }] } })
   await screen.findByText('The stroke on beat 1 slides below the nut on Am.')
   fireEvent.mouseDown(await screen.findByLabelText('Ornament'))
   fireEvent.click(await screen.findByText('hammer on'))

@@ -1,20 +1,20 @@
-import { Button, Segmented, Select } from 'antd'
+import { Segmented, Select } from 'antd'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { reshape, useChoices, useHand } from '../../api/queries'
-import type { BreakdownDocument, Hand, HandSlot, Timeline } from '../../api/types'
-import { band } from '../../audio/band'
-import { useBandFrames } from '../../audio/useBandFrames'
+import type { BreakdownDocument, Hand, HandSlot } from '../../api/types'
 import { useKeys } from '../../ui/keys'
-import { HandWave } from '../../ui/HandWave'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { useRemake } from '../bench/useRemake'
 import { CountField } from './CountField'
-import { FretLane } from './FretLane'
+import { HandTools } from './HandTools'
 import { NeckRibbon } from './NeckRibbon'
 import { PatternLibrary } from './PatternLibrary'
+import { SchoolSheet } from './SchoolSheet'
+import { SHEETS, type Sheet } from './sheets'
 import { StrokePanel } from './StrokePanel'
-import { copiedBar, lineEditor, withLines, type Kind } from './strokes'
-import { WavePlayhead } from './WavePlayhead'
+import { copiedBar, lineEditor, withBeatExchanged, withLines, type Kind } from './strokes'
+import { TapSheet } from './TapSheet'
+import { Waves } from './Waves'
 
 const GRIDS = [
   { value: 1, label: 'beats' },
@@ -22,21 +22,6 @@ const GRIDS = [
   { value: 3, label: 'thirds' },
   { value: 4, label: 'quarters' },
   { value: 6, label: 'sixths' },
-]
-
-const FAULTS = ['silent-strings', 'below-the-nut']
-
-const ACCENTS = [
-  { value: 'flat', label: 'flat' },
-  { value: 'back-beat', label: 'back-beat' },
-  { value: 'boom-chuck', label: 'boom-chuck' },
-  { value: 'reset', label: 'first beat resets' },
-]
-const LENGTHS = [
-  { value: 'ringing', label: 'ringing' },
-  { value: 'long-dry', label: 'long, dry, long, dry' },
-  { value: 'release-2-4', label: 'release on 2 and 4' },
-  { value: 'release-all', label: 'release on all' },
 ]
 
 /** The pattern as the hand plays it: every slot is set by a click or one key. */
@@ -47,7 +32,7 @@ export default function HandStation() {
   const remake = useRemake()
   const [grid, setGrid] = useState<number | null>(null)
   const [selected, setSelected] = useState(0)
-  const [library, setLibrary] = useState(false)
+  const [sheet, setSheet] = useState<Sheet>('wave')
   const [kept, setKept] = useState<Hand | null>(null)
   const schools = useChoices().data?.schools ?? []
   const frame = useRef<HTMLDivElement>(null)
@@ -65,7 +50,8 @@ export default function HandStation() {
   const setAir = () => slot !== undefined && edit((d) => withoutStroke(d, slot.at))
   const direct = (direction: 'down' | 'up') => stroke !== undefined && edit((d) => fixedDirection(d, stroke.at, stroke.direction === direction && (stroke.fixed ?? []).includes('direction') ? null : direction))
   const accent = () => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: ((stroke.accent ?? 1) + 1) % 4 }))
-  const push = () => stroke !== undefined && edit((d) => changed(d, stroke.at, { chord: stroke.chord === 'next' ? 'this' : 'next' }))
+  const grip = (chord: 'next' | 'open') => stroke !== undefined && edit((d) => changed(d, stroke.at, { chord: stroke.chord === chord ? 'this' : chord }))
+  const compare = () => setKept(kept === null ? (hand ?? null) : null)
   const otherLine = () => {
     if (line === 0) edit((d) => withLines(d, 2))
     else edit((d) => withLines(d, 1))
@@ -94,21 +80,22 @@ export default function HandStation() {
     m: () => setKind('palm-mute'),
     s: () => stroke !== undefined && setKind(stroke.articulation === 'short' ? 'ring' : 'short'),
     a: accent,
-    p: push,
+    p: () => grip('next'),
+    o: () => grip('open'),
+    h: () => lines.length === 2 && slot !== undefined && hand !== undefined && edit((d) => withBeatExchanged(d, hand.sketch.beats, slot.at)),
     v: otherLine,
     b: () => mine && copyBar(),
-    l: () => mine && setLibrary(true),
+    ...Object.fromEntries(SHEETS.map(({ sheet: to, key, edits }) => [key, () => (mine || !edits) && setSheet(to)])),
     '1': () => setLevel(1),
     '2': () => setLevel(2),
     '3': () => setLevel(3),
-    '=': () => setKept(kept === null ? (hand ?? null) : null),
+    '=': compare,
     d: () => direct('down'),
     u: () => direct('up'),
     '.': setAir,
     Delete: setAir,
     Backspace: setAir,
-  }, !library)
-  const round = useSoundingRound(bars)
+  }, sheet === 'wave')
   return (
     <div className="with-side">
       <div className="station-main">
@@ -128,104 +115,21 @@ export default function HandStation() {
             </div>
           )}
         </div>
-        <div className="hand-tools">
-          {mine && (
-            <Button size="small" onClick={() => setLibrary(!library)}>
-              Patterns <kbd>L</kbd>
-            </Button>
-          )}
-          {(mine || lines.length === 2) && (
-            <Button size="small" aria-pressed={line === 1} onClick={otherLine}>
-              {line === 1 ? `Line: ${lines[1]?.name ?? 'bass'}` : lines.length === 2 ? `Line: ${lines[0].name}` : 'Second line'} <kbd>V</kbd>
-            </Button>
-          )}
-          <label className="inline">
-            Level <Segmented aria-label="Level" size="small" options={[1, 2, 3]} value={level} onChange={(to) => setLevel(Number(to))} />
-          </label>
-          {mine && <Select aria-label="Weight" size="small" style={{ width: 150 }} placeholder="lay weight over it" value={null} options={ACCENTS} onChange={(accents: string | null) => accents !== null && lay({ accents })} />}
-          {mine && <Select aria-label="Lengths" size="small" style={{ width: 170 }} placeholder="lay lengths over it" value={null} options={LENGTHS} onChange={(lengths: string | null) => lengths !== null && lay({ lengths })} />}
-          <Button size="small" aria-pressed={kept !== null} onClick={() => setKept(kept === null ? (hand ?? null) : null)}>
-            {kept === null ? 'Compare with this' : 'End comparing'} <kbd>=</kbd>
-          </Button>
-          {hand !== undefined && hand.advice.school !== document.school && (
-            <span className="advice">
-              {hand.advice.reason}{' '}
-              {mine && (
-                <Button size="small" onClick={() => edit((d) => ({ ...d, school: hand.advice.school }))}>
-                  {schools.find(({ slug }) => slug === hand.advice.school)?.name}
-                </Button>
-              )}
-            </span>
-          )}
+        <HandTools hand={hand} sheet={sheet} onSheet={setSheet} line={line} onLine={otherLine} comparing={kept !== null} onCompare={compare} onLay={lay} schools={schools} />
+        {sheet === 'patterns' && <PatternLibrary onClose={() => setSheet('wave')} />}
+        {sheet === 'schools' && <SchoolSheet width={width} advised={hand?.advice.school} reason={hand?.advice.reason ?? ''} onClose={() => setSheet('wave')} />}
+        {sheet === 'tap' && <TapSheet width={width} bars={bars} onClose={() => setSheet('wave')} />}
+        <div ref={frame} className="waves" hidden={sheet !== 'wave'}>
+          {hand !== undefined && <Waves hand={hand} timeline={timeline} bars={bars} width={width} selectedAt={slot?.at ?? null} line={lines.length === 2 ? line : null} onSlot={click} />}
         </div>
-        {library && <PatternLibrary onClose={() => setLibrary(false)} />}
-        <div ref={frame} className="waves" hidden={library}>
-          {hand !== undefined &&
-            Array.from({ length: bars }, (_, bar) => {
-              const from = bar * hand.sketch.beats_a_bar
-              return (
-                <div key={bar} className="wave-row">
-                  <HandWave
-                    sketch={hand.sketch}
-                    slots={slots}
-                    fromBeat={from}
-                    toBeat={from + hand.sketch.beats_a_bar}
-                    width={width}
-                    height={bars === 1 ? 230 : 122}
-                    chords={timeline === undefined ? [] : chordsOver(timeline, round, bar)}
-                    tails={timeline === undefined ? [] : tailsOf(timeline, round)}
-                    strings={6}
-                    selectedAt={slot?.at ?? null}
-                    line={lines.length === 2 ? line : null}
-                    onSlot={click}
-                  />
-                  {timeline !== undefined && <FretLane tails={tailsOf(timeline, round)} dead={deadOf(timeline, round)} changes={chordsOver(timeline, round, bar)} fromBeat={from} toBeat={from + hand.sketch.beats_a_bar} width={width} />}
-                  <WavePlayhead sketch={hand.sketch} fromBeat={from} toBeat={from + hand.sketch.beats_a_bar} width={width} height={bars === 1 ? 230 : 122} patternBars={bars} />
-                </div>
-              )
-            })}
-        </div>
-        {hand !== undefined && !library && <CountField counted={hand.counted} />}
-        <p className="legend" hidden={library || bars > 1}>
+        {hand !== undefined && sheet === 'wave' && <CountField counted={hand.counted} />}
+        <p className="legend" hidden={sheet !== 'wave' || bars > 1}>
           <i className="key-strike" /> strikes <i className="key-air" /> air <i className="key-chuck" /> chuck, no pitch <i className="key-ghost" /> ghost <i className="key-ring" /> rings until the hand lets go <i className="key-swing" /> swing moves it from here
         </p>
       </div>
-      <StrokePanel hand={hand} faults={timeline?.warnings.filter(({ kind }) => FAULTS.includes(kind)) ?? []} kept={kept} tempo={tempo} line={line} onPush={push} slot={slot} stroke={stroke} mine={mine} onKind={setKind} onAir={setAir} onAccent={(to) => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: to }))} onPart={(part) => stroke !== undefined && edit((d) => changed(d, stroke.at, part))} onDirection={direct} />
+      <StrokePanel hand={hand} faults={timeline?.warnings ?? []} kept={kept} tempo={tempo} line={line} slot={slot} stroke={stroke} mine={mine} onKind={setKind} onAir={setAir} onAccent={(to) => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: to }))} onPart={(part) => stroke !== undefined && edit((d) => changed(d, stroke.at, part))} onDirection={direct} />
     </div>
   )
-}
-
-/** The first bar of the round of the pattern that sounds; 0 while nothing does. */
-function useSoundingRound(patternBars: number): number {
-  const [round, setRound] = useState(0)
-  useBandFrames(() => {
-    const at = band.position()
-    setRound(at === null ? 0 : Math.floor(at.bar / patternBars) * patternBars)
-  })
-  return round
-}
-
-/** Chord names over one bar of the pattern in this round; beats count from the round's start. */
-function chordsOver(timeline: Timeline, round: number, bar: number): { beats: number; symbol: string }[] {
-  const start = round * timeline.beats_a_bar
-
-  return timeline.chords.filter((chord) => chord.bar === round + bar).map((chord) => ({ beats: chord.t / timeline.beat_seconds - start, symbol: chord.symbol }))
-}
-
-/** How long the strokes of this round ring. */
-function tailsOf(timeline: Timeline, round: number) {
-  const beat = timeline.beat_seconds
-  const start = round * timeline.beats_a_bar
-
-  return timeline.strokes
-    .filter((stroke) => stroke.bar >= round && stroke.bar < round + timeline.pattern_bars && stroke.kind !== 'chuck')
-    .map((stroke) => ({ at: stroke.at, beats: stroke.t / beat - start, until: stroke.until / beat - start, strings: stroke.strings, cut: stroke.kind === 'short' || stroke.kind === 'palm-mute' }))
-}
-
-/** Where the fretting hand lies flat in this round, in beats. */
-function deadOf(timeline: Timeline, round: number): number[] {
-  const start = round * timeline.beats_a_bar
-  return timeline.strokes.filter((stroke) => stroke.kind === 'chuck' && stroke.bar >= round && stroke.bar < round + timeline.pattern_bars).map((stroke) => stroke.t / timeline.beat_seconds - start)
 }
 
 function useWidth(box: React.RefObject<HTMLDivElement | null>): number {

@@ -1,6 +1,8 @@
-import { InputNumber, Select, Slider } from 'antd'
+import { InputNumber, Select } from 'antd'
 import type { Hand, HandSlot, StrokeDocument } from '../../api/types'
+import { FixButtons } from '../bench/FixButtons'
 import { RangeBar } from './RangeBar'
+import { StrokeMore } from './StrokeMore'
 import type { Kind } from './strokes'
 
 type Props = {
@@ -10,7 +12,6 @@ type Props = {
   tempo: number
   /** the line of the pattern that is written in */
   line: number
-  onPush: () => void
   /** strokes that the grips cannot take as they are drawn */
   faults: Hand['warnings']
   slot: HandSlot | undefined
@@ -38,6 +39,12 @@ const ZONES = [
   { value: 'middle', label: 'the middle' },
   { value: 'high', label: 'the high half' },
 ]
+
+const GRIPS = [
+  { chord: 'this', name: 'this grip' },
+  { chord: 'next', name: 'the next' },
+  { chord: 'open', name: 'open' },
+] as const
 
 const STROKE_LEVELS = [
   { value: 0, label: 'its weight in the bar' },
@@ -73,9 +80,8 @@ const FIGURES: [string, (hand: Hand) => string][] = [
 ]
 
 /** The chosen stroke, and what the core says of the whole pattern. */
-export function StrokePanel({ hand, faults, kept, tempo, line, onPush, slot, stroke, mine, onKind, onAir, onAccent, onPart, onDirection }: Props) {
+export function StrokePanel({ hand, faults, kept, tempo, line, slot, stroke, mine, onKind, onAir, onAccent, onPart, onDirection }: Props) {
   const planned = hand?.sketch.strokes.find((each) => each.at === slot?.at && (each.stream ?? line) === line)
-  const share = stroke?.length != null && 'share' in stroke.length ? (stroke.length.share ?? null) : null
   return (
     <aside className="side" aria-label="Stroke">
       <h2>
@@ -117,12 +123,12 @@ export function StrokePanel({ hand, faults, kept, tempo, line, onPush, slot, str
             ))}
           </div>
           <span className="label">
-            Chord <kbd>P</kbd>
+            Sounds <kbd>P</kbd> <kbd>O</kbd>
           </span>
-          <div className="choices" role="group" aria-label="Chord">
-            {(['this', 'next'] as const).map((chord) => (
-              <button key={chord} type="button" disabled={!mine} aria-pressed={(stroke.chord ?? 'this') === chord} onClick={() => (stroke.chord ?? 'this') !== chord && onPush()}>
-                {chord === 'this' ? 'this one' : 'the next: a push'}
+          <div className="choices three" role="group" aria-label="Sounds">
+            {GRIPS.map(({ chord, name }) => (
+              <button key={chord} type="button" disabled={!mine} aria-pressed={(stroke.chord ?? 'this') === chord} onClick={() => onPart({ chord })}>
+                {name}
               </button>
             ))}
           </div>
@@ -137,12 +143,10 @@ export function StrokePanel({ hand, faults, kept, tempo, line, onPush, slot, str
               <InputNumber aria-label="Frets" disabled={!mine} min={-12} max={12} precision={0} value={stroke.ornament.frets ?? 0} onChange={(frets) => frets !== null && stroke.ornament != null && onPart({ ornament: { kind: stroke.ornament.kind, frets } })} />
             )}
           </div>
-          {(stroke.articulation === 'short' || stroke.articulation === 'palm-mute') && (
-            <>
-              <span className="label">Sounds for {Math.round(100 * (share ?? (stroke.articulation === 'short' ? 0.45 : 1)))} % of its slot</span>
-              <Slider aria-label="Length" disabled={!mine} min={0.1} max={1} step={0.05} tooltip={{ open: false }} value={share ?? (stroke.articulation === 'short' ? 0.45 : 1)} onChange={(value) => onPart({ length: { share: value } })} />
-            </>
-          )}
+          <details>
+            <summary>More: strings, hands, ending, placement</summary>
+            <StrokeMore stroke={stroke} mine={mine} onPart={onPart} />
+          </details>
         </div>
       )}
       <h3>The pattern</h3>
@@ -160,9 +164,10 @@ export function StrokePanel({ hand, faults, kept, tempo, line, onPush, slot, str
       {kept !== null && <p className="muted">left: the one kept, right: this one</p>}
       {hand !== undefined && <RangeBar limit={hand.limit} tempo={tempo} />}
       {[...(hand?.warnings ?? []), ...faults].map((warning) => (
-        <p key={`${warning.kind}-${warning.at.join()}`} className="finding finding-swing">
+        <div key={`${warning.kind}-${warning.at.join()}`} className="finding finding-swing">
           {warning.text}
-        </p>
+          <FixButtons fixes={warning.fixes} />
+        </div>
       ))}
       {hand !== undefined && hand.density === 0 && <p className="finding finding-swing">No strokes yet: press X on a slot, or click one.</p>}
     </aside>

@@ -52,6 +52,21 @@ export function copiedBar(document: BreakdownDocument, bars: number, at: number)
   return { ...document, pattern: { ...document.pattern, streams: streams as BreakdownDocument['pattern']['streams'] } }
 }
 
+/** The beat that a place lies in, handed from each line to the other: the rhythms change places, each line keeps its strings and what plays them. */
+export function withBeatExchanged(document: BreakdownDocument, beats: number, at: number): BreakdownDocument {
+  const length = document.pattern.ticks / beats
+  const from = Math.floor(at / length) * length
+  const inBeat = (stroke: StrokeDocument) => stroke.at >= from && stroke.at < from + length
+  const [first, second] = document.pattern.streams
+  if (second === undefined) return document
+  const strokes = (keeps: typeof first, comes: typeof first): StrokeDocument[] => {
+    const { zone, strings, by, action }: Partial<StrokeDocument> = keeps.strokes[0] ?? {}
+    const own = keeps.strokes.length === 0 ? {} : { zone, strings, by, action }
+    return [...keeps.strokes.filter((stroke) => !inBeat(stroke)), ...comes.strokes.filter(inBeat).map((stroke) => ({ ...stroke, ...own }))].sort((a, b) => a.at - b.at)
+  }
+  return { ...document, pattern: { ...document.pattern, streams: [{ ...first, strokes: strokes(first, second) }, { ...second, strokes: strokes(second, first) }] } }
+}
+
 /** With a second line to write in; an empty one that was left is taken away again. */
 export function withLines(document: BreakdownDocument, lines: 1 | 2): BreakdownDocument {
   const [first, second] = document.pattern.streams

@@ -5,6 +5,7 @@ import { ulid } from 'ulid'
 import { call } from '../../api/client'
 import { keys, useCalibration, useTakes } from '../../api/queries'
 import type { Take } from '../../api/types'
+import { useRecorder, type Recorded } from '../../audio/useRecorder'
 import { useKeys } from '../../ui/keys'
 import { ago } from '../../ui/words'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
@@ -13,7 +14,6 @@ import { deviceId } from './device'
 import { Report } from './Report'
 import { TakeTrend } from './TakeTrend'
 import { TapPads } from './TapPads'
-import { useRecorder, type Recorded } from './useRecorder'
 
 const LENGTHS = [4, 8, 16, 32, 64]
 

@@ -1,8 +1,8 @@
 import { useRef } from 'react'
 import { band } from '../../audio/band'
 import { useBandFrames } from '../../audio/useBandFrames'
+import type { Recorder } from '../../audio/useRecorder'
 import { useBench } from '../bench/benchContext'
-import type { Recorder } from './useRecorder'
 
 const WIDTH = 880
 const HEIGHT = 150
@@ -29,7 +29,7 @@ export function TapPads({ recorder, bars }: { recorder: Recorder; bars: number }
             className={`pad pad-${key}`}
             onPointerDown={(event) => {
               event.preventDefault()
-              recorder.tap(key, event.timeStamp)
+              recorder.tap({ key }, event.timeStamp)
             }}
           >
             <b>{key}</b>

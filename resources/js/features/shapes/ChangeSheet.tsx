@@ -2,7 +2,7 @@ import { ApiError } from '../../api/client'
 import { useChanges } from '../../api/queries'
 import type { Fix, GripChange } from '../../api/types'
 import { useBench, useDocument } from '../bench/benchContext'
-import { FixButtons } from './FixButtons'
+import { FixButtons } from '../bench/FixButtons'
 
 const SCALE_MS = 600
 

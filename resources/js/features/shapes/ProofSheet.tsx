@@ -2,7 +2,7 @@ import { ApiError } from '../../api/client'
 import { useRemarks } from '../../api/queries'
 import type { Fix, VoicedChord } from '../../api/types'
 import { useDocument } from '../bench/benchContext'
-import { FixButtons } from './FixButtons'
+import { FixButtons } from '../bench/FixButtons'
 
 /** What may be a slip. It asks; a click takes a proposal over. */
 export function ProofSheet({ chords }: { chords: VoicedChord[] }) {

@@ -104,6 +104,9 @@ export function Transport() {
               {part}
             </button>
           ))}
+          <button type="button" className="lamp wide" aria-pressed={player.countAloud} title="The syllables of the pattern as clicks of their own pitch" onClick={() => band.set({ countAloud: !player.countAloud })}>
+            count
+          </button>
         </span>
       </div>
       <i className="slash" />

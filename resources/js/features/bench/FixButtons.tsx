@@ -1,6 +1,6 @@
 import { Button } from 'antd'
 import type { Fix } from '../../api/types'
-import { useBench, useMine } from '../bench/benchContext'
+import { useBench, useMine } from './benchContext'
 
 /** One click takes a proposal over; nothing is changed before. */
 export function FixButtons({ fixes }: { fixes: Fix[] }) {

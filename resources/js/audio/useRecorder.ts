@@ -1,24 +1,26 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
-import type { Tap } from '../../api/types'
-import { band, tapClock } from '../../audio/band'
+import type { Tap } from '../api/types'
+import { band, tapClock } from './band'
 
 export type Recorded = { taps: Tap[]; tempo: number; bars: number }
 export type Recorder = {
   status: 'idle' | 'recording'
   /** taps so far, seconds from bar 1 beat 1 */
   taps: Tap[]
-  start: (take: { bars: number; tempo: number }) => Promise<void>
+  /** clickOnly: nothing sounds but a click on every beat */
+  start: (take: { bars: number; tempo: number; clickOnly?: boolean }) => Promise<void>
   stop: () => void
-  tap: (key: Tap['key'], timeStamp: number) => void
+  tap: (stroke: Struck, timeStamp: number) => void
 }
+export type Struck = Omit<Tap, 't'>
 
-const KEYS: Record<string, Tap['key']> = { f: 'down', j: 'up' }
+export const STRUCK: Record<string, Struck> = { f: { key: 'down' }, j: { key: 'up' } }
 
 /** Half a beat before bar 1 a tap already belongs to the take. */
 const EARLY_BEATS = 0.5
 
 /** Counts in, takes taps against the audio clock until the bars are over, then hands the take over. */
-export function useRecorder(onTake: (take: Recorded) => void): Recorder {
+export function useRecorder(onTake: (take: Recorded) => void, keys: Record<string, Struck> = STRUCK): Recorder {
   const [status, setStatus] = useState<Recorder['status']>('idle')
   const [taps, setTaps] = useState<Tap[]>([])
   const recording = useRef<{ taps: Tap[]; bars: number; tempo: number } | null>(null)
@@ -35,7 +37,7 @@ export function useRecorder(onTake: (take: Recorded) => void): Recorder {
   }, [])
 
   const start = useCallback(
-    async ({ bars, tempo }: { bars: number; tempo: number }) => {
+    async ({ bars, tempo, clickOnly = false }: { bars: number; tempo: number; clickOnly?: boolean }) => {
       if (recording.current !== null) return
       band.stop()
       if (band.snapshot().countInBars === 0) band.set({ countInBars: 1 })
@@ -43,7 +45,7 @@ export function useRecorder(onTake: (take: Recorded) => void): Recorder {
       recording.current = { taps: [], bars, tempo }
       setTaps([])
       setStatus('recording')
-      await band.start({ fromBar: 0, bars, onEnd: finish })
+      await band.start({ fromBar: 0, bars, clickOnly, onEnd: finish })
       if (!band.playing) finish()
     },
     [finish],
@@ -55,26 +57,26 @@ export function useRecorder(onTake: (take: Recorded) => void): Recorder {
     finish()
   }, [finish])
 
-  const tap = useCallback((key: Tap['key'], timeStamp: number) => {
+  const tap = useCallback((stroke: Struck, timeStamp: number) => {
     const take = recording.current
     if (take === null) return
     const t = tapClock.audioTimeOf(timeStamp) - band.startedAt
     if (t < (-EARLY_BEATS * 60) / take.tempo) return
-    take.taps.push({ t: Math.round(t * 1e5) / 1e5, key })
+    take.taps.push({ t: Math.round(t * 1e5) / 1e5, ...stroke })
     setTaps([...take.taps])
   }, [])
 
   useEffect(() => {
     if (status !== 'recording') return
     const listen = (event: KeyboardEvent) => {
-      const key = KEYS[event.key.toLowerCase()]
-      if (key === undefined || event.repeat || event.ctrlKey || event.metaKey || event.altKey) return
+      const stroke = keys[event.key.toLowerCase()]
+      if (stroke === undefined || event.repeat || event.ctrlKey || event.metaKey || event.altKey) return
       event.preventDefault()
-      tap(key, event.timeStamp)
+      tap(stroke, event.timeStamp)
     }
     window.addEventListener('keydown', listen)
     return () => window.removeEventListener('keydown', listen)
-  }, [status, tap])
+  }, [status, tap, keys])
 
   // The transport's own stop ends the take too.
   useEffect(() => {

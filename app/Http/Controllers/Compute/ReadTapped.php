@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Compute;
+
+use App\Http\Controllers\Controller;
+use App\Http\Requests\TappedRequest;
+use App\Http\Resources\RhythmResource;
+use Gravik\Listening\RhythmReader;
+use Gravik\Listening\RhythmReading;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+
+final class ReadTapped extends Controller
+{
+    #[OA\Post(path: '/api/compute/tapped', summary: 'A tapped rhythm as patterns to choose from', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document', 'taps', 'bars'], properties: [
+        new OA\Property(property: 'document', type: 'object'),
+        new OA\Property(property: 'tempo', type: 'number', nullable: true),
+        new OA\Property(property: 'bars', description: '1 to 4', type: 'integer'),
+        new OA\Property(property: 'taps', description: 'seconds from bar 1 beat 1', type: 'array', items: new OA\Items(required: ['t'], properties: [
+            new OA\Property(property: 't', type: 'number'),
+            new OA\Property(property: 'key', type: 'string', enum: ['down', 'up']),
+            new OA\Property(property: 'dead', type: 'boolean'),
+        ], type: 'object')),
+    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/RhythmReading')))])]
+    public function __invoke(TappedRequest $request): JsonResponse
+    {
+        $breakdown = $request->breakdown();
+        $tempo = $request->tempo() ?? $breakdown->tempo;
+        $readings = (new RhythmReader($tempo, $breakdown->meter, $breakdown->school))->read($request->take(), $request->integer('bars'));
+
+        return new JsonResponse(array_map(static fn (RhythmReading $reading): array => RhythmResource::of($breakdown, $reading, $tempo), $readings));
+    }
+}

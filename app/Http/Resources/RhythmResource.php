@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Listening\RhythmReading;
+use Gravik\Strokes\CountLine;
+use Gravik\Strokes\HandPlanner;
+use Gravik\Time\Tempo;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'RhythmReading', required: ['words', 'counted', 'shift_ms', 'spread_ms', 'left_out', 'sketch', 'change'], properties: [
+    new OA\Property(property: 'words', type: 'string'),
+    new OA\Property(property: 'counted', type: 'string'),
+    new OA\Property(property: 'shift_ms', description: 'how late all taps came together, the device included', type: 'number'),
+    new OA\Property(property: 'spread_ms', type: 'number'),
+    new OA\Property(property: 'left_out', description: 'taps that found no slot', type: 'integer'),
+    new OA\Property(property: 'sketch', ref: '#/components/schemas/HandSketch'),
+    new OA\Property(property: 'change', description: 'the fields of the document as they would be', type: 'object'),
+])]
+final class RhythmResource
+{
+    /** @return array<string, mixed> */
+    public static function of(Breakdown $breakdown, RhythmReading $reading, Tempo $tempo): array
+    {
+        $taken = $breakdown->with(pattern: $reading->pattern, feel: $reading->feel);
+        $ruler = $taken->ruler($tempo);
+        $hand = (new HandPlanner())->plan($taken->pattern, $taken->school, $ruler, $taken->feel);
+
+        return [
+            'words' => $reading->words(),
+            'counted' => CountLine::write($reading->pattern),
+            'shift_ms' => $reading->shiftMs,
+            'spread_ms' => round($reading->spreadMs, 1),
+            'left_out' => $reading->leftOut,
+            'sketch' => HandResource::sketch($taken, $hand, $ruler),
+            'change' => DocumentChange::between($breakdown, $taken),
+        ];
+    }
+}

@@ -1,0 +1,52 @@
+import { useState } from 'react'
+import { useSchools } from '../../api/queries'
+import type { BreakdownDocument } from '../../api/types'
+import { HandWave } from '../../ui/HandWave'
+import { useKeys } from '../../ui/keys'
+import { useBench, useDocument, useMine } from '../bench/benchContext'
+
+/** The pattern in every picking school, one under the other: where the hand goes another way, and what each costs. */
+export function SchoolSheet({ width, advised, reason, onClose }: { width: number; advised: BreakdownDocument['school'] | undefined; reason: string; onClose: () => void }) {
+  const { store, tempo } = useBench()
+  const document = useDocument()
+  const mine = useMine()
+  const schools = useSchools(document, tempo).data
+  const [chosen, setChosen] = useState<number | null>(null)
+  const now = schools?.findIndex(({ school }) => school === document.school) ?? 0
+  const at = chosen ?? now
+  const take = (school: BreakdownDocument['school'] | undefined) => school !== undefined && mine && store.change((d) => ({ ...d, school }))
+  useKeys({
+    ArrowDown: () => setChosen(Math.min((schools?.length ?? 1) - 1, at + 1)),
+    ArrowUp: () => setChosen(Math.max(0, at - 1)),
+    Enter: () => take(schools?.[at]?.school),
+    Escape: onClose,
+    k: onClose,
+  })
+  if (schools === undefined) return <p className="loading">Trying the schools …</p>
+  return (
+    <section className="school-sheet" aria-label="Picking schools side by side">
+      <p className="muted">
+        {reason} A dot marks a stroke that goes the other way than now. {mine && <><kbd>Enter</kbd> takes the framed one; undo brings the old one back.</>}
+      </p>
+      <ul role="listbox" aria-label="Schools">
+        {schools.map((each, index) => (
+          <li key={each.school} role="option" aria-selected={index === at} className={index === at ? 'chosen' : ''} onClick={() => setChosen(index)} onDoubleClick={() => take(each.school)}>
+            <div className="school-words">
+              <b>{each.name}</b>
+              <small>
+                {each.school === document.school ? 'as it is now' : each.differs.length === 0 ? 'the same strokes' : `${each.differs.length} the other way`}
+                {each.school === advised && ', advised'}
+              </small>
+              <small className="muted">
+                {each.limit === null ? '' : `easy to ${Math.round(each.limit.easy_to)}, hard to ${Math.round(each.limit.hard_to)} bpm`}
+                {each.crossings.count > 0 && `; ${each.crossings.around} of ${2 * each.crossings.count} the long way round a string`}
+              </small>
+              {each.faults[0] !== undefined && <small className="fault">{each.faults[0]}</small>}
+            </div>
+            <HandWave sketch={each.sketch} fromBeat={0} toBeat={each.sketch.beats} width={Math.max(300, width - 330)} height={74} marked={each.differs} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

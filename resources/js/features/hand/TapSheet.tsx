@@ -1,0 +1,152 @@
+import { Button, Segmented } from 'antd'
+import { useRef, useState } from 'react'
+import { readTapped } from '../../api/queries'
+import type { RhythmReading } from '../../api/types'
+import { band } from '../../audio/band'
+import { useBandFrames } from '../../audio/useBandFrames'
+import { STRUCK, useRecorder, type Recorded, type Recorder, type Struck } from '../../audio/useRecorder'
+import { HandWave } from '../../ui/HandWave'
+import { useKeys } from '../../ui/keys'
+import { useBench, useDocument } from '../bench/benchContext'
+
+const KEYS: Record<string, Struck> = { ...STRUCK, d: { key: 'down', dead: true }, k: { key: 'up', dead: true } }
+const PADS = [
+  { letter: 'd', words: 'dead down' },
+  { letter: 'f', words: 'down' },
+  { letter: 'j', words: 'up' },
+  { letter: 'k', words: 'dead up' },
+]
+
+/** A rhythm tapped over a click, and the ways to hear it; nothing is taken over before somebody says so. */
+export function TapSheet({ width, bars: barsNow, onClose }: { width: number; bars: number; onClose: () => void }) {
+  const { store, tempo, timeline } = useBench()
+  const document = useDocument()
+  const [bars, setBars] = useState(barsNow)
+  const [readings, setReadings] = useState<RhythmReading[]>([])
+  const [chosen, setChosen] = useState(0)
+  const [refusal, setRefusal] = useState('')
+  const read = async (take: Recorded) => {
+    try {
+      setReadings(await readTapped(document, { taps: take.taps, tempo: take.tempo, bars: take.bars }))
+      setChosen(0)
+      setRefusal('')
+    } catch (problem) {
+      setRefusal(problem instanceof Error ? problem.message : 'That could not be read. Tap it again.')
+    }
+  }
+  const recorder = useRecorder((take) => void read(take), KEYS)
+  const silent = timeline === undefined || timeline.bars === 0
+  const start = () => {
+    if (silent) return
+    setReadings([])
+    void recorder.start({ bars, tempo, clickOnly: true })
+  }
+  const take = (reading: RhythmReading | undefined) => {
+    if (reading === undefined) return
+    store.change((d) => ({ ...d, ...reading.change }))
+    onClose()
+  }
+  const idle = recorder.status === 'idle'
+  useKeys(
+    idle
+      ? { r: start, ArrowDown: () => setChosen(Math.min(readings.length - 1, chosen + 1)), ArrowUp: () => setChosen(Math.max(0, chosen - 1)), Enter: () => take(readings[chosen]), Escape: onClose }
+      : { Escape: recorder.stop },
+  )
+  return (
+    <section className="tap-sheet" aria-label="Tap a rhythm in">
+      <div className="hand-tools">
+        <label className="inline">
+          Bars <Segmented aria-label="Bars to tap" options={[1, 2, 4]} value={bars} disabled={!idle} onChange={(to) => setBars(Number(to))} />
+        </label>
+        {idle ? (
+          <Button type="primary" disabled={silent} onClick={start}>
+            {readings.length === 0 ? 'Count me in' : 'Tap it again'} <kbd className="on-ink">R</kbd>
+          </Button>
+        ) : (
+          <Button danger onClick={recorder.stop}>
+            That is all <kbd>Esc</kbd>
+          </Button>
+        )}
+        {idle && (
+          <Button onClick={onClose}>
+            Leave it <kbd>Esc</kbd>
+          </Button>
+        )}
+        <span className="muted">{silent ? 'The click needs a form to run through: type a chord line in Chart first.' : `The click goes at ${tempo}. Tap once through ${bars === 1 ? 'the bar' : `${bars} bars`}.`}</span>
+      </div>
+      {refusal !== '' && (
+        <p role="alert" className="finding finding-off">
+          {refusal}
+        </p>
+      )}
+      {readings.length > 0 && idle ? (
+        <ul role="listbox" aria-label="Ways to hear it">
+          {readings.map((reading, index) => (
+            <li key={reading.words + reading.counted} role="option" aria-selected={index === chosen} className={index === chosen ? 'chosen' : ''} onClick={() => setChosen(index)} onDoubleClick={() => take(reading)}>
+              <div className="school-words">
+                <b>{reading.words}</b>
+                <small>{reading.counted}</small>
+                <small className="muted">
+                  taps within {Math.round(reading.spread_ms)} ms, {reading.shift_ms === 0 ? 'on the click' : `all ${Math.abs(reading.shift_ms)} ms ${reading.shift_ms > 0 ? 'late' : 'early'}`}
+                  {reading.left_out > 0 && `; ${reading.left_out} found no place`}
+                </small>
+                {index === chosen && (
+                  <Button size="small" type="primary" onClick={() => take(reading)}>
+                    Take it <kbd className="on-ink">Enter</kbd>
+                  </Button>
+                )}
+              </div>
+              <HandWave sketch={reading.sketch} fromBeat={0} toBeat={reading.sketch.beats} width={Math.max(300, width - 330)} height={92} />
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <Pads recorder={recorder} bars={bars} beats={(timeline?.beats_a_bar ?? 4) * bars} tempo={tempo} width={width} />
+      )}
+    </section>
+  )
+}
+
+/** What was tapped so far over the beats, and a pad for each kind of stroke. */
+function Pads({ recorder, bars, beats, tempo, width }: { recorder: Recorder; bars: number; beats: number; tempo: number; width: number }) {
+  const count = useRef<HTMLParagraphElement>(null)
+  useBandFrames(() => {
+    const at = band.position()
+    if (count.current === null) return
+    const words = at === null ? 'One bar is counted in first.' : at.countIn !== null ? `Count-in: ${at.countIn}` : `Bar ${Math.min(bars, Math.floor(band.elapsedBars() + 1e-6) + 1)} of ${bars}, beat ${at.beat + 1}`
+    if (count.current.textContent !== words) count.current.textContent = words
+  })
+  const toX = (t: number) => 20 + ((t * tempo) / 60 / beats) * (width - 40)
+  return (
+    <>
+      <p ref={count} className="recording-count" role="timer">
+        One bar is counted in first.
+      </p>
+      <svg className="tap-line" width={width} height={64} role="img" aria-label={`${recorder.taps.length} strokes tapped`}>
+        {Array.from({ length: beats + 1 }, (_, beat) => (
+          <line key={beat} x1={toX((beat * 60) / tempo)} x2={toX((beat * 60) / tempo)} y1={8} y2={56} className="fret" />
+        ))}
+        {recorder.taps.map((tap, index) => (
+          <path key={index} d={tap.key === 'down' ? `M${toX(tap.t)} 50l-7 -34h14z` : `M${toX(tap.t)} 16l-7 34h14z`} className={tap.dead === true ? 'tap-mark dead' : 'tap-mark'} />
+        ))}
+      </svg>
+      <div className="pads four">
+        {PADS.map(({ letter, words }) => (
+          <button
+            key={letter}
+            type="button"
+            className="pad"
+            onPointerDown={(event) => {
+              event.preventDefault()
+              const struck = KEYS[letter]
+              if (struck !== undefined) recorder.tap(struck, event.timeStamp)
+            }}
+          >
+            <b>{words}</b>
+            <kbd>{letter.toUpperCase()}</kbd>
+          </button>
+        ))}
+      </div>
+    </>
+  )
+}
