@@ -64,6 +64,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('easier', Compute\EaseForHand::class);
         Route::post('shape', Compute\ShapePattern::class);
         Route::post('schools', Compute\CompareSchools::class);
+        Route::post('feel', Compute\ReadFeel::class);
         Route::post('tapped', Compute\ReadTapped::class);
     });
 });

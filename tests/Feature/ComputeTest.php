@@ -199,3 +199,34 @@ it('lists patterns to start from, each a document part that can be taken over', 
         $this->postJson('/api/compute/strokes', ['document' => $document])->assertOk()->assertJsonPath('counted', $entry['counted']);
     }
 });
+
+it('reads a tapped rhythm, offers what it would change, and says what is wrong with taps that are none', function (): void {
+    $document = Examples::document();
+    $taps = array_map(static fn (int $eighth): array => ['t' => 0.25 * $eighth + 0.01, 'key' => $eighth % 2 === 0 ? 'down' : 'up'], [0, 1, 3, 4, 6, 7]);
+    $readings = $this->postJson('/api/compute/tapped', ['document' => $document, 'tempo' => 120, 'bars' => 1, 'taps' => $taps])->assertOk()->json();
+
+    expect($readings[0])->toMatchArray(['words' => 'straight eighths', 'counted' => '1 & (2) & 3 4 &', 'left_out' => 0])
+        ->and(array_keys($readings[0]['change']))->toBe(['pattern']);
+    $this->postJson('/api/compute/tapped', ['document' => $document, 'bars' => 1, 'taps' => []])->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, 'Nothing was tapped'));
+    $this->postJson('/api/compute/tapped', ['document' => $document, 'bars' => 9, 'taps' => $taps])->assertStatus(422);
+    $this->postJson('/api/compute/tapped', ['document' => $document, 'bars' => 1, 'taps' => [['t' => 'soon']]])->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, 'Tap 1'));
+});
+
+it('shows the schools side by side, counts aloud and reads a typed feel', function (): void {
+    $schools = $this->postJson('/api/compute/schools', ['document' => Examples::document([], 'xxxxxxxx'), 'tempo' => 160])->assertOk()->json();
+    expect(array_column($schools, 'school'))->toContain('pendulum', 'all-down')
+        ->and(array_column($schools, 'differs', 'school')['all-down'])->toBe([480, 1440, 2400, 3360])
+        ->and(array_column($schools, 'faults', 'school')['all-down'][0])->toContain('in one direction');
+
+    $timeline = $this->postJson('/api/compute/timeline', ['document' => Examples::document(['feel' => ['mode' => 'fixed', 'ratio' => 2, 'unit' => 'eighth']])])->assertOk();
+    expect($timeline->json('off_beat_ms'))->toEqualWithDelta(83.3, 0.05)->and(array_slice($timeline->json('counts'), 0, 3))->toBe([['t' => 0, 'depth' => 0], ['t' => 0.5, 'depth' => 1], ['t' => 0.833333, 'depth' => 2]]);
+
+    $this->postJson('/api/compute/feel', ['typed' => '3:2', 'unit' => 'sixteenth'])->assertOk()->assertExactJson(['feel' => ['mode' => 'fixed', 'ratio' => 1.5, 'unit' => 'sixteenth']]);
+    $this->postJson('/api/compute/feel', ['typed' => 'bouncy', 'unit' => 'eighth'])->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, '"bouncy" is no feel'));
+});
+
+it('hands out repairs with the warnings that they mend', function (): void {
+    $warnings = $this->postJson('/api/compute/strokes', ['document' => Examples::document(['school' => 'all-down'], 'xxxxxxxx'), 'tempo' => 160])->assertOk()->json('warnings');
+
+    expect($warnings[0]['fixes'])->toBe([['text' => 'Change to the pendulum', 'change' => ['school' => 'pendulum']]]);
+});

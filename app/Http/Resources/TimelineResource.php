@@ -8,6 +8,7 @@ use Gravik\Breakdown\Breakdown;
 use Gravik\Performance\CountAloud;
 use Gravik\Performance\Event;
 use Gravik\Performance\PlayedStroke;
+use Gravik\Performance\ResetAccents;
 use Gravik\Performance\StrokeFaults;
 use Gravik\Performance\Timeline;
 use Gravik\Strokes\Warning;
@@ -43,7 +44,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'bar', type: 'integer'),
     new OA\Property(property: 'symbol', type: 'string'),
 ])]
-#[OA\Schema(schema: 'Timeline', required: ['tempo', 'ratio', 'p', 'seconds', 'beat_seconds', 'beats_a_bar', 'bars', 'pattern_bars', 'beat_times', 'counts', 'chords', 'strokes', 'events', 'feel_words', 'warnings'], properties: [
+#[OA\Schema(schema: 'Timeline', required: ['tempo', 'ratio', 'p', 'seconds', 'beat_seconds', 'beats_a_bar', 'bars', 'pattern_bars', 'beat_times', 'counts', 'chords', 'strokes', 'events', 'feel_words', 'off_beat_ms', 'warnings'], properties: [
     new OA\Property(property: 'tempo', type: 'number'),
     new OA\Property(property: 'ratio', type: 'number'),
     new OA\Property(property: 'p', type: 'number'),
@@ -61,7 +62,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimedStroke')),
     new OA\Property(property: 'events', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimedEvent')),
     new OA\Property(property: 'feel_words', type: 'string'),
-    new OA\Property(property: 'warnings', description: 'strokes that the grips cannot take', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandWarning')),
+    new OA\Property(property: 'off_beat_ms', description: 'how much later than straight the off-beat sounds', type: 'number'),
+    new OA\Property(property: 'warnings', description: 'what the pattern and the form do not have together: strokes that the grips cannot take, weight that signals nothing', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandWarning')),
 ])]
 final class TimelineResource
 {
@@ -93,8 +95,9 @@ final class TimelineResource
             ], $form->chords),
             'strokes' => array_map(static fn (PlayedStroke $stroke): array => self::stroke($stroke, $timeline->hand->pattern->ticks), $timeline->strokes),
             'events' => self::events($timeline),
+            'off_beat_ms' => round($breakdown->feel->offBeatMs($ruler->tempo), 1),
             'feel_words' => \App\Documents\FeelWords::of($breakdown->feel, $ruler->tempo),
-            'warnings' => array_map(static fn (Warning $warning): array => WarningResource::of($breakdown, $warning, $ruler->tempo, $timeline->voiced), (new StrokeFaults())->of($timeline->voiced, $timeline->hand)),
+            'warnings' => array_map(static fn (Warning $warning): array => WarningResource::of($breakdown, $warning, $ruler->tempo, $timeline->voiced), array_filter([...(new StrokeFaults())->of($timeline->voiced, $timeline->hand), (new ResetAccents())->question($timeline)])),
         ];
     }
 

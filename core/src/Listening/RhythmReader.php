@@ -31,8 +31,8 @@ final readonly class RhythmReader
 
     private const DELAY_MS = 40.0;
 
-    /** Shares of the pair, in hundredths, between which a swing is looked for. */
-    private const SWUNG = [53, 75];
+    /** Shares of the pair, in hundredths, between which a swing is looked for: less is a straight pair, unevenly tapped. */
+    private const SWUNG = [55, 75];
 
     /** A tap so little before a beat belongs to it, in beats. */
     private const EARLY = 1 / 12;
@@ -102,7 +102,7 @@ final readonly class RhythmReader
     {
         $coarse = $this->search($taps, $bars, $unit, $divisions, range(-120, 120, 8), $unit === null ? [50.0] : array_map(static fn (int $percent): float => (float) $percent, range(self::SWUNG[0], self::SWUNG[1])));
         [$delay, $percent] = [$coarse['delay'], $coarse['percent']];
-        $around = array_map(static fn (int $step): float => min($percent + $step / 4, (float) self::SWUNG[1]), range(-3, 3));
+        $around = array_map(static fn (int $step): float => max((float) self::SWUNG[0], min($percent + $step / 4, (float) self::SWUNG[1])), range(-3, 3));
         $fine = $this->search($taps, $bars, $unit, $divisions, range($delay - 7, $delay + 7), $unit === null ? [50.0] : $around);
 
         return $this->reading($taps, $bars, $this->feel($unit, $fine['percent']), $fine);

@@ -55,6 +55,7 @@ final readonly class StrokeRepairs
                 new Repair('Come from one fret away', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->ornament === null ? $stroke : $stroke->ornamented(new Ornament($stroke->ornament->kind, -1)))),
                 new Repair('Strike it plainly', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->plain())),
             ],
+            'reset-accent' => [new Repair('Play it like the others', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->accented(1)))],
             default => [],
         };
     }

@@ -11,6 +11,12 @@ enum OrnamentKind: string
     case HammerOn = 'hammer-on';
     case PullOff = 'pull-off';
     case BendRelease = 'bend-release';
+    /** bent up and held */
+    case Bend = 'bend';
+    /** struck while it is held bent */
+    case Bent = 'bent';
+    /** struck bent, then let down */
+    case Release = 'release';
     case Vibrato = 'vibrato';
     case Grace = 'grace';
     case Drag = 'drag';

@@ -16,6 +16,8 @@ final readonly class Feel
 
     private const TOO_SHORT_MS = 80.0;
 
+    private const NAMED = ['straight' => 1.0, 'light' => 1.3, 'triplet' => 2.0, 'shuffle' => 2.0, 'dotted' => 3.0];
+
     public function __construct(public FeelMode $mode, public float $ratio, public SwingUnit $unit)
     {
         if (! ($ratio >= self::LOWEST && $ratio <= self::HIGHEST)) {
@@ -31,6 +33,39 @@ final readonly class Feel
     public static function fixed(float $ratio, SwingUnit $unit = SwingUnit::Eighth): self
     {
         return new self(FeelMode::Fixed, $ratio, $unit);
+    }
+
+    /**
+     * Reads a name (straight, light, triplet, shuffle, dotted, follows), a ratio ("2", "3:2") or a share of the pair
+     * ("62 %"). A shuffle keeps its triplet at every tempo; "follows" leaves the ratio to the tempo.
+     */
+    public static function parse(string $typed, SwingUnit $unit = SwingUnit::Eighth): self
+    {
+        $word = mb_strtolower(trim($typed));
+        if (isset(self::NAMED[$word])) {
+            return self::fixed(self::NAMED[$word], $unit);
+        }
+        if (preg_match('/^follows( the tempo)?$/', $word) === 1) {
+            return new self(FeelMode::FollowsTempo, 1.0, $unit);
+        }
+        if (preg_match('/^(\d+(?:[.,]\d+)?)\s*(?:(%)|:\s*(\d+(?:[.,]\d+)?))?$/', $word, $found) !== 1) {
+            throw TimeException::unreadableFeel($typed);
+        }
+        [$number, $to] = array_map(static fn (string $figure): float => (float) strtr($figure, [',' => '.']), [$found[1], $found[3] ?? '1']);
+        $percent = ($found[2] ?? '') === '%';
+        if ($percent ? $number >= 100 : $to === 0.0) {
+            throw TimeException::unreadableFeel($typed);
+        }
+
+        return self::fixed(round($percent ? $number / (100 - $number) : $number / $to, 3), $unit);
+    }
+
+    /** How much later than straight the second note of a pair sounds, ms: (p − 1/2) of the pair. */
+    public function offBeatMs(Tempo $tempo): float
+    {
+        $ratio = $this->ratioAt($tempo);
+
+        return ($ratio / (1 + $ratio) - 0.5) * $this->pairMs($tempo);
     }
 
     /** Long : short at this tempo. */

@@ -29,6 +29,11 @@ final class TimeException extends \InvalidArgumentException implements CoreExcep
         return new self(sprintf('"%s" is no %s of a feel. A feel has a mode (fixed or follows-tempo), a ratio and a unit (eighth or sixteenth).', Quote::short($typed), $what));
     }
 
+    public static function unreadableFeel(string $typed): self
+    {
+        return new self(sprintf('"%s" is no feel. Type a name (straight, light, triplet, shuffle, dotted, follows), a ratio such as 2 or 3:2, or a share such as 62 %%.', Quote::short($typed)));
+    }
+
     public static function division(int $division): self
     {
         return new self(sprintf('A beat cannot be divided in %d. Choose 1, 2, 3, 4 or 6.', $division));

@@ -5,8 +5,10 @@ declare(strict_types=1);
 use Gravik\Breakdown\Breakdown;
 use Gravik\Performance\Performer;
 use Gravik\Performance\Repair;
+use Gravik\Performance\ResetAccents;
 use Gravik\Performance\StrokeFaults;
 use Gravik\Performance\StrokeRepairs;
+use Gravik\Strokes\AccentProfile;
 use Gravik\Strokes\Warning;
 use Gravik\Tests\Support\Examples;
 
@@ -61,3 +63,16 @@ it('sounds the open strings where the hand travels, and leaves none of the old g
         ->and(max($strokes[0]->ends))->toEqualWithDelta($hiccup->t, 1e-9)
         ->and(array_filter(warnedOf($breakdown), static fn (Warning $warning): bool => $warning->kind === 'silent-strings'))->toBe([]);
 });
+
+it('asks what a hardest first beat announces where nothing begins, and only there', function (string $slots, string $line, ?string $asks): void {
+    $breakdown = Examples::breakdown(['sections' => [['name' => 'A', 'line' => $line]]], $slots);
+    $reset = $breakdown->profiled(AccentProfile::Reset, null);
+    $question = (new ResetAccents())->question((new Performer())->perform($slots === 'x.x.x.x.' ? $reset : $breakdown));
+
+    expect($question === null ? null : $question->text)->toBe($asks === null ? null : "The hardest stroke announces something, but in {$asks} neither chord nor section changes. What does it signal there? If nothing, play it like the others.");
+})->with([
+    'a chord held over the bar line' => ['x.x.x.x.', '| Dm | Dm | A7 | A7 |', 'bars 2, 4'],
+    'a chord in every bar' => ['x.x.x.x.', '| Dm | A7 | Dm | A7 |', null],
+    'many bars of one chord' => ['x.x.x.x.', '| Dm | Dm | Dm | Dm | Dm | Dm | Dm |', 'bars 2, 3, 4, 5 and 2 more'],
+    'no stroke is hardest' => ['x.x.xxxx', '| Dm | Dm |', null],
+]);

@@ -145,7 +145,10 @@ it('slides, hammers and bends to the pitch that is drawn', function (string $kin
     'hammer on' => ['hammer-on', -2, -2.0, 0.0],
     'pull off' => ['pull-off', 2, 2.0, 0.0],
     'grace' => ['grace', -1, -1.0, 0.0],
-    'bend' => ['bend-release', 2, 0.0, 1.7],
+    'bend and let down' => ['bend-release', 2, 0.0, 1.7],
+    'bend and hold' => ['bend', 2, 0.0, 2.0],
+    'strike while bent' => ['bent', 1, 1.0, 1.0],
+    'release' => ['release', 2, 2.0, 0.0],
 ]);
 
 it('writes a WAV file that says what it holds', function (): void {

@@ -76,3 +76,19 @@ it('refuses tempos and swings that nobody plays', function (callable $build): vo
 })->with([
     [static fn () => new Tempo(0)], [static fn () => new Tempo(10_000)], [static fn () => new Tempo(NAN)], [static fn () => Feel::fixed(0.2)], [static fn () => Feel::fixed(INF)],
 ]);
+
+it('reads a feel by name, by ratio and by share', function (string $typed, float $ratio, FeelMode $mode): void {
+    $feel = Feel::parse($typed);
+    expect($feel->ratio)->toEqualWithDelta($ratio, 1e-9)->and($feel->mode)->toBe($mode);
+})->with([
+    ['straight', 1.0, FeelMode::Fixed], ['Triplet', 2.0, FeelMode::Fixed], ['shuffle', 2.0, FeelMode::Fixed], ['dotted', 3.0, FeelMode::Fixed], ['light', 1.3, FeelMode::Fixed],
+    ['2', 2.0, FeelMode::Fixed], ['3:2', 1.5, FeelMode::Fixed], ['1,6', 1.6, FeelMode::Fixed], ['60 %', 1.5, FeelMode::Fixed], ['75%', 3.0, FeelMode::Fixed], ['follows the tempo', 1.0, FeelMode::FollowsTempo],
+]);
+
+it('says what a feel can be where it cannot read one', function (string $typed, string $says): void {
+    expect(fn () => Feel::parse($typed))->toThrow(TimeException::class, $says);
+})->with([['bouncy', '"bouncy" is no feel'], ['', 'is no feel'], ['100 %', 'is no feel'], ['2:0', 'is no feel'], ['90 %', 'outside what can be felt'], ['4', 'outside what can be felt']]);
+
+it('puts a triplet\'s off-beat a sixth of a pair later than straight', function (float $bpm, SwingUnit $unit, float $ms): void {
+    expect(Feel::fixed(2, $unit)->offBeatMs(new Tempo($bpm)))->toEqualWithDelta($ms, 1e-9);
+})->with([[60.0, SwingUnit::Eighth, 1000 / 6], [120.0, SwingUnit::Eighth, 500 / 6], [60.0, SwingUnit::Sixteenth, 500 / 6]]);

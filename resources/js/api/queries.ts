@@ -58,6 +58,8 @@ export const useHand = (document: BreakdownDocument, tempo: number, grid: number
 
 export const useSchools = (document: BreakdownDocument, tempo: number) => useCompute<SchoolInUse[]>('schools', [...handParts(document), tempo], { document, tempo })
 
+export const readFeel = (typed: string, unit: BreakdownDocument['feel']['unit']) => call<{ feel: BreakdownDocument['feel'] }>('POST', 'compute/feel', { typed, unit })
+
 export const readTapped = (document: BreakdownDocument, tapped: { taps: Tap[]; tempo: number; bars: number }) => call<RhythmReading[]>('POST', 'compute/tapped', { document, ...tapped })
 
 export const useTimeline = (document: BreakdownDocument, tempo: number, level: number) => useCompute<Timeline>('timeline', [...soundParts(document), tempo, level], { document, tempo, level })

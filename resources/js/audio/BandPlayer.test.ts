@@ -30,6 +30,7 @@ function timelineAt(bpm: number, bars = 2, p = 0.5, mark = 0): Timeline {
     strokes: [],
     events: events.sort((a, b) => a.t - b.t),
     feel_words: '',
+    off_beat_ms: 0,
     warnings: [],
   }
 }

@@ -85,6 +85,7 @@ export const timeline: Timeline = {
   strokes: [{ t: 0, until: 2, slot: 0, at: 0, bar: 0, chord: 0, direction: 'down', kind: 'ring', accent: 1, strings: [4, 3, 2, 1] }],
   events: [],
   feel_words: 'straight',
+  off_beat_ms: 0,
   warnings: [],
 }
 

@@ -101,16 +101,16 @@ describe('gauges', () => {
 
   it('turns the feel dial by keys within its range, unless it is somebody else\'s', () => {
     const onChange = vi.fn()
-    const { getByRole, rerender } = render(<FeelDial p={2 / 3} words="67 % swing" disabled={false} onChange={onChange} />)
+    const { getByRole, rerender } = render(<FeelDial offBeatMs={83} onTyped={vi.fn()} p={2 / 3} words="67 % swing" disabled={false} onChange={onChange} />)
     const dial = getByRole('slider')
     expect([dial.getAttribute('aria-valuenow'), dial.getAttribute('aria-valuetext')]).toEqual(['67', '67 % swing'])
     fireEvent.keyDown(dial, { key: 'ArrowLeft' })
     const p = 2 / 3 - 0.01
     expect(onChange).toHaveBeenLastCalledWith(Math.round((p / (1 - p)) * 1000) / 1000)
-    rerender(<FeelDial p={0.75} words="" disabled={false} onChange={onChange} />)
+    rerender(<FeelDial offBeatMs={0} onTyped={vi.fn()} p={0.75} words="" disabled={false} onChange={onChange} />)
     fireEvent.keyDown(dial, { key: 'ArrowRight' })
     expect(onChange).toHaveBeenLastCalledWith(3)
-    rerender(<FeelDial p={0.75} words="" disabled onChange={onChange} />)
+    rerender(<FeelDial offBeatMs={0} onTyped={vi.fn()} p={0.75} words="" disabled onChange={onChange} />)
     fireEvent.keyDown(dial, { key: 'ArrowLeft' })
     expect(onChange).toHaveBeenCalledTimes(2)
   })

@@ -28,6 +28,8 @@ final class Glide
 
     private const BEND = 2;
 
+    private const BEND_UP = 0.12;
+
     private const VIBRATO_HZ = 5.5;
 
     private const VIBRATO_SEMITONES = 0.35;
@@ -39,13 +41,17 @@ final class Glide
             return [];
         }
         $frets = (float) $ornament->frets;
+        $bend = $frets === 0.0 ? (float) self::BEND : $frets;
 
         return match ($ornament->kind) {
             OrnamentKind::SlideIn => [[0.0, $frets], [min(self::SLIDE_IN, $dur / 2), 0.0]],
             OrnamentKind::SlideOut => [[0.0, 0.0], [max(0.0, $dur - self::SLIDE_OUT), 0.0], [$dur, $frets]],
             OrnamentKind::HammerOn, OrnamentKind::PullOff => self::step($frets, min(self::HAMMER, $dur / 2)),
             OrnamentKind::Grace => self::step($frets, min(self::GRACE, $dur / 2)),
-            OrnamentKind::BendRelease => [[0.0, 0.0], [0.25 * $dur, $frets === 0.0 ? (float) self::BEND : $frets], [0.6 * $dur, 0.0]],
+            OrnamentKind::BendRelease => [[0.0, 0.0], [0.25 * $dur, $bend], [0.6 * $dur, 0.0]],
+            OrnamentKind::Bend => [[0.0, 0.0], [min(self::BEND_UP, $dur / 2), $bend]],
+            OrnamentKind::Bent => [[0.0, $bend]],
+            OrnamentKind::Release => [[0.0, $bend], [min(self::BEND_UP, $dur / 2), 0.0]],
             OrnamentKind::Vibrato => self::vibrato($dur),
             OrnamentKind::Drag => [],
         };

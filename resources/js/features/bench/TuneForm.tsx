@@ -1,4 +1,4 @@
-import { Button, InputNumber, Select } from 'antd'
+import { Button, Checkbox, InputNumber, Select } from 'antd'
 import { moveCapo, moveToKey, reshape, useChoices } from '../../api/queries'
 import type { BreakdownDocument } from '../../api/types'
 import { KEYS, METERS } from '../../ui/choices'
@@ -11,6 +11,31 @@ const COMPANIES = [
   { value: 'with-bass', label: 'with a bass player: root may go' },
   { value: 'shell', label: 'beside keys: guide tones only' },
 ]
+
+type Parts = BreakdownDocument['band']['parts']
+type Part = NonNullable<Parts[0]>
+const PARTS: Part['name'][] = ['drums', 'bass', 'guitar']
+
+/** Where each part sits against the beat, and whether it leaves the swing to the others. */
+function PartPlaces({ parts, onChange }: { parts: Parts; onChange: (parts: Parts) => void }) {
+  const own = (name: Part['name']): Part => parts.find((part) => part?.name === name) ?? { name, level: 0.8, offsetMs: 0, straight: false }
+  const set = (name: Part['name'], part: Partial<Part>) => onChange(PARTS.map((each) => (each === name ? { ...own(each), ...part } : own(each))) as Parts)
+  return (
+    <fieldset className="part-places">
+      <legend>Where each sits, ms late</legend>
+      {PARTS.map((name) => (
+        <label key={name}>
+          {name}
+          <InputNumber aria-label={`${name}, ms late`} min={-100} max={100} precision={0} step={5} value={own(name).offsetMs} onChange={(offsetMs) => offsetMs !== null && set(name, { offsetMs })} />
+          <Checkbox checked={own(name).straight} onChange={(event) => set(name, { straight: event.target.checked })}>
+            straight
+          </Checkbox>
+        </label>
+      ))}
+      <small className="muted">Minus is ahead. Laid back is a feel, not an error: a take is held against it.</small>
+    </fieldset>
+  )
+}
 
 /** Everything about the tune that is not its chords or strokes. */
 export function TuneForm() {
@@ -72,6 +97,7 @@ export function TuneForm() {
           onChange={(groove: string) => change({ band: { ...document.band, groove } })}
         />
       </label>
+      <PartPlaces parts={document.band.parts} onChange={(parts) => change({ band: { ...document.band, parts } }, 'parts')} />
       <label>
         Company
         <Select value={document.company} options={COMPANIES} onChange={(company: BreakdownDocument['company']) => change({ company })} />

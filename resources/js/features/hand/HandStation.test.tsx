@@ -75,6 +75,51 @@ it('shows the core\'s warnings, and asks for strokes where there are none', asyn
   expect(screen.getByText(/No strokes yet: press X/)).toBeTruthy()
 })
 
+it('takes a repair of a warning over with one click', async () => {
+  serve({ ...server, 'POST compute/strokes': (body: unknown) => planned((body as { document: BreakdownDocument }).document, [{ kind: 'same-direction', text: 'Too many downs.', at: [], fixes: [{ text: 'Change to the pendulum', change: { school: 'alternate' } }] }]) })
+  const { store } = showOnBench(<HandStation />)
+  fireEvent.click(await screen.findByRole('button', { name: 'Change to the pendulum' }))
+  expect(store.getState().document.school).toBe('alternate')
+})
+
+it('shows the schools one under the other by K and takes the framed one with Enter', async () => {
+  const use = (school: string, differs: number[]) => ({ school, name: school, sketch: planned(tune).sketch, differs, crossings: { count: 4, around: 3 }, limit: { easy_to: 120, hard_to: 180, why: 'total' }, faults: [] })
+  serve({ ...server, 'POST compute/schools': [use('pendulum', []), use('all-down', [480])] })
+  const { store, container } = showOnBench(<HandStation />)
+  await screen.findByText(/slot 1, counted/)
+  key('k')
+  await screen.findByText('1 the other way')
+  expect(container.querySelectorAll('.school-sheet .differs-mark')).toHaveLength(1)
+  expect(screen.getAllByText(/3 of 8 the long way round/)).toHaveLength(2)
+  key('ArrowDown')
+  await waitFor(() => expect(screen.getByRole('option', { selected: true }).textContent).toContain('all-down'))
+  key('Enter')
+  expect(store.getState().document.school).toBe('all-down')
+})
+
+it('strikes single strings, ends some of them early and names the hand that does it', async () => {
+  const { store, container } = showOnBench(<HandStation />)
+  await screen.findByText(/slot 1, counted/)
+  fireEvent.click(screen.getByText(/More: strings/))
+  const row = (name: string) => screen.getByRole('group', { name })
+  fireEvent.click(row('Single strings').querySelector('[aria-label="String 6"]') as Element)
+  fireEvent.click(row('Single strings').querySelector('[aria-label="String 4"]') as Element)
+  fireEvent.click(row('Strings that end early').querySelector('[aria-label="String 6"]') as Element)
+  expect(store.getState().document.pattern.streams[0].strokes[0]).toMatchObject({ strings: [6, 4], ends: [{ strings: [6], length: { share: 0.3 }, stoppedBy: 'pick-hand' }] })
+  fireEvent.click(row('Single strings').querySelector('[aria-label="String 6"]') as Element)
+  fireEvent.click(row('Single strings').querySelector('[aria-label="String 4"]') as Element)
+  expect(store.getState().document.pattern.streams[0].strokes[0]).toMatchObject({ zone: 'all' })
+  expect(container.textContent).toContain('Sounds for 4.00 of a beat, 2000 ms.')
+})
+
+it('hands a beat from line to line by H, each line keeping its strings', async () => {
+  const two = { ...tune, pattern: { ticks: 3840, streams: [{ name: 'strum', strokes: [{ at: 0, division: 3, zone: 'high' }, { at: 320, division: 3, zone: 'high' }] }, { name: 'bass', strokes: [{ at: 0, division: 1, zone: 'bass' }] }] } } as unknown as BreakdownDocument
+  const { store } = showOnBench(<HandStation />, { document: two })
+  await screen.findByText(/slot 1, counted/)
+  key('h')
+  expect(store.getState().document.pattern.streams.map((stream) => stream?.strokes.map(({ at, zone }) => [at, zone]))).toEqual([[[0, 'high']], [[0, 'bass'], [320, 'bass']]])
+})
+
 it('asks the core to lay the pattern out anew, and takes what it gives as one step', async () => {
   const { store, container } = showOnBench(<HandStation />)
   await screen.findByText(/slot 1, counted/)

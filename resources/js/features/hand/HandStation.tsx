@@ -1,7 +1,7 @@
 import { Segmented, Select } from 'antd'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { reshape, useChoices, useHand } from '../../api/queries'
-import type { BreakdownDocument, Hand, HandSlot } from '../../api/types'
+import type { BreakdownDocument, Hand, HandSlot, Timeline } from '../../api/types'
 import { useKeys } from '../../ui/keys'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { useRemake } from '../bench/useRemake'
@@ -99,7 +99,7 @@ export default function HandStation() {
   return (
     <div className="with-side">
       <div className="station-main">
-        <NeckRibbon />
+        {(sheet === 'wave' || sheet === 'patterns') && <NeckRibbon />}
         <div className="station-head">
           <h2>Hand</h2>
           <p className="muted">{bars === 1 ? 'One bar' : `${bars} bars`}, repeated through the form. Click a slot, or use the keys.</p>
@@ -116,20 +116,26 @@ export default function HandStation() {
           )}
         </div>
         <HandTools hand={hand} sheet={sheet} onSheet={setSheet} line={line} onLine={otherLine} comparing={kept !== null} onCompare={compare} onLay={lay} schools={schools} />
-        {sheet === 'patterns' && <PatternLibrary onClose={() => setSheet('wave')} />}
-        {sheet === 'schools' && <SchoolSheet width={width} advised={hand?.advice.school} reason={hand?.advice.reason ?? ''} onClose={() => setSheet('wave')} />}
-        {sheet === 'tap' && <TapSheet width={width} bars={bars} onClose={() => setSheet('wave')} />}
-        <div ref={frame} className="waves" hidden={sheet !== 'wave'}>
-          {hand !== undefined && <Waves hand={hand} timeline={timeline} bars={bars} width={width} selectedAt={slot?.at ?? null} line={lines.length === 2 ? line : null} onSlot={click} />}
+        <div ref={frame} className="hand-sheet">
+          {sheet === 'patterns' && <PatternLibrary onClose={() => setSheet('wave')} />}
+          {sheet === 'schools' && <SchoolSheet width={width} advised={hand?.advice.school} reason={hand?.advice.reason ?? ''} onClose={() => setSheet('wave')} />}
+          {sheet === 'tap' && <TapSheet width={width} bars={bars} onClose={() => setSheet('wave')} />}
+          {sheet === 'wave' && hand !== undefined && <Waves hand={hand} timeline={timeline} bars={bars} width={width} selectedAt={slot?.at ?? null} line={lines.length === 2 ? line : null} onSlot={click} />}
         </div>
         {hand !== undefined && sheet === 'wave' && <CountField counted={hand.counted} />}
         <p className="legend" hidden={sheet !== 'wave' || bars > 1}>
           <i className="key-strike" /> strikes <i className="key-air" /> air <i className="key-chuck" /> chuck, no pitch <i className="key-ghost" /> ghost <i className="key-ring" /> rings until the hand lets go <i className="key-swing" /> swing moves it from here
         </p>
       </div>
-      <StrokePanel hand={hand} faults={timeline?.warnings ?? []} kept={kept} tempo={tempo} line={line} slot={slot} stroke={stroke} mine={mine} onKind={setKind} onAir={setAir} onAccent={(to) => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: to }))} onPart={(part) => stroke !== undefined && edit((d) => changed(d, stroke.at, part))} onDirection={direct} />
+      <StrokePanel hand={hand} faults={timeline?.warnings ?? []} kept={kept} tempo={tempo} line={line} slot={slot} stroke={stroke} sounds={soundOf(timeline, stroke?.at)} mine={mine} onKind={setKind} onAir={setAir} onAccent={(to) => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: to }))} onPart={(part) => stroke !== undefined && edit((d) => changed(d, stroke.at, part))} onDirection={direct} />
     </div>
   )
+}
+
+/** How long the stroke at this place of the pattern sounds where it first comes in the form. */
+function soundOf(timeline: Timeline | undefined, at: number | undefined): { beats: number; seconds: number } | undefined {
+  const first = timeline?.strokes.find((stroke) => stroke.at === at)
+  return timeline === undefined || first === undefined ? undefined : { seconds: first.until - first.t, beats: (first.until - first.t) / timeline.beat_seconds }
 }
 
 function useWidth(box: React.RefObject<HTMLDivElement | null>): number {

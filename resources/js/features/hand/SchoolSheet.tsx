@@ -43,7 +43,7 @@ export function SchoolSheet({ width, advised, reason, onClose }: { width: number
               </small>
               {each.faults[0] !== undefined && <small className="fault">{each.faults[0]}</small>}
             </div>
-            <HandWave sketch={each.sketch} fromBeat={0} toBeat={each.sketch.beats} width={Math.max(300, width - 330)} height={74} marked={each.differs} />
+            <HandWave sketch={each.sketch} fromBeat={0} toBeat={each.sketch.beats} width={Math.max(300, width - 310)} height={66} marked={each.differs} />
           </li>
         ))}
       </ul>

@@ -16,6 +16,8 @@ type Props = {
   faults: Hand['warnings']
   slot: HandSlot | undefined
   stroke: StrokeDocument | undefined
+  /** how long it sounds, the first time it comes */
+  sounds: { beats: number; seconds: number } | undefined
   mine: boolean
   onKind: (kind: Kind) => void
   onAir: () => void
@@ -33,11 +35,11 @@ const KINDS: { kind: Kind; name: string; key: string }[] = [
 ]
 const ACCENTS = ['soft', 'firm', 'hard', 'hardest']
 const ZONES = [
-  { value: 'all', label: 'all of the grip' },
-  { value: 'bass', label: 'the bass note' },
-  { value: 'low', label: 'the low half' },
-  { value: 'middle', label: 'the middle' },
-  { value: 'high', label: 'the high half' },
+  { value: 'all', label: 'whole grip' },
+  { value: 'bass', label: 'bass note' },
+  { value: 'low', label: 'low half' },
+  { value: 'middle', label: 'middle' },
+  { value: 'high', label: 'high half' },
 ]
 
 const GRIPS = [
@@ -47,11 +49,13 @@ const GRIPS = [
 ] as const
 
 const STROKE_LEVELS = [
-  { value: 0, label: 'its weight in the bar' },
+  { value: 0, label: 'its weight' },
   { value: 1, label: 'level 1' },
   { value: 2, label: 'level 2' },
   { value: 3, label: 'level 3' },
 ]
+
+const ENDED_BY: Record<string, string> = { chuck: ': the fretting hand lies flat', 'fretting-hand': ', then the fretting hand lets go', 'pick-hand': ', then the palm stops it', short: ', then the fretting hand lets go', 'palm-mute': ' under the palm', ghost: ', hardly touched', ring: '' }
 
 type OrnamentDocument = NonNullable<StrokeDocument['ornament']>
 
@@ -63,11 +67,14 @@ const ORNAMENTS: { value: '' | OrnamentDocument['kind']; label: string }[] = [
   { value: 'pull-off', label: 'pull off' },
   { value: 'grace', label: 'grace note' },
   { value: 'bend-release', label: 'bend and release' },
+  { value: 'bend', label: 'bend and hold' },
+  { value: 'bent', label: 'strike while bent' },
+  { value: 'release', label: 'release the bend' },
   { value: 'vibrato', label: 'vibrato' },
   { value: 'drag', label: 'drag, a slow sweep' },
 ]
 /** Ornaments that come from or go to another fret, and where from unless the teacher says otherwise. */
-const USUAL_FRETS: Partial<Record<OrnamentDocument['kind'], number>> = { 'slide-in': -1, 'slide-out': -3, 'hammer-on': -2, 'pull-off': 2, grace: -1, 'bend-release': 2 }
+const USUAL_FRETS: Partial<Record<OrnamentDocument['kind'], number>> = { 'slide-in': -1, 'slide-out': -3, 'hammer-on': -2, 'pull-off': 2, grace: -1, 'bend-release': 2, bend: 2, bent: 2, release: 2 }
 const MOVES = Object.keys(USUAL_FRETS)
 const ornament = (kind: string): OrnamentDocument | null => (kind === '' ? null : { kind: kind as OrnamentDocument['kind'], frets: USUAL_FRETS[kind as OrnamentDocument['kind']] ?? 0 })
 
@@ -80,7 +87,7 @@ const FIGURES: [string, (hand: Hand) => string][] = [
 ]
 
 /** The chosen stroke, and what the core says of the whole pattern. */
-export function StrokePanel({ hand, faults, kept, tempo, line, slot, stroke, mine, onKind, onAir, onAccent, onPart, onDirection }: Props) {
+export function StrokePanel({ hand, faults, kept, tempo, line, slot, stroke, sounds, mine, onKind, onAir, onAccent, onPart, onDirection }: Props) {
   const planned = hand?.sketch.strokes.find((each) => each.at === slot?.at && (each.stream ?? line) === line)
   return (
     <aside className="side" aria-label="Stroke">
@@ -104,7 +111,7 @@ export function StrokePanel({ hand, faults, kept, tempo, line, slot, stroke, min
           <span className="label">
             Accent <kbd>A</kbd>
           </span>
-          <div className="choices" role="group" aria-label="Accent">
+          <div className="choices four" role="group" aria-label="Accent">
             {ACCENTS.map((name, accent) => (
               <button key={name} type="button" disabled={!mine || stroke.articulation === 'ghost'} aria-pressed={(stroke.accent ?? 1) === accent} onClick={() => onAccent(accent)}>
                 {name}
@@ -132,10 +139,16 @@ export function StrokePanel({ hand, faults, kept, tempo, line, slot, stroke, min
               </button>
             ))}
           </div>
-          <span className="label">Strings</span>
-          <Select aria-label="Strings" disabled={!mine || stroke.strings !== undefined} value={stroke.zone ?? 'all'} options={ZONES} onChange={(zone: StrokeDocument['zone']) => onPart({ zone })} />
-          <span className="label">Learned from level</span>
-          <Select aria-label="Level of the stroke" disabled={!mine} value={stroke.level ?? 0} options={STROKE_LEVELS} onChange={(level: number) => onPart({ level: level === 0 ? undefined : (level as 1 | 2 | 3) })} />
+          <div className="field-row two">
+            <label>
+              <span className="label">Strings</span>
+              <Select aria-label="Strings" disabled={!mine || stroke.strings !== undefined} placeholder="single ones" value={stroke.strings === undefined ? (stroke.zone ?? 'all') : null} options={ZONES} onChange={(zone: StrokeDocument['zone']) => onPart({ zone })} />
+            </label>
+            <label>
+              <span className="label">Learned from</span>
+              <Select aria-label="Level of the stroke" disabled={!mine} value={stroke.level ?? 0} options={STROKE_LEVELS} onChange={(level: number) => onPart({ level: level === 0 ? undefined : (level as 1 | 2 | 3) })} />
+            </label>
+          </div>
           <span className="label">Ornament</span>
           <div className="field-row">
             <Select aria-label="Ornament" disabled={!mine} value={stroke.ornament?.kind ?? ''} options={ORNAMENTS} onChange={(kind: string) => onPart({ ornament: ornament(kind) })} />
@@ -143,6 +156,11 @@ export function StrokePanel({ hand, faults, kept, tempo, line, slot, stroke, min
               <InputNumber aria-label="Frets" disabled={!mine} min={-12} max={12} precision={0} value={stroke.ornament.frets ?? 0} onChange={(frets) => frets !== null && stroke.ornament != null && onPart({ ornament: { kind: stroke.ornament.kind, frets } })} />
             )}
           </div>
+          {sounds !== undefined && (
+            <p className="muted">
+              Sounds for {sounds.beats.toFixed(2)} of a beat, {Math.round(1000 * sounds.seconds)} ms{ENDED_BY[stroke.articulation === 'chuck' ? 'chuck' : (stroke.stoppedBy ?? stroke.articulation ?? 'ring')]}.
+            </p>
+          )}
           <details>
             <summary>More: strings, hands, ending, placement</summary>
             <StrokeMore stroke={stroke} mine={mine} onPart={onPart} />

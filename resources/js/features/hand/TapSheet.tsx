@@ -96,7 +96,7 @@ export function TapSheet({ width, bars: barsNow, onClose }: { width: number; bar
                   </Button>
                 )}
               </div>
-              <HandWave sketch={reading.sketch} fromBeat={0} toBeat={reading.sketch.beats} width={Math.max(300, width - 330)} height={92} />
+              <HandWave sketch={reading.sketch} fromBeat={0} toBeat={reading.sketch.beats} width={Math.max(300, width - 310)} height={92} />
             </li>
           ))}
         </ul>

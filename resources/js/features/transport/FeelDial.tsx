@@ -1,7 +1,17 @@
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
+import { Popover } from 'antd'
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { waveKnots, wavePath } from '../../ui/waveGeometry'
 
-type Props = { p: number; words: string; disabled: boolean; onChange: (ratio: number) => void }
+type Props = {
+  p: number
+  words: string
+  /** how much later than straight the off-beat sounds, ms */
+  offBeatMs: number
+  disabled: boolean
+  onChange: (ratio: number) => void
+  /** a feel typed as a name, a ratio or a share; throws what the core says against it */
+  onTyped: (typed: string) => Promise<void>
+}
 
 const LOWEST = 0.42
 const HIGHEST = 0.75
@@ -15,7 +25,7 @@ const ratioOf = (p: number): number => Math.round((p / (1 - p)) * 1000) / 1000
 const clamp = (p: number): number => Math.min(HIGHEST, Math.max(LOWEST, p))
 
 /** One beat of the hand wave with a handle at the off-beat: drag it and the wave leans. */
-export function FeelDial({ p, words, disabled, onChange }: Props) {
+export function FeelDial({ p, words, offBeatMs, disabled, onChange, onTyped }: Props) {
   const track = useRef<SVGSVGElement>(null)
   const knots = waveKnots([-1, 0, 1, 2].flatMap((beat) => [{ x: beat, down: true }, { x: beat + p, down: false }]))
   const toX = (x: number) => x * WIDTH
@@ -40,7 +50,7 @@ export function FeelDial({ p, words, disabled, onChange }: Props) {
         Feel<span className="feel-words">{words}</span>
       </span>
       <span className="cell-row">
-        <span className="feel-share">{Math.round(100 * p)} %</span>
+        <FeelField p={p} offBeatMs={offBeatMs} disabled={disabled} onTyped={onTyped} />
         <svg
           ref={track}
           width={WIDTH}
@@ -77,5 +87,46 @@ export function FeelDial({ p, words, disabled, onChange }: Props) {
         </svg>
       </span>
     </div>
+  )
+}
+
+/** The share as a figure; a press on it lets a feel be typed. */
+function FeelField({ p, offBeatMs, disabled, onTyped }: Pick<Props, 'p' | 'offBeatMs' | 'disabled' | 'onTyped'>) {
+  const [open, setOpen] = useState(false)
+  const [typed, setTyped] = useState('')
+  const [refusal, setRefusal] = useState('')
+  const take = async () => {
+    try {
+      await onTyped(typed)
+      setOpen(false)
+      setTyped('')
+      setRefusal('')
+    } catch (problem) {
+      setRefusal(problem instanceof Error ? problem.message : 'That could not be read.')
+    }
+  }
+  const field = (
+    <label className="feel-field">
+      Feel
+      <input
+        autoFocus
+        aria-label="Feel as a name, a ratio or a share"
+        value={typed}
+        placeholder="shuffle, 3:2 or 62 %"
+        onChange={(event) => setTyped(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') void take()
+          if (event.key === 'Escape') setOpen(false)
+        }}
+      />
+      {refusal === '' ? <small className="muted">straight, light, triplet, shuffle, dotted, follows; Enter takes it</small> : <span role="alert">{refusal}</span>}
+    </label>
+  )
+  return (
+    <Popover open={open && !disabled} onOpenChange={setOpen} trigger="click" content={field} placement="top">
+      <button type="button" className="feel-share" disabled={disabled} aria-label={`Feel: ${Math.round(100 * p)} %, off-beat ${Math.round(offBeatMs)} ms late; press to type one`}>
+        {Math.round(100 * p)} %<small>{offBeatMs === 0 ? 'even' : `${offBeatMs > 0 ? '+' : '−'}${Math.abs(Math.round(offBeatMs))} ms`}</small>
+      </button>
+    </Popover>
   )
 }

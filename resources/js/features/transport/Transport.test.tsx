@@ -1,8 +1,8 @@
-import { fireEvent, screen } from '@testing-library/react'
+import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { beforeEach, expect, it, vi } from 'vitest'
 import { band } from '../../audio/band'
 import { BenchContext } from '../bench/benchContext'
-import { key, showOnBench, timeline } from '../../testing/page'
+import { key, serve, showOnBench, timeline, tune } from '../../testing/page'
 import { Transport } from './Transport'
 
 const state = { status: 'stopped', muted: { drums: false, bass: false, guitar: false }, clickOn: [1, 3], countInBars: 2, loop: null as [number, number] | null }
@@ -75,4 +75,26 @@ it('loops the bars that are dragged over, either way, and goes round again at "a
   fireEvent.pointerEnter(screen.getByLabelText('Bar 1'))
   fireEvent.click(screen.getByText('all'))
   expect(vi.mocked(band.set).mock.calls).toEqual([[{ loop: [1, 1] }], [{ loop: [0, 1] }], [{ loop: null }]])
+})
+
+it('plays straight and swung in turn by one key, and gives back the swing there was', async () => {
+  const { store } = showOnBench(<Transport />, { document: { ...tune, feel: { mode: 'fixed', ratio: 1.6, unit: 'eighth' } } })
+  key('/')
+  expect(store.getState().document.feel.ratio).toBe(1)
+  await act(async () => undefined)
+  key('/')
+  expect(store.getState().document.feel.ratio).toBe(1.6)
+})
+
+it('takes a feel as it is typed, and shows what the core has against it', async () => {
+  serve({ 'POST compute/feel': (body: unknown) => ((body as { typed: string }).typed === 'bouncy' ? [422, { message: '"bouncy" is no feel.' }] : { feel: { mode: 'fixed', ratio: 1.5, unit: 'eighth' } }) })
+  const { store } = showOnBench(<Transport />, { plays: { ...timeline, p: 2 / 3, off_beat_ms: 83.3 } })
+  fireEvent.click(screen.getByText('+83 ms'))
+  const field = await screen.findByLabelText(/Feel as a name/)
+  fireEvent.change(field, { target: { value: 'bouncy' } })
+  fireEvent.keyDown(field, { key: 'Enter' })
+  expect((await screen.findByRole('alert')).textContent).toContain('is no feel')
+  fireEvent.change(field, { target: { value: '3:2' } })
+  fireEvent.keyDown(field, { key: 'Enter' })
+  await waitFor(() => expect(store.getState().document.feel.ratio).toBe(1.5))
 })

@@ -1,5 +1,6 @@
 import { InputNumber } from 'antd'
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
+import { readFeel } from '../../api/queries'
 import { band } from '../../audio/band'
 import { useBandFrames } from '../../audio/useBandFrames'
 import type { PartName } from '../../audio/BandPlayer'
@@ -37,7 +38,17 @@ export function Transport() {
     setWanted(false)
     if (timeline.bars > 0) void band.start()
   }, [wanted, timeline])
-  useKeys({ Space: toggle, '[': () => nudge(-2), ']': () => nudge(2), t: tap })
+  const { feel } = document
+  /** Straight, and back to the swing it had: to hear one against the other. */
+  const swung = useRef(feel)
+  const straighten = () => {
+    if (!mine) return
+    const straight = feel.mode === 'fixed' && feel.ratio === 1
+    if (!straight) swung.current = feel
+    const back = swung.current.mode === 'fixed' && swung.current.ratio === 1 ? { ...feel, ratio: 2 } : swung.current
+    store.change((d) => ({ ...d, feel: straight ? back : { ...feel, mode: 'fixed', ratio: 1 } }))
+  }
+  useKeys({ '/': straighten, Space: toggle, '[': () => nudge(-2), ']': () => nudge(2), t: tap })
 
   return (
     <footer className="transport" aria-label="Transport">
@@ -69,6 +80,11 @@ export function Transport() {
       <FeelDial
         p={timeline?.p ?? 0.5}
         words={timeline?.feel_words ?? ''}
+        offBeatMs={timeline?.off_beat_ms ?? 0}
+        onTyped={async (typed) => {
+          const { feel } = await readFeel(typed, document.feel.unit)
+          store.change((d) => ({ ...d, feel }))
+        }}
         disabled={!mine}
         onChange={(ratio) => store.change((d) => ({ ...d, feel: { ...d.feel, mode: 'fixed', ratio } }), { together: 'feel' })}
       />
@@ -104,7 +120,7 @@ export function Transport() {
               {part}
             </button>
           ))}
-          <button type="button" className="lamp wide" aria-pressed={player.countAloud} title="The syllables of the pattern as clicks of their own pitch" onClick={() => band.set({ countAloud: !player.countAloud })}>
+          <button type="button" className="lamp wide extra" aria-pressed={player.countAloud} title="The syllables of the pattern as clicks of their own pitch" onClick={() => band.set({ countAloud: !player.countAloud })}>
             count
           </button>
         </span>
