@@ -28,10 +28,11 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'chord', description: 'whether it sounds the grip held, the next one (a push) or the open strings; none for air', type: 'string', enum: ['this', 'next', 'open']),
     new OA\Property(property: 'stream', description: 'which line of the pattern it belongs to, from 0; none for air', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'HandSlot', required: ['slot', 'at', 'beats', 'syllable', 'on_beat'], properties: [
+#[OA\Schema(schema: 'HandSlot', required: ['slot', 'at', 'division', 'beats', 'syllable', 'on_beat'], properties: [
     new OA\Property(property: 'slot', type: 'integer'),
     new OA\Property(property: 'at', type: 'integer'),
     new OA\Property(property: 'beats', type: 'number'),
+    new OA\Property(property: 'division', description: 'of its beat, for a stroke set there', type: 'integer'),
     new OA\Property(property: 'syllable', type: 'string'),
     new OA\Property(property: 'on_beat', type: 'boolean'),
 ])]
@@ -79,32 +80,19 @@ use OpenApi\Attributes as OA;
 final class HandResource
 {
     /**
-     * @param ?int $grid slots a beat to show; the pattern's own where null
+     * @param ?int            $grid    slots a beat to show; the pattern's own where null
+     * @param array<int, int> $divided beats to show in a division of their own
      *
      * @return array<string, mixed>
      */
-    public static function of(Breakdown $breakdown, HandPlan $hand, Ruler $ruler, ?int $grid): array
+    public static function of(Breakdown $breakdown, HandPlan $hand, Ruler $ruler, ?int $grid, array $divided = []): array
     {
         $measures = Measures::of($hand->pattern, $ruler);
-        $grid ??= $breakdown->pattern->grid();
         $advice = SchoolAdvice::for($breakdown->pattern);
-        $slotTicks = intdiv($breakdown->meter->beatTicks(), $grid);
-        $syllables = Counting::syllables($breakdown->meter, $grid);
-        $slots = [];
-        for ($slot = 0; $slot * $slotTicks < $hand->pattern->ticks; $slot++) {
-            $slots[] = [
-                'slot' => $slot,
-                'at' => $slot * $slotTicks,
-                'beats' => round($ruler->beatsAt($slot * $slotTicks, $grid), 6),
-                'syllable' => $syllables[$slot % count($syllables)],
-                'on_beat' => $slot % $grid === 0,
-            ];
-        }
-
         return [
-            'grid' => $grid,
+            'grid' => $grid ?? $breakdown->pattern->grid(),
             'sketch' => self::sketch($breakdown, $hand, $ruler),
-            'slots' => $slots,
+            'slots' => self::slots($breakdown, $ruler, $grid, $divided),
             'warnings' => array_map(static fn (Warning $warning): array => WarningResource::of($breakdown, $warning, $ruler->tempo), $hand->warnings),
             'counted' => CountLine::write($breakdown->pattern),
             'advice' => ['school' => $advice->school->value, 'reason' => $advice->reason],
@@ -115,6 +103,28 @@ final class HandResource
             'syncopation' => round($measures->syncopation, 2),
             'strokes_a_second' => round($measures->strokesASecond, 2),
         ];
+    }
+
+    /**
+     * @param ?int            $grid    slots in every beat; where null, each beat as its strokes divide it
+     * @param array<int, int> $divided beat => its division, before the grid
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function slots(Breakdown $breakdown, Ruler $ruler, ?int $grid, array $divided): array
+    {
+        $beatTicks = $breakdown->meter->beatTicks();
+        $slots = [];
+        for ($beat = 0; $beat < intdiv($breakdown->pattern->ticks, $beatTicks); $beat++) {
+            $division = $divided[$beat] ?? $grid ?? $breakdown->pattern->divisionOfBeat($beat);
+            $syllables = array_slice(Counting::syllables($breakdown->meter, $division), $beat % $breakdown->meter->beats() * $division, $division);
+            foreach ($syllables as $number => $syllable) {
+                $at = $beat * $beatTicks + $number * intdiv($beatTicks, $division);
+                $slots[] = ['slot' => count($slots), 'at' => $at, 'division' => $division, 'beats' => round($ruler->beatsAt($at, $division), 6), 'syllable' => $syllable, 'on_beat' => $number === 0];
+            }
+        }
+
+        return $slots;
     }
 
     /** @return array<string, mixed> */

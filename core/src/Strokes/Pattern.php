@@ -56,6 +56,26 @@ final readonly class Pattern
         return $grid;
     }
 
+    /**
+     * How a beat is written: as finely as its own strokes need. A beat that they do not divide goes with the rest of the
+     * pattern, in halves (thirds in dotted beats) where others divide theirs in several ways.
+     *
+     * @param int $beat from 0
+     */
+    public function divisionOfBeat(int $beat): int
+    {
+        $beatTicks = $this->meter->beatTicks();
+        $needed = 1;
+        foreach ($this->strokes() as $stroke) {
+            if (intdiv($stroke->at, $beatTicks) === $beat && $stroke->at % $beatTicks !== 0) {
+                $needed = self::leastCommonMultiple($needed, $stroke->division);
+            }
+        }
+        $grid = $this->grid();
+
+        return $needed > 1 ? $needed : (in_array($grid, [1, 2, 3, 4], true) ? $grid : ($this->meter->isCompound() ? 3 : 2));
+    }
+
     public function slotTicks(): int
     {
         return intdiv($this->meter->beatTicks(), $this->grid());

@@ -28,6 +28,30 @@ final readonly class PatternShaper
         return new Pattern($meter, $ticks, $streams);
     }
 
+    /**
+     * One beat divided anew, in every stream: its strokes go to the nearest slots, the first of two that meet stays.
+     *
+     * @param int $beat     from 0
+     * @param int $division 1, 2, 3, 4 or 6
+     */
+    public function withBeatDivided(Pattern $pattern, int $beat, int $division): Pattern
+    {
+        in_array($division, [1, 2, 3, 4, 6], true) || throw TimeException::division($division);
+        $beatTicks = $pattern->meter->beatTicks();
+        $slot = intdiv($beatTicks, $division);
+
+        return $pattern->withStreams(array_map(static function (Stream $stream) use ($beat, $division, $beatTicks, $slot): Stream {
+            $placed = [];
+            foreach ($stream->strokes as $stroke) {
+                $here = intdiv($stroke->at, $beatTicks) === $beat;
+                $at = $here ? $beat * $beatTicks + min($division - 1, (int) round($stroke->at % $beatTicks / $slot)) * $slot : $stroke->at;
+                $placed[$at] ??= $here ? $stroke->movedTo($at, $division) : $stroke;
+            }
+
+            return new Stream($stream->name, array_values($placed));
+        }, $pattern->streams));
+    }
+
     /** Its first stream as it was counted anew, over as many bars as were counted; a second stream stays under it. */
     public function recounted(Pattern $pattern, Pattern $counted): Pattern
     {

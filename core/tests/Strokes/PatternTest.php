@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Gravik\Strokes\Articulation;
+use Gravik\Strokes\CountLine;
 use Gravik\Strokes\Length;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\PatternShaper;
@@ -77,3 +78,21 @@ it('lays a pattern out anew', function (string $slots, string $from, int $grid, 
     'into three, beat for beat' => ['x.x.x.x.', '4/4', 2, '3/4', 1, 2, [0, 960, 1920]],
     'into twelve eight' => ['xx..x...', '4/4', 2, '12/8', 1, 3, [0, 960, 2880]],
 ]);
+
+it('writes each beat as finely as its own strokes need', function (string $counted, array $divisions): void {
+    $pattern = CountLine::parse($counted, Meter::parse('4/4'));
+
+    expect(array_map($pattern->divisionOfBeat(...), range(0, 3)))->toBe($divisions);
+})->with([
+    'a triplet among eighths' => ['1 trip let 2 & 3 & 4', [3, 2, 2, 2]],
+    'eighths' => ['1 & 2 3 4', [2, 2, 2, 2]],
+    'a run among eighths' => ['1 e & a 2 & 3 4', [4, 2, 4, 4]],
+    'beats alone' => ['1 2 3 4', [1, 1, 1, 1]],
+]);
+
+it('divides one beat anew and leaves the others', function (): void {
+    $pattern = (new PatternShaper())->withBeatDivided(CountLine::parse('1 & 2 & 3 & 4 &', Meter::parse('4/4')), 1, 3);
+    expect(CountLine::write($pattern))->toBe('1 & 2 (trip) let 3 & 4 &')
+        ->and(CountLine::write((new PatternShaper())->withBeatDivided($pattern, 1, 1)))->toBe('1 & 2 3 & 4 &')
+        ->and(fn () => (new PatternShaper())->withBeatDivided($pattern, 1, 5))->toThrow(TimeException::class, 'cannot be divided in 5');
+});

@@ -53,8 +53,9 @@ export const useNeckMap = (document: BreakdownDocument, symbol: string, scale: s
 
 export const useStringsPlan = (document: BreakdownDocument, from: string) => useCompute<StringsPlan>('strings-plan', [...gripParts(document), from], { document, from })
 
-export const useHand = (document: BreakdownDocument, tempo: number, grid: number | null, level: number) =>
-  useCompute<Hand>('strokes', [...handParts(document), tempo, grid, level], { document, tempo, grid, level })
+/** @param divided a beat that is shown in a division of its own, though no stroke needs it yet */
+export const useHand = (document: BreakdownDocument, tempo: number, grid: number | null, level: number, divided: { beat: number; division: number } | null = null) =>
+  useCompute<Hand>('strokes', [...handParts(document), tempo, grid, level, divided], { document, tempo, grid, level, ...divided })
 
 export const useSchools = (document: BreakdownDocument, tempo: number) => useCompute<SchoolInUse[]>('schools', [...handParts(document), tempo], { document, tempo })
 
@@ -130,7 +131,7 @@ export const moveToKey = (document: BreakdownDocument, key: string) =>
 export const moveCapo = (document: BreakdownDocument, capo: number) =>
   call<{ document: BreakdownDocument; dropped: { symbol: string }[] }>('POST', 'compute/capo', { document, capo })
 
-export const reshape = (document: BreakdownDocument, shape: { meter?: string; bars?: number; grid?: number; accents?: string; lengths?: string; counted?: string }) =>
+export const reshape = (document: BreakdownDocument, shape: { meter?: string; bars?: number; grid?: number; beat?: number; division?: number; accents?: string; lengths?: string; counted?: string }) =>
   call<{ document: BreakdownDocument }>('POST', 'compute/shape', { document, ...shape })
 
 export const convertTuning = (document: BreakdownDocument, tuning: string) => call<{ document: BreakdownDocument }>('POST', 'compute/tuning', { document, tuning })

@@ -19,7 +19,7 @@ const swung: HandSketch = {
     { at: beat * 960 + 480, slot: 2 * beat + 1, direction: 'up' as const, beats: beat + 2 / 3, kind: 'ring' as const, accent: 2 },
   ]),
 }
-const slots: HandSlot[] = swung.strokes.map((stroke) => ({ slot: stroke.slot, at: stroke.at, beats: stroke.beats, syllable: stroke.slot % 2 === 0 ? String(stroke.slot / 2 + 1) : '&', on_beat: stroke.slot % 2 === 0 }))
+const slots: HandSlot[] = swung.strokes.map((stroke) => ({ slot: stroke.slot, at: stroke.at, division: 2, beats: stroke.beats, syllable: stroke.slot % 2 === 0 ? String(stroke.slot / 2 + 1) : '&', on_beat: stroke.slot % 2 === 0 }))
 
 afterEach(cleanup)
 

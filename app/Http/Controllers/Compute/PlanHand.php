@@ -18,6 +18,8 @@ final class PlanHand extends Controller
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'tempo', type: 'number', nullable: true),
         new OA\Property(property: 'grid', description: 'slots a beat to show', type: 'integer', nullable: true),
+        new OA\Property(property: 'beat', description: 'a beat to show in a division of its own, from 0', type: 'integer', nullable: true),
+        new OA\Property(property: 'division', type: 'integer', nullable: true),
         new OA\Property(property: 'level', description: '1 to 3', type: 'integer'),
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(ref: '#/components/schemas/Hand'))])]
     public function __invoke(DocumentRequest $request, HandPlanner $planner): JsonResponse
@@ -25,9 +27,11 @@ final class PlanHand extends Controller
         $breakdown = $request->breakdown();
         $ruler = $breakdown->ruler($request->tempo());
         $hand = $planner->plan($breakdown->pattern, $breakdown->school, $ruler, $breakdown->feel);
+        $beat = $request->input('beat');
+        $divided = is_int($beat) ? [$beat => $request->integer('division')] : [];
         $grid = $request->input('grid');
         $hand = (new Levels())->planned($hand, $breakdown->school, $request->integer('level', Levels::HIGHEST));
 
-        return new JsonResponse(HandResource::of($breakdown, $hand, $ruler, is_int($grid) ? $grid : null));
+        return new JsonResponse(HandResource::of($breakdown, $hand, $ruler, is_int($grid) ? $grid : null, $divided));
     }
 }

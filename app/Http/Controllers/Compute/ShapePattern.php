@@ -9,6 +9,7 @@ use App\Http\Requests\DocumentRequest;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Strokes\AccentProfile;
 use Gravik\Strokes\LengthProfile;
+use Gravik\Strokes\PatternShaper;
 use Gravik\Time\Meter;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -20,6 +21,8 @@ final class ShapePattern extends Controller
         new OA\Property(property: 'meter', type: 'string'),
         new OA\Property(property: 'bars', type: 'integer'),
         new OA\Property(property: 'grid', type: 'integer'),
+        new OA\Property(property: 'beat', description: 'the one to be divided anew, from 0', type: 'integer'),
+        new OA\Property(property: 'division', description: 'of that beat', type: 'integer'),
         new OA\Property(property: 'accents', type: 'string', enum: ['flat', 'back-beat', 'boom-chuck', 'reset']),
         new OA\Property(property: 'lengths', type: 'string', enum: ['ringing', 'long-dry', 'release-2-4', 'release-all']),
         new OA\Property(property: 'counted', description: 'the pattern as it is counted aloud', type: 'string'),
@@ -31,6 +34,11 @@ final class ShapePattern extends Controller
         $breakdown = $request->breakdown();
         if ($request->filled('counted')) {
             return new JsonResponse(['document' => $json->write($breakdown->counted($request->string('counted')->toString()))]);
+        }
+        if ($request->has('beat')) {
+            $divided = $breakdown->with(pattern: (new PatternShaper())->withBeatDivided($breakdown->pattern, $request->integer('beat'), $request->integer('division')));
+
+            return new JsonResponse(['document' => $json->write($divided)]);
         }
         if ($request->hasAny(['accents', 'lengths'])) {
             $profiled = $breakdown->profiled(

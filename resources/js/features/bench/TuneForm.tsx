@@ -24,13 +24,13 @@ function PartPlaces({ parts, onChange }: { parts: Parts; onChange: (parts: Parts
     <fieldset className="part-places">
       <legend>Where each sits, ms late</legend>
       {PARTS.map((name) => (
-        <label key={name}>
+        <div key={name} className="part">
           {name}
           <InputNumber aria-label={`${name}, ms late`} min={-100} max={100} precision={0} step={5} value={own(name).offsetMs} onChange={(offsetMs) => offsetMs !== null && set(name, { offsetMs })} />
           <Checkbox checked={own(name).straight} onChange={(event) => set(name, { straight: event.target.checked })}>
-            straight
+            stays straight
           </Checkbox>
-        </label>
+        </div>
       ))}
       <small className="muted">Minus is ahead. Laid back is a feel, not an error: a take is held against it.</small>
     </fieldset>

@@ -8,7 +8,7 @@ vi.mock('../../audio/band', () => import('../../testing/silentBand'))
 
 /** What the core says of a bar of eighths: struck where the document has strokes, air elsewhere. */
 function planned(document: BreakdownDocument, warnings: Hand['warnings'] = []): Hand {
-  const slots = Array.from({ length: 8 }, (_, slot) => ({ slot, at: slot * 480, beats: slot / 2, syllable: slot % 2 === 0 ? String(slot / 2 + 1) : '&', on_beat: slot % 2 === 0 }))
+  const slots = Array.from({ length: 8 }, (_, slot) => ({ slot, at: slot * 480, division: 2, beats: slot / 2, syllable: slot % 2 === 0 ? String(slot / 2 + 1) : '&', on_beat: slot % 2 === 0 }))
   const strokes = slots.map(({ slot, at, beats }) => {
     const stroke = document.pattern.streams[0].strokes.find((each) => each.at === at)
     return { slot, at, beats, direction: slot % 2 === 0 ? ('down' as const) : ('up' as const), kind: stroke === undefined ? ('air' as const) : (stroke.articulation ?? 'ring'), accent: stroke?.accent ?? 1 }
@@ -90,7 +90,7 @@ it('shows the schools one under the other by K and takes the framed one with Ent
   key('k')
   await screen.findByText('1 the other way')
   expect(container.querySelectorAll('.school-sheet .differs-mark')).toHaveLength(1)
-  expect(screen.getAllByText(/3 of 8 the long way round/)).toHaveLength(2)
+  expect(screen.getAllByText(/3 of 8 the long way/)).toHaveLength(2)
   key('ArrowDown')
   await waitFor(() => expect(screen.getByRole('option', { selected: true }).textContent).toContain('all-down'))
   key('Enter')
@@ -190,4 +190,17 @@ it('gives a stroke an ornament with its usual frets, and says what the grips can
   fireEvent.mouseDown(await screen.findByLabelText('Ornament'))
   fireEvent.click(await screen.findByText('hammer on'))
   expect(store.getState().document.pattern.streams[0].strokes[0]?.ornament).toEqual({ kind: 'hammer-on', frets: -2 })
+})
+
+it('divides the beat at the cursor otherwise by W, each time from the strokes there were', async () => {
+  let round = 0
+  serve({ ...server, 'POST compute/shape': () => ({ document: { ...tune, pattern: { ...tune.pattern, streams: [{ name: `tried ${++round}`, strokes: [] }] } } }) })
+  const { store } = showOnBench(<HandStation />)
+  await screen.findByText(/slot 1, counted/)
+  for (const tried of [1, 2]) {
+    key('w')
+    await waitFor(() => expect(store.getState().document.pattern.streams[0].name).toBe(`tried ${tried}`))
+    await waitFor(() => expect(callsTo('POST compute/strokes').at(-1)).toMatchObject({ beat: 0, division: 3, document: { pattern: { streams: [{ name: `tried ${tried}` }] } } }))
+  }
+  expect(callsTo('POST compute/shape')).toMatchObject([{ beat: 0, division: 3, document: { pattern: tune.pattern } }, { beat: 0, division: 3, document: { pattern: tune.pattern } }])
 })

@@ -37,16 +37,18 @@ export default function HandStation() {
   const schools = useChoices().data?.schools ?? []
   const frame = useRef<HTMLDivElement>(null)
   const width = useWidth(frame)
-  const hand = useHand(document, tempo, grid, level).data
+  const [divided, setDivided] = useState<{ beat: number; division: number; from: BreakdownDocument['pattern']; to: BreakdownDocument['pattern'] } | null>(null)
+  const hand = useHand(document, tempo, grid, level, divided === null ? null : { beat: divided.beat, division: divided.division }).data
   const slots = useMemo(() => hand?.slots ?? [], [hand])
   const bars = hand === undefined ? 1 : hand.sketch.beats / hand.sketch.beats_a_bar
+  const mixed = new Set(slots.map(({ division }) => division)).size > 1
   const slot: HandSlot | undefined = slots[Math.min(selected, slots.length - 1)]
   const [line, setLine] = useState(0)
   const lines = document.pattern.streams
   const { strokeAt, withKind, withoutStroke, changed, fixedDirection } = useMemo(() => lineEditor(Math.min(line, lines.length - 1)), [line, lines.length])
   const stroke = strokeAt(document, slot?.at ?? null)
   const edit = (next: (d: BreakdownDocument) => BreakdownDocument) => mine && store.change(next)
-  const setKind = (kind: Kind) => slot !== undefined && hand !== undefined && edit((d) => withKind(d, slot, hand.grid, kind))
+  const setKind = (kind: Kind) => slot !== undefined && edit((d) => withKind(d, slot, kind))
   const setAir = () => slot !== undefined && edit((d) => withoutStroke(d, slot.at))
   const direct = (direction: 'down' | 'up') => stroke !== undefined && edit((d) => fixedDirection(d, stroke.at, stroke.direction === direction && (stroke.fixed ?? []).includes('direction') ? null : direction))
   const accent = () => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: ((stroke.accent ?? 1) + 1) % 4 }))
@@ -60,12 +62,25 @@ export default function HandStation() {
   const copyBar = () => (bars === 1 ? void reshapeTo({ bars: 2 }) : slot !== undefined && hand !== undefined && edit((d) => copiedBar(d, bars, slot.at)))
   const lay = (shape: { accents?: string; lengths?: string }) => void remake((d) => reshape(d, shape))
   const reshapeTo = async (shape: { bars?: number; grid?: number }) => {
-    if (await remake((d) => reshape(d, shape))) setGrid(shape.grid ?? grid)
+    if (!(await remake((d) => reshape(d, shape)))) return
+    setGrid(shape.grid ?? grid)
+    setDivided(null)
+  }
+  /** The beat at the cursor in the next division: halves, thirds, quarters, sixths, whole. Going on starts from the strokes there were, so that trying divisions wears nothing down. */
+  const divideBeat = async () => {
+    if (slot === undefined || hand === undefined) return
+    const beat = Math.floor(slot.beats + 1e-6)
+    const division = GRIDS[(GRIDS.findIndex(({ value }) => value === slot.division) + 1) % GRIDS.length]?.value ?? 2
+    const from = divided !== null && divided.beat === beat && divided.to === document.pattern ? divided.from : document.pattern
+    if (!(await remake((d) => reshape({ ...d, pattern: from }, { beat, division })))) return
+    setGrid(null)
+    setDivided({ beat, division, from, to: store.getState().document.pattern })
+    setSelected(slots.findIndex((each) => each.on_beat && Math.floor(each.beats + 1e-6) === beat))
   }
   const click = (at: HandSlot) => {
     if (at.slot !== slot?.slot) {
       setSelected(at.slot)
-      if (strokeAt(document, at.at) === undefined && hand !== undefined) edit((d) => withKind(d, at, hand.grid, 'ring'))
+      if (strokeAt(document, at.at) === undefined) edit((d) => withKind(d, at, 'ring'))
       return
     }
     if (stroke === undefined) setKind('ring')
@@ -85,6 +100,7 @@ export default function HandStation() {
     h: () => lines.length === 2 && slot !== undefined && hand !== undefined && edit((d) => withBeatExchanged(d, hand.sketch.beats, slot.at)),
     v: otherLine,
     b: () => mine && copyBar(),
+    w: () => mine && void divideBeat(),
     ...Object.fromEntries(SHEETS.map(({ sheet: to, key, edits }) => [key, () => (mine || !edits) && setSheet(to)])),
     '1': () => setLevel(1),
     '2': () => setLevel(2),
@@ -106,7 +122,7 @@ export default function HandStation() {
           {mine && (
             <div className="title-actions">
               <label className="inline">
-                Beat in <Select aria-label="Beat divided in" style={{ width: 96 }} value={hand?.grid ?? 2} options={GRIDS.some((each) => each.value === hand?.grid) ? GRIDS : [...GRIDS, { value: hand?.grid ?? 2, label: 'mixed' }]} onChange={(to: number) => void reshapeTo({ grid: to })} />
+                Beat in <Select aria-label="Beat divided in" style={{ width: 96 }} value={mixed ? 0 : (slots[0]?.division ?? 2)} options={mixed ? [...GRIDS, { value: 0, label: 'mixed' }] : GRIDS} onChange={(to: number) => to !== 0 && void reshapeTo({ grid: to })} />
               </label>
               <label className="inline">
                 Bars <Segmented aria-label="Bars" options={[1, 2, 4]} value={bars} onChange={(to) => void reshapeTo({ bars: Number(to) })} />

@@ -26,7 +26,7 @@ export function SchoolSheet({ width, advised, reason, onClose }: { width: number
   return (
     <section className="school-sheet" aria-label="Picking schools side by side">
       <p className="muted">
-        {reason} A dot marks a stroke that goes the other way than now. {mine && <><kbd>Enter</kbd> takes the framed one; undo brings the old one back.</>}
+        {reason} A dot: the other way than now. {mine && <><kbd>Enter</kbd> takes the framed one.</>}
       </p>
       <ul role="listbox" aria-label="Schools">
         {schools.map((each, index) => (
@@ -39,7 +39,7 @@ export function SchoolSheet({ width, advised, reason, onClose }: { width: number
               </small>
               <small className="muted">
                 {each.limit === null ? '' : `easy to ${Math.round(each.limit.easy_to)}, hard to ${Math.round(each.limit.hard_to)} bpm`}
-                {each.crossings.count > 0 && `; ${each.crossings.around} of ${2 * each.crossings.count} the long way round a string`}
+                {each.crossings.count > 0 && `; ${each.crossings.around} of ${2 * each.crossings.count} the long way`}
               </small>
               {each.faults[0] !== undefined && <small className="fault">{each.faults[0]}</small>}
             </div>

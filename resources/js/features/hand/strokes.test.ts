@@ -4,7 +4,7 @@ import { copiedBar, lineEditor, withLines } from './strokes'
 
 const { changed, fixedDirection, strokeAt, withKind, withoutStroke } = lineEditor(0)
 
-const slot = (at: number): HandSlot => ({ slot: at / 480, at, beats: at / 960, syllable: '', on_beat: at % 960 === 0 })
+const slot = (at: number): HandSlot => ({ slot: at / 480, at, division: 2, beats: at / 960, syllable: '', on_beat: at % 960 === 0 })
 
 const document = {
   pattern: {
@@ -17,18 +17,18 @@ const document = {
 } as unknown as BreakdownDocument
 
 it('sets a new stroke on the grid that is shown, in order of time', () => {
-  const edited = withKind(document, slot(480), 2, 'chuck')
+  const edited = withKind(document, slot(480), 'chuck')
   expect(edited.pattern.streams[0].strokes.map((stroke) => [stroke.at, stroke.division, stroke.articulation])).toEqual([[0, 2, undefined], [480, 2, 'chuck'], [960, 4, 'ring']])
 })
 
 it('changes the kind of a stroke and keeps all else about it', () => {
-  expect(strokeAt(withKind(document, slot(960), 2, 'short'), 960)).toEqual({ at: 960, division: 4, accent: 3, articulation: 'short', offsetMs: 12 })
-  expect(strokeAt(withKind(document, slot(960), 2, 'ghost'), 960)?.accent).toBe(0)
+  expect(strokeAt(withKind(document, slot(960), 'short'), 960)).toEqual({ at: 960, division: 4, accent: 3, articulation: 'short', offsetMs: 12 })
+  expect(strokeAt(withKind(document, slot(960), 'ghost'), 960)?.accent).toBe(0)
 })
 
 it('leaves the second stream and the document it was given alone', () => {
   const before = structuredClone(document)
-  const edited = withoutStroke(withKind(document, slot(480), 2, 'ring'), 0)
+  const edited = withoutStroke(withKind(document, slot(480), 'ring'), 0)
   expect(edited.pattern.streams[1]).toBe(document.pattern.streams[1])
   expect(document).toEqual(before)
   expect(withoutStroke(document, 480)).toBe(document)
@@ -42,8 +42,8 @@ it('fixes a direction and gives it back to the school', () => {
 
 it('writes the bass under the first line, and leaves that alone', () => {
   const bass = lineEditor(1)
-  const edited = bass.withKind(document, slot(960), 1, 'ring')
-  expect(bass.strokeAt(edited, 960)).toEqual({ at: 960, division: 1, accent: 1, articulation: 'ring', zone: 'bass' })
+  const edited = bass.withKind(document, slot(960), 'ring')
+  expect(bass.strokeAt(edited, 960)).toEqual({ at: 960, division: 2, accent: 1, articulation: 'ring', zone: 'bass' })
   expect(edited.pattern.streams[0]).toBe(document.pattern.streams[0])
 })
 

@@ -2,8 +2,11 @@ import type { BreakdownDocument, HandSlot, StrokeDocument } from '../../api/type
 
 export type Kind = NonNullable<StrokeDocument['articulation']>
 
-/** What a new stroke of a line plays: a second line is the bass under the first. */
-const ZONE_OF_LINE: StrokeDocument['zone'][] = [undefined, 'bass']
+/** What a new stroke of a line plays, and with what: as the strokes it has; an empty second line is the bass under the first. */
+function habitOf(strokes: StrokeDocument[], line: number): Partial<StrokeDocument> {
+  const { zone = line === 0 ? undefined : 'bass', by, action }: Partial<StrokeDocument> = strokes[0] ?? {}
+  return { ...(zone == null ? {} : { zone }), ...(by === undefined ? {} : { by }), ...(action === undefined ? {} : { action }) }
+}
 
 /** Edits one line (stream) of the pattern and leaves the other as it is. */
 export function lineEditor(line: number) {
@@ -20,13 +23,12 @@ export function lineEditor(line: number) {
   const withoutStroke = (document: BreakdownDocument, at: number): BreakdownDocument =>
     strokeAt(document, at) === undefined ? document : onLine(document, (strokes) => strokes.filter((stroke) => stroke.at !== at))
 
-  /** Sets what a slot sounds; a new stroke belongs to the grid it was set on. */
-  const withKind = (document: BreakdownDocument, slot: HandSlot, grid: number, kind: Kind): BreakdownDocument =>
+  /** Sets what a slot sounds; a new stroke belongs to the division it was set on. */
+  const withKind = (document: BreakdownDocument, slot: HandSlot, kind: Kind): BreakdownDocument =>
     onLine(document, (strokes) => {
-      const zone = ZONE_OF_LINE[line]
-      const before = strokes.find((stroke) => stroke.at === slot.at) ?? (zone === undefined ? {} : { zone })
+      const before = strokes.find((stroke) => stroke.at === slot.at) ?? habitOf(strokes, line)
       const { division, accent }: Partial<StrokeDocument> = before
-      return [...strokes.filter((stroke) => stroke.at !== slot.at), { ...before, at: slot.at, division: division ?? (grid as StrokeDocument['division']), accent: kind === 'ghost' ? 0 : (accent ?? 1), articulation: kind }]
+      return [...strokes.filter((stroke) => stroke.at !== slot.at), { ...before, at: slot.at, division: division ?? (slot.division as StrokeDocument['division']), accent: kind === 'ghost' ? 0 : (accent ?? 1), articulation: kind }]
     })
 
   const changed = (document: BreakdownDocument, at: number, part: Partial<StrokeDocument>): BreakdownDocument =>
