@@ -6,6 +6,7 @@ use Database\Seeders\DatabaseSeeder;
 use Facebook\WebDriver\Remote\LocalFileDetector;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\AssertionFailedError;
 use Tests\Browser\Support\Stage;
 
 it('turns a typed line into bars, in letters and numerals, in any key, and keeps it through a reload', function (): void {
@@ -120,6 +121,37 @@ it('writes a bass under the chords, and keeps both when the upper line is counte
         ->toBe('(1) & (2) & (3) & (4) &')
         ->and($page->words('.hand-tools'))->toContain('Line: strum')
         ->and($page->words('[aria-label="Picking school"], .hand-tools'))->not->toContain('Two lines at once');
+});
+
+it('takes a rhythm that is tapped in, and shows the schools side by side', function (): void {
+    $page = Stage::running()->teacher()->makeBreakdown('Tapped Loft', '| Dm6 | A7 |')->station(3, '.hand-wave .blade');
+    $page->fill('[aria-label=Tempo]', '100');
+    $taps = <<<'JS'
+        const place = document.querySelector('[data-testid=place]')
+        const tap = (key) => window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }))
+        let counted = false
+        const watch = () => {
+          counted ||= place.textContent.startsWith('–')
+          if (!counted || !place.textContent.startsWith('1 . 1')) return requestAnimationFrame(watch)
+          for (const [key, beats] of [['f', 0], ['j', 0.5], ['d', 1], ['f', 2], ['j', 2.5], ['d', 3]]) setTimeout(() => tap(key), beats * 600)
+        }
+        requestAnimationFrame(watch)
+        JS;
+    $page->undisturbed(function () use ($page, $taps): void {
+        $page->keys('i')->element('.pads.four');
+        $page->script($taps);
+        $page->keys('r')->sees('taps within');
+        $heard = $page->words('.tap-sheet li.chosen');
+        if (! str_contains($heard, '1 & 2x 3 & 4x')) {
+            $page->keys(WebDriverKeys::ESCAPE);
+            throw new AssertionFailedError("The taps were heard as {$heard}");
+        }
+    });
+    $page->keys(WebDriverKeys::ENTER)->waitFor(fn (): bool => $page->element('[aria-label="Pattern as it is counted"]')->getAttribute('value') === '1 & 2x 3 & 4x', 'the tapped pattern is not taken');
+    $page->keys('k')->element('.school-sheet .differs-mark');
+    $page->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ENTER)->waitFor(fn (): bool => str_contains($page->words('.school-sheet li.chosen'), 'as it is now'), 'the second school is not taken');
+
+    expect($page->words('.school-sheet li.chosen b'))->toBe('all down');
 });
 
 it('asks which of two versions to go on with, and loses neither', function (): void {

@@ -89,6 +89,7 @@ final class HandResource
     {
         $measures = Measures::of($hand->pattern, $ruler);
         $advice = SchoolAdvice::for($breakdown->pattern);
+
         return [
             'grid' => $grid ?? $breakdown->pattern->grid(),
             'sketch' => self::sketch($breakdown, $hand, $ruler),

@@ -56,7 +56,7 @@ final class StrokesException extends \InvalidArgumentException implements CoreEx
 
     public static function outside(int $at, int $ticks): self
     {
-        return new self(sprintf('A stroke at tick %d lies outside the pattern, which has %d ticks.', $at, $ticks));
+        return new self(sprintf('A stroke at tick %d lies outside the pattern, which has %d ticks. Move it inside, or make the pattern longer.', $at, $ticks));
     }
 
     public static function offTheGrid(int $at, int $division): self

@@ -10,7 +10,7 @@ const GROUPS: [string, [string, string][]][] = [
 
 export function Shortcuts({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
-    <Modal open={open} onCancel={onClose} footer={null} title="Keys" width={760}>
+    <Modal open={open} onCancel={onClose} footer={null} title="Keys" width={1080}>
       <div className="shortcut-groups">
         {GROUPS.map(([group, rows]) => (
           <section key={group}>
