@@ -12,7 +12,7 @@ use App\Models\User;
 use Gravik\Listening\LockReporter;
 use Gravik\Listening\Take;
 use Gravik\Performance\Performer;
-use Gravik\Simulation\SimulatedTaps;
+use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Time\Tempo;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Carbon;
@@ -55,7 +55,7 @@ final class DatabaseSeeder extends Seeder
         $document = $store->document($breakdown);
         foreach (self::TAKES as $number => [$tempo, $bars, $bias, $offBeat, $spread, $missed, $daysAgo]) {
             $timeline = $performer->perform($document, new Tempo($tempo));
-            $take = Take::read((new SimulatedTaps($bias, $offBeat, $spread, $missed, 40 + $number))->play($timeline, $bars));
+            $take = Take::read((new SimulatedPlayer($bias, $offBeat, $spread, $missed, 40 + $number))->taps($timeline, $bars));
             $report = (new LockReporter())->report($take, $timeline, $document->feel->unit, 0.0);
             $kept = $takes->keep($breakdown, $student, mb_strtolower((string) Str::ulid()), $bars, $take, $timeline->ruler, $report);
             $kept->forceFill(['created_at' => Carbon::now()->subDays($daysAgo)])->save();

@@ -6,7 +6,7 @@ use App\Documents\BreakdownStore;
 use App\Models\Breakdown;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Performance\Performer;
-use Gravik\Simulation\SimulatedTaps;
+use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Tests\Support\Examples;
 use Symfony\Component\Process\Process;
 
@@ -69,7 +69,7 @@ it('gives swung times in beats and seconds', function (): void {
 it('judges a take from a file', function (): void {
     $breakdown = Examples::breakdown();
     $take = tempnam(sys_get_temp_dir(), 'take');
-    file_put_contents($take, json_encode(['taps' => (new SimulatedTaps(18, 0, 2, 0, 3))->play((new Performer())->perform($breakdown), 8)]));
+    file_put_contents($take, json_encode(['taps' => (new SimulatedPlayer(18, 0, 2, 0, 3))->taps((new Performer())->perform($breakdown), 8)]));
     [$status, $out] = artisan('gravik:lock', $take, '--plan='.breakdownFile(), '--json');
     $report = json_decode($out, true);
 

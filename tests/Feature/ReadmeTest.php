@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use Gravik\Formats\BreakdownJson;
 use Gravik\Performance\Performer;
-use Gravik\Simulation\SimulatedTaps;
+use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Tests\Support\Examples;
 use Symfony\Component\Process\Process;
 
@@ -27,7 +27,7 @@ it('shows only commands that run as they stand', function (): void {
     mkdir($folder);
     $breakdown = Examples::breakdown();
     file_put_contents("{$folder}/FILE.gravik.json", (new BreakdownJson())->print($breakdown));
-    file_put_contents("{$folder}/TAKE.json", json_encode(['taps' => (new SimulatedTaps(5, 0, 8, 0, 1))->play((new Performer())->perform($breakdown), 8)]));
+    file_put_contents("{$folder}/TAKE.json", json_encode(['taps' => (new SimulatedPlayer(5, 0, 8, 0, 1))->taps((new Performer())->perform($breakdown), 8)]));
     preg_match_all('/^php artisan (gravik:\S+.*)$/m', readme(), $commands);
     $ran = 0;
     foreach ($commands[1] as $command) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\Models\Take;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Performance\Performer;
-use Gravik\Simulation\SimulatedTaps;
+use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\Tempo;
 
@@ -13,7 +13,7 @@ function takeOf(string $id, float $biasMs = 0, ?float $latency = 0, float $tempo
 {
     $timeline = (new Performer())->perform(Examples::breakdown(), new Tempo($tempo));
 
-    return ['id' => $id, 'tempo' => $tempo, 'bars' => 8, 'latency_ms' => $latency, 'taps' => (new SimulatedTaps($biasMs, 0, 3, 0, 5))->play($timeline, 8)];
+    return ['id' => $id, 'tempo' => $tempo, 'bars' => 8, 'latency_ms' => $latency, 'taps' => (new SimulatedPlayer($biasMs, 0, 3, 0, 5))->taps($timeline, 8)];
 }
 
 it('judges a take, keeps it once and lists it', function (): void {

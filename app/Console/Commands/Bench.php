@@ -24,7 +24,7 @@ use Gravik\Neck\VoicingFinder;
 use Gravik\Performance\ChangeWindows;
 use Gravik\Performance\Performer;
 use Gravik\Simulation\RenderedBand;
-use Gravik\Simulation\SimulatedTaps;
+use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Strokes\HandPlanner;
 use Gravik\Strokes\Measures;
 use Gravik\Strokes\School;
@@ -110,7 +110,7 @@ final class Bench extends Command
         $band = new RenderedBand();
         WavFile::write($band->blocks($timeline), $band->samples($timeline), RenderedBand::RATE);
         $rows[] = ['what' => 'sound of 64 bars, times faster than it plays', 'median' => round($timeline->seconds / ((hrtime(true) - $started) / 1e9), 1), 'worst' => null, 'unit' => '×', 'asked' => 'over 8 ×'];
-        $taps = (new SimulatedTaps(8, -20, 12, 0.02, 1))->play($timeline, 64);
+        $taps = (new SimulatedPlayer(8, -20, 12, 0.02, 1))->taps($timeline, 64);
         $rows[] = self::row('lock report over 64 bars', Stopwatch::of(static fn () => (new LockReporter())->report(Take::read($taps), $timeline, $long->feel->unit)), '');
 
         return $rows;

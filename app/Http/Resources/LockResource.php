@@ -104,7 +104,7 @@ final class LockResource
     }
 
     /**
-     * Taps tell nothing of level, length or muting; those stay null until a recording is listened to.
+     * Taps tell nothing of level, length or muting; there these are null.
      *
      * @return array<string, mixed>
      */
@@ -116,9 +116,9 @@ final class LockResource
             'n' => $slot->n,
             'bias_ms' => self::ms($slot->biasMs),
             'spread_ms' => self::ms($slot->spreadMs),
-            'level_db' => null,
-            'length_share' => null,
-            'muted_ok' => null,
+            'level_db' => $slot->levelDb === null ? null : round($slot->levelDb, 1),
+            'length_share' => $slot->lengthShare === null ? null : round($slot->lengthShare, 2),
+            'muted_ok' => $slot->mutedOk === null ? null : round($slot->mutedOk, 3),
             'missed' => $slot->missed,
             'extra' => $slot->extra,
         ];

@@ -33,6 +33,16 @@ final class ListeningException extends \InvalidArgumentException implements Core
         return new self('This breakdown has no strokes to play along to yet. Set some in Hand, and type a chord line in Chart.');
     }
 
+    public static function silence(): self
+    {
+        return new self('This recording is silent. Check that the microphone is on and near the guitar, and record again.');
+    }
+
+    public static function noStrokes(): self
+    {
+        return new self('No stroke begins anywhere in this recording: it is noise, or one long sound. Record the guitar closer, or alone.');
+    }
+
     public static function latency(): self
     {
         return new self('A delay of that size cannot be a device\'s: give −500 to 1000 ms.');

@@ -37,8 +37,7 @@ final readonly class LockReporter
         $lastBar = -1;
         foreach ($matching->pairs as $index => $stroke) {
             $onset = $plan->onsets[$index];
-            $told = $take->taps[$stroke]->direction;
-            $hits[] = new Hit($onset->slot, $onset->bar, $onset->t, 1000 * ($played[$stroke] - $onset->t), $told !== null && $onset->direction !== null && $told !== $onset->direction);
+            $hits[] = self::hit($onset, $take->taps[$stroke], $played[$stroke]);
             $lastBar = max($lastBar, $onset->bar);
         }
         $missed = array_values(array_filter($matching->missed, static fn (int $index): bool => $plan->onsets[$index]->bar <= $lastBar));
@@ -95,10 +94,48 @@ final readonly class LockReporter
                 $ms === [] ? null : Statistics::spread($ms),
                 count(array_keys($missed, $slot, true)),
                 count(array_keys($extra, $slot, true)),
+                ...self::heard(array_values(array_filter($hits, static fn (Hit $hit): bool => $hit->slot === $slot))),
             );
         }
 
         return $slots;
+    }
+
+    private static function hit(PlannedOnset $onset, Tap $tap, float $played): Hit
+    {
+        return new Hit(
+            $onset->slot,
+            $onset->bar,
+            $onset->t,
+            1000 * ($played - $onset->t),
+            $tap->direction !== null && $onset->direction !== null && $tap->direction !== $onset->direction,
+            $tap->muted === null || $tap->levelDb === null ? null : $tap->muted === $onset->muted,
+            $tap->levelDb,
+            $tap->seconds === null || $tap->muted === true || $onset->muted ? null : $tap->seconds / $onset->seconds,
+        );
+    }
+
+    /**
+     * @param list<Hit> $hits of one slot
+     *
+     * @return array{levelDb: ?float, lengthShare: ?float, mutedOk: ?float}
+     */
+    private static function heard(array $hits): array
+    {
+        $levels = [];
+        $lengths = [];
+        $muted = [];
+        foreach ($hits as $hit) {
+            $levels = $hit->levelDb === null ? $levels : [...$levels, $hit->levelDb];
+            $lengths = $hit->lengthShare === null ? $lengths : [...$lengths, $hit->lengthShare];
+            $muted = $hit->mutedRight === null ? $muted : [...$muted, $hit->mutedRight ? 1 : 0];
+        }
+
+        return [
+            'levelDb' => $levels === [] ? null : Statistics::median($levels),
+            'lengthShare' => $lengths === [] ? null : Statistics::median($lengths),
+            'mutedOk' => $muted === [] ? null : array_sum($muted) / count($muted),
+        ];
     }
 
     /** The slot of the pattern that lies nearest to a time, played or not. */

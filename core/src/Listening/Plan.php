@@ -73,6 +73,8 @@ final readonly class Plan
             $stroke->bar + $round * $formBars,
             $stroke->formTick + $round * $formTicks,
             $stroke->stroke->direction,
+            $stroke->stroke->isDead(),
+            max([$stroke->t + 0.01, ...$stroke->ends]) - $stroke->t,
         );
     }
 }

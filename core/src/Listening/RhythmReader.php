@@ -218,7 +218,7 @@ final readonly class RhythmReader
                 }
                 [$place, $tap] = $inBeat[$number];
                 $squares[] = (1000 * $this->tempo->beatSeconds() * ($place - $slots[$slot])) ** 2;
-                $strokes[] = new Stroke($beat * $beatTicks + $slot * intdiv($beatTicks, $division), $division, direction: $tap->direction, articulation: $tap->dead ? Articulation::Chuck : Articulation::Ring);
+                $strokes[] = new Stroke($beat * $beatTicks + $slot * intdiv($beatTicks, $division), $division, direction: $tap->direction, articulation: $tap->muted === true ? Articulation::Chuck : Articulation::Ring);
             }
         }
         $pattern = new Pattern($this->meter, $bars * $this->meter->barTicks(), [new Stream('strum', $this->fixedWhereTheHandDiffers($strokes, $bars, $feel))]);

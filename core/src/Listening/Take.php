@@ -36,11 +36,22 @@ final readonly class Take
             if (! (is_int($t) || is_float($t)) || $t < -1 || $t > self::LONGEST_SECONDS) {
                 throw ListeningException::tapTime($index);
             }
-            $taps[] = new Tap((float) $t - $firstBeat, self::direction(is_array($tap) ? $tap['key'] ?? null : null, $index), is_array($tap) && ($tap['dead'] ?? false) === true);
+            $taps[] = new Tap((float) $t - $firstBeat, self::direction(is_array($tap) ? $tap['key'] ?? null : null, $index), is_array($tap) && ($tap['dead'] ?? false) === true ? true : null);
         }
         usort($taps, static fn (Tap $a, Tap $b): int => $a->t <=> $b->t);
 
         return new self($taps);
+    }
+
+    /**
+     * What was heard of a recording.
+     *
+     * @param list<HeardStroke> $strokes
+     * @param float             $firstBeat where bar 1 beat 1 lies in it, seconds
+     */
+    public static function heard(array $strokes, float $firstBeat): self
+    {
+        return new self(array_map(static fn (HeardStroke $stroke): Tap => new Tap($stroke->t - $firstBeat, null, $stroke->muted, $stroke->levelDb, $stroke->seconds), $strokes));
     }
 
     private static function direction(mixed $key, int $index): ?Direction

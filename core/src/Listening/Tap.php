@@ -6,8 +6,15 @@ namespace Gravik\Listening;
 
 use Gravik\Strokes\Direction;
 
-/** One stroke as it was played: seconds from bar 1 beat 1, the hand's direction where it is known, and whether it was dead. */
+/** One stroke as it was played, tapped or heard. */
 final readonly class Tap
 {
-    public function __construct(public float $t, public ?Direction $direction = null, public bool $dead = false) {}
+    /**
+     * @param float      $t         seconds from bar 1 beat 1
+     * @param ?Direction $direction of the hand, where it is known
+     * @param ?bool      $muted     whether it was dead, where it is known
+     * @param ?float     $levelDb   against the median stroke; null for a tap
+     * @param ?float     $seconds   how long it sounded; null for a tap
+     */
+    public function __construct(public float $t, public ?Direction $direction = null, public ?bool $muted = null, public ?float $levelDb = null, public ?float $seconds = null) {}
 }

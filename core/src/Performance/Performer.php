@@ -48,12 +48,15 @@ final readonly class Performer
     }
 
     /**
-     * @param list<PlayedStroke> $strokes
-     * @param float              $seconds length of the form, after which its first stroke may come again
+     * The strings of the guitar's strokes as they sound.
+     *
+     * @param list<PlayedStroke> $strokes in order of time
+     * @param float              $level   of the part, 0 to 1
+     * @param float              $seconds after which the first stroke may come again
      *
      * @return list<Event>
      */
-    private function strings(array $strokes, float $level, float $seconds): array
+    public function strings(array $strokes, float $level, float $seconds): array
     {
         $events = [];
         $again = $seconds + ($strokes[0]->t ?? 0.0);

@@ -30,4 +30,10 @@ final readonly class PlayedStroke
         public array $strings,
         public array $ends,
     ) {}
+
+    /** The same stroke earlier or later, its length with it. */
+    public function shifted(float $seconds): self
+    {
+        return new self($this->stroke, $this->slot, $this->bar, $this->formTick, $this->t + $seconds, $this->chord, $this->voicing, $this->strings, array_map(static fn (float $end): float => $end + $seconds, $this->ends));
+    }
 }

@@ -15,7 +15,7 @@ use Gravik\Listening\Take;
 use Gravik\Performance\Performer;
 use Gravik\Performance\PlayedStroke;
 use Gravik\Performance\Timeline;
-use Gravik\Simulation\SimulatedTaps;
+use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Strokes\Direction;
 use Gravik\Tests\Support\Examples;
 
@@ -165,7 +165,7 @@ it('notices strokes that went the other way', function (): void {
 
 it('recovers what the simulated player was told to do', function (int $seed): void {
     $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 126], 'xxxxxxxx'));
-    $taps = (new SimulatedTaps(12, -30, 9, 0.05, $seed))->play($timeline, 32);
+    $taps = (new SimulatedPlayer(12, -30, 9, 0.05, $seed))->taps($timeline, 32);
     $report = reported($taps, $timeline);
     $p = 2 / 3 - 0.030 / (60 / 126);
 
@@ -181,8 +181,8 @@ it('recovers what the simulated player was told to do', function (int $seed): vo
 
 it('plays the same take for the same seed', function (): void {
     $timeline = timelineOf(Examples::breakdown());
-    expect((new SimulatedTaps(5, 0, 10, 0.1, 3))->play($timeline, 8))->toBe((new SimulatedTaps(5, 0, 10, 0.1, 3))->play($timeline, 8))
-        ->not->toBe((new SimulatedTaps(5, 0, 10, 0.1, 4))->play($timeline, 8));
+    expect((new SimulatedPlayer(5, 0, 10, 0.1, 3))->taps($timeline, 8))->toBe((new SimulatedPlayer(5, 0, 10, 0.1, 3))->taps($timeline, 8))
+        ->not->toBe((new SimulatedPlayer(5, 0, 10, 0.1, 4))->taps($timeline, 8));
 });
 
 it('says when there is too little to judge', function (array $taps, string $text): void {
@@ -203,7 +203,7 @@ it('says at most three things that are off and one that holds, the worst first',
 
 it('lets the teacher set a stricter gate', function (): void {
     $timeline = timelineOf(Examples::breakdown([], 'x.x.x.x.'));
-    $taps = (new SimulatedTaps(0, 0, 15, 0, 9))->play($timeline, 32);
+    $taps = (new SimulatedPlayer(0, 0, 15, 0, 9))->taps($timeline, 32);
 
     expect(reported($taps, $timeline)->failed)->toBe([])
         ->and(reported($taps, $timeline, 0.0, Gate::advanced())->failed)->toHaveCount(1);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Listening\Internal;
 
 use Gravik\Listening\Finding;
+use Gravik\Listening\Hit;
 use Gravik\Listening\LockReport;
 use Gravik\Listening\LockReporter;
 use Gravik\Listening\SlotFigures;
@@ -29,6 +30,8 @@ final readonly class Findings
     private const DRIFT_IN_BIASES = 2.0;
 
     private const WRONG_DIRECTIONS = 0.1;
+
+    private const WRONG_MUTING = 0.1;
 
     private const SLOW_SHARE = 2 / 3;
 
@@ -61,6 +64,7 @@ final readonly class Findings
             $this->extra($report),
             $this->drift($report, $deviations),
             $this->directions($report),
+            $this->muting($report),
         ], static fn (?Finding $finding): bool => $finding !== null && $finding->severity > 1);
         usort($off, static fn (Finding $a, Finding $b): int => [$b->severity, $b->strokes] <=> [$a->severity, $a->strokes]);
         $holds = $this->holds($report);
@@ -177,6 +181,23 @@ final readonly class Findings
 
         return new Finding('direction', [], sprintf('%d of %d strokes went the other way than planned.', $report->directionsWrong, $report->directionsTold),
             $report->directionsWrong / $report->directionsTold / self::WRONG_DIRECTIONS, $report->directionsWrong, self::DAMPED, $this->practiceTempo());
+    }
+
+    /** Strokes that ring where they should be dead, or the other way round; only a recording tells. */
+    private function muting(LockReport $report): ?Finding
+    {
+        $known = array_filter($report->hits, static fn (Hit $hit): bool => $hit->mutedRight !== null);
+        $wrong = array_filter($known, static fn (Hit $hit): bool => $hit->mutedRight === false);
+        if ($wrong === []) {
+            return null;
+        }
+        $counts = array_count_values(array_map(static fn (Hit $hit): int => $hit->slot, $wrong));
+        arsort($counts);
+        $worst = array_key_first($counts);
+        $names = array_column($report->slots, 'name', 'slot');
+
+        return new Finding('muting', array_keys($counts), sprintf('%d of %d strokes rang where they should be dead, or were dead where they should ring, most often the %s.', count($wrong), count($known), $names[$worst] ?? ''),
+            count($wrong) / count($known) / self::WRONG_MUTING, count($wrong), self::DAMPED, $this->practiceTempo());
     }
 
     private function holds(LockReport $report): ?Finding

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Listening;
+
+use Gravik\Listening\Internal\Envelopes;
+use Gravik\Listening\Internal\OnsetFinder;
+
+/** Hears the strums of a recording: when each begins, how loud and how long it is, and whether it rings. */
+final readonly class StrokeListener
+{
+    /** Quieter than this, root mean square of the loud moments, is silence. */
+    private const SILENCE = 3e-4;
+
+    /** The attack in which a stroke is loudest, ms. */
+    private const ATTACK = 50;
+
+    /** A dead stroke has fallen this far below its attack, in dB, when the next one comes or after a ninth of a second. */
+    private const DEAD_DB = -12.3;
+
+    private const LATE = 110;
+
+    private const LATE_SPAN = 25;
+
+    private const ENDED_DB = -20.0;
+
+    /**
+     * @return list<HeardStroke> in order of time
+     *
+     * @throws ListeningException where nothing can be heard
+     */
+    public function hear(AudioSource $source): array
+    {
+        $envelopes = Envelopes::of($source);
+        if ($envelopes->loud() < self::SILENCE) {
+            throw ListeningException::silence();
+        }
+        $begins = array_column((new OnsetFinder($envelopes))->find(), 'frame');
+        if ($begins === []) {
+            throw ListeningException::noStrokes();
+        }
+        $energy = [];
+        foreach ($envelopes->low as $frame => $low) {
+            $energy[] = $low + $envelopes->middle[$frame] + $envelopes->high[$frame];
+        }
+        $peaks = [];
+        foreach ($begins as $place => $begin) {
+            $next = $begins[$place + 1] ?? count($energy);
+            $peaks[] = max(1e-12, ...array_slice($energy, $begin, max(10, min($next - 5 - $begin, self::ATTACK))));
+        }
+        $usual = Statistics::median($peaks);
+        $strokes = [];
+        foreach ($begins as $place => $begin) {
+            $next = $begins[$place + 1] ?? count($energy);
+            $strokes[] = new HeardStroke(
+                $begin / Envelopes::FRAMES_A_SECOND,
+                10 * log10($peaks[$place] / $usual),
+                self::lasts($energy, $begin, $next, $peaks[$place]) / Envelopes::FRAMES_A_SECOND,
+                self::isDead($energy, $begin, $next, $peaks[$place]),
+            );
+        }
+
+        return $strokes;
+    }
+
+    /** @param list<float> $energy */
+    private static function isDead(array $energy, int $begin, int $next, float $peak): bool
+    {
+        $until = $begin + min($next - 8 - $begin, self::LATE);
+        $late = array_slice($energy, max($begin, $until - self::LATE_SPAN), self::LATE_SPAN);
+
+        return $late === [] || 10 * log10(max(1e-12, array_sum($late) / count($late)) / $peak) < self::DEAD_DB;
+    }
+
+    /**
+     * @param list<float> $energy
+     *
+     * @return int frames until ten in a row lie 20 dB below the peak
+     */
+    private static function lasts(array $energy, int $begin, int $next, float $peak): int
+    {
+        $ended = $peak * 10 ** (self::ENDED_DB / 10);
+        $quiet = 0;
+        for ($frame = $begin + 1; $frame < $next; $frame++) {
+            $quiet = ($energy[$frame] ?? 0.0) < $ended ? $quiet + 1 : 0;
+            if ($quiet === 10) {
+                return max(1, $frame - 9 - $begin);
+            }
+        }
+
+        return max(1, $next - $begin);
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Simulation;
+
+use Gravik\Band\PartName;
+use Gravik\Formats\WavFile;
+use Gravik\Performance\Event;
+use Gravik\Performance\Performer;
+use Gravik\Performance\PlayedStroke;
+use Gravik\Performance\Timeline;
+
+/** A take of the simulated player: as taps, or as the sound of its guitar alone, with its truth beside it. */
+final readonly class SimulatedTake
+{
+    /** The player waits so long before bar 1 beat 1, seconds: nothing that comes early is cut off. */
+    public const LEAD = 0.5;
+
+    /** @param list<PlayedStroke> $strokes in order of time */
+    public function __construct(private Timeline $timeline, private array $strokes) {}
+
+    /** @return string a WAV file whose bar 1 beat 1 lies at LEAD */
+    public function wav(int $rate = RenderedBand::RATE): string
+    {
+        $shifted = array_map(static fn (PlayedStroke $stroke): PlayedStroke => $stroke->shifted(self::LEAD), $this->strokes);
+        $seconds = max([0.0, ...array_map(static fn (PlayedStroke $stroke): float => max([$stroke->t, ...$stroke->ends]), $shifted)]);
+        $events = (new Performer())->strings($shifted, 1.0, $seconds + self::LEAD);
+        usort($events, static fn (Event $a, Event $b): int => $a->t <=> $b->t);
+        $take = new Timeline($this->timeline->ruler, $this->timeline->voiced, $this->timeline->hand, $shifted, $events, $seconds);
+        $band = new RenderedBand($rate);
+
+        return WavFile::write($band->blocks($take, [PartName::Guitar]), $band->samples($take), $rate);
+    }
+
+    /** @return array{first_beat: float, strokes: list<array{t: float, slot: int, bar: int, direction: string, muted: bool}>} t in seconds from bar 1 beat 1 */
+    public function truth(): array
+    {
+        return ['first_beat' => self::LEAD, 'strokes' => array_map(static fn (PlayedStroke $stroke): array => [
+            't' => round($stroke->t, 5), 'slot' => $stroke->slot, 'bar' => $stroke->bar, 'direction' => $stroke->stroke->direction->value ?? 'down', 'muted' => $stroke->stroke->isDead(),
+        ], $this->strokes)];
+    }
+}
