@@ -37,7 +37,7 @@ final readonly class WavSource implements AudioSource
     /** @throws WavNotReadable with what is wrong and what to do */
     public static function open(string $path): self
     {
-        $file = @fopen($path, 'rb');
+        $file = is_file($path) ? fopen($path, 'rb') : false;
         if ($file === false) {
             throw WavNotReadable::missing(basename($path));
         }

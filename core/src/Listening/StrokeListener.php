@@ -16,8 +16,17 @@ final readonly class StrokeListener
     /** The attack in which a stroke is loudest, ms. */
     private const ATTACK = 50;
 
-    /** A dead stroke has fallen this far below its attack, in dB, when the next one comes or after a ninth of a second. */
+    /**
+     * A dead stroke has fallen this far below its attack, in dB, when the next one comes or after a ninth of a second; and
+     * so far right after its loudest moment, where a short one that rings still holds.
+     */
     private const DEAD_DB = -12.3;
+
+    private const FALLS_DB = -4.5;
+
+    private const FALLS_FROM = 20;
+
+    private const FALLS_TO = 34;
 
     private const LATE = 110;
 
@@ -68,9 +77,32 @@ final readonly class StrokeListener
     private static function isDead(array $energy, int $begin, int $next, float $peak): bool
     {
         $until = $begin + min($next - 8 - $begin, self::LATE);
-        $late = array_slice($energy, max($begin, $until - self::LATE_SPAN), self::LATE_SPAN);
+        if (self::decibels(self::mean($energy, max($begin, $until - self::LATE_SPAN), $until), $peak) >= self::DEAD_DB) {
+            return false;
+        }
+        $loudest = 0.0;
+        $at = $begin;
+        for ($frame = $begin, $last = $begin + max(12, min($next - 25 - $begin, self::ATTACK)); $frame < $last; $frame++) {
+            $here = self::mean($energy, $frame - 1, $frame + 3);
+            if ($here > $loudest) {
+                [$loudest, $at] = [$here, $frame];
+            }
+        }
 
-        return $late === [] || 10 * log10(max(1e-12, array_sum($late) / count($late)) / $peak) < self::DEAD_DB;
+        return self::decibels(self::mean($energy, $at + self::FALLS_FROM, $at + self::FALLS_TO), $loudest) < self::FALLS_DB;
+    }
+
+    /** @param list<float> $energy */
+    private static function mean(array $energy, int $from, int $to): float
+    {
+        $span = array_slice($energy, max(0, $from), max(1, $to - max(0, $from)));
+
+        return $span === [] ? 0.0 : array_sum($span) / count($span);
+    }
+
+    private static function decibels(float $energy, float $against): float
+    {
+        return 10 * log10(max(1e-12, $energy) / max(1e-12, $against));
     }
 
     /**

@@ -13,13 +13,13 @@ namespace Gravik\Listening\Internal;
  */
 final class Flux
 {
-    public const STEP_MS = 5;
+    public const STEP_MS = 7;
 
     /** Seconds; the window is the next power of two of samples. */
-    private const SHORTEST_WINDOW = 0.0145;
+    private const SHORTEST_WINDOW = 0.029;
 
     /** Levels are taken as log(1 + energy), in units of this share of the loud amplitudes, squared. */
-    private const SOFT = 0.01;
+    private const SOFT = 0.003;
 
     private const BACK = 3;
 

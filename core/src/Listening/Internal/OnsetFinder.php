@@ -14,16 +14,34 @@ namespace Gravik\Listening\Internal;
 final readonly class OnsetFinder
 {
     /** What counts as a whole beginning: this share of what the loud strokes bring anew (see Flux), within limits … */
-    private const SHARE_OF_USUAL = 0.25;
+    private const SHARE_OF_USUAL = 0.12;
 
-    private const LEAST_FLUX = 0.15;
+    private const LEAST_FLUX = 0.09;
 
-    private const MOST_FLUX = 0.5;
+    private const MOST_FLUX = 0.4;
 
     /** … or so many nepers of rise in the high band, which alone are never enough. */
     private const WHOLE_RISE = 4.0;
 
     private const RISE_AT_MOST = 0.5;
+
+    /** A step of this share of the peak, within one sweep before it, is where the sweep began. */
+    private const BEGAN = 0.4;
+
+    private const BEGAN_LEAST = 0.6;
+
+    /** With less than this share of the usual, something has to be different afterwards: nepers of a band's energy. */
+    private const PLAIN = 0.35;
+
+    private const CHANGES = 0.4;
+
+    private const SLOW_ATTACK = 7;
+
+    /** Share of the attack's energy above what sounded before. */
+    private const AUDIBLE = 0.04;
+
+    /** In noise something new comes all the time: there the usual is not far above the median. */
+    private const ABOVE_NOISE = 3.0;
 
     private const BEGINS = 1.0;
 
@@ -46,67 +64,114 @@ final readonly class OnsetFinder
     /** The attack in which a stroke's energy is taken, ms. */
     private const ATTACK = 25;
 
-    public function __construct(private Envelopes $envelopes) {}
+    /** @var list<float> the energy in which attacks show: the high band, and a little of the middle one */
+    private array $attacks;
 
-    /** @return list<array{frame: int, score: float}> begin in ms, and how much begins there */
+    public function __construct(private Envelopes $envelopes)
+    {
+        $this->attacks = array_map(static fn (float $high, float $middle): float => $high + 0.1 * $middle, $envelopes->high, $envelopes->middle);
+    }
+
+    /** @return list<array{frame: int, score: float}> begin in ms, and how much begins there against what usually does */
     public function find(): array
     {
         $rises = $this->rises();
-        $step = Flux::STEP_MS;
-        $scores = [];
-        $all = Flux::of($this->envelopes);
-        $sorted = $all;
+        $flux = Flux::of($this->envelopes);
+        $sorted = $flux;
         sort($sorted);
         $usual = $sorted[(int) (0.98 * (count($sorted) - 1))] ?? 0.0;
+        if ($usual < self::ABOVE_NOISE * ($sorted[intdiv(count($sorted), 2)] ?? 0.0)) {
+            return [];
+        }
         $whole = max(self::LEAST_FLUX, min(self::MOST_FLUX, self::SHARE_OF_USUAL * $usual));
-        foreach ($all as $number => $flux) {
+        $step = Flux::STEP_MS;
+        $scores = [];
+        foreach ($flux as $number => $new) {
             $rise = max([0.0, ...array_slice($rises, max(0, ($number - 1) * $step), 2 * $step)]);
-            $scores[] = $flux / $whole + min(self::RISE_AT_MOST, $rise / self::WHOLE_RISE);
+            $scores[] = $new / $whole + min(self::RISE_AT_MOST, $rise / self::WHOLE_RISE);
         }
         $found = [];
         for ($number = 1, $last = count($scores) - 1; $number < $last; $number++) {
             if ($scores[$number] < self::BEGINS || $scores[$number] < $scores[$number - 1] || $scores[$number] <= $scores[$number + 1]) {
                 continue;
             }
-            $frame = $this->begin($rises, $number * $step);
             $before = count($found) - 1;
+            $frame = $this->begin($rises, $scores, $number, $before < 0 ? 0 : $found[$before]['frame'] + self::SWEEP);
             if ($before >= 0 && $frame - $found[$before]['frame'] < self::SWEEP) {
                 continue;
             }
-            $found[] = ['frame' => $frame, 'score' => $scores[$number]];
+            if ($flux[$number] >= self::PLAIN * $usual || $this->changes($frame)) {
+                $found[] = ['frame' => $frame, 'score' => $flux[$number] / max(1e-9, $usual)];
+            }
         }
 
         return $this->loudEnough($found);
     }
 
     /**
-     * Where around a step the energy rises most.
+     * Where around a step the energy rises most; where a sweep began before its loudest string, there.
      *
      * @param list<float> $rises
+     * @param list<float> $scores
+     * @param int         $earliest frame
      */
-    private function begin(array $rises, int $around): int
+    private function begin(array $rises, array $scores, int $number, int $earliest): int
     {
+        $step = Flux::STEP_MS;
+        $first = $number;
+        for ($back = $number - 1; $back >= 0 && ($number - $back) * $step <= self::SWEEP && $back * $step >= $earliest; $back--) {
+            if ($scores[$back] >= self::BEGAN * $scores[$number] && $scores[$back] >= self::BEGAN_LEAST) {
+                $first = $back;
+            }
+        }
+        $around = $first * $step;
         $best = max(0, $around - 4);
-        for ($frame = max(0, $around - 14); $frame <= $around + 9 && isset($rises[$frame]); $frame++) {
+        for ($frame = max(0, $around - 14, $earliest); $frame <= $around + 9 && isset($rises[$frame]); $frame++) {
             if ($rises[$frame] > $rises[$best]) {
                 $best = $frame;
             }
         }
+        // An attack that takes its time rises most when it is half over: it began where it left what sounded before.
+        $before = self::average($this->attacks, $best - 14, $best - self::SLOW_ATTACK);
+        $left = $before + self::AUDIBLE * (max(0.0, ...array_slice($this->attacks, $best, 8)) - $before);
+        $begin = $best;
+        while ($begin > max($best - self::SLOW_ATTACK, $earliest, 0) && $this->attacks[$begin - 1] > $left) {
+            $begin--;
+        }
 
-        return $best;
+        return $begin;
+    }
+
+    /** Whether what sounds is another after this moment than before it: a click over a ringing chord leaves it as it was. */
+    private function changes(int $frame): bool
+    {
+        foreach ([$this->envelopes->low, $this->envelopes->middle, $this->envelopes->high] as $energy) {
+            $floor = 1e-3 * max(1e-12, ...array_slice($energy, max(0, $frame - 200), 400));
+            $before = self::average($energy, $frame - 24, $frame - 4) + $floor;
+            $after = self::average($energy, $frame + 26, $frame + 46) + $floor;
+            if (abs(log($after / $before)) >= self::CHANGES) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param list<float> $energy */
+    private static function average(array $energy, int $from, int $to): float
+    {
+        $span = array_slice($energy, max(0, $from), max(1, $to - max(0, $from)));
+
+        return $span === [] ? 0.0 : array_sum($span) / count($span);
     }
 
     /** @return list<float> how much each frame rises above those before, in nepers of energy */
     private function rises(): array
     {
-        $energy = [];
-        foreach ($this->envelopes->high as $frame => $high) {
-            $energy[] = $high + 0.1 * $this->envelopes->middle[$frame];
-        }
-        $sums = self::sums($energy);
-        $floor = self::FLOOR * self::loud($energy) + 1e-12;
+        $sums = self::sums($this->attacks);
+        $floor = self::FLOOR * self::loud($this->attacks) + 1e-12;
         $rises = [];
-        foreach ($energy as $frame => $_) {
+        foreach ($this->attacks as $frame => $_) {
             $rises[] = log((self::mean($sums, $frame, $frame + self::AFTER) + $floor) / (self::mean($sums, $frame - self::GAP - self::BEFORE, $frame - self::GAP) + $floor));
         }
 

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Formats\WavNotReadable;
+use Gravik\Formats\WavSource;
+
+/** A WAV file with this format and these bytes of sound, in a folder that goes away by itself. */
+function wavFile(string $bytes, int $kind = 1, int $channels = 1, int $rate = 8000, int $bits = 16, ?int $stated = null, string $extra = ''): string
+{
+    $format = pack('vvVVvv', $kind, $channels, $rate, $rate * $channels * intdiv($bits, 8), $channels * intdiv($bits, 8), $bits).$extra;
+
+    return soundFile('RIFF'.pack('V', 28 + strlen($format) + strlen($bytes)).'WAVE'.'fmt '.pack('V', strlen($format)).$format.'LIST'.pack('V', 4).'note'.'data'.pack('V', $stated ?? strlen($bytes)).$bytes);
+}
+
+function soundFile(string $content): string
+{
+    $path = tempnam(sys_get_temp_dir(), 'gravik-wav-') ?: '';
+    file_put_contents($path, $content);
+    register_shutdown_function(static fn (): bool => @unlink($path));
+
+    return $path;
+}
+
+/** @return list<float> */
+function samplesOf(string $path): array
+{
+    return array_merge([], ...iterator_to_array(WavSource::open($path)->blocks(), false));
+}
+
+it('reads every coding as the same sound', function (string $bytes, int $kind, int $bits, string $extra, float $within): void {
+    expect(samplesOf(wavFile($bytes, $kind, 1, 44100, $bits, null, $extra)))->toEqualWithDelta([0.0, 0.5, -0.5, -1.0], $within);
+})->with([
+    '8 bits' => [pack('C*', 128, 192, 64, 0), 1, 8, '', 1e-9],
+    '16 bits' => [pack('v*', 0, 16384, 49152, 32768), 1, 16, '', 1e-9],
+    '24 bits' => ["\0\0\0\0\0\x40\0\0\xc0\0\0\x80", 1, 24, '', 1e-9],
+    '32 bits' => [pack('V*', 0, 0x40000000, 0xC0000000, 0x80000000), 1, 32, '', 1e-9],
+    'floats' => [pack('g*', 0, 0.5, -0.5, -1), 3, 32, '', 1e-9],
+    'floats under an extensible header' => [pack('g*', 0, 0.5, -0.5, -1), 0xFFFE, 32, pack('vvVv', 22, 32, 4, 3).str_repeat("\0", 14), 1e-9],
+]);
+
+it('mixes channels to one, and reads a file that ends early as far as it goes', function (): void {
+    $stereo = wavFile(pack('v*', 16384, 0, 0, 16384, 32768, 32768), 1, 2);
+    expect(samplesOf($stereo))->toEqualWithDelta([0.25, 0.25, -1.0], 1e-9);
+
+    $short = WavSource::open(wavFile(pack('v*', ...array_fill(0, 4000, 0)), 1, 1, 8000, 16, 32000));
+    expect($short->seconds())->toBe(0.5)->and($short->remark())->toBe('The file ends early: 0.5 of 2.0 seconds are there.')
+        ->and(WavSource::open($stereo)->remark())->toBeNull();
+});
+
+it('says what is wrong with a file that it cannot read', function (string $path, string $says): void {
+    expect(fn () => samplesOf($path))->toThrow(WavNotReadable::class, $says);
+})->with([
+    'text' => [soundFile('Dear diary, today we rehearsed.'), 'no WAV file: it begins with "Dear dia"'],
+    'empty' => [soundFile(''), 'holds no sound'],
+    'no sound' => [wavFile(''), 'holds no sound'],
+    'cut in its header' => [soundFile('RIFF'.pack('V', 100).'WAVEfmt '), 'holds no sound'],
+    'a chunk that lies about its size' => [soundFile('RIFF'.pack('V', 100).'WAVEfmt '.pack('V', 2_000_000_000).'xx'), 'cannot be right'],
+    'no channels' => [wavFile('xxxx', 1, 0), 'speaks of 0 channels'],
+    'compressed' => [wavFile('xxxx', 85), 'coded in a way'],
+    'a rate nobody records at' => [wavFile('xxxx', 1, 1, 4000), '4000 samples a second'],
+    'not there' => ['/nowhere/take.wav', 'no file "take.wav"'],
+]);
