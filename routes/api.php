@@ -32,6 +32,7 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('breakdowns/{breakdown}/export/{format}', Breakdowns\ExportBreakdown::class);
     Route::get('breakdowns/{breakdown}/takes', Takes\ListTakes::class);
     Route::post('breakdowns/{breakdown}/takes', Takes\RecordTake::class);
+    Route::post('breakdowns/{breakdown}/recordings', Takes\HearTake::class);
 
     Route::get('calibrations/{device}', Calibration\ShowDelay::class);
     Route::put('calibrations/{device}', Calibration\MeasureDelay::class);

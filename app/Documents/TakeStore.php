@@ -31,7 +31,7 @@ final readonly class TakeStore
             'latency_ms' => $report->latencyMs,
             'bars' => $bars,
             'gate' => ['bias_ms' => $report->gate->biasMs, 'spread_ms' => $report->gate->spreadMs, 'swing_points' => $report->gate->swingPoints, 'missed_share' => $report->gate->missedShare],
-            'strokes' => array_map(static fn (Tap $tap): array => ['t' => round($tap->t, 5)] + ($tap->direction === null ? [] : ['key' => $tap->direction->value]), $played->taps),
+            'strokes' => array_map(static fn (Tap $tap): array => ['t' => round($tap->t, 5)] + array_filter(['key' => $tap->direction?->value, 'level_db' => $tap->levelDb === null ? null : round($tap->levelDb, 1), 'muted' => $tap->muted], static fn (mixed $value): bool => $value !== null), $played->taps),
             'report' => LockResource::of($report),
         ]);
         $take->id = $id;

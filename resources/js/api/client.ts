@@ -35,6 +35,7 @@ export async function call<T>(method: string, path: string, body?: unknown, sign
 }
 
 async function send(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<Response> {
+  const sound = body instanceof Blob
   try {
     return await fetch(`/api/${path}`, {
       method,
@@ -43,9 +44,9 @@ async function send(method: string, path: string, body?: unknown, signal?: Abort
       headers: {
         Accept: 'application/json',
         'X-XSRF-TOKEN': cookie('XSRF-TOKEN'),
-        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        ...(body === undefined ? {} : { 'Content-Type': sound ? 'audio/wav' : 'application/json' }),
       },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      ...(body === undefined ? {} : { body: sound ? body : JSON.stringify(body) }),
     })
   } catch (problem) {
     if (problem instanceof DOMException && problem.name === 'AbortError') throw problem

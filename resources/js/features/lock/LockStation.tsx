@@ -1,16 +1,18 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { App, Button, Select } from 'antd'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { ulid } from 'ulid'
 import { call } from '../../api/client'
 import { keys, useCalibration, useTakes } from '../../api/queries'
 import type { Take } from '../../api/types'
+import { useMicrophone } from '../../audio/useMicrophone'
 import { useRecorder, type Recorded } from '../../audio/useRecorder'
 import { useKeys } from '../../ui/keys'
 import { ago } from '../../ui/words'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { DelayCheck } from './DelayCheck'
 import { deviceId } from './device'
+import { MicRoom } from './MicRoom'
 import { Report } from './Report'
 import { TakeTrend } from './TakeTrend'
 import { TapPads } from './TapPads'
@@ -45,9 +47,33 @@ export default function LockStation() {
       void message.error(problem instanceof Error ? problem.message : 'The take could not be judged. It is kept here; try again.', 8)
     }
   }
+  const [hearing, setHearing] = useState(false)
+  /** @param firstBeat seconds into the recording; found by the core where nobody knows */
+  const sendSound = async (sound: Blob, firstBeat: number | null) => {
+    setHearing(true)
+    try {
+      if (mine) await store.saveNow()
+      const what = new URLSearchParams({ id: ulid().toLowerCase(), tempo: String(tempo), bars: String(bars), ...(firstBeat === null ? {} : { first_beat: firstBeat.toFixed(5) }), ...(calibration === null || firstBeat === null ? {} : { latency_ms: String(calibration.latency_ms) }) })
+      const kept = await call<Take>('POST', `breakdowns/${id}/recordings?${what}`, sound)
+      await client.invalidateQueries({ queryKey: keys.takes(id) })
+      setShownId(kept.id)
+    } catch (problem) {
+      void message.error(problem instanceof Error ? problem.message : 'The recording could not be heard. Try again.', 8)
+    } finally {
+      setHearing(false)
+    }
+  }
+  const microphone = useMicrophone((sound, firstBeat) => void sendSound(sound, firstBeat), (problem) => void message.error(problem, 10))
   const recorder = useRecorder((take) => void send(ulid().toLowerCase(), take))
   const record = () => void recorder.start({ bars, tempo })
-  useKeys({ r: record, Escape: recorder.stop }, recorder.status === 'idle' ? !checking : true)
+  const busy = recorder.status !== 'idle' || microphone.status !== 'idle'
+  const listen = () => void microphone.start({ bars, tempo })
+  const stop = () => {
+    recorder.stop()
+    microphone.stop()
+  }
+  useKeys(busy ? { Escape: stop } : { r: record, m: listen, u: () => upload.current?.click() }, busy || !checking)
+  const upload = useRef<HTMLInputElement>(null)
   const canRecord = timeline !== undefined && timeline.strokes.length > 0
 
   return (
@@ -61,20 +87,42 @@ export default function LockStation() {
           <div className="title-actions">
             <Button onClick={() => setChecking(true)}>{calibration === null ? 'Measure the delay' : 'Measure anew'}</Button>
             <Select aria-label="Bars to record" value={bars} options={LENGTHS.map((value) => ({ value, label: `${value} bars` }))} onChange={setBars} style={{ width: 96 }} />
-            {recorder.status === 'idle' ? (
-              <Button type="primary" onClick={record} disabled={!canRecord}>
-                Record a take <kbd className="on-ink">R</kbd>
-              </Button>
+            {!busy ? (
+              <>
+                <Button onClick={() => upload.current?.click()} disabled={!canRecord || hearing} loading={hearing} title="A WAV file of you alone, at the tempo below">
+                  Upload <kbd>U</kbd>
+                </Button>
+                <Button onClick={listen} disabled={!canRecord || hearing}>
+                  Microphone <kbd>M</kbd>
+                </Button>
+                <Button type="primary" onClick={record} disabled={!canRecord}>
+                  Record a take <kbd className="on-ink">R</kbd>
+                </Button>
+              </>
             ) : (
-              <Button danger onClick={recorder.stop}>
+              <Button danger onClick={stop}>
                 Stop <kbd>Esc</kbd>
               </Button>
             )}
+            <input
+              ref={upload}
+              type="file"
+              accept=".wav,audio/wav"
+              hidden
+              aria-label="A recording"
+              onChange={(event) => {
+                const file = event.target.files?.[0]
+                event.target.value = ''
+                if (file !== undefined) void sendSound(file, null)
+              }}
+            />
           </div>
         </div>
         {!canRecord && timeline !== undefined && <p className="finding finding-swing">There is nothing to play along to yet. Type a chord line in Chart and set strokes in Hand.</p>}
         {recorder.status !== 'idle' ? (
           <TapPads recorder={recorder} bars={bars} />
+        ) : microphone.status !== 'idle' ? (
+          <MicRoom level={microphone.level} bars={bars} />
         ) : shown !== null ? (
           <Report take={shown} />
         ) : (
@@ -87,7 +135,7 @@ export default function LockStation() {
         )}
       </div>
       <aside className="side" aria-label="What to work on">
-        {unsent !== null && recorder.status === 'idle' && (
+        {unsent !== null && !busy && (
           <p className="finding finding-off" role="alert">
             Your last take is not judged yet. It is kept here.{' '}
             <Button size="small" onClick={() => void send(unsent.id, unsent.take)}>
@@ -95,7 +143,7 @@ export default function LockStation() {
             </Button>
           </p>
         )}
-        {shown !== null && recorder.status === 'idle' && <Findings take={shown} onPractise={setTempo} />}
+        {shown !== null && !busy && <Findings take={shown} onPractise={setTempo} />}
         <h3>Takes</h3>
         {takes.data === undefined || takes.data.length === 0 ? (
           <p className="muted">They are listed here with their reports.</p>

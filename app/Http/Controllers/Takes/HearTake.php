@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Takes;
+
+use App\Compute\VoicedForms;
+use App\Documents\BreakdownStore;
+use App\Documents\TakeStore;
+use App\Http\Controllers\Controller;
+use App\Http\Requests\RecordingRequest;
+use App\Http\Resources\TakeResource;
+use App\Models\Breakdown;
+use Gravik\Formats\WavSource;
+use Gravik\Listening\FirstBeat;
+use Gravik\Listening\Gate;
+use Gravik\Listening\LockReporter;
+use Gravik\Listening\StrokeListener;
+use Gravik\Listening\Take;
+use Gravik\Performance\Performer;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+
+final class HearTake extends Controller
+{
+    #[OA\Post(path: '/api/breakdowns/{id}/recordings', summary: 'Hear, judge and keep a take that was recorded; the sound itself is not kept', parameters: [
+        new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string')),
+        new OA\QueryParameter(name: 'id', description: 'of the take', required: true, schema: new OA\Schema(type: 'string')),
+        new OA\QueryParameter(name: 'tempo', required: true, schema: new OA\Schema(type: 'number')),
+        new OA\QueryParameter(name: 'bars', required: true, schema: new OA\Schema(type: 'integer')),
+        new OA\QueryParameter(name: 'first_beat', description: 'seconds into the recording; found where it is missing', schema: new OA\Schema(type: 'number')),
+        new OA\QueryParameter(name: 'latency_ms', description: 'missing: never measured', schema: new OA\Schema(type: 'number')),
+    ], requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'audio/wav', schema: new OA\Schema(type: 'string', format: 'binary'))),
+        responses: [new OA\Response(response: 201, description: 'the take with its report', content: new OA\JsonContent(ref: '#/components/schemas/Take'))])]
+    public function __invoke(RecordingRequest $request, Breakdown $breakdown, BreakdownStore $store, VoicedForms $voiced, Performer $performer, StrokeListener $listener, TakeStore $takes): JsonResponse
+    {
+        $this->authorize('view', $breakdown);
+        $document = $store->document($breakdown);
+        $timeline = $performer->perform($document, $request->tempo(), $voiced->of($document));
+        $strokes = $listener->hear(WavSource::open($request->sound()));
+        $heard = Take::heard($strokes, $request->firstBeat() ?? FirstBeat::of($timeline, $strokes));
+        $player = $this->user($request);
+        $report = (new LockReporter(gate: new Gate()))->report($heard, $timeline, $document->feel->unit, $request->latencyMs(), $takes->lastCleanTempo($breakdown, $player));
+        $take = $takes->keep($breakdown, $player, mb_strtolower($request->string('id')->toString()), $request->integer('bars'), $heard, $timeline->ruler, $report);
+
+        return new JsonResponse(TakeResource::of($take, ListTakes::numberOf($take)), 201);
+    }
+}

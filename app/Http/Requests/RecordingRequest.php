@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Gravik\Time\Tempo;
+use Illuminate\Foundation\Http\FormRequest;
+
+/** A take as sound: the WAV file is the body, what it is of stands in the query. */
+final class RecordingRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'id' => ['required', 'string', 'ulid'],
+            'tempo' => ['required', 'numeric'],
+            'bars' => ['required', 'integer', 'min:1', 'max:64'],
+            'first_beat' => ['sometimes', 'numeric', 'between:-10,600'],
+            'latency_ms' => ['sometimes', 'numeric', 'between:-500,1000'],
+        ];
+    }
+
+    public function tempo(): Tempo
+    {
+        return new Tempo($this->float('tempo'));
+    }
+
+    /** Where bar 1 beat 1 lies in the recording, seconds; null where nobody knows. */
+    public function firstBeat(): ?float
+    {
+        return $this->has('first_beat') ? $this->float('first_beat') : null;
+    }
+
+    public function latencyMs(): ?float
+    {
+        return $this->has('latency_ms') ? $this->float('latency_ms') : null;
+    }
+
+    /** The body as a file that goes away with the request. */
+    public function sound(): string
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'gravik-take-');
+        register_shutdown_function(static fn (): bool => is_file($path) && unlink($path));
+        file_put_contents($path, $this->getContent(true));
+
+        return $path;
+    }
+}

@@ -1,0 +1,97 @@
+import { useCallback, useEffect, useRef, useState } from 'react'
+import { band } from './band'
+import { NoMicrophone, openMicrophone, type Microphone } from './microphone'
+import { wavOf } from './wav'
+
+export type Listening = {
+  status: 'idle' | 'opening' | 'listening'
+  /** loudness of the last moment, 0 to 1 */
+  level: () => number
+  start: (take: { bars: number; tempo: number }) => Promise<void>
+  stop: () => void
+}
+
+/** What rings on after the last bar is heard too. */
+const TAIL_MS = 600
+
+/** Counts in, records the microphone while the band plays, and hands over the sound with the second at which bar 1 beat 1 lies in it. */
+export function useMicrophone(onTake: (sound: Blob, firstBeat: number) => void, onProblem: (words: string) => void): Listening {
+  const [status, setStatus] = useState<Listening['status']>('idle')
+  const taking = useRef<{ microphone: Microphone; blocks: Float32Array[]; since: number | null; ended: boolean } | null>(null)
+  const loudness = useRef(0)
+  const handlers = useRef({ onTake, onProblem })
+  useEffect(() => {
+    handlers.current = { onTake, onProblem }
+  })
+
+  const finish = useCallback(() => {
+    const take = taking.current
+    if (take === null || take.ended) return
+    take.ended = true
+    const startedAt = band.startedAt
+    setTimeout(() => {
+      take.microphone.stop()
+      taking.current = null
+      setStatus('idle')
+      if (take.since !== null && take.blocks.length > 0) handlers.current.onTake(wavOf(take.blocks, take.microphone.rate), startedAt - take.since)
+    }, TAIL_MS)
+  }, [])
+
+  const stop = useCallback(() => {
+    if (taking.current === null) return
+    band.stop()
+    finish()
+  }, [finish])
+
+  const start = useCallback(
+    async ({ bars }: { bars: number; tempo: number }) => {
+      if (taking.current !== null) return
+      band.stop()
+      if (band.snapshot().countInBars === 0) band.set({ countInBars: 1 })
+      band.set({ loop: null })
+      setStatus('opening')
+      try {
+        const blocks: Float32Array[] = []
+        const microphone = await openMicrophone(
+          (samples, since) => {
+            const take = taking.current
+            if (take === null) return
+            take.since ??= since
+            take.blocks.push(samples)
+            loudness.current = samples.reduce((most, sample) => Math.max(most, Math.abs(sample)), 0)
+          },
+          () => {
+            handlers.current.onProblem('The microphone went away. What was recorded until then is judged.')
+            stop()
+          },
+        )
+        taking.current = { microphone, blocks, since: null, ended: false }
+        setStatus('listening')
+        await band.start({ fromBar: 0, bars, onEnd: finish })
+        if (!band.playing) finish()
+      } catch (problem) {
+        setStatus('idle')
+        handlers.current.onProblem(problem instanceof NoMicrophone ? problem.message : 'The microphone could not be opened. Tap the take, or upload a recording.')
+      }
+    },
+    [finish, stop],
+  )
+
+  // The transport's own stop ends the take too.
+  useEffect(() => {
+    if (status !== 'listening') return
+    return band.subscribe(() => {
+      if (band.snapshot().status === 'stopped') finish()
+    })
+  }, [status, finish])
+
+  useEffect(
+    () => () => {
+      taking.current?.microphone.stop()
+      taking.current = null
+    },
+    [],
+  )
+
+  return { status, level: () => loudness.current, start, stop }
+}
