@@ -3,7 +3,14 @@
 declare(strict_types=1);
 
 use Database\Seeders\DatabaseSeeder;
+use Facebook\WebDriver\Remote\LocalFileDetector;
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
+use Gravik\Performance\Performer;
+use Gravik\Simulation\SimulatedPlayer;
+use Gravik\Simulation\SimulatedTake;
+use Gravik\Tests\Support\Examples;
+use Gravik\Time\Tempo;
 use Tests\Browser\Support\Page;
 use Tests\Browser\Support\Stage;
 
@@ -107,10 +114,44 @@ it('measures the delay of the device with sixteen taps and takes it off from the
         $page->waitFor(fn (): bool => $page->says('The delay is'), 'no delay is measured', 60);
         $ms = (int) (preg_match('/The delay is (-?\d+) ms/', $page->words('.ant-modal'), $found) === 1 ? $found[1] : -999);
         expect($ms)->toBeGreaterThan(5)->toBeLessThan(150);
-        $page->press('Done')->sees("device delay {$ms} ms, measured today");
+        $page->press('Done')->sees("delay {$ms} ms, measured today");
     });
 
     $page->press('Measure anew')->press('Start the clicks')->waitFor(fn (): bool => $page->says('too few'), 'nobody says that no tap came', 60);
 });
 
 afterEach(fn () => Stage::running()->endExtraPages());
+
+it('judges what the microphone brings while the band plays, within three seconds, and an uploaded take against its truth', function (): void {
+    // Quarter notes, of which any is as good as the next: wherever the stand-in for the microphone begins, they fit the
+    // plan with a constant delay. Where that is just half a beat, early and late cannot be told: then it begins half a beat later.
+    $breakdown = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm | A7 |']]], 'xxxx', 1);
+    $timeline = (new Performer())->perform($breakdown, new Tempo(120));
+    $page = Stage::running()->teacher()->makeBreakdown('By Microphone', '| Dm | A7 |')->station(3, '.hand-wave .blade');
+    $page->fill('[aria-label="Pattern as it is counted"]', '1 2 3 4'.WebDriverKeys::ENTER)->waitFor(fn (): bool => count($page->all('.wave-row .blade:not(.blade-air)')) === 4, 'the quarters are not taken');
+    $page->station(4, '.empty')->fill('input[aria-label=Tempo]', '120')->choose('Bars to record', '8 bars');
+    $takes = fn (): int => count($page->all('.take-list button'));
+    foreach ([170, 420] as $laterMs) {
+        $before = $takes();
+        file_put_contents(Stage::running()->microphone(), (new SimulatedTake($timeline, (new SimulatedPlayer($laterMs, 0, 12, 0, 7))->play($timeline, 24)))->wav());
+        $page->keys('m')->sees('Bar 8 of 8')->sees('Headphones keep the band out');
+        $page->waitFor(fn (): bool => ! $page->says('Headphones keep the band out'), 'it listens on');
+        $over = microtime(true);
+        $page->waitFor(fn (): bool => $takes() > $before, 'the take is not judged');
+        expect(microtime(true) - $over)->toBeLessThan(3.0);
+        if ((float) figure($page, 'spread') < 30) {
+            break;
+        }
+    }
+    expect((float) figure($page, 'spread'))->toBeGreaterThan(8.0)->toBeLessThan(17.0)
+        ->and($page->words('.report > .muted'))->toMatch('/3[0-3] of 3[1-3] strokes met/');
+
+    $late = Stage::running()->server->folder.'/late.wav';
+    file_put_contents($late, (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 6, 0, 9))->play($timeline, 8)))->wav());
+    $field = $page->driver->findElement(WebDriverBy::cssSelector('input[aria-label="A recording"]'));
+    $before = $takes();
+    $field->setFileDetector(new LocalFileDetector())->sendKeys($late);
+    $page->waitFor(fn (): bool => $takes() > $before, 'the upload is not judged');
+    $page->sees('32 of 32 strokes met');
+    expect((float) figure($page, 'spread'))->toBeGreaterThan(3.5)->toBeLessThan(9.0);
+});

@@ -156,3 +156,23 @@ it('stops with status 2 and one line that says what to do', function (array $wor
     'nowhere to write' => [['gravik:export', 'FILE', '-o', '/nowhere/at/all.json'], 'cannot be written'],
     'no place named' => [['gravik:export', 'FILE'], 'Say where to'],
 ]);
+
+it('simulates a take as sound and as taps with the truth beside them, hears it, and judges both alike', function (): void {
+    $plan = breakdownFile(['tempo' => 110]);
+    $out = sys_get_temp_dir().'/gravik-test-'.bin2hex(random_bytes(4));
+    foreach (['wav', 'json'] as $kind) {
+        expect(artisan('gravik:simulate', '--plan='.$plan, '--bias-ms=18', '--spread-ms=5', '--miss=0.05', '--bars=8', '--seed=3', '-o', "{$out}.{$kind}")[0])->toBe(0);
+    }
+    $truth = json_decode((string) file_get_contents($out.'.truth.json'), true);
+    $heard = json_decode(artisan('gravik:listen', $out.'.wav', '--json')[1], true);
+    $sound = json_decode(artisan('gravik:lock', $out.'.wav', '--plan='.$plan, '--first-beat='.$truth['first_beat'], '--json')[1], true);
+    $taps = json_decode(artisan('gravik:lock', $out.'.json', '--plan='.$plan, '--json')[1], true);
+
+    expect(count($heard['strokes']))->toEqualWithDelta(count($truth['strokes']), 2)
+        ->and($heard['strokes'][0]['t'])->toEqualWithDelta($truth['strokes'][0]['t'] + $truth['first_beat'], 0.005)
+        ->and($sound['bias_ms'])->toEqualWithDelta($taps['bias_ms'], 2)->and($sound['missed'])->toEqualWithDelta($taps['missed'], 2)
+        ->and($sound['slots'][0]['level_db'])->not->toBeNull()->and($taps['slots'][0]['level_db'])->toBeNull();
+    foreach ([['gravik:simulate', '--plan='.$plan, '-o', 'take.mp3'], ['gravik:simulate', '--plan='.$plan, '--miss=2', '-o', $out.'.wav'], ['gravik:listen', $plan], ['gravik:listen', '/nowhere.wav']] as $wrong) {
+        expect(artisan(...$wrong)[0])->toBe(2);
+    }
+});

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 use App\Models\Take;
 use Gravik\Formats\BreakdownJson;
+use Gravik\Formats\WavFile;
 use Gravik\Performance\Performer;
 use Gravik\Simulation\SimulatedPlayer;
+use Gravik\Simulation\SimulatedTake;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\Tempo;
+use Illuminate\Testing\TestResponse;
 
 function takeOf(string $id, float $biasMs = 0, ?float $latency = 0, float $tempo = 120): array
 {
@@ -118,4 +121,33 @@ it('seeds a made-up band with breakdowns in several feels, one of them practised
         ->and(array_filter(array_map(static fn (array $card): bool => (new BreakdownJson())->read(test()->getJson('/api/breakdowns/'.$card['id'])->json('document'))->form()->chords === [], $shelf)))->toBe([]);
     $this->seed();
     expect($this->getJson('/api/breakdowns')->json())->toHaveCount(count($shelf));
+});
+
+/** A take of the simulated player as a WAV file. */
+function soundOf(float $biasMs): string
+{
+    $timeline = (new Performer())->perform(Examples::breakdown(), new Tempo(120));
+
+    return (new SimulatedTake($timeline, (new SimulatedPlayer($biasMs, 0, 3, 0, 5))->play($timeline, 4)))->wav(16000);
+}
+
+it('hears a recording, judges and keeps it without its sound, and says what is wrong with one it cannot hear', function (): void {
+    $teacher = $this->teacher();
+    $breakdown = $this->shelved($teacher);
+    $this->actingAs($teacher);
+    $sent = fn (string $sound, string $more = ''): TestResponse => $this->call('POST', "/api/breakdowns/{$breakdown->id}/recordings?id={$this->newId()}&tempo=120&bars=4{$more}", [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $sound);
+    $report = $sent(soundOf(25), '&first_beat='.SimulatedTake::LEAD)->assertCreated()->json('report');
+    $found = $sent(soundOf(25))->assertCreated()->json('report');
+
+    expect($report['missed'])->toBe(0)->and($report['bias_ms'])->toEqualWithDelta(25, 2)->and($report['latency_ms'])->toBeNull()
+        ->and(array_filter(array_column($report['slots'], 'muted_ok'), static fn (float $ok): bool => $ok < 0.75))->toBe([])
+        ->and($found['missed'])->toBe(0)->and($found['bias_ms'])->toEqualWithDelta(0, 3)
+        ->and(Take::query()->first()?->strokes[0])->toHaveKeys(['t', 'level_db', 'muted']);
+    foreach (['Dear diary' => 'no WAV file', '' => 'holds no sound', WavFile::write([array_fill(0, 8000, 0.0)], 8000, 8000) => 'is silent'] as $sound => $says) {
+        $sent((string) $sound)->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, $says));
+    }
+    $sent(soundOf(0), '&bars=99')->assertStatus(422);
+    expect(Take::query()->count())->toBe(2);
+    $this->actingAs($this->student('Somebody else'));
+    $sent(soundOf(0))->assertForbidden();
 });

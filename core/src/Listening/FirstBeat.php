@@ -8,7 +8,7 @@ use Gravik\Performance\Timeline;
 
 /**
  * Where bar 1 beat 1 lies in a recording whose tempo and plan are known: the place that brings most strokes near planned
- * ones; of places as good, the one that leaves the least unmet before it.
+ * ones; of places as good, the one that leaves the least unmet before it. There the strokes on the beats come on time.
  */
 final readonly class FirstBeat
 {
@@ -25,8 +25,35 @@ final readonly class FirstBeat
     public static function of(Timeline $timeline, array $strokes): float
     {
         $played = array_map(static fn (HeardStroke $stroke): float => $stroke->t, $strokes);
+        $onsets = Plan::of($timeline, max([0.0, ...$played]))->onsets;
+        $at = self::find(array_map(static fn (PlannedOnset $onset): float => $onset->t, $onsets), $played);
+        $beat = $timeline->ruler->meter->beatTicks();
+        $onBeats = array_values(array_filter($onsets, static fn (PlannedOnset $onset): bool => $onset->formTick % $beat === 0));
+        $off = self::distances($onBeats === [] ? $onsets : $onBeats, $played, $at);
 
-        return self::find(array_map(static fn (PlannedOnset $onset): float => $onset->t, Plan::of($timeline, max([0.0, ...$played]))->onsets), $played);
+        return $off === [] ? $at : $at + Statistics::median($off);
+    }
+
+    /**
+     * How far the strokes that lie near planned ones are off: the beats tell where the time is, off-beats only how it leans.
+     *
+     * @param list<PlannedOnset> $onsets
+     * @param list<float>        $played
+     *
+     * @return list<float> seconds, + late
+     */
+    private static function distances(array $onsets, array $played, float $at): array
+    {
+        $off = [];
+        foreach ($onsets as $onset) {
+            $near = array_filter(array_map(static fn (float $stroke): float => $stroke - $at - $onset->t, $played), static fn (float $distance): bool => abs($distance) <= self::NEAR);
+            if ($near !== []) {
+                usort($near, static fn (float $a, float $b): int => abs($a) <=> abs($b));
+                $off[] = $near[0];
+            }
+        }
+
+        return $off;
     }
 
     /**

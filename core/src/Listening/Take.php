@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Listening;
 
 use Gravik\Strokes\Direction;
+use Gravik\Time\Ruler;
 
 /** Taps played along to the band, in order of time. */
 final readonly class Take
@@ -52,6 +53,20 @@ final readonly class Take
     public static function heard(array $strokes, float $firstBeat): self
     {
         return new self(array_map(static fn (HeardStroke $stroke): Tap => new Tap($stroke->t - $firstBeat, null, $stroke->muted, $stroke->levelDb, $stroke->seconds), $strokes));
+    }
+
+    /**
+     * Only what was played in these bars, from half a beat before to just before the next bar: who waits through the count-in
+     * makes sounds too.
+     *
+     * @param int $bars from bar 1
+     */
+    public function within(int $bars, Ruler $ruler): self
+    {
+        $from = -$ruler->seconds(0.5);
+        $until = $ruler->seconds($bars * $ruler->meter->beats() - 1 / 12);
+
+        return new self(array_values(array_filter($this->taps, static fn (Tap $tap): bool => $tap->t >= $from && $tap->t < $until)));
     }
 
     private static function direction(mixed $key, int $index): ?Direction

@@ -86,7 +86,7 @@ it('reports of a recording what it reports of the taps it was made from', functi
         ->and($fromSound->spreadMs)->toEqualWithDelta($fromTaps->spreadMs, 2.0)
         ->and($fromSound->swing?->played)->toEqualWithDelta($fromTaps->swing?->played, 0.08)
         ->and(array_sum(array_column($fromSound->slots, 'mutedOk')) / count($fromSound->slots))->toBeGreaterThan(0.9)
-        ->and(FirstBeat::of($timeline, $heard))->toEqualWithDelta(SimulatedTake::LEAD + $bias / 1000, 0.04);
+        ->and(FirstBeat::of($timeline, $heard))->toEqualWithDelta(SimulatedTake::LEAD + $bias / 1000, 0.005);
 })->with(['early off-beats' => [8.0, -35.0, 6.0], 'late throughout' => [25.0, 0.0, 10.0]]);
 
 it('says of silence and of noise what they are', function (): void {

@@ -37,7 +37,7 @@ final class Stage
     public function page(): Page
     {
         $options = new ChromeOptions();
-        $options->addArguments([...self::CHROMIUM, '--user-data-dir='.$this->server->folder.'/profile-'.$this->opened++]);
+        $options->addArguments([...self::CHROMIUM, '--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream', '--use-file-for-fake-audio-capture='.$this->microphone(), '--user-data-dir='.$this->server->folder.'/profile-'.$this->opened++]);
         $options->setExperimentalOption('prefs', ['download.default_directory' => $this->downloads(), 'download.prompt_for_download' => false]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
@@ -70,6 +70,12 @@ final class Stage
     public static function endExtraPagesIfRunning(): void
     {
         self::$running?->endExtraPages();
+    }
+
+    /** The WAV file that stands in for the microphone: what is written there before it is opened is what comes in. */
+    public function microphone(): string
+    {
+        return $this->server->folder.'/microphone.wav';
     }
 
     public function downloads(): string

@@ -28,7 +28,7 @@ final class HearTake extends Controller
         new OA\QueryParameter(name: 'id', description: 'of the take', required: true, schema: new OA\Schema(type: 'string')),
         new OA\QueryParameter(name: 'tempo', required: true, schema: new OA\Schema(type: 'number')),
         new OA\QueryParameter(name: 'bars', required: true, schema: new OA\Schema(type: 'integer')),
-        new OA\QueryParameter(name: 'first_beat', description: 'seconds into the recording; found where it is missing', schema: new OA\Schema(type: 'number')),
+        new OA\QueryParameter(name: 'first_beat', description: 'seconds into the recording: only what was played in the bars from there on counts; found where it is missing', schema: new OA\Schema(type: 'number')),
         new OA\QueryParameter(name: 'latency_ms', description: 'missing: never measured', schema: new OA\Schema(type: 'number')),
     ], requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'audio/wav', schema: new OA\Schema(type: 'string', format: 'binary'))),
         responses: [new OA\Response(response: 201, description: 'the take with its report', content: new OA\JsonContent(ref: '#/components/schemas/Take'))])]
@@ -38,7 +38,8 @@ final class HearTake extends Controller
         $document = $store->document($breakdown);
         $timeline = $performer->perform($document, $request->tempo(), $voiced->of($document));
         $strokes = $listener->hear(WavSource::open($request->sound()));
-        $heard = Take::heard($strokes, $request->firstBeat() ?? FirstBeat::of($timeline, $strokes));
+        $firstBeat = $request->firstBeat();
+        $heard = $firstBeat === null ? Take::heard($strokes, FirstBeat::of($timeline, $strokes)) : Take::heard($strokes, $firstBeat)->within($request->integer('bars'), $timeline->ruler);
         $player = $this->user($request);
         $report = (new LockReporter(gate: new Gate()))->report($heard, $timeline, $document->feel->unit, $request->latencyMs(), $takes->lastCleanTempo($breakdown, $player));
         $take = $takes->keep($breakdown, $player, mb_strtolower($request->string('id')->toString()), $request->integer('bars'), $heard, $timeline->ruler, $report);

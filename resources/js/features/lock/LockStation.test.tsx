@@ -22,6 +22,20 @@ vi.mock('../../audio/band', async () => {
 })
 vi.mock('./device', () => ({ deviceId: () => 'desk' }))
 
+/** In place of the microphone: what comes in, and whether it is there at all. */
+const heard = vi.hoisted(() => ({ refuses: '', block: (() => undefined) as (samples: Float32Array, since: number) => void, lose: (): void => undefined }))
+vi.mock('../../audio/microphone', () => {
+  class NoMicrophone extends Error {}
+  return {
+    NoMicrophone,
+    openMicrophone: async (onBlock: typeof heard.block, onLost: typeof heard.lose) => {
+      if (heard.refuses !== '') throw new NoMicrophone(heard.refuses)
+      Object.assign(heard, { block: onBlock, lose: onLost })
+      return { rate: 8000, stop: () => undefined }
+    },
+  }
+})
+
 const take = (id: string, number: number, part: Partial<Take['report']> = {}): Take => ({
   id, number, player: 'Student A', created_at: new Date().toISOString(), tempo: 126, swing: 2, bars: 8, revision: 1, latency_ms: null,
   report: {
@@ -89,7 +103,7 @@ it('keeps a take that could not be judged, and judges the same one when asked ag
 it('sends the delay that was measured on this device', async () => {
   serve({ ...server, 'GET calibrations/desk': { calibration: { latency_ms: 41.5, spread_ms: 6, measured_at: new Date().toISOString() } }, 'POST breakdowns/b1/takes': [201, take('t3', 3)] })
   showOnBench(<LockStation />)
-  await screen.findByText(/device delay 42 ms, measured today/)
+  await screen.findByText(/delay 42 ms, measured today/)
   await play()
   await waitFor(() => expect(callsTo('POST breakdowns/b1/takes')[0]).toMatchObject({ latency_ms: 41.5 }))
 })
@@ -102,4 +116,55 @@ it('says when it locks, and what to do before there are takes or strokes', async
   showOnBench(<LockStation />, { plays: { strokes: [], bars: 0 } as never })
   await screen.findByText('No takes yet')
   expect(screen.getByText(/There is nothing to play along to yet/)).toBeTruthy()
+})
+
+/** Calls to the address for recordings, with what their query says. */
+const recordings = () =>
+  vi.mocked(fetch).mock.calls.filter(([address]) => String(address).includes('/recordings?')).map(([address, options]) => ({ ...Object.fromEntries(new URL(String(address), 'http://gravik').searchParams), size: (options?.body as Blob).size }))
+
+const answersRecordings = (answer: [number, unknown]) => {
+  const plain = globalThis.fetch
+  vi.stubGlobal('fetch', vi.fn(async (address: string, options: RequestInit) => (address.includes('/recordings?') ? new Response(JSON.stringify(answer[1]), { status: answer[0] }) : plain(address, options))))
+}
+
+it('sends an uploaded recording whole, leaves its first beat to the core, and says what could not be heard', async () => {
+  answersRecordings([201, take('t3', 3)])
+  showOnBench(<LockStation />)
+  await screen.findByText(/Student A, take 2/)
+  const choose = () => fireEvent.change(screen.getByLabelText('A recording'), { target: { files: [new File(['RIFF'], 'take.wav')] } })
+  choose()
+  await waitFor(() => expect(recordings()).toMatchObject([{ tempo: '120', bars: '8', size: 4 }]))
+  expect(recordings()[0]).not.toHaveProperty('first_beat')
+  answersRecordings([422, { message: 'This recording is silent.' }])
+  choose()
+  await screen.findByText('This recording is silent.')
+})
+
+it('records the microphone until the bars are over, and says where its first beat lies', async () => {
+  answersRecordings([201, take('t3', 3)])
+  showOnBench(<LockStation />)
+  await screen.findByText(/Student A, take 2/)
+  key('m')
+  await screen.findByRole('img', { name: 'Level of the microphone' })
+  heard.block(new Float32Array(128), -1.25)
+  heard.block(new Float32Array(128), -1.234)
+  ;((await import('../../audio/band')).band as unknown as { finish: () => void }).finish()
+  await waitFor(() => expect(recordings()).toMatchObject([{ first_beat: '1.25000', size: 44 + 2 * 256 }]), { timeout: 3000 })
+})
+
+it('says why there is no microphone, and judges what was recorded until it went away', async () => {
+  answersRecordings([201, take('t3', 3)])
+  showOnBench(<LockStation />)
+  await screen.findByText(/Student A, take 2/)
+  heard.refuses = 'The microphone was refused.'
+  key('m')
+  await screen.findByText('The microphone was refused.')
+  expect(screen.getByRole('button', { name: /Record a take/ })).toBeTruthy()
+  heard.refuses = ''
+  key('m')
+  await screen.findByRole('img', { name: 'Level of the microphone' })
+  heard.block(new Float32Array(64), 0)
+  heard.lose()
+  await screen.findByText(/The microphone went away/)
+  await waitFor(() => expect(recordings()).toHaveLength(1), { timeout: 3000 })
 })

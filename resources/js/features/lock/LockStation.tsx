@@ -9,7 +9,7 @@ import { useMicrophone } from '../../audio/useMicrophone'
 import { useRecorder, type Recorded } from '../../audio/useRecorder'
 import { useKeys } from '../../ui/keys'
 import { ago } from '../../ui/words'
-import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { useBench, useMine } from '../bench/benchContext'
 import { DelayCheck } from './DelayCheck'
 import { deviceId } from './device'
 import { MicRoom } from './MicRoom'
@@ -22,7 +22,6 @@ const LENGTHS = [4, 8, 16, 32, 64]
 /** Play along, be measured, and see where it locks. */
 export default function LockStation() {
   const { store, tempo, setTempo, timeline } = useBench()
-  const document = useDocument()
   const mine = useMine()
   const id = store.getState().id
   const client = useQueryClient()
@@ -82,7 +81,7 @@ export default function LockStation() {
         <div className="station-head">
           <h2>Lock</h2>
           <p className="muted">
-            {document.title} at {tempo} · {calibration === null ? 'device delay not measured yet' : `device delay ${Math.round(calibration.latency_ms)} ms, measured ${ago(calibration.measured_at)}`}
+            at {tempo} · {calibration === null ? 'delay not measured' : `delay ${Math.round(calibration.latency_ms)} ms, measured ${ago(calibration.measured_at)}`}
           </p>
           <div className="title-actions">
             <Button onClick={() => setChecking(true)}>{calibration === null ? 'Measure the delay' : 'Measure anew'}</Button>
