@@ -115,7 +115,7 @@ export default function HandStation() {
   return (
     <div className="with-side">
       <div className="station-main">
-        {(sheet === 'wave' || sheet === 'patterns') && <NeckRibbon />}
+        {sheet === 'wave' && <NeckRibbon />}
         <div className="station-head">
           <h2>Hand</h2>
           <p className="muted">{bars === 1 ? 'One bar' : `${bars} bars`}, repeated through the form. Click a slot, or use the keys.</p>
