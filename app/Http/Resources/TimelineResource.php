@@ -26,7 +26,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'direction', type: 'string', enum: ['down', 'up']),
     new OA\Property(property: 'glide', description: 'seconds from its start and semitones from its pitch, where an ornament moves it', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
 ])]
-#[OA\Schema(schema: 'TimedStroke', required: ['t', 'until', 'slot', 'at', 'bar', 'chord', 'direction', 'kind', 'accent', 'strings'], properties: [
+#[OA\Schema(schema: 'TimedStroke', required: ['t', 'until', 'slot', 'at', 'bar', 'chord', 'direction', 'kind', 'accent', 'strings', 'ends'], properties: [
     new OA\Property(property: 't', type: 'number'),
     new OA\Property(property: 'until', description: 'seconds when its last string falls silent', type: 'number'),
     new OA\Property(property: 'slot', type: 'integer'),
@@ -37,6 +37,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'kind', type: 'string', enum: ['ring', 'short', 'palm-mute', 'chuck', 'ghost']),
     new OA\Property(property: 'accent', type: 'integer'),
     new OA\Property(property: 'strings', description: 'string numbers struck, in the order the pick meets them', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(property: 'ends', description: 'seconds when each of them falls silent', type: 'array', items: new OA\Items(type: 'number')),
 ])]
 #[OA\Schema(schema: 'TimedChord', required: ['t', 'until', 'bar', 'symbol'], properties: [
     new OA\Property(property: 't', type: 'number'),
@@ -130,6 +131,7 @@ final class TimelineResource
             'kind' => $stroke->stroke->articulation->value,
             'accent' => $stroke->stroke->accent,
             'strings' => array_map(static fn (int $index): int => $strings - $index, $stroke->strings),
+            'ends' => array_map(static fn (float $end): float => round($end, 4), $stroke->ends),
         ];
     }
 }

@@ -10,6 +10,8 @@ use Gravik\Time\TimeException;
 /** The syllables a student says aloud under the slots of one bar. */
 final readonly class Counting
 {
+    private const MOST_NAMED = 3;
+
     private const WITHIN_THE_BEAT = [
         1 => [''],
         2 => ['', '&'],
@@ -40,6 +42,19 @@ final readonly class Counting
         }
 
         return $bar;
+    }
+
+    /**
+     * Several places in one phrase: beat 1, the “&” of beat 2 and 3 more.
+     *
+     * @param non-empty-list<int> $at ticks
+     */
+    public static function places(Pattern $pattern, array $at): string
+    {
+        $named = array_map(static fn (int $tick): string => self::place($pattern, $tick), array_slice($at, 0, self::MOST_NAMED));
+        $more = count($at) - count($named);
+
+        return implode(', ', $named).($more > 0 ? " and {$more} more" : '');
     }
 
     /** Where a tick of a pattern lies, as people say it: beat 2, the “&” of beat 3 in bar 2. */

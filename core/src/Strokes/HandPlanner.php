@@ -50,7 +50,7 @@ final readonly class HandPlanner
     {
         $warnings = [];
         if ($against !== [] && $school === School::Pendulum) {
-            $warnings[] = new Warning('breaks-the-swing', sprintf('%d %s against the swing of the hand: it has to stop or double back there.', count($against), count($against) === 1 ? 'stroke goes' : 'strokes go'), $against);
+            $warnings[] = new Warning('breaks-the-swing', sprintf('%d %s against the swing of the hand (%s): it has to stop or double back there.', count($against), count($against) === 1 ? 'stroke goes' : 'strokes go', Counting::places($pattern, $against)), $against);
         }
         array_push($warnings, ...Faults::of($pattern, $school));
         $bar = $ruler->seconds($pattern->meter->beats());

@@ -74,13 +74,14 @@ it('gives the bass to the thumb and the upper strings to the fingers', function 
     expect(letters($plan))->toBe('DUDU')->and($plan->warnings)->toBe([])->and(SchoolAdvice::for($pattern)->school)->toBe(School::ThumbFingers);
 });
 
-it('names a thumb that doubles, and one that leaves a triplet its first third', function (array $bass, string $fault): void {
+it('names a thumb that doubles, and one that leaves a triplet its first third', function (array $bass, string $fault, string $where): void {
     $pattern = new Pattern(Meter::parse('2/4'), 1920, [
         new Stream('thumb', array_map(static fn (array $place): Stroke => (new Stroke(...$place))->striking(Zone::Bass, Action::Pick, PlayedBy::Thumb), $bass)),
         new Stream('brushes', [(new Stroke(320, 3))->striking(Zone::High, Action::Brush, PlayedBy::Fingers)]),
     ]);
-    expect(array_map(static fn (Warning $warning): string => $warning->kind, inSchool($pattern, School::ThumbFingers)->warnings))->toContain($fault);
-})->with(['doubled' => [[[0, 2], [480, 2]], 'thumb-doubles'], 'missing' => [[[960, 1]], 'thumb-missing']]);
+    $named = array_column(inSchool($pattern, School::ThumbFingers)->warnings, 'text', 'kind');
+    expect($named[$fault] ?? '')->toContain($where);
+})->with(['doubled' => [[[0, 2], [480, 2]], 'thumb-doubles', '(beat 1, the “ta” of beat 1)'], 'missing' => [[[960, 1]], 'thumb-missing', 'the first third of beat 1']]);
 
 it('keeps a direction that the teacher fixed in every school', function (School $school): void {
     $pattern = Examples::pattern('xxxxxxxx');

@@ -82,7 +82,7 @@ export const timeline: Timeline = {
     { t: 0, until: 2, bar: 0, symbol: 'Dm' },
     { t: 2, until: 4, bar: 1, symbol: 'A7' },
   ],
-  strokes: [{ t: 0, until: 2, slot: 0, at: 0, bar: 0, chord: 0, direction: 'down', kind: 'ring', accent: 1, strings: [4, 3, 2, 1] }],
+  strokes: [{ t: 0, until: 2, slot: 0, at: 0, bar: 0, chord: 0, direction: 'down', kind: 'ring', accent: 1, strings: [4, 3, 2, 1], ends: [2, 2, 2, 2] }],
   events: [],
   feel_words: 'straight',
   off_beat_ms: 0,

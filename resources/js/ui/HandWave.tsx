@@ -29,7 +29,7 @@ type Props = {
   /** ticks of strokes to point out */
   marked?: number[]
   /** tails: how long strokes ring, in beats */
-  tails?: { at: number; beats: number; until: number; strings: number[]; cut: boolean }[]
+  tails?: { at: number; beats: number; until: number; strings: number[]; ends: number[]; cut: boolean }[]
   strings?: number
 }
 
@@ -165,8 +165,8 @@ function Tail({ tail, toX, stringY, start, end }: { tail: NonNullable<Props['tai
   return (
     <g className="tail">
       <rect x={from} y={top - 2} width={to - from} height={bottom - top + 4} />
-      {ys.map((y) => (
-        <line key={y} x1={from} x2={to} y1={y} y2={y} />
+      {ys.map((y, index) => (
+        <line key={y} x1={from} x2={Math.max(from, Math.min(to, toX(tail.ends[index] ?? tail.until)))} y1={y} y2={y} />
       ))}
       {tail.cut && tail.until <= end && <line x1={to} x2={to} y1={top - 5} y2={bottom + 5} className="tail-end" />}
     </g>

@@ -99,6 +99,12 @@ describe('gauges', () => {
     expect(getByRole('img').getAttribute('aria-label')).toBe('Off-beats played at 58 percent of the beat, planned at 67 percent')
   })
 
+  it('lets each string of a stroke ring to its own end', () => {
+    const { container } = render(<HandWave sketch={swung} fromBeat={0} toBeat={4} width={452} height={200} tails={[{ at: 0, beats: 0, until: 2, strings: [6, 1], ends: [0.5, 2], cut: false }]} />)
+    const [low, high] = [...container.querySelectorAll('.tail line')].map((line) => Number(line.getAttribute('x2')))
+    expect([low, high]).toEqual([76, 226])
+  })
+
   it('turns the feel dial by keys within its range, unless it is somebody else\'s', () => {
     const onChange = vi.fn()
     const { getByRole, rerender } = render(<FeelDial offBeatMs={83} onTyped={vi.fn()} p={2 / 3} words="67 % swing" disabled={false} onChange={onChange} />)

@@ -66,10 +66,10 @@ final readonly class Faults
         $left = array_map(static fn (int $number): int => $number * $beat, array_keys(array_diff_key($triplets, $thumbs)));
         $warnings = [];
         if ($doubled !== []) {
-            $warnings[] = new Warning('thumb-doubles', 'The thumb plays twice within a beat: it keeps one note a beat, and the fingers take what lies between.', $doubled);
+            $warnings[] = new Warning('thumb-doubles', sprintf('The thumb plays more than once within a beat (%s): it keeps one note a beat, and the fingers take what lies between.', Counting::places($pattern, $doubled)), $doubled);
         }
         if ($left !== []) {
-            $warnings[] = new Warning('thumb-missing', 'In triplets the thumb still plays once a beat: give it the first third.', $left);
+            $warnings[] = new Warning('thumb-missing', sprintf('In triplets the thumb still plays once a beat: give it the first third of %s.', Counting::places($pattern, $left)), $left);
         }
 
         return $warnings;

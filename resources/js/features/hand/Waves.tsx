@@ -51,7 +51,7 @@ function tailsOf(timeline: Timeline, round: number) {
 
   return timeline.strokes
     .filter((stroke) => stroke.bar >= round && stroke.bar < round + timeline.pattern_bars && stroke.kind !== 'chuck')
-    .map((stroke) => ({ at: stroke.at, beats: stroke.t / beat - start, until: stroke.until / beat - start, strings: stroke.strings, cut: stroke.kind === 'short' || stroke.kind === 'palm-mute' }))
+    .map((stroke) => ({ at: stroke.at, beats: stroke.t / beat - start, until: stroke.until / beat - start, strings: stroke.strings, ends: stroke.ends.map((end) => end / beat - start), cut: stroke.kind === 'short' || stroke.kind === 'palm-mute' }))
 }
 
 /** Where the fretting hand lies flat in this round, in beats. */
