@@ -6,6 +6,7 @@ namespace Gravik\Listening;
 
 use Gravik\Listening\Internal\Envelopes;
 use Gravik\Listening\Internal\OnsetFinder;
+use Gravik\Listening\Internal\Series;
 
 /** Hears the strums of a recording: when each begins, how loud and how long it is, and whether it rings. */
 final readonly class StrokeListener
@@ -45,23 +46,21 @@ final readonly class StrokeListener
         if ($envelopes->loud() < self::SILENCE) {
             throw ListeningException::silence();
         }
-        $begins = array_column((new OnsetFinder($envelopes))->find(), 'frame');
+        $begins = (new OnsetFinder($envelopes))->find();
         if ($begins === []) {
             throw ListeningException::noStrokes();
         }
-        $energy = [];
-        foreach ($envelopes->low as $frame => $low) {
-            $energy[] = $low + $envelopes->middle[$frame] + $envelopes->high[$frame];
-        }
+        $energy = $envelopes->total();
+        $end = count($energy->values);
         $peaks = [];
         foreach ($begins as $place => $begin) {
-            $next = $begins[$place + 1] ?? count($energy);
-            $peaks[] = max(1e-12, ...array_slice($energy, $begin, max(10, min($next - 5 - $begin, self::ATTACK))));
+            $next = $begins[$place + 1] ?? $end;
+            $peaks[] = max(1e-12, $energy->loudest($begin, $begin + max(10, min($next - 5 - $begin, self::ATTACK))));
         }
         $usual = Statistics::median($peaks);
         $strokes = [];
         foreach ($begins as $place => $begin) {
-            $next = $begins[$place + 1] ?? count($energy);
+            $next = $begins[$place + 1] ?? $end;
             $strokes[] = new HeardStroke(
                 $begin / Envelopes::FRAMES_A_SECOND,
                 10 * log10($peaks[$place] / $usual),
@@ -73,31 +72,22 @@ final readonly class StrokeListener
         return $strokes;
     }
 
-    /** @param list<float> $energy */
-    private static function isDead(array $energy, int $begin, int $next, float $peak): bool
+    private static function isDead(Series $energy, int $begin, int $next, float $peak): bool
     {
         $until = $begin + min($next - 8 - $begin, self::LATE);
-        if (self::decibels(self::mean($energy, max($begin, $until - self::LATE_SPAN), $until), $peak) >= self::DEAD_DB) {
+        if (self::decibels($energy->mean(max($begin, $until - self::LATE_SPAN), $until), $peak) >= self::DEAD_DB) {
             return false;
         }
         $loudest = 0.0;
         $at = $begin;
         for ($frame = $begin, $last = $begin + max(12, min($next - 25 - $begin, self::ATTACK)); $frame < $last; $frame++) {
-            $here = self::mean($energy, $frame - 1, $frame + 3);
+            $here = $energy->mean($frame - 1, $frame + 3);
             if ($here > $loudest) {
                 [$loudest, $at] = [$here, $frame];
             }
         }
 
-        return self::decibels(self::mean($energy, $at + self::FALLS_FROM, $at + self::FALLS_TO), $loudest) < self::FALLS_DB;
-    }
-
-    /** @param list<float> $energy */
-    private static function mean(array $energy, int $from, int $to): float
-    {
-        $span = array_slice($energy, max(0, $from), max(1, $to - max(0, $from)));
-
-        return $span === [] ? 0.0 : array_sum($span) / count($span);
+        return self::decibels($energy->mean($at + self::FALLS_FROM, $at + self::FALLS_TO), $loudest) < self::FALLS_DB;
     }
 
     private static function decibels(float $energy, float $against): float
@@ -105,17 +95,13 @@ final readonly class StrokeListener
         return 10 * log10(max(1e-12, $energy) / max(1e-12, $against));
     }
 
-    /**
-     * @param list<float> $energy
-     *
-     * @return int frames until ten in a row lie 20 dB below the peak
-     */
-    private static function lasts(array $energy, int $begin, int $next, float $peak): int
+    /** @return int frames until ten in a row lie 20 dB below the peak */
+    private static function lasts(Series $energy, int $begin, int $next, float $peak): int
     {
         $ended = $peak * 10 ** (self::ENDED_DB / 10);
         $quiet = 0;
         for ($frame = $begin + 1; $frame < $next; $frame++) {
-            $quiet = ($energy[$frame] ?? 0.0) < $ended ? $quiet + 1 : 0;
+            $quiet = ($energy->values[$frame] ?? 0.0) < $ended ? $quiet + 1 : 0;
             if ($quiet === 10) {
                 return max(1, $frame - 9 - $begin);
             }

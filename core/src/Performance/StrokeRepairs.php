@@ -139,10 +139,8 @@ final readonly class StrokeRepairs
             foreach ($odd as $stroke) {
                 $beat = intdiv($stroke->at, $beatTicks);
                 $divisions = array_map(static fn (Stroke $other): int => $other->division, array_filter($kept, static fn (Stroke $other): bool => intdiv($other->at, $beatTicks) === $beat));
-                $division = max([1, ...array_values($divisions)]);
-                $slot = intdiv($beatTicks, $division);
-                $to = $beat * $beatTicks + min($division - 1, (int) round($stroke->at % $beatTicks / $slot)) * $slot;
-                $kept[$to] ??= $stroke->movedTo($to, $division);
+                $moved = $stroke->onNearestSlot($beatTicks, max([1, ...array_values($divisions)]));
+                $kept[$moved->at] ??= $moved;
             }
 
             return array_values($kept);

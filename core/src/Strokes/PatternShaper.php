@@ -38,14 +38,12 @@ final readonly class PatternShaper
     {
         in_array($division, [1, 2, 3, 4, 6], true) || throw TimeException::division($division);
         $beatTicks = $pattern->meter->beatTicks();
-        $slot = intdiv($beatTicks, $division);
 
-        return $pattern->withStreams(array_map(static function (Stream $stream) use ($beat, $division, $beatTicks, $slot): Stream {
+        return $pattern->withStreams(array_map(static function (Stream $stream) use ($beat, $division, $beatTicks): Stream {
             $placed = [];
             foreach ($stream->strokes as $stroke) {
-                $here = intdiv($stroke->at, $beatTicks) === $beat;
-                $at = $here ? $beat * $beatTicks + min($division - 1, (int) round($stroke->at % $beatTicks / $slot)) * $slot : $stroke->at;
-                $placed[$at] ??= $here ? $stroke->movedTo($at, $division) : $stroke;
+                $moved = intdiv($stroke->at, $beatTicks) === $beat ? $stroke->onNearestSlot($beatTicks, $division) : $stroke;
+                $placed[$moved->at] ??= $moved;
             }
 
             return new Stream($stream->name, array_values($placed));

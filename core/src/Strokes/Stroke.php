@@ -55,6 +55,14 @@ final readonly class Stroke
         return $this->with(at: $at, division: $division);
     }
 
+    /** On the nearest slot of its own beat, divided so. */
+    public function onNearestSlot(int $beatTicks, int $division): self
+    {
+        $slot = intdiv($beatTicks, $division);
+
+        return $this->movedTo(intdiv($this->at, $beatTicks) * $beatTicks + min($division - 1, (int) round($this->at % $beatTicks / $slot)) * $slot, $division);
+    }
+
     public function articulated(Articulation $articulation): self
     {
         return $this->with(articulation: $articulation);

@@ -54,9 +54,10 @@ final class StrokesException extends \InvalidArgumentException implements CoreEx
         return new self(sprintf('A pattern of %d ticks is not one to four whole bars (a bar has %d ticks).', $ticks, $barTicks));
     }
 
-    public static function outside(int $at, int $ticks): self
+    public static function outside(int $at, int $bar, int $beat, int $bars): self
     {
-        return new self(sprintf('A stroke at tick %d lies outside the pattern, which has %d ticks. Move it inside, or make the pattern longer.', $at, $ticks));
+        return new self(sprintf('A stroke at tick %d (%s) lies outside the pattern, which has %d %s. Move it inside, or make the pattern longer.',
+            $at, $at < 0 ? 'before bar 1' : "beat {$beat} of bar {$bar}", $bars, $bars === 1 ? 'bar' : 'bars'));
     }
 
     public static function offTheGrid(int $at, int $division): self

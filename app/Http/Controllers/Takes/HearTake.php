@@ -4,20 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Takes;
 
-use App\Compute\VoicedForms;
-use App\Documents\BreakdownStore;
-use App\Documents\TakeStore;
+use App\Documents\TakeJudge;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\RecordingRequest;
 use App\Http\Resources\TakeResource;
 use App\Models\Breakdown;
 use Gravik\Formats\WavSource;
 use Gravik\Listening\FirstBeat;
-use Gravik\Listening\Gate;
-use Gravik\Listening\LockReporter;
 use Gravik\Listening\StrokeListener;
 use Gravik\Listening\Take;
-use Gravik\Performance\Performer;
+use Gravik\Performance\Timeline;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -32,17 +28,15 @@ final class HearTake extends Controller
         new OA\QueryParameter(name: 'latency_ms', description: 'missing: never measured', schema: new OA\Schema(type: 'number')),
     ], requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'audio/wav', schema: new OA\Schema(type: 'string', format: 'binary'))),
         responses: [new OA\Response(response: 201, description: 'the take with its report', content: new OA\JsonContent(ref: '#/components/schemas/Take'))])]
-    public function __invoke(RecordingRequest $request, Breakdown $breakdown, BreakdownStore $store, VoicedForms $voiced, Performer $performer, StrokeListener $listener, TakeStore $takes): JsonResponse
+    public function __invoke(RecordingRequest $request, Breakdown $breakdown, StrokeListener $listener, TakeJudge $judge): JsonResponse
     {
         $this->authorize('view', $breakdown);
-        $document = $store->document($breakdown);
-        $timeline = $performer->perform($document, $request->tempo(), $voiced->of($document));
         $strokes = $listener->hear(WavSource::open($request->sound()));
         $firstBeat = $request->firstBeat();
-        $heard = $firstBeat === null ? Take::heard($strokes, FirstBeat::of($timeline, $strokes)) : Take::heard($strokes, $firstBeat)->within($request->integer('bars'), $timeline->ruler);
-        $player = $this->user($request);
-        $report = (new LockReporter(gate: new Gate()))->report($heard, $timeline, $document->feel->unit, $request->latencyMs(), $takes->lastCleanTempo($breakdown, $player));
-        $take = $takes->keep($breakdown, $player, mb_strtolower($request->string('id')->toString()), $request->integer('bars'), $heard, $timeline->ruler, $report);
+        $bars = $request->integer('bars');
+        $take = $judge->judge($breakdown, $this->user($request), $request->string('id')->toString(), $request->tempo(), $bars, $request->latencyMs(), static fn (Timeline $timeline): Take => $firstBeat === null
+            ? Take::heard($strokes, FirstBeat::of($timeline, $strokes))
+            : Take::heard($strokes, $firstBeat)->within($bars, $timeline->ruler));
 
         return new JsonResponse(TakeResource::of($take, ListTakes::numberOf($take)), 201);
     }

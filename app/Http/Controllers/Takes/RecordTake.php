@@ -4,16 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Takes;
 
-use App\Compute\VoicedForms;
-use App\Documents\BreakdownStore;
-use App\Documents\TakeStore;
+use App\Documents\TakeJudge;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\TakeRequest;
 use App\Http\Resources\TakeResource;
 use App\Models\Breakdown;
-use Gravik\Listening\Gate;
-use Gravik\Listening\LockReporter;
-use Gravik\Performance\Performer;
+use Gravik\Listening\Take;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -29,15 +25,11 @@ final class RecordTake extends Controller
             new OA\Property(property: 'key', type: 'string', enum: ['down', 'up']),
         ], type: 'object')),
     ])), responses: [new OA\Response(response: 201, description: 'the take with its report', content: new OA\JsonContent(ref: '#/components/schemas/Take'))])]
-    public function __invoke(TakeRequest $request, Breakdown $breakdown, BreakdownStore $store, VoicedForms $voiced, Performer $performer, TakeStore $takes): JsonResponse
+    public function __invoke(TakeRequest $request, Breakdown $breakdown, TakeJudge $judge): JsonResponse
     {
         $this->authorize('view', $breakdown);
-        $document = $store->document($breakdown);
-        $tempo = $request->tempo();
-        $timeline = $performer->perform($document, $tempo, $voiced->of($document));
-        $gate = new Gate();
-        $report = (new LockReporter(gate: $gate))->report($request->take(), $timeline, $document->feel->unit, $request->latencyMs(), $takes->lastCleanTempo($breakdown, $this->user($request)));
-        $take = $takes->keep($breakdown, $this->user($request), mb_strtolower($request->string('id')->toString()), $request->integer('bars'), $request->take(), $timeline->ruler, $report);
+        $played = $request->take();
+        $take = $judge->judge($breakdown, $this->user($request), $request->string('id')->toString(), $request->tempo(), $request->integer('bars'), $request->latencyMs(), static fn (): Take => $played);
 
         return new JsonResponse(TakeResource::of($take, ListTakes::numberOf($take)), 201);
     }

@@ -20,6 +20,8 @@ final class Envelopes
 
     private const HIGH_HZ = 3000.0;
 
+    private const LOUD = 0.95;
+
     private const SLOW_LEAST_RATE = 14000;
 
     /** @var list<float> mean square of each millisecond below 300 Hz */
@@ -36,6 +38,11 @@ final class Envelopes
 
     public float $slowRate = 0.0;
 
+    private ?Series $total = null;
+
+    /** @var ?list<Series> */
+    private ?array $bands = null;
+
     public static function of(AudioSource $source): self
     {
         $self = new self();
@@ -49,16 +56,22 @@ final class Envelopes
         return count($this->low);
     }
 
+    /** The energy of all bands together. */
+    public function total(): Series
+    {
+        return $this->total ??= new Series(array_map(static fn (float $low, float $middle, float $high): float => $low + $middle + $high, $this->low, $this->middle, $this->high));
+    }
+
+    /** @return list<Series> low, middle, high */
+    public function bands(): array
+    {
+        return $this->bands ??= [new Series($this->low), new Series($this->middle), new Series($this->high)];
+    }
+
     /** How loud the loud moments are: amplitude, root mean square over a millisecond. */
     public function loud(): float
     {
-        $all = [];
-        foreach ($this->low as $frame => $low) {
-            $all[] = $low + $this->middle[$frame] + $this->high[$frame];
-        }
-        sort($all);
-
-        return sqrt($all[(int) (0.95 * (count($all) - 1))] ?? 0.0) + 1e-9;
+        return sqrt($this->total()->quantile(self::LOUD)) + 1e-9;
     }
 
     /**

@@ -23,8 +23,8 @@ final class Flux
 
     private const BACK = 3;
 
-    /** @return list<float> one figure a step, the step's window being centred on it */
-    public static function of(Envelopes $envelopes): array
+    /** @return Series one figure a step, the step's window being centred on it */
+    public static function of(Envelopes $envelopes): Series
     {
         $rate = $envelopes->slowRate;
         $size = 2 ** (int) ceil(log(self::SHORTEST_WINDOW * $rate, 2));
@@ -48,7 +48,7 @@ final class Flux
             }
         }
 
-        return $flux;
+        return new Series($flux);
     }
 
     /**

@@ -7,7 +7,7 @@ namespace Gravik\Listening\Internal;
 /**
  * Finds where strums begin: where something new comes into the spectrum, and where the high band rises against the
  * milliseconds before. What begins within one sweep of the pick is one onset; what lies far below the strokes (a click, a
- * band that bleeds in) is left out. Its figures were set on takes made in several ways, none of them the judged ones.
+ * band that bleeds in) is left out. Its figures were set on takes made in several ways, see docs/decisions.
  *
  * @internal used by StrokeListener
  */
@@ -61,32 +61,35 @@ final readonly class OnsetFinder
     /** A candidate that brings less than this share of the usual energy is no stroke. */
     private const FAINT = 0.03;
 
+    /** Quantiles: the loud moments, and the usual stroke. */
+    private const LOUD = 0.98;
+
+    private const USUAL_STROKE = 0.6;
+
     /** The attack in which a stroke's energy is taken, ms. */
     private const ATTACK = 25;
 
-    /** @var list<float> the energy in which attacks show: the high band, and a little of the middle one */
-    private array $attacks;
+    /** The energy in which attacks show: the high band, and a little of the middle one. */
+    private Series $attacks;
 
     public function __construct(private Envelopes $envelopes)
     {
-        $this->attacks = array_map(static fn (float $high, float $middle): float => $high + 0.1 * $middle, $envelopes->high, $envelopes->middle);
+        $this->attacks = new Series(array_map(static fn (float $high, float $middle): float => $high + 0.1 * $middle, $envelopes->high, $envelopes->middle));
     }
 
-    /** @return list<array{frame: int, score: float}> begin in ms, and how much begins there against what usually does */
+    /** @return list<int> where each strum begins, ms */
     public function find(): array
     {
         $rises = $this->rises();
         $flux = Flux::of($this->envelopes);
-        $sorted = $flux;
-        sort($sorted);
-        $usual = $sorted[(int) (0.98 * (count($sorted) - 1))] ?? 0.0;
-        if ($usual < self::ABOVE_NOISE * ($sorted[intdiv(count($sorted), 2)] ?? 0.0)) {
+        $usual = $flux->quantile(self::LOUD);
+        if ($usual < self::ABOVE_NOISE * $flux->quantile(0.5)) {
             return [];
         }
         $whole = max(self::LEAST_FLUX, min(self::MOST_FLUX, self::SHARE_OF_USUAL * $usual));
         $step = Flux::STEP_MS;
         $scores = [];
-        foreach ($flux as $number => $new) {
+        foreach ($flux->values as $number => $new) {
             $rise = max([0.0, ...array_slice($rises, max(0, ($number - 1) * $step), 2 * $step)]);
             $scores[] = $new / $whole + min(self::RISE_AT_MOST, $rise / self::WHOLE_RISE);
         }
@@ -95,13 +98,10 @@ final readonly class OnsetFinder
             if ($scores[$number] < self::BEGINS || $scores[$number] < $scores[$number - 1] || $scores[$number] <= $scores[$number + 1]) {
                 continue;
             }
-            $before = count($found) - 1;
-            $frame = $this->begin($rises, $scores, $number, $before < 0 ? 0 : $found[$before]['frame'] + self::SWEEP);
-            if ($before >= 0 && $frame - $found[$before]['frame'] < self::SWEEP) {
-                continue;
-            }
-            if ($flux[$number] >= self::PLAIN * $usual || $this->changes($frame)) {
-                $found[] = ['frame' => $frame, 'score' => $flux[$number] / max(1e-9, $usual)];
+            $earliest = $found === [] ? 0 : $found[count($found) - 1] + self::SWEEP;
+            $frame = $this->begin($rises, $scores, $number, $earliest);
+            if ($frame >= $earliest && ($flux->values[$number] >= self::PLAIN * $usual || $this->changes($frame))) {
+                $found[] = $frame;
             }
         }
 
@@ -132,10 +132,10 @@ final readonly class OnsetFinder
             }
         }
         // An attack that takes its time rises most when it is half over: it began where it left what sounded before.
-        $before = self::average($this->attacks, $best - 14, $best - self::SLOW_ATTACK);
-        $left = $before + self::AUDIBLE * (max(0.0, ...array_slice($this->attacks, $best, 8)) - $before);
+        $before = $this->attacks->mean($best - 2 * self::SLOW_ATTACK, $best - self::SLOW_ATTACK);
+        $left = $before + self::AUDIBLE * ($this->attacks->loudest($best, $best + self::SLOW_ATTACK + 1) - $before);
         $begin = $best;
-        while ($begin > max($best - self::SLOW_ATTACK, $earliest, 0) && $this->attacks[$begin - 1] > $left) {
+        while ($begin > max($best - self::SLOW_ATTACK, $earliest, 0) && $this->attacks->values[$begin - 1] > $left) {
             $begin--;
         }
 
@@ -145,11 +145,9 @@ final readonly class OnsetFinder
     /** Whether what sounds is another after this moment than before it: a click over a ringing chord leaves it as it was. */
     private function changes(int $frame): bool
     {
-        foreach ([$this->envelopes->low, $this->envelopes->middle, $this->envelopes->high] as $energy) {
-            $floor = 1e-3 * max(1e-12, ...array_slice($energy, max(0, $frame - 200), 400));
-            $before = self::average($energy, $frame - 24, $frame - 4) + $floor;
-            $after = self::average($energy, $frame + 26, $frame + 46) + $floor;
-            if (abs(log($after / $before)) >= self::CHANGES) {
+        foreach ($this->envelopes->bands() as $band) {
+            $floor = 1e-3 * $band->loudest($frame - 200, $frame + 200) + 1e-15;
+            if (abs(log(($band->mean($frame + 26, $frame + 46) + $floor) / ($band->mean($frame - 24, $frame - 4) + $floor))) >= self::CHANGES) {
                 return true;
             }
         }
@@ -157,77 +155,29 @@ final readonly class OnsetFinder
         return false;
     }
 
-    /** @param list<float> $energy */
-    private static function average(array $energy, int $from, int $to): float
-    {
-        $span = array_slice($energy, max(0, $from), max(1, $to - max(0, $from)));
-
-        return $span === [] ? 0.0 : array_sum($span) / count($span);
-    }
-
     /** @return list<float> how much each frame rises above those before, in nepers of energy */
     private function rises(): array
     {
-        $sums = self::sums($this->attacks);
-        $floor = self::FLOOR * self::loud($this->attacks) + 1e-12;
+        $floor = self::FLOOR * $this->attacks->quantile(self::LOUD) + 1e-12;
         $rises = [];
-        foreach ($this->attacks as $frame => $_) {
-            $rises[] = log((self::mean($sums, $frame, $frame + self::AFTER) + $floor) / (self::mean($sums, $frame - self::GAP - self::BEFORE, $frame - self::GAP) + $floor));
+        foreach ($this->attacks->values as $frame => $_) {
+            $rises[] = log(($this->attacks->mean($frame, $frame + self::AFTER) + $floor) / ($this->attacks->mean($frame - self::GAP - self::BEFORE, $frame - self::GAP) + $floor));
         }
 
         return $rises;
     }
 
     /**
-     * @param list<array{frame: int, score: float}> $found
+     * @param list<int> $found
      *
-     * @return list<array{frame: int, score: float}>
+     * @return list<int>
      */
     private function loudEnough(array $found): array
     {
-        $total = [];
-        foreach ($this->envelopes->high as $frame => $high) {
-            $total[] = $high + $this->envelopes->middle[$frame] + $this->envelopes->low[$frame];
-        }
-        $sums = self::sums($total);
-        $after = array_map(static fn (array $each): float => self::mean($sums, $each['frame'], $each['frame'] + self::ATTACK), $found);
-        $sorted = $after;
-        sort($sorted);
-        $usual = $sorted[(int) (0.6 * (count($sorted) - 1))] ?? 0.0;
+        $total = $this->envelopes->total();
+        $after = array_map(static fn (int $frame): float => $total->mean($frame, $frame + self::ATTACK), $found);
+        $least = self::FAINT * (new Series($after))->quantile(self::USUAL_STROKE);
 
-        return array_values(array_filter($found, static fn (array $each, int $place): bool => $after[$place] >= self::FAINT * $usual, ARRAY_FILTER_USE_BOTH));
-    }
-
-    /**
-     * @param list<float> $energy
-     *
-     * @return non-empty-list<float> running sums, one more than there are frames
-     */
-    private static function sums(array $energy): array
-    {
-        $sums = [0.0];
-        $sum = 0.0;
-        foreach ($energy as $value) {
-            $sums[] = $sum += $value;
-        }
-
-        return $sums;
-    }
-
-    /** @param non-empty-list<float> $sums */
-    private static function mean(array $sums, int $from, int $to): float
-    {
-        $from = max(0, $from);
-        $to = min(count($sums) - 1, $to);
-
-        return $to > $from ? ($sums[$to] - $sums[$from]) / ($to - $from) : 0.0;
-    }
-
-    /** @param list<float> $energy */
-    private static function loud(array $energy): float
-    {
-        sort($energy);
-
-        return $energy[(int) (0.98 * (count($energy) - 1))] ?? 0.0;
+        return array_values(array_filter($found, static fn (int $frame, int $place): bool => $after[$place] >= $least, ARRAY_FILTER_USE_BOTH));
     }
 }
