@@ -7,6 +7,7 @@ namespace App\Console;
 use Gravik\Breakdown\Breakdown;
 use Gravik\CoreException;
 use Gravik\Formats\BreakdownJson;
+use Gravik\Formats\TakeFile;
 use Gravik\Time\Tempo;
 use Illuminate\Console\Command;
 
@@ -97,6 +98,16 @@ abstract class CoreCommand extends Command
         }
 
         return (string) file_get_contents($path);
+    }
+
+    /** A recording may be larger than other files; it is read in blocks. */
+    protected function takeFile(string $path): TakeFile
+    {
+        if (! is_file($path) || ! is_readable($path)) {
+            throw UnusableInput::noFile($path);
+        }
+
+        return TakeFile::read($path, $path);
     }
 
     protected function breakdownFile(string $path): Breakdown

@@ -7,12 +7,9 @@ namespace App\Console\Commands;
 use App\Console\CoreCommand;
 use App\Console\UnusableInput;
 use App\Http\Resources\LockResource;
-use Gravik\Formats\WavSource;
 use Gravik\Listening\Finding;
 use Gravik\Listening\FirstBeat;
-use Gravik\Listening\ListeningException;
 use Gravik\Listening\LockReporter;
-use Gravik\Listening\StrokeListener;
 use Gravik\Listening\Take;
 use Gravik\Performance\Performer;
 use Gravik\Performance\Timeline;
@@ -21,7 +18,7 @@ final class Lock extends CoreCommand
 {
     protected $signature = 'gravik:lock {take} {--plan=} {--tempo=} {--first-beat=} {--latency-ms=0} {--json}';
 
-    protected $description = 'A take (JSON taps or a WAV recording) held against a breakdown: bias, spread, swing, missed and extra';
+    protected $description = 'A take (JSON taps, a MIDI file or a WAV recording) held against a breakdown: bias, spread, swing, missed and extra';
 
     protected function compute(): void
     {
@@ -39,14 +36,9 @@ final class Lock extends CoreCommand
 
     private function take(Timeline $timeline): Take
     {
-        $file = $this->word('take');
-        $firstBeat = $this->number('first-beat');
-        if (strtolower(pathinfo($file, PATHINFO_EXTENSION)) === 'wav') {
-            $strokes = (new StrokeListener())->hear(WavSource::open($file));
+        $file = $this->takeFile($this->word('take'));
+        $estimated = $file->hearing === null ? 0.0 : FirstBeat::of($timeline, $file->strokes);
 
-            return Take::heard($strokes, $firstBeat ?? FirstBeat::of($timeline, $strokes));
-        }
-
-        return Take::read(json_decode($this->contents($file), true) ?? throw ListeningException::notATake(), $firstBeat ?? 0.0);
+        return Take::of($file->strokes, $this->number('first-beat') ?? $estimated);
     }
 }

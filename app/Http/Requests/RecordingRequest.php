@@ -10,6 +10,8 @@ use Illuminate\Foundation\Http\FormRequest;
 /** A take as sound: the WAV file is the body, what it is of stands in the query. */
 final class RecordingRequest extends FormRequest
 {
+    use HasSoundBody;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -36,15 +38,5 @@ final class RecordingRequest extends FormRequest
     public function latencyMs(): ?float
     {
         return $this->has('latency_ms') ? $this->float('latency_ms') : null;
-    }
-
-    /** The body as a file that goes away with the request. */
-    public function sound(): string
-    {
-        $path = (string) tempnam(sys_get_temp_dir(), 'gravik-take-');
-        register_shutdown_function(static fn (): bool => is_file($path) && unlink($path));
-        file_put_contents($path, $this->getContent(true));
-
-        return $path;
     }
 }

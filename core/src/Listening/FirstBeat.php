@@ -18,13 +18,13 @@ final readonly class FirstBeat
     private const TRIED = 24;
 
     /**
-     * @param list<HeardStroke> $strokes of the recording, in order
+     * @param list<Tap> $strokes of the recording, in order
      *
      * @return float seconds into the recording
      */
     public static function of(Timeline $timeline, array $strokes): float
     {
-        $played = array_map(static fn (HeardStroke $stroke): float => $stroke->t, $strokes);
+        $played = array_map(static fn (Tap $stroke): float => $stroke->t, $strokes);
         $onsets = Plan::of($timeline, max([0.0, ...$played]))->onsets;
         $at = self::find(array_map(static fn (PlannedOnset $onset): float => $onset->t, $onsets), $played);
         $beat = $timeline->ruler->meter->beatTicks();

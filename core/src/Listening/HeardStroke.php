@@ -14,4 +14,9 @@ final readonly class HeardStroke
      * @param bool  $muted   a dead stroke, without pitch
      */
     public function __construct(public float $t, public float $levelDb, public float $seconds, public bool $muted) {}
+
+    public function asTap(): Tap
+    {
+        return new Tap($this->t, null, $this->muted, $this->levelDb, $this->seconds);
+    }
 }

@@ -43,6 +43,11 @@ final class ListeningException extends \InvalidArgumentException implements Core
         return new self('No stroke begins anywhere in this recording: it is noise, or one long sound. Record the guitar closer, or alone.');
     }
 
+    public static function tooFewForFeel(int $count, int $fewest): self
+    {
+        return new self(sprintf('%s too few to measure a feel: it takes at least %d.', $count === 1 ? 'One stroke is' : $count.' strokes are', $fewest));
+    }
+
     public static function latency(): self
     {
         return new self('A delay of that size cannot be a device\'s: give −500 to 1000 ms.');

@@ -7,6 +7,7 @@ namespace Gravik\Listening;
 use Gravik\Listening\Internal\Envelopes;
 use Gravik\Listening\Internal\OnsetFinder;
 use Gravik\Listening\Internal\Series;
+use Gravik\Listening\Internal\TuningMeter;
 
 /** Hears the strums of a recording: when each begins, how loud and how long it is, and whether it rings. */
 final readonly class StrokeListener
@@ -35,6 +36,9 @@ final readonly class StrokeListener
 
     private const ENDED_DB = -20.0;
 
+    /** The outline has one figure for so many milliseconds. */
+    private const OUTLINE_FRAMES = 10;
+
     /**
      * @return list<HeardStroke> in order of time
      *
@@ -42,7 +46,31 @@ final readonly class StrokeListener
      */
     public function hear(AudioSource $source): array
     {
+        return $this->strokes(Envelopes::of($source));
+    }
+
+    /**
+     * The strums, and how the recording is tuned and looks.
+     *
+     * @throws ListeningException where nothing can be heard
+     */
+    public function hearAll(AudioSource $source): Hearing
+    {
         $envelopes = Envelopes::of($source);
+        $strokes = $this->strokes($envelopes);
+        $total = $envelopes->total();
+        $outline = [];
+        for ($frame = 0; $frame < $envelopes->frames(); $frame += self::OUTLINE_FRAMES) {
+            $outline[] = sqrt($total->loudest($frame, $frame + self::OUTLINE_FRAMES));
+        }
+        $loudest = max([1e-9, ...$outline]);
+
+        return new Hearing($strokes, TuningMeter::measure($envelopes, $strokes), array_map(static fn (float $level): float => $level / $loudest, $outline), $envelopes->frames() / Envelopes::FRAMES_A_SECOND);
+    }
+
+    /** @return list<HeardStroke> */
+    private function strokes(Envelopes $envelopes): array
+    {
         if ($envelopes->loud() < self::SILENCE) {
             throw ListeningException::silence();
         }

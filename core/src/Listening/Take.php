@@ -45,14 +45,14 @@ final readonly class Take
     }
 
     /**
-     * What was heard of a recording.
+     * Strokes that are known already.
      *
-     * @param list<HeardStroke> $strokes
-     * @param float             $firstBeat where bar 1 beat 1 lies in it, seconds
+     * @param list<Tap> $strokes   in order of time, seconds from the start of the recording
+     * @param float     $firstBeat where bar 1 beat 1 lies in it, seconds
      */
-    public static function heard(array $strokes, float $firstBeat): self
+    public static function of(array $strokes, float $firstBeat): self
     {
-        return new self(array_map(static fn (HeardStroke $stroke): Tap => new Tap($stroke->t - $firstBeat, null, $stroke->muted, $stroke->levelDb, $stroke->seconds), $strokes));
+        return new self(array_map(static fn (Tap $tap): Tap => new Tap($tap->t - $firstBeat, $tap->direction, $tap->muted, $tap->levelDb, $tap->seconds), $strokes));
     }
 
     /**

@@ -5,11 +5,13 @@ declare(strict_types=1);
 use Gravik\Formats\WavFile;
 use Gravik\Formats\WavSource;
 use Gravik\Listening\FirstBeat;
+use Gravik\Listening\HeardStroke;
 use Gravik\Listening\Internal\Spectrum;
 use Gravik\Listening\ListeningException;
 use Gravik\Listening\LockReporter;
 use Gravik\Listening\StrokeListener;
 use Gravik\Listening\Take;
+use Gravik\Listening\Tap;
 use Gravik\Performance\Performer;
 use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Simulation\SimulatedTake;
@@ -76,10 +78,10 @@ it('reports of a recording what it reports of the taps it was made from', functi
     $player = new SimulatedPlayer($bias, $offBeat, $spread, 0.03, 5);
     $path = tempnam(sys_get_temp_dir(), 'gravik-take-') ?: '';
     file_put_contents($path, (new SimulatedTake($timeline, $player->play($timeline, 8)))->wav(22050));
-    $heard = (new StrokeListener())->hear(WavSource::open($path));
+    $heard = array_map(static fn (HeardStroke $stroke): Tap => $stroke->asTap(), (new StrokeListener())->hear(WavSource::open($path)));
     unlink($path);
     $fromTaps = (new LockReporter())->report(Take::read($player->taps($timeline, 8)), $timeline, SwingUnit::Eighth);
-    $fromSound = (new LockReporter())->report(Take::heard($heard, SimulatedTake::LEAD), $timeline, SwingUnit::Eighth);
+    $fromSound = (new LockReporter())->report(Take::of($heard, SimulatedTake::LEAD), $timeline, SwingUnit::Eighth);
 
     expect(abs($fromSound->matched - $fromTaps->matched))->toBeLessThanOrEqual(2)
         ->and($fromSound->biasMs)->toEqualWithDelta($fromTaps->biasMs, 2.0)

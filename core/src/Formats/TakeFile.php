@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Formats;
+
+use Gravik\Listening\HeardStroke;
+use Gravik\Listening\Hearing;
+use Gravik\Listening\ListeningException;
+use Gravik\Listening\StrokeListener;
+use Gravik\Listening\Take;
+use Gravik\Listening\Tap;
+use Gravik\Time\Meter;
+
+/** What was played, from a recording (WAV), a MIDI file or a list of taps (JSON). */
+final readonly class TakeFile
+{
+    /**
+     * @param list<Tap> $strokes in order of time, seconds from the start of the file
+     * @param ?Hearing  $hearing of a recording
+     * @param ?Meter    $meter   that the file states
+     * @param ?string   $remark  what was odd about the file
+     */
+    private function __construct(public array $strokes, public ?Hearing $hearing, public ?Meter $meter, public ?string $remark) {}
+
+    /**
+     * @param string $name by which it is known, for its ending
+     *
+     * @throws MidiNotReadable|WavNotReadable|ListeningException
+     */
+    public static function read(string $path, string $name, StrokeListener $listener = new StrokeListener()): self
+    {
+        $ending = strtolower(pathinfo($name, PATHINFO_EXTENSION));
+        $begins = (string) file_get_contents($path, length: 4);
+        if ($begins === 'MThd' || in_array($ending, ['mid', 'midi'], true)) {
+            $midi = MidiTake::read((string) file_get_contents($path));
+
+            return new self($midi->strokes, null, $midi->meter, null);
+        }
+        if ($ending !== 'wav' && $begins !== 'RIFF') {
+            return new self(Take::read(json_decode((string) file_get_contents($path), true) ?? throw ListeningException::notATake())->taps, null, null, null);
+        }
+        $source = WavSource::open($path);
+        $hearing = $listener->hearAll($source);
+
+        return new self(array_map(static fn (HeardStroke $stroke): Tap => $stroke->asTap(), $hearing->strokes), $hearing, null, $source->remark());
+    }
+}

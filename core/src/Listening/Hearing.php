@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Listening;
+
+/** All that is heard of a recording. */
+final readonly class Hearing
+{
+    /**
+     * @param list<HeardStroke> $strokes in order of time
+     * @param ?TuningHeard      $tuning  null where too little rings
+     * @param list<float>       $outline loudness of each hundredth of a second, 0–1 of the loudest
+     * @param float             $seconds of the recording
+     */
+    public function __construct(public array $strokes, public ?TuningHeard $tuning, public array $outline, public float $seconds) {}
+}
