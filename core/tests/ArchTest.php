@@ -15,6 +15,7 @@ $neighbours = [
     'Band' => ['Chart', 'Harmony', 'Neck', 'Strokes', 'Pitch', 'Time'],
     'Breakdown' => ['Chart', 'Band', 'Harmony', 'Neck', 'Strokes', 'Pitch', 'Time'],
     'Performance' => ['Breakdown', 'Chart', 'Band', 'Harmony', 'Neck', 'Strokes', 'Pitch', 'Time'],
+    'Lesson' => ['Time', 'Pitch', 'Harmony', 'Neck', 'Strokes', 'Chart', 'Band', 'Breakdown', 'Performance', 'Listening'],
     'Listening' => ['Time', 'Pitch', 'Neck', 'Strokes', 'Performance', 'Harmony'],
 ];
 

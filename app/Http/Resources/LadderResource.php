@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use Gravik\Lesson\Ladder;
+use Gravik\Lesson\LadderStep;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'Ladder', required: ['steps', 'minutes', 'fits', 'goal'], properties: [
+    new OA\Property(property: 'steps', type: 'array', items: new OA\Items(required: ['bpm', 'bars', 'cycles', 'seconds'], properties: [
+        new OA\Property(property: 'bpm', type: 'integer'),
+        new OA\Property(property: 'bars', type: 'integer'),
+        new OA\Property(property: 'cycles', type: 'integer'),
+        new OA\Property(property: 'seconds', type: 'number'),
+    ], type: 'object')),
+    new OA\Property(property: 'minutes', type: 'number'),
+    new OA\Property(property: 'fits', type: 'boolean'),
+    new OA\Property(property: 'goal', description: 'reached in the minutes given', type: 'integer'),
+])]
+final class LadderResource
+{
+    /** @return array{steps: list<array{bpm: int, bars: int, cycles: int, seconds: float}>, minutes: float, fits: bool, goal: int} */
+    public static function of(Ladder $ladder): array
+    {
+        return [
+            'steps' => array_map(static fn (LadderStep $step): array => ['bpm' => $step->bpm, 'bars' => $step->bars, 'cycles' => $step->cycles, 'seconds' => round($step->seconds, 2)], $ladder->steps),
+            'minutes' => round($ladder->minutes(), 2),
+            'fits' => $ladder->fits,
+            'goal' => $ladder->goal,
+        ];
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Lesson;
+
+/** A schedule of tempos. */
+final readonly class Ladder
+{
+    /**
+     * @param non-empty-list<LadderStep> $steps
+     * @param int                        $goal  beats a minute that is reached: the one asked for, or what the minutes allow
+     * @param bool                       $fits  whether the goal asked for is reached
+     */
+    public function __construct(public array $steps, public int $goal, public bool $fits) {}
+
+    public function minutes(): float
+    {
+        return array_sum(array_map(static fn (LadderStep $step): float => $step->seconds, $this->steps)) / 60;
+    }
+
+    /**
+     * Where a player stands who has played cycles, clean or not, from the first step on: two clean ones in a row climb,
+     * two that are not drop one step, never below the first.
+     *
+     * @param list<bool> $clean  in order
+     * @param bool       $climbs false on a day on which the hand hurts: then nobody climbs
+     *
+     * @return int index of the step
+     */
+    public function stepAfter(array $clean, bool $climbs = true): int
+    {
+        $step = 0;
+        $inARow = 0;
+        $last = null;
+        foreach ($clean as $cycle) {
+            $inARow = $cycle === $last ? $inARow + 1 : 1;
+            $last = $cycle;
+            if ($inARow === 2) {
+                $step = $cycle ? min(count($this->steps) - 1, $step + ($climbs ? 1 : 0)) : max(0, $step - 1);
+                $last = null;
+            }
+        }
+
+        return $step;
+    }
+}

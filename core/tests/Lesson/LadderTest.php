@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Lesson\Ladder;
+use Gravik\Lesson\LadderMode;
+use Gravik\Lesson\LadderPlanner;
+use Gravik\Lesson\LadderStep;
+use Gravik\Lesson\LessonException;
+use Gravik\Time\Meter;
+use Gravik\Time\Tempo;
+
+function ladder(float $start, float $goal, float $minutes, LadderMode $mode = LadderMode::Gated, float $step = 5, int $bars = 4): Ladder
+{
+    return (new LadderPlanner())->plan(new Tempo($start), new Tempo($goal), $minutes, Meter::parse('4/4'), $mode, $step, $bars);
+}
+
+/** @return list<int> */
+function tempos(Ladder $ladder): array
+{
+    return array_map(static fn (LadderStep $step): int => $step->bpm, $ladder->steps);
+}
+
+it('climbs in equal steps, two cycles to each, as the formula has it', function (): void {
+    $ladder = ladder(72, 132, 9);
+    $count = (int) ceil(log(132 / 72) / log(1.05));
+
+    expect(tempos($ladder))->toBe(array_map(static fn (int $i): int => (int) round(72 * (132 / 72) ** ($i / $count)), range(0, $count)))
+        ->and($ladder->minutes())->toEqualWithDelta(array_sum(array_map(static fn (int $bpm): float => 2 * 16 / $bpm, tempos($ladder))), 1e-9)
+        ->and($ladder->fits)->toBeTrue()
+        ->and($ladder->minutes())->toBeLessThanOrEqual(9.0);
+});
+
+it('takes larger steps when time is short, the smallest that will do, and never larger than the hand can follow', function (): void {
+    $unhurried = ladder(80, 160, 60, step: 3);
+    $short = ladder(80, 160, 5, step: 3);
+    $oneMore = array_sum(array_map(static fn (int $i): float => 2 * 16 / round(80 * 2 ** ($i / count($short->steps))), range(0, count($short->steps))));
+
+    expect(count($unhurried->steps))->toBe(25)
+        ->and($short->fits)->toBeTrue()->and($short->minutes())->toBeLessThanOrEqual(5.0)
+        ->and($oneMore)->toBeGreaterThan(5.0)
+        ->and(2 ** (1 / (count($short->steps) - 1)) - 1)->toBeLessThanOrEqual(0.0801);
+});
+
+it('says how far the minutes carry where they are too few', function (): void {
+    $ladder = ladder(60, 180, 3);
+
+    expect($ladder->fits)->toBeFalse()
+        ->and($ladder->minutes())->toBeLessThanOrEqual(3.0)
+        ->and(tempos($ladder)[count($ladder->steps) - 1])->toBe($ladder->goal)
+        ->and($ladder->goal)->toBeGreaterThan(60)->toBeLessThan(180)
+        ->and(ladder(60, $ladder->goal, 3, step: 8)->fits)->toBeTrue()
+        ->and(ladder(60, $ladder->goal + 1, 3, step: 8)->fits)->toBeFalse();
+});
+
+it('rises every cycle on a ramp and arrives on time; bursts go by turns', function (): void {
+    $ramp = ladder(90, 120, 4, LadderMode::Ramp);
+    $bursts = ladder(70, 140, 4, LadderMode::Bursts, bars: 8);
+
+    expect($ramp->steps[0]->bpm)->toBe(90)->and(tempos($ramp)[count($ramp->steps) - 1])->toBe(120)
+        ->and(tempos($ramp))->toBe((static function (array $all): array { sort($all);
+
+            return $all;
+        })(tempos($ramp)))
+        ->and($ramp->minutes())->toBeBetween(3.8, 4.0)
+        ->and(array_slice(array_map(static fn (LadderStep $step): array => [$step->bpm, $step->bars], $bursts->steps), 0, 4))->toBe([[70, 8], [140, 2], [70, 8], [140, 2]])
+        ->and($bursts->minutes())->toBeLessThanOrEqual(4.0);
+});
+
+it('climbs after two clean cycles in a row, drops after two that are not, and stays down on a day that hurts', function (array $clean, bool $climbs, int $step): void {
+    expect(ladder(72, 132, 9)->stepAfter($clean, $climbs))->toBe($step);
+})->with([
+    'nothing yet' => [[], true, 0],
+    'one is not enough' => [[true], true, 0],
+    'two climb' => [[true, true], true, 1],
+    'four climb twice' => [[true, true, true, true], true, 2],
+    'by turns nothing moves' => [[true, false, true, false], true, 0],
+    'two unclean drop' => [[true, true, true, true, false, false], true, 1],
+    'never below the first' => [[false, false, false, false], true, 0],
+    'it hurts' => [[true, true, true, true], false, 0],
+    'never above the last' => [array_fill(0, 90, true), true, 13],
+]);
+
+it('refuses what is no ladder', function (float $start, float $goal, float $minutes, float $step, int $bars, string $says): void {
+    expect(fn () => ladder($start, $goal, $minutes, LadderMode::Gated, $step, $bars))->toThrow(LessonException::class, $says);
+})->with([[100, 90, 5, 5, 4, 'goes up'], [80, 90, 0, 5, 4, 'minutes'], [80, 90, 5, 20, 4, 'step'], [80, 90, 5, 5, 0, 'bars'], [40, 90, 1, 5, 64, 'over before']]);
