@@ -67,5 +67,8 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('schools', Compute\CompareSchools::class);
         Route::post('feel', Compute\ReadFeel::class);
         Route::post('tapped', Compute\ReadTapped::class);
+        Route::post('hear', Compute\HearRecording::class);
+        Route::post('listen', Compute\MeasureFeel::class);
+        Route::post('ladder', Compute\PlanLadder::class);
     });
 });

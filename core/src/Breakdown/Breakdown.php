@@ -139,9 +139,9 @@ final readonly class Breakdown
      * @param ?list<Pin>               $pins
      * @param ?list<Approach>          $approaches
      */
-    public function with(?Key $key = null, ?Meter $meter = null, ?Neck $neck = null, ?array $sections = null, ?array $pins = null, ?Pattern $pattern = null, ?Groove $groove = null, ?array $approaches = null, ?School $school = null, ?Feel $feel = null): self
+    public function with(?Key $key = null, ?Meter $meter = null, ?Neck $neck = null, ?array $sections = null, ?array $pins = null, ?Pattern $pattern = null, ?Groove $groove = null, ?array $approaches = null, ?School $school = null, ?Feel $feel = null, ?Tempo $tempo = null): self
     {
-        return new self($this->title, $this->genre, $key ?? $this->key, $meter ?? $this->meter, $this->tempo, $feel ?? $this->feel, $neck ?? $this->neck, $this->company, $sections ?? $this->sections,
+        return new self($this->title, $this->genre, $key ?? $this->key, $meter ?? $this->meter, $tempo ?? $this->tempo, $feel ?? $this->feel, $neck ?? $this->neck, $this->company, $sections ?? $this->sections,
             $pins ?? $this->pins, $pattern ?? $this->pattern, $school ?? $this->school, $groove ?? $this->groove, $this->parts, $this->notes, $this->wishes, $approaches ?? $this->approaches);
     }
 

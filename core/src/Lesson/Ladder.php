@@ -12,7 +12,7 @@ final readonly class Ladder
      * @param int                        $goal  beats a minute that is reached: the one asked for, or what the minutes allow
      * @param bool                       $fits  whether the goal asked for is reached
      */
-    public function __construct(public array $steps, public int $goal, public bool $fits) {}
+    public function __construct(public LadderMode $mode, public array $steps, public int $goal, public bool $fits) {}
 
     public function minutes(): float
     {
@@ -20,8 +20,9 @@ final readonly class Ladder
     }
 
     /**
-     * Where a player stands who has played cycles, clean or not, from the first step on: two clean ones in a row climb,
-     * two that are not drop one step, never below the first.
+     * Where a player stands who has played cycles, clean or not, from the first step on. On a gated ladder two clean ones
+     * in a row climb and two that are not drop one step, never below the first; on the others every cycle is followed by
+     * the next.
      *
      * @param list<bool> $clean  in order
      * @param bool       $climbs false on a day on which the hand hurts: then nobody climbs
@@ -30,6 +31,9 @@ final readonly class Ladder
      */
     public function stepAfter(array $clean, bool $climbs = true): int
     {
+        if ($this->mode !== LadderMode::Gated) {
+            return $climbs ? min(count($this->steps) - 1, count($clean)) : 0;
+        }
         $step = 0;
         $inARow = 0;
         $last = null;

@@ -59,13 +59,13 @@ final readonly class LadderPlanner
         $most = self::stepsTo($start, $goal, $percent);
         $fewest = self::stepsTo($start, $goal, self::LARGEST_STEP);
         for ($count = $most; $count >= $fewest; $count--) {
-            $ladder = $this->climbing($start, $goal, $count, $meter, $bars, self::CYCLES_A_STEP, true);
+            $ladder = $this->climbing($start, $goal, $count, $meter, $bars, self::CYCLES_A_STEP, LadderMode::Gated, true);
             if ($ladder->minutes() <= $minutes) {
                 return $ladder;
             }
         }
         for ($reached = (int) ceil($goal) - 1; $reached >= $start; $reached--) {
-            $ladder = $this->climbing($start, $reached, self::stepsTo($start, $reached, self::LARGEST_STEP), $meter, $bars, self::CYCLES_A_STEP, false);
+            $ladder = $this->climbing($start, $reached, self::stepsTo($start, $reached, self::LARGEST_STEP), $meter, $bars, self::CYCLES_A_STEP, LadderMode::Gated, false);
             if ($ladder->minutes() <= $minutes) {
                 return $ladder;
             }
@@ -80,7 +80,7 @@ final readonly class LadderPlanner
         for ($reached = $goal; $reached >= $start; $reached = ceil($reached) - 1) {
             $best = null;
             for ($count = self::stepsTo($start, $reached, self::LARGEST_STEP); $count <= self::MOST_CYCLES; $count++) {
-                $ladder = $this->climbing($start, $reached, $count, $meter, $bars, 1, $reached === $goal);
+                $ladder = $this->climbing($start, $reached, $count, $meter, $bars, 1, LadderMode::Ramp, $reached === $goal);
                 if ($ladder->minutes() > $minutes) {
                     break;
                 }
@@ -104,17 +104,17 @@ final readonly class LadderPlanner
             array_push($steps, $long, $short);
         }
 
-        return $steps === [] ? null : new Ladder($steps, (int) round($goal), true);
+        return $steps === [] ? null : new Ladder(LadderMode::Bursts, $steps, (int) round($goal), true);
     }
 
-    private function climbing(float $start, float $goal, int $count, Meter $meter, int $bars, int $cycles, bool $fits): Ladder
+    private function climbing(float $start, float $goal, int $count, Meter $meter, int $bars, int $cycles, LadderMode $mode, bool $fits): Ladder
     {
         $steps = [];
         for ($i = 0; $i <= $count; $i++) {
             $steps[] = LadderStep::of($meter, (int) round($count === 0 ? $goal : $start * ($goal / $start) ** ($i / $count)), $bars, $cycles);
         }
 
-        return new Ladder($steps, (int) round($goal), $fits);
+        return new Ladder($mode, $steps, (int) round($goal), $fits);
     }
 
     /** n = ⌈ln(goal/start) / ln(1 + step)⌉ */

@@ -48,6 +48,11 @@ final class ListeningException extends \InvalidArgumentException implements Core
         return new self(sprintf('%s too few to measure a feel: it takes at least %d.', $count === 1 ? 'One stroke is' : $count.' strokes are', $fewest));
     }
 
+    public static function tooFewBeats(int $count, int $fewest): self
+    {
+        return new self(sprintf('%s too few to tell the tempo: tap at least %d.', $count === 1 ? 'One beat is' : $count.' beats are', $fewest));
+    }
+
     public static function latency(): self
     {
         return new self('A delay of that size cannot be a device\'s: give −500 to 1000 ms.');

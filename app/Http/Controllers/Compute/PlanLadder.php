@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Compute;
+
+use App\Http\Controllers\Controller;
+use App\Http\Requests\LadderRequest;
+use App\Http\Resources\LadderResource;
+use Gravik\Lesson\LadderPlanner;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+
+final class PlanLadder extends Controller
+{
+    private const USUAL_STEP = 5.0;
+
+    #[OA\Post(path: '/api/compute/ladder', summary: 'A tempo ladder within the minutes, and where a player stands on it', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['start', 'goal', 'minutes', 'bars', 'mode', 'meter'], properties: [
+        new OA\Property(property: 'start', type: 'number'),
+        new OA\Property(property: 'goal', type: 'number'),
+        new OA\Property(property: 'minutes', type: 'number'),
+        new OA\Property(property: 'step', description: 'per cent', type: 'number'),
+        new OA\Property(property: 'bars', description: 'in a cycle', type: 'integer'),
+        new OA\Property(property: 'mode', type: 'string', enum: ['gated', 'ramp', 'bursts']),
+        new OA\Property(property: 'meter', type: 'string'),
+        new OA\Property(property: 'clean', description: 'the cycles played so far', type: 'array', items: new OA\Items(type: 'boolean')),
+        new OA\Property(property: 'hurts', description: 'on a day with pain nobody climbs', type: 'boolean'),
+    ])), responses: [new OA\Response(response: 200, description: 'planned', content: new OA\JsonContent(allOf: [new OA\Schema(ref: '#/components/schemas/Ladder'), new OA\Schema(required: ['at'], properties: [new OA\Property(property: 'at', description: 'index of the step that comes next', type: 'integer')])]))])]
+    public function __invoke(LadderRequest $request, LadderPlanner $planner): JsonResponse
+    {
+        $ladder = $planner->plan($request->start(), $request->goal(), $request->float('minutes'), $request->meter(), $request->mode(), $request->has('step') ? $request->float('step') : self::USUAL_STEP, $request->integer('bars'));
+
+        return new JsonResponse(LadderResource::of($ladder) + ['at' => $ladder->stepAfter($request->clean(), ! $request->boolean('hurts'))]);
+    }
+}

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Documents\FeelWords;
+use Gravik\Breakdown\Breakdown;
+use Gravik\Listening\FeelPattern;
+use Gravik\Listening\FeelReading;
+use Gravik\Listening\PlacedStroke;
+use Gravik\Listening\SlotHeard;
+use Gravik\Listening\SwingPlayed;
+use Gravik\Strokes\CountLine;
+use Gravik\Time\Feel;
+use Gravik\Time\SwingUnit;
+use Gravik\Time\Tempo;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'FeelOffer', required: ['what', 'heard', 'has', 'change'], properties: [
+    new OA\Property(property: 'what', type: 'string', enum: ['Tempo', 'Feel', 'Meter', 'Strokes']),
+    new OA\Property(property: 'heard', type: 'string'),
+    new OA\Property(property: 'has', description: 'what the breakdown has now', type: 'string'),
+    new OA\Property(property: 'change', description: 'the fields of the document as they would be', type: 'object'),
+])]
+#[OA\Schema(schema: 'FeelReading', required: ['tempo_bpm', 'meter', 'grid', 'swing', 'bias_ms', 'spread_ms', 'drift_bpm_per_min', 'first_beat', 'beat_s', 'strokes', 'bar_tempos', 'slots', 'offers'], properties: [
+    new OA\Property(property: 'tempo_bpm', type: 'number'),
+    new OA\Property(property: 'meter', type: 'string'),
+    new OA\Property(property: 'beats_a_bar', type: 'integer'),
+    new OA\Property(property: 'grid', description: 'slots a beat', type: 'integer'),
+    new OA\Property(property: 'swing', nullable: true, type: 'object', required: ['ratio', 'low', 'high', 'p', 'p_low', 'p_high', 'pairs', 'sure', 'straight', 'words'], properties: [
+        new OA\Property(property: 'ratio', type: 'number'),
+        new OA\Property(property: 'low', type: 'number'),
+        new OA\Property(property: 'high', type: 'number'),
+        new OA\Property(property: 'p', description: 'share of the pair', type: 'number'),
+        new OA\Property(property: 'p_low', type: 'number'),
+        new OA\Property(property: 'p_high', type: 'number'),
+        new OA\Property(property: 'pairs', type: 'integer'),
+        new OA\Property(property: 'sure', type: 'boolean'),
+        new OA\Property(property: 'straight', type: 'boolean'),
+        new OA\Property(property: 'words', type: 'string'),
+    ]),
+    new OA\Property(property: 'bias_ms', type: 'number', nullable: true),
+    new OA\Property(property: 'spread_ms', type: 'number'),
+    new OA\Property(property: 'drift_bpm_per_min', type: 'number'),
+    new OA\Property(property: 'first_beat', description: 'seconds', type: 'number'),
+    new OA\Property(property: 'beat_s', description: 'seconds a beat, on average', type: 'number'),
+    new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(required: ['t', 'bar', 'slot', 'ms', 'name'], type: 'object', properties: [
+        new OA\Property(property: 't', type: 'number'),
+        new OA\Property(property: 'bar', type: 'integer'),
+        new OA\Property(property: 'slot', type: 'integer'),
+        new OA\Property(property: 'ms', type: 'number'),
+        new OA\Property(property: 'name', type: 'string'),
+    ])),
+    new OA\Property(property: 'bar_tempos', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'slots', type: 'array', items: new OA\Items(required: ['slot', 'name', 'share', 'level_db', 'dead', 'pushed', 'ms'], type: 'object', properties: [
+        new OA\Property(property: 'slot', type: 'integer'),
+        new OA\Property(property: 'name', type: 'string'),
+        new OA\Property(property: 'share', type: 'number'),
+        new OA\Property(property: 'level_db', type: 'number', nullable: true),
+        new OA\Property(property: 'dead', type: 'number'),
+        new OA\Property(property: 'pushed', type: 'number'),
+        new OA\Property(property: 'ms', type: 'number'),
+    ])),
+    new OA\Property(property: 'offers', type: 'array', items: new OA\Items(ref: '#/components/schemas/FeelOffer')),
+])]
+final class FeelReadingResource
+{
+    /** @return array<string, mixed> */
+    public static function of(FeelReading $reading, Breakdown $breakdown): array
+    {
+        $names = array_column($reading->slots, 'name', 'slot');
+        $swing = $reading->swing;
+        $tempo = self::tempo($reading);
+
+        return [
+            'tempo_bpm' => round($reading->tempoBpm, 2),
+            'meter' => $reading->meter->text(),
+            'beats_a_bar' => $reading->meter->beats(),
+            'grid' => $reading->grid,
+            'swing' => $swing === null ? null : [
+                'ratio' => round($swing->ratio, 3),
+                'low' => round($swing->low, 3),
+                'high' => round($swing->high, 3),
+                'p' => round(SwingPlayed::share($swing->ratio), 4),
+                'p_low' => round(SwingPlayed::share($swing->low), 4),
+                'p_high' => round(SwingPlayed::share($swing->high), 4),
+                'pairs' => $swing->pairs,
+                'sure' => $swing->isSure(),
+                'straight' => $swing->isStraight(),
+                'words' => FeelWords::of(self::feel($reading) ?? Feel::straight(), $tempo),
+            ],
+            'bias_ms' => $reading->biasMs === null ? null : round($reading->biasMs, 1),
+            'spread_ms' => round($reading->spreadMs, 1),
+            'drift_bpm_per_min' => round($reading->driftBpmPerMin, 2),
+            'first_beat' => round($reading->firstBeat, 4),
+            'beat_s' => round(60 / $reading->tempoBpm, 6),
+            'strokes' => array_map(static fn (PlacedStroke $stroke): array => ['t' => round($stroke->t, 4), 'bar' => $stroke->bar, 'slot' => $stroke->slot, 'ms' => round($stroke->ms, 1), 'name' => $names[$stroke->slot] ?? ''], $reading->strokes),
+            'bar_tempos' => array_map(static fn (float $bpm): float => round($bpm, 2), $reading->barTempos),
+            'slots' => array_map(self::slot(...), $reading->slots),
+            'offers' => self::offers($reading, $breakdown),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function slot(SlotHeard $slot): array
+    {
+        return ['slot' => $slot->slot, 'name' => $slot->name, 'share' => round($slot->share, 3), 'level_db' => $slot->levelDb === null ? null : round($slot->levelDb, 1), 'dead' => round($slot->dead, 3), 'pushed' => round($slot->pushed, 3), 'ms' => round($slot->ms, 1)];
+    }
+
+    /**
+     * What the breakdown could take over, each with what it has now; the meter goes along with the strokes counted in it.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function offers(FeelReading $reading, Breakdown $breakdown): array
+    {
+        $tempo = self::tempo($reading);
+        $feel = self::feel($reading);
+        $pattern = FeelPattern::of($reading);
+        $offers = [self::offer('Tempo', $tempo->bpm.' bpm', $breakdown->tempo->bpm.' bpm', $breakdown, $breakdown->with(tempo: $tempo))];
+        if ($feel !== null) {
+            $offers[] = self::offer('Feel', FeelWords::of($feel, $tempo), FeelWords::of($breakdown->feel, $breakdown->tempo), $breakdown, $breakdown->with(feel: $feel));
+        }
+        if ($pattern !== null) {
+            $inMeter = $reading->meter->text() === $breakdown->meter->text() ? $breakdown : $breakdown->shaped($reading->meter, $pattern->bars(), $reading->grid);
+            $offers[] = self::offer('Strokes', CountLine::write($pattern), CountLine::write($breakdown->pattern), $breakdown, $inMeter->with(pattern: $pattern));
+        }
+
+        return $offers;
+    }
+
+    /** @return array<string, mixed> */
+    private static function offer(string $what, string $heard, string $has, Breakdown $before, Breakdown $after): array
+    {
+        return ['what' => $what, 'heard' => $heard, 'has' => $has, 'change' => (object) DocumentChange::between($before, $after)];
+    }
+
+    private static function tempo(FeelReading $reading): Tempo
+    {
+        return new Tempo(max((float) Tempo::SLOWEST, min((float) Tempo::FASTEST, round($reading->tempoBpm))));
+    }
+
+    private static function feel(FeelReading $reading): ?Feel
+    {
+        if ($reading->swing === null) {
+            return null;
+        }
+        $ratio = $reading->swing->isStraight() ? 1.0 : round(max(Feel::LOWEST, min(Feel::HIGHEST, $reading->swing->ratio)), 2);
+
+        return Feel::fixed($ratio, $reading->unit ?? SwingUnit::Eighth);
+    }
+}

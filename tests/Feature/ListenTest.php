@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Performance\Performer;
+use Gravik\Simulation\SimulatedPlayer;
+use Gravik\Simulation\SimulatedTake;
+use Gravik\Tests\Support\Examples;
+
+beforeEach(function (): void {
+    $this->actingAs($this->teacher());
+});
+
+it('hears a recording, measures its feel, and offers what the breakdown could take over', function (): void {
+    $played = Examples::breakdown(['tempo' => 108, 'feel' => ['mode' => 'fixed', 'ratio' => 2, 'unit' => 'eighth']], 'x.xcx.xx');
+    $timeline = (new Performer())->perform($played);
+    $wav = (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 4, 0, 5))->play($timeline, 10)))->wav(16000);
+    $heard = $this->call('POST', '/api/compute/hear', [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $wav)->assertOk()->json();
+    $document = Examples::document(['tempo' => 90], 'xxxxxxxx');
+    $reading = $this->postJson('/api/compute/listen', ['document' => $document, 'strokes' => $heard['strokes']])->assertOk()->json();
+    $offers = array_column($reading['offers'], null, 'what');
+
+    expect(count($heard['outline']))->toEqualWithDelta(100 * $heard['seconds'], 2)
+        ->and($heard['tuning']['near'][0]['slug'])->toBe('standard')
+        ->and($reading['tempo_bpm'])->toEqualWithDelta(108, 0.5)
+        ->and($reading['swing']['ratio'])->toEqualWithDelta(2, 0.15)
+        ->and($offers['Tempo']['change'])->toBe(['tempo' => 108])
+        ->and($offers['Tempo']['has'])->toBe('90 bpm')
+        ->and($offers['Feel']['change']['feel']['ratio'])->toEqualWithDelta(2, 0.15)
+        ->and(array_column($offers['Strokes']['change']['pattern']['streams'][0]['strokes'], 'at'))->toBe([0, 960, 1440, 1920, 2880, 3360]);
+    $this->postJson('/api/compute/timeline', ['document' => [...$document, ...$offers['Tempo']['change'], ...$offers['Feel']['change'], ...$offers['Strokes']['change']]])->assertOk();
+});
+
+it('takes beats tapped along as tempo and first beat, and hits as the strokes over them', function (): void {
+    $beats = array_map(static fn (int $beat): float => 1.2 + 0.55 * $beat + ($beat % 3 - 1) * 0.006, [0, 1, 2, 3, 4, 5, 7, 8, 9, 10, 11, 12, 13, 14, 15]);
+    $hits = array_map(static fn (int $beat): array => ['t' => 1.2 + 0.55 * ($beat + 0.667), 'direction' => 'up'], range(0, 14));
+    $reading = $this->postJson('/api/compute/listen', ['document' => Examples::document(), 'strokes' => $hits, 'beats' => $beats, 'grid' => 2])->assertOk()->json();
+    $alone = $this->postJson('/api/compute/listen', ['document' => Examples::document(), 'strokes' => [], 'beats' => $beats])->assertOk()->json();
+
+    expect($reading['tempo_bpm'])->toEqualWithDelta(60 / 0.55, 0.3)
+        ->and($reading['swing']['p'])->toEqualWithDelta(0.667, 0.02)
+        ->and($reading['slots'][0]['name'])->toBe('1&')
+        ->and($alone['tempo_bpm'])->toEqualWithDelta(60 / 0.55, 0.3);
+});
+
+it('halves, doubles and moves the one as it is told', function (): void {
+    $strokes = array_map(static fn (int $eighth): array => ['t' => 0.5 + 0.25 * $eighth], range(0, 40));
+    $listen = fn (array $told): array => $this->postJson('/api/compute/listen', ['document' => Examples::document(), 'strokes' => $strokes, ...$told])->assertOk()->json();
+
+    expect($listen(['tempo' => 120])['grid'])->toBe(2)
+        ->and($listen(['tempo' => 240])['tempo_bpm'])->toEqualWithDelta(240, 0.1)
+        ->and($listen(['tempo' => 60])['grid'])->toBe(4)
+        ->and($listen(['tempo' => 120, 'first_beat' => 1.0])['strokes'][2])->toMatchArray(['bar' => 0, 'slot' => 0]);
+});
+
+it('says what is wrong with what it is given', function (string $type, string $body, string $says): void {
+    $this->call('POST', '/api/compute/hear', [], [], [], ['CONTENT_TYPE' => $type, 'HTTP_ACCEPT' => 'application/json'], $body)
+        ->assertUnprocessable()->assertJsonFragment(['message' => $says]);
+})->with([
+    'a text' => ['audio/wav', 'hello', 'This is no WAV file: it begins with "hello". Choose a recording saved as WAV.'],
+    'MIDI cut short' => ['audio/midi', 'MThd', 'This MIDI file is cut short in its track 1. Copy or export it again.'],
+]);
+
+it('plans a ladder and says where the player stands on it', function (): void {
+    $asked = ['start' => 72, 'goal' => 132, 'minutes' => 9, 'bars' => 4, 'mode' => 'gated', 'meter' => '4/4'];
+    $ladder = $this->postJson('/api/compute/ladder', [...$asked, 'clean' => [true, true, true, false]])->assertOk()->json();
+
+    expect($ladder['at'])->toBe(1)->and($ladder['steps'][0])->toBe(['bpm' => 72, 'bars' => 4, 'cycles' => 2, 'seconds' => 26.67])->and($ladder['fits'])->toBeTrue();
+    $this->postJson('/api/compute/ladder', [...$asked, 'goal' => 60])->assertUnprocessable()->assertJsonFragment(['message' => 'A ladder goes up: its goal, 60, lies below its start, 72.']);
+    $this->postJson('/api/compute/ladder', [...$asked, 'mode' => 'rocket'])->assertUnprocessable();
+});
