@@ -3,6 +3,7 @@ import { createRoot } from 'react-dom/client'
 import '../css/gravik.css'
 import '../css/hand.css'
 import '../css/shapes.css'
+import '../css/listen.css'
 import { App } from './app/App'
 
 const root = document.getElementById('gravik')

@@ -32,7 +32,7 @@ it('undoes and redoes every change by key', function (): void {
 });
 
 it('offers other grips, lets them be walked by key, pins one, and leads the line to it', function (): void {
-    $page = Stage::running()->teacher()->makeBreakdown('Grip Shed', '| Dm6 | B♭7 | Gm7 A7 |')->station(2, '.sheets .sheet');
+    $page = Stage::running()->teacher()->makeBreakdown('Grip Shed', '| Dm6 | B♭7 | Gm7 A7 |')->station('shapes', '.sheets .sheet');
     $frets = fn (int $sheet): string => (string) $page->script('return document.querySelectorAll(".sheet .frets")[arguments[0]].textContent', [$sheet]);
     $first = $frets(0);
     $page->element('.candidate:nth-child(4)');
@@ -48,7 +48,7 @@ it('offers other grips, lets them be walked by key, pins one, and leads the line
 });
 
 it('sets strokes with one key each, gives directions and air, and leans the wave with the swing', function (): void {
-    $page = Stage::running()->teacher()->makeBreakdown('Hand Loft', '| Dm6 | A7 |')->station(3, '.hand-wave .blade');
+    $page = Stage::running()->teacher()->makeBreakdown('Hand Loft', '| Dm6 | A7 |')->station('hand', '.hand-wave .blade');
     $blades = fn (string $kind): int => count($page->all(".wave-row .blade-{$kind}"));
     $before = [$blades('ring'), $blades('air')];
     $page->keys(WebDriverKeys::ARROW_RIGHT, 'c')->waitFor(fn (): bool => $blades('chuck') === 1, 'C sets no chuck');
@@ -74,7 +74,7 @@ it('sets strokes with one key each, gives directions and air, and leans the wave
 });
 
 it('takes a two-bar sixteenth pattern with chucks, accents and a push in under a minute of keys', function (): void {
-    $page = Stage::running()->teacher()->makeBreakdown('Key Work', '| Dm6 | A7 |')->station(3, '.hand-wave .blade');
+    $page = Stage::running()->teacher()->makeBreakdown('Key Work', '| Dm6 | A7 |')->station('hand', '.hand-wave .blade');
     $counted = fn (): string => (string) $page->script('return document.querySelector("[aria-label=\"Pattern as it is counted\"]")?.value ?? ""');
     $started = microtime(true);
     $page->choose('Beat divided in', 'quarters')->waitFor(fn (): bool => count($page->all('[data-slot]')) === 16, 'the beat is not in quarters');
@@ -91,7 +91,7 @@ it('takes a two-bar sixteenth pattern with chucks, accents and a push in under a
 });
 
 it('reads a counted pattern, refuses what is none, takes one from the library, and thins it', function (): void {
-    $page = Stage::running()->teacher()->makeBreakdown('Count Loft', '| Dm6 | A7 |')->station(3, '.hand-wave .blade');
+    $page = Stage::running()->teacher()->makeBreakdown('Count Loft', '| Dm6 | A7 |')->station('hand', '.hand-wave .blade');
     $count = '[aria-label="Pattern as it is counted"]';
     $struck = fn (): int => count($page->all('.wave-row .blade:not(.blade-air)'));
     $page->fill($count, '1 & trip 2 3 4'.WebDriverKeys::ENTER)->sees('which is no one division of it');
@@ -103,7 +103,7 @@ it('reads a counted pattern, refuses what is none, takes one from the library, a
 });
 
 it('writes a bass under the chords, and keeps both when the upper line is counted anew', function (): void {
-    $page = Stage::running()->teacher()->makeBreakdown('Two Lines', '| Dm6 | A7 |')->station(3, '.hand-wave .blade');
+    $page = Stage::running()->teacher()->makeBreakdown('Two Lines', '| Dm6 | A7 |')->station('hand', '.hand-wave .blade');
     $faint = fn (): int => count($page->all('.wave-row .blade-faint'));
     $struck = fn (): int => count($page->all('.wave-row .blade:not(.blade-air)'));
     $chords = $struck();
@@ -124,7 +124,7 @@ it('writes a bass under the chords, and keeps both when the upper line is counte
 });
 
 it('takes a rhythm that is tapped in, and shows the schools side by side', function (): void {
-    $page = Stage::running()->teacher()->makeBreakdown('Tapped Loft', '| Dm6 | A7 |')->station(3, '.hand-wave .blade');
+    $page = Stage::running()->teacher()->makeBreakdown('Tapped Loft', '| Dm6 | A7 |')->station('hand', '.hand-wave .blade');
     $page->fill('[aria-label=Tempo]', '100');
     $taps = <<<'JS'
         const place = document.querySelector('[data-testid=place]')
@@ -181,7 +181,7 @@ it('keeps the work of a signed-out tab and saves it after signing in again', fun
 });
 
 it('exports MIDI and JSON, and imports the JSON as the same breakdown', function (): void {
-    $page = Stage::running()->teacher()->makeBreakdown('Cargo Manifest', '| Dm6 | B♭7 |')->station(5, '.handout');
+    $page = Stage::running()->teacher()->makeBreakdown('Cargo Manifest', '| Dm6 | B♭7 |')->station('handout', '.handout');
     $downloads = Stage::running()->downloads();
     $page->saved()->press('Export MIDI');
     $midi = $page->waitFor(fn (): string|false => (string) @file_get_contents("{$downloads}/cargo-manifest.mid") ?: false, 'no MIDI file came');

@@ -50,7 +50,7 @@ function figure(Page $page, string $name): string
 
 it('measures the device, records a take by key, judges it, keeps and lists it', function (): void {
     $page = Stage::running()->page()->signIn(DatabaseSeeder::TEACHER['email'], DatabaseSeeder::TEACHER['password'])->makeBreakdown('Take One', '| Dm6 | A7 |');
-    $page->station(4, '.empty')->sees('No takes yet');
+    $page->station('lock', '.empty')->sees('No takes yet');
     $page->fill('input[aria-label=Tempo]', '120')->choose('Bars to record', '4 bars');
 
     $takes = fn (): int => count($page->all('.take-list button'));
@@ -83,7 +83,7 @@ it('measures the device, records a take by key, judges it, keeps and lists it', 
 
 it('takes taps on the pads, and ends early without losing what was played', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Early Stop', '| Dm6 | A7 |');
-    $page->station(4, '.empty')->keys('r')->sees('Bar 1 of 8');
+    $page->station('lock', '.empty')->keys('r')->sees('Bar 1 of 8');
     foreach (range(1, 8) as $tap) {
         $page->element($tap % 2 === 1 ? '.pad-down' : '.pad-up')->click();
         usleep(200_000);
@@ -94,7 +94,7 @@ it('takes taps on the pads, and ends early without losing what was played', func
 
 it('measures the delay of the device with sixteen taps and takes it off from then on', function (): void {
     $page = Stage::running()->page()->signIn(DatabaseSeeder::TEACHER['email'], DatabaseSeeder::TEACHER['password'])->makeBreakdown('Sixteen Taps', '| Dm6 | A7 |');
-    $page->station(4, '.empty');
+    $page->station('lock', '.empty');
     $page->undisturbed(function () use ($page): void {
         $page->keys(WebDriverKeys::ESCAPE)->press($page->says('Measure anew') ? 'Measure anew' : 'Measure the delay')->press('Start the clicks');
         // Sixteen taps, one as each click is counted: the page shows a click up to a frame after it sounds.
@@ -127,9 +127,9 @@ it('judges what the microphone brings while the band plays, within three seconds
     // plan with a constant delay. Where that is just half a beat, early and late cannot be told: then it begins half a beat later.
     $breakdown = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm | A7 |']]], 'xxxx', 1);
     $timeline = (new Performer())->perform($breakdown, new Tempo(120));
-    $page = Stage::running()->teacher()->makeBreakdown('By Microphone', '| Dm | A7 |')->station(3, '.hand-wave .blade');
+    $page = Stage::running()->teacher()->makeBreakdown('By Microphone', '| Dm | A7 |')->station('hand', '.hand-wave .blade');
     $page->fill('[aria-label="Pattern as it is counted"]', '1 2 3 4'.WebDriverKeys::ENTER)->waitFor(fn (): bool => count($page->all('.wave-row .blade:not(.blade-air)')) === 4, 'the quarters are not taken');
-    $page->station(4, '.empty')->fill('input[aria-label=Tempo]', '120')->choose('Bars to record', '8 bars');
+    $page->station('lock', '.empty')->fill('input[aria-label=Tempo]', '120')->choose('Bars to record', '8 bars');
     $takes = fn (): int => count($page->all('.take-list button'));
     foreach ([170, 420] as $laterMs) {
         $before = $takes();

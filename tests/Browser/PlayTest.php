@@ -36,9 +36,9 @@ it('moves the playing place over chart, neck and hand wave', function (): void {
     $page->keys(' ');
     $page->waitFor(fn (): bool => $page->all('.chart-bar[data-bar="1"].playing') !== [], 'the second bar never plays');
     expect($page->words('[data-testid=place]'))->toStartWith('2 .');
-    $page->station(2, '.sheet.chosen');
+    $page->station('shapes', '.sheet.chosen');
     $page->waitFor(fn (): bool => str_contains($page->words('.sheet.chosen'), 'Gm7'), 'the sheet of Gm7 is never the one');
-    $page->station(3, '.wave-playhead');
+    $page->station('hand', '.wave-playhead');
     $page->waitFor(fn (): bool => $page->script('return document.querySelector(".wave-playhead g").style.display !== "none"'), 'nothing moves over the wave');
     $page->waitFor(fn (): bool => str_starts_with($page->words('.in-order .now'), 'C9'), 'the neck never shows C9');
     $page->element('.loop-bars button:nth-child(2)')->click();
@@ -50,7 +50,7 @@ it('moves the playing place over chart, neck and hand wave', function (): void {
 it('sounds every stroke on time, ringing and dead, soft and hard, and leans them with the swing', function (): void {
     [$page, $ear] = listening('Heard', '| Dm | Dm |');
     $page->press('drums')->press('bass')->fill('input[aria-label=Tempo]', '80');
-    $page->station(3, '.hand-wave .blade');
+    $page->station('hand', '.hand-wave .blade');
     // 1 strikes hard, 1& is air, 2 strikes, 2& is dead, 3 is air, 3& strikes, 4 and 4& are air.
     $page->keys(WebDriverKeys::ARROW_RIGHT, '.', WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT, 'c', WebDriverKeys::ARROW_RIGHT, '.', WebDriverKeys::ARROW_RIGHT, 'x', WebDriverKeys::ARROW_RIGHT, '.', WebDriverKeys::ARROW_RIGHT, '.');
     $page->waitFor(fn (): bool => count($page->all('.wave-row .blade-ring')) === 3 && count($page->all('.wave-row .blade-chuck')) === 1, 'the pattern is not the one to listen to');

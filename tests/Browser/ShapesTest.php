@@ -15,13 +15,13 @@ it('names a grip in the key of the tune from anywhere, and pins it where its cho
     $page->waitFor(fn (): bool => $page->element('[aria-label="Grip or chord"]')->getAttribute('value') === 'x 7 8 7 8 8', 'a press on the neck is not heard');
     $page->element('[data-place="5-8"]')->click();
     $page->press('Pin as C9')->sees('Pinned at all 2 places');
-    $page->station(2, '.sheets .sheet');
+    $page->station('shapes', '.sheets .sheet');
     $page->waitFor(fn (): bool => substr_count($page->words('.sheet'), '◆ pinned') === 2, 'the grip is not pinned at both places');
     $page->chord(WebDriverKeys::CONTROL, 'z')->waitFor(fn (): bool => substr_count($page->words('.sheet'), '◆ pinned') === 0, 'undo does not take the pins back');
 });
 
 it('leads the line by what is asked of it, and to a second place on the neck', function (): void {
-    $page = Stage::running()->teacher()->makeBreakdown('Two Places', '| Dm6 | B♭7 | Gm7 | A7 |')->station(2, '.candidate');
+    $page = Stage::running()->teacher()->makeBreakdown('Two Places', '| Dm6 | B♭7 | Gm7 | A7 |')->station('shapes', '.candidate');
     $frets = fn (): string => $page->words('.sheet .frets');
     $first = $frets();
     $page->keys('e')->sees('The same line in another place')->waitFor(fn (): bool => $frets() !== $first, 'the line has not moved');
@@ -36,7 +36,7 @@ it('leads the line by what is asked of it, and to a second place on the neck', f
 });
 
 it('maps the double stops of a chord string pair by string pair, and the fills around its grip', function (): void {
-    $page = Stage::running()->teacher()->makeBreakdown('Sea Map', '| C | F |')->station(2, '.candidate');
+    $page = Stage::running()->teacher()->makeBreakdown('Sea Map', '| C | F |')->station('shapes', '.candidate');
     $page->keys('m')->element('.map-neck .stop');
     expect($page->words('.neck-map h2'))->toBe('Double stops on C')
         ->and($page->words('.stop-list'))->toContain('E4 G4 = 3 5, third');
@@ -49,17 +49,17 @@ it('maps the double stops of a chord string pair by string pair, and the fills a
 it('puts the capo where the grips are open, writes what is held beside what sounds, and tells how to retune', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Half Tide', '| C |');
     $page->choose('Key', 'E♭ major')->fill('.chart-line textarea', '| E♭ | A♭ | B♭7 | E♭ |')->waitFor(fn (): bool => $page->words('.bar-chord') === 'E♭ | A♭ | B♭7 | E♭', 'the line is not read');
-    $page->station(2, '.candidate')->keys('c')->sees('Open grips');
+    $page->station('shapes', '.candidate')->keys('c')->sees('Open grips');
     $page->waitFor(fn (): bool => str_starts_with($page->words('.capo-table tbody tr:first-child td'), 'fret 1 | D major | 3 of 3'), 'the capo is not planned');
     $page->press('D major')->sees('Take it off fret 1');
     $page->choose('The guitar is in', 'Open D')->waitFor(fn (): bool => str_contains($page->words('.retune-list .to-do'), '1 semitone up'), 'the third string is not to be retuned');
-    $page->station(1, '.held');
+    $page->station('chart', '.held');
     expect($page->words('.held'))->toBe('D | G | A7 | D');
     $page->chord(WebDriverKeys::CONTROL, 'z')->waitFor(fn (): bool => $page->all('.held') === [], 'undo does not take the capo off');
 });
 
 it('prepares a twelve-bar line with keys alone: company, a linked grip, an approach in what is heard, and a second place', function (): void {
-    $page = Stage::running()->teacher()->makeBreakdown('Harbour Twelve', '| G9 | C9 | G9 | % | C9 | % | G9 | % | D9 | C9 | G9 | D9 |')->station(2, '.candidate');
+    $page = Stage::running()->teacher()->makeBreakdown('Harbour Twelve', '| G9 | C9 | G9 | % | C9 | % | G9 | % | D9 | C9 | G9 | D9 |')->station('shapes', '.candidate');
     $frets = fn (int $row): string => explode(' | ', $page->words('.sheet .frets'))[$row] ?? '';
     $company = fn (): string => trim($page->words('.view-tab.company'));
     $page->waitFor(fn (): bool => str_starts_with($company(), 'With a bass'), 'the company is not shown');
@@ -76,15 +76,15 @@ it('prepares a twelve-bar line with keys alone: company, a linked grip, an appro
     expect(count($apart))->toBe(1)->and(current($apart))->toBe(2);
 
     $page->keys('a')->sees('Coming to C9 in bar 2')->keys('1')->sees('Take it out');
-    $page->station(1, '.approach');
+    $page->station('chart', '.approach');
     expect($page->words('.approach'))->toContain('slide up');
-    $page->station(2, '.candidate')->keys('e')->sees('The same line in another place on the neck: the hand travels');
+    $page->station('shapes', '.candidate')->keys('e')->sees('The same line in another place on the neck: the hand travels');
     $page->keys('w')->sees('bpm');
-    $page->chord(WebDriverKeys::CONTROL, 'z')->station(1, '.bar-chord')->waitFor(fn (): bool => $page->all('.approach') === [], 'undo does not take the approach out');
+    $page->chord(WebDriverKeys::CONTROL, 'z')->station('chart', '.bar-chord')->waitFor(fn (): bool => $page->all('.approach') === [], 'undo does not take the approach out');
 });
 
 it('reads along, asks about a stale fret, and mends it with one click', function (): void {
-    $page = Stage::running()->teacher()->makeBreakdown('Stale Rope', '| C9 | D9 |')->station(2, '.candidate');
+    $page = Stage::running()->teacher()->makeBreakdown('Stale Rope', '| C9 | D9 |')->station('shapes', '.candidate');
     $frets = fn (): string => $page->words('.sheet .frets');
     $page->keys('g')->fill('[aria-label^="Frets for C9"]', 'x 3 2 3 3 x')->press('Pin these')->waitFor(fn (): bool => str_starts_with($frets(), 'x 3 2 3 3 x'), 'the typed grip is not pinned');
     $page->keys(WebDriverKeys::ARROW_DOWN, 'g')->fill('[aria-label^="Frets for D9"]', 'x 5 4 3 5 x')->press('Pin these')->waitFor(fn (): bool => $frets() === 'x 3 2 3 3 x | x 5 4 3 5 x', 'the wrong grip is not pinned as it was typed');

@@ -42,7 +42,7 @@ final class Listen extends CoreCommand
 
         return [
             sprintf('%.1f beats a minute, %+.1f a minute; %d to the beat, scattered by %d ms', $reading->tempoBpm, $reading->driftBpmPerMin, $reading->grid, (int) round($reading->spreadMs)),
-            $swing === null ? 'No pairs to tell a swing from' : sprintf('Swing %.2f : 1, between %.2f and %.2f, from %d pairs%s', $swing->ratio, $swing->low, $swing->high, $swing->pairs, $swing->isSure() ? '' : ' (not sure)'),
+            $swing === null ? 'No pairs to tell a swing from' : sprintf('Swing %.2f : 1, between %.2f and %.2f, from %d pairs%s', $swing->ratio, $swing->low, $swing->high, $swing->pairs(), $swing->isSure() ? '' : ' (not sure)'),
         ];
     }
 

@@ -23,7 +23,7 @@ final class LadderRequest extends FormRequest
             'bars' => ['required', 'integer'],
             'mode' => ['required', 'string'],
             'meter' => ['required', 'string'],
-            'clean' => ['sometimes', 'array', 'max:1000'],
+            'clean' => ['sometimes', 'list', 'max:1000'],
             'clean.*' => ['boolean'],
             'hurts' => ['sometimes', 'boolean'],
         ];
@@ -61,6 +61,6 @@ final class LadderRequest extends FormRequest
         /** @var list<bool> $clean */
         $clean = $this->input('clean') ?? [];
 
-        return array_map(boolval(...), array_values($clean));
+        return array_map(boolval(...), $clean);
     }
 }

@@ -17,12 +17,12 @@ final class ListenRequest extends DocumentRequest
     public function rules(): array
     {
         return parent::rules() + [
-            'strokes' => ['present', 'array', 'max:20000'],
+            'strokes' => ['present', 'list', 'max:20000'],
             'strokes.*.t' => ['required', 'numeric', 'between:-10,3600'],
             'strokes.*.direction' => ['nullable', 'in:down,up'],
             'strokes.*.muted' => ['nullable', 'boolean'],
             'strokes.*.level_db' => ['nullable', 'numeric', 'between:-120,120'],
-            'beats' => ['sometimes', 'array', 'max:5000'],
+            'beats' => ['sometimes', 'list', 'max:5000'],
             'beats.*' => ['numeric', 'between:-10,3600'],
             'meter' => ['sometimes', 'nullable', 'string'],
             'first_beat' => ['sometimes', 'nullable', 'numeric', 'between:-10,3600'],
@@ -49,7 +49,7 @@ final class ListenRequest extends DocumentRequest
             Direction::tryFrom($stroke['direction'] ?? ''),
             $stroke['muted'] ?? null,
             isset($stroke['level_db']) ? (float) $stroke['level_db'] : null,
-        ), array_values($given));
+        ), $given);
         $strokes = $strokes === [] ? array_map(static fn (float $beat): Tap => new Tap($beat), $this->beats()) : $strokes;
         usort($strokes, static fn (Tap $a, Tap $b): int => $a->t <=> $b->t);
 
@@ -88,6 +88,6 @@ final class ListenRequest extends DocumentRequest
         /** @var list<int|float|string> $beats */
         $beats = $this->input('beats') ?? [];
 
-        return array_map(floatval(...), array_values($beats));
+        return array_map(floatval(...), $beats);
     }
 }

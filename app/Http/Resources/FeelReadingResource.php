@@ -12,7 +12,13 @@ use Gravik\Listening\PlacedStroke;
 use Gravik\Listening\SlotHeard;
 use Gravik\Listening\SwingPlayed;
 use Gravik\Strokes\CountLine;
+use Gravik\Strokes\HandPlanner;
+use Gravik\Strokes\Pattern;
+use Gravik\Strokes\School;
+use Gravik\Strokes\Stream;
+use Gravik\Strokes\Stroke;
 use Gravik\Time\Feel;
+use Gravik\Time\Ruler;
 use Gravik\Time\SwingUnit;
 use Gravik\Time\Tempo;
 use OpenApi\Attributes as OA;
@@ -23,28 +29,30 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'has', description: 'what the breakdown has now', type: 'string'),
     new OA\Property(property: 'change', description: 'the fields of the document as they would be', type: 'object'),
 ])]
-#[OA\Schema(schema: 'FeelReading', required: ['tempo_bpm', 'meter', 'grid', 'swing', 'bias_ms', 'spread_ms', 'drift_bpm_per_min', 'first_beat', 'beat_s', 'strokes', 'bar_tempos', 'slots', 'offers'], properties: [
+#[OA\Schema(schema: 'FeelReading', required: ['tempo_bpm', 'meter', 'beats_a_bar', 'grid', 'swing', 'bias_ms', 'scatter_ms', 'drift_bpm_per_min', 'first_beat', 'places', 'arm', 'beats', 'strokes', 'bar_tempos', 'slots', 'offers'], properties: [
     new OA\Property(property: 'tempo_bpm', type: 'number'),
     new OA\Property(property: 'meter', type: 'string'),
     new OA\Property(property: 'beats_a_bar', type: 'integer'),
     new OA\Property(property: 'grid', description: 'slots a beat', type: 'integer'),
-    new OA\Property(property: 'swing', nullable: true, type: 'object', required: ['ratio', 'low', 'high', 'p', 'p_low', 'p_high', 'pairs', 'sure', 'straight', 'words'], properties: [
+    new OA\Property(property: 'swing', nullable: true, type: 'object', required: ['ratio', 'low', 'high', 'p', 'p_low', 'p_high', 'shares', 'sure', 'straight', 'words'], properties: [
         new OA\Property(property: 'ratio', type: 'number'),
         new OA\Property(property: 'low', type: 'number'),
         new OA\Property(property: 'high', type: 'number'),
         new OA\Property(property: 'p', description: 'share of the pair', type: 'number'),
         new OA\Property(property: 'p_low', type: 'number'),
         new OA\Property(property: 'p_high', type: 'number'),
-        new OA\Property(property: 'pairs', type: 'integer'),
+        new OA\Property(property: 'shares', description: 'of every pair', type: 'array', items: new OA\Items(type: 'number')),
         new OA\Property(property: 'sure', type: 'boolean'),
         new OA\Property(property: 'straight', type: 'boolean'),
         new OA\Property(property: 'words', type: 'string'),
     ]),
     new OA\Property(property: 'bias_ms', type: 'number', nullable: true),
-    new OA\Property(property: 'spread_ms', type: 'number'),
+    new OA\Property(property: 'scatter_ms', description: 'about the slots, the drift followed', type: 'number'),
     new OA\Property(property: 'drift_bpm_per_min', type: 'number'),
     new OA\Property(property: 'first_beat', description: 'seconds', type: 'number'),
-    new OA\Property(property: 'beat_s', description: 'seconds a beat, on average', type: 'number'),
+    new OA\Property(property: 'places', description: 'where the slots lie in the beat, 0–1', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'arm', description: 'which way a hand that keeps swinging crosses at each slot of a bar', type: 'array', items: new OA\Items(type: 'string', enum: ['down', 'up'])),
+    new OA\Property(property: 'beats', description: 'seconds of every beat from bar 1 on', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(required: ['t', 'bar', 'slot', 'ms', 'name'], type: 'object', properties: [
         new OA\Property(property: 't', type: 'number'),
         new OA\Property(property: 'bar', type: 'integer'),
@@ -85,21 +93,34 @@ final class FeelReadingResource
                 'p' => round(SwingPlayed::share($swing->ratio), 4),
                 'p_low' => round(SwingPlayed::share($swing->low), 4),
                 'p_high' => round(SwingPlayed::share($swing->high), 4),
-                'pairs' => $swing->pairs,
+                'shares' => array_map(static fn (float $ratio): float => round(SwingPlayed::share($ratio), 4), $swing->ratios),
                 'sure' => $swing->isSure(),
                 'straight' => $swing->isStraight(),
                 'words' => FeelWords::of(self::feel($reading) ?? Feel::straight(), $tempo),
             ],
             'bias_ms' => $reading->biasMs === null ? null : round($reading->biasMs, 1),
-            'spread_ms' => round($reading->spreadMs, 1),
+            'scatter_ms' => round($reading->scatterMs(), 1),
             'drift_bpm_per_min' => round($reading->driftBpmPerMin, 2),
             'first_beat' => round($reading->firstBeat, 4),
-            'beat_s' => round(60 / $reading->tempoBpm, 6),
+            'places' => array_map(static fn (float $place): float => round($place, 4), $reading->places),
+            'arm' => self::arm($reading),
+            'beats' => array_map(static fn (float $t): float => round($t, 4), $reading->beats),
             'strokes' => array_map(static fn (PlacedStroke $stroke): array => ['t' => round($stroke->t, 4), 'bar' => $stroke->bar, 'slot' => $stroke->slot, 'ms' => round($stroke->ms, 1), 'name' => $names[$stroke->slot] ?? ''], $reading->strokes),
             'bar_tempos' => array_map(static fn (float $bpm): float => round($bpm, 2), $reading->barTempos),
             'slots' => array_map(self::slot(...), $reading->slots),
             'offers' => self::offers($reading, $breakdown),
         ];
+    }
+
+    /** @return list<?string> */
+    private static function arm(FeelReading $reading): array
+    {
+        $slotTicks = intdiv($reading->meter->beatTicks(), $reading->grid);
+        $strokes = array_map(static fn (int $slot): Stroke => new Stroke($slot * $slotTicks, $reading->grid), range(0, $reading->meter->beats() * $reading->grid - 1));
+        $pattern = new Pattern($reading->meter, $reading->meter->barTicks(), [new Stream('arm', $strokes)]);
+        $hand = (new HandPlanner())->plan($pattern, School::Pendulum, new Ruler($reading->meter, self::tempo($reading), Feel::straight()), Feel::straight());
+
+        return array_map(static fn (Stroke $stroke): ?string => $stroke->direction?->value, $hand->pattern->streams[0]->strokes);
     }
 
     /** @return array<string, mixed> */

@@ -109,12 +109,9 @@ final readonly class LadderPlanner
 
     private function climbing(float $start, float $goal, int $count, Meter $meter, int $bars, int $cycles, LadderMode $mode, bool $fits): Ladder
     {
-        $steps = [];
-        for ($i = 0; $i <= $count; $i++) {
-            $steps[] = LadderStep::of($meter, (int) round($count === 0 ? $goal : $start * ($goal / $start) ** ($i / $count)), $bars, $cycles);
-        }
+        $step = static fn (int $i): LadderStep => LadderStep::of($meter, (int) round($count === 0 ? $goal : $start * ($goal / $start) ** ($i / $count)), $bars, $cycles);
 
-        return new Ladder($mode, $steps, (int) round($goal), $fits);
+        return new Ladder($mode, array_map($step, range(0, $count)), (int) round($goal), $fits);
     }
 
     /** n = ⌈ln(goal/start) / ln(1 + step)⌉ */

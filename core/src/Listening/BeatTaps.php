@@ -30,7 +30,7 @@ final readonly class BeatTaps
         foreach (array_slice($taps, 1) as $number => $tap) {
             $gaps[] = max(0.05, $tap - $taps[$number]);
         }
-        $usual = Statistics::median($gaps === [] ? [0.5] : $gaps);
+        $usual = Statistics::median($gaps);
         $places = [0.0];
         foreach ($gaps as $gap) {
             $places[] = end($places) + max(1.0, round($gap / $usual));

@@ -68,6 +68,8 @@ final readonly class FeelMeter
             $deviations->spreadMs ?? 0.0,
             $deviations->driftBpmPerMin ?? 0.0,
             $firstBeat ?? $line->start,
+            $grid->places,
+            array_map(static fn (int $number): float => $line->at($number), range(0, max(0, ...$beats) + 1)),
             $placed,
             $this->barTempos($times, $beats, $slots, $grid, $meter),
             (new BarSlots($meter, $grid->division))->of($placed),
@@ -112,7 +114,7 @@ final readonly class FeelMeter
         }
         [$low, $high] = Statistics::interval($ratios);
 
-        return new SwingHeard(Statistics::median($ratios), $low, $high, count($ratios));
+        return new SwingHeard(Statistics::median($ratios), $low, $high, $ratios);
     }
 
     /**

@@ -17,6 +17,8 @@ final readonly class FeelReading
      * @param ?SwingHeard         $swing    null where the strokes make no pairs
      * @param ?float              $biasMs   against the given tempo and first beat; null without them
      * @param float               $firstBeat seconds of the first beat of bar 1
+     * @param non-empty-list<float> $places   where the slots lie in the beat, leaning as they were played
+     * @param list<float>         $beats    seconds of every beat, from bar 1 to one after the last stroke
      * @param list<PlacedStroke>  $strokes  in order of time
      * @param list<float>         $barTempos beats a minute in each bar, from bar 1
      * @param list<SlotHeard>     $slots    of a bar, in order
@@ -31,8 +33,16 @@ final readonly class FeelReading
         public float $spreadMs,
         public float $driftBpmPerMin,
         public float $firstBeat,
+        public array $places,
+        public array $beats,
         public array $strokes,
         public array $barTempos,
         public array $slots,
     ) {}
+
+    /** How the strokes scatter about their slots, ms, when the beat is followed as it drifts. */
+    public function scatterMs(): float
+    {
+        return $this->strokes === [] ? 0.0 : Statistics::spread(array_map(static fn (PlacedStroke $stroke): float => $stroke->ms, $this->strokes));
+    }
 }

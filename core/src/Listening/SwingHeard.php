@@ -15,11 +15,17 @@ final readonly class SwingHeard
     /** An off-beat that leans less than this many hundredths of its pair is straight. */
     private const STRAIGHT_POINTS = 2.5;
 
-    public function __construct(public float $ratio, public float $low, public float $high, public int $pairs) {}
+    /** @param list<float> $ratios of every pair it was measured from */
+    public function __construct(public float $ratio, public float $low, public float $high, public array $ratios) {}
+
+    public function pairs(): int
+    {
+        return count($this->ratios);
+    }
 
     public function isSure(): bool
     {
-        return $this->pairs >= self::ENOUGH_PAIRS && $this->high - $this->low <= self::SURE_WIDTH * $this->ratio;
+        return $this->pairs() >= self::ENOUGH_PAIRS && $this->high - $this->low <= self::SURE_WIDTH * $this->ratio;
     }
 
     public function isStraight(): bool

@@ -44,7 +44,7 @@ async function send(method: string, path: string, body?: unknown, signal?: Abort
       headers: {
         Accept: 'application/json',
         'X-XSRF-TOKEN': cookie('XSRF-TOKEN'),
-        ...(body === undefined ? {} : { 'Content-Type': sound ? 'audio/wav' : 'application/json' }),
+        ...(body === undefined ? {} : { 'Content-Type': sound ? body.type : 'application/json' }),
       },
       ...(body === undefined ? {} : { body: sound ? body : JSON.stringify(body) }),
     })

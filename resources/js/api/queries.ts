@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { call } from './client'
-import type { ApproachOffer, ChordName, Families, GripChange, HardGrip, HarmonisedNote, LibraryPattern, NeckMap, OwnGrip, Remark, RhythmReading, RiffPlace, SchoolInUse, StatedTuning, StringsPlan, Student, Tap, VoicedChord, Voicing } from './types'
+import type { ApproachOffer, ChordName, Families, FeelReading, GripChange, HardGrip, HarmonisedNote, HeardStroke, LibraryPattern, NeckMap, OwnGrip, Remark, RhythmReading, RiffPlace, SchoolInUse, StatedTuning, StringsPlan, Student, Tap, VoicedChord, Voicing } from './types'
 import type { BreakdownCard, BreakdownDocument, Calibration, Chart, Choices, Hand, Path, Person, StoredBreakdown, Take, Timeline, Version, Voicings } from './types'
 
 /** What each computation depends on, so that a change elsewhere in the document asks nothing anew. */
@@ -56,6 +56,10 @@ export const useStringsPlan = (document: BreakdownDocument, from: string) => use
 /** @param divided a beat that is shown in a division of its own, though no stroke needs it yet */
 export const useHand = (document: BreakdownDocument, tempo: number, grid: number | null, level: number, divided: { beat: number; division: number } | null = null) =>
   useCompute<Hand>('strokes', [...handParts(document), tempo, grid, level, divided], { document, tempo, grid, level, ...divided })
+
+/** @param told what is known of the recording beforehand */
+export const useFeelReading = (document: BreakdownDocument, strokes: HeardStroke[], beats: number[], told: { tempo?: number | undefined; first_beat?: number | undefined; grid?: number | undefined }) =>
+  useCompute<FeelReading>('listen', [document.meter, document.tempo, document.feel, document.pattern, strokes, beats, told], { document, strokes, beats, ...told }, strokes.length + beats.length > 0)
 
 export const useSchools = (document: BreakdownDocument, tempo: number) => useCompute<SchoolInUse[]>('schools', [...handParts(document), tempo], { document, tempo })
 

@@ -22,6 +22,8 @@ final class Page
 
     private const ATTEMPTS = 5;
 
+    private const STATIONS = ['listen', 'chart', 'shapes', 'hand', 'lock', 'handout'];
+
     private const STANDSTILL_MS = 120.0;
 
     private const SLIP_MS = 40.0;
@@ -72,9 +74,9 @@ final class Page
     }
 
     /** Goes to a station by its key, and waits until it shows what matches. */
-    public function station(int $number, string $css): self
+    public function station(string $name, string $css): self
     {
-        $this->chord(WebDriverKeys::ALT, (string) $number)->element($css);
+        $this->chord(WebDriverKeys::ALT, (string) (1 + (int) array_search($name, self::STATIONS, true)))->element($css);
 
         return $this;
     }

@@ -19,6 +19,7 @@ import { StationBar } from './StationBar'
 import { isStation, STATIONS, type Station } from './stations'
 import { TitleRow } from './TitleRow'
 
+const ListenStation = lazy(() => import('../listen/ListenStation'))
 const ChartStation = lazy(() => import('../chart/ChartStation'))
 const ShapesStation = lazy(() => import('../shapes/ShapesStation'))
 const HandStation = lazy(() => import('../hand/HandStation'))
@@ -107,6 +108,7 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
             </p>
           )}
           <Suspense fallback={<p className="loading">Laying out the station …</p>}>
+            {station === 'listen' && <ListenStation />}
             {station === 'chart' && <ChartStation />}
             {station === 'shapes' && <ShapesStation />}
             {station === 'hand' && <HandStation />}

@@ -1,7 +1,9 @@
+import { useSyncExternalStore } from 'react'
 import { Link } from 'react-router'
 import { Mark } from '../../ui/Mark'
 import { useChart, useTakes } from '../../api/queries'
 import { useStore } from 'zustand'
+import { kept, watchName } from '../listen/listened'
 import { useBench, useDocument } from './benchContext'
 import type { SaveState } from './documentStore'
 import { STATIONS, type Station } from './stations'
@@ -58,12 +60,14 @@ function useStateLines(): Record<Station, { text: string; off: boolean }> {
   const { store, timeline } = useBench()
   const chart = useChart(document).data
   const takes = useTakes(store.getState().id).data
+  const recording = useSyncExternalStore(watchName, () => kept(store.getState().id)?.name ?? 'no recording')
   const bars = chart?.sections.reduce((sum, section) => sum + section.bars.length, 0) ?? 0
   const unread = chart?.sections.reduce((sum, section) => sum + section.problems.length, 0) ?? 0
   const shapes = new Set(timeline?.chords.map((chord) => chord.symbol)).size
   const strokes = document.pattern.streams.reduce((sum, stream) => sum + stream.strokes.length, 0)
   const plural = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`
   return {
+    listen: { text: recording, off: false },
     chart: unread > 0 ? { text: `${unread} unread`, off: true } : { text: plural(bars, 'bar'), off: false },
     shapes: { text: shapes === 0 ? 'no chords yet' : `${plural(shapes, 'chord')}, ${document.pins.length} pinned`, off: false },
     hand: { text: plural(strokes, 'stroke'), off: strokes === 0 },

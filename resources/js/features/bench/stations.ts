@@ -1,5 +1,6 @@
 /** The stations in the order of work. */
 export const STATIONS = [
+  { id: 'listen', name: 'Listen' },
   { id: 'chart', name: 'Chart' },
   { id: 'shapes', name: 'Shapes' },
   { id: 'hand', name: 'Hand' },

@@ -1,8 +1,9 @@
 import { Segmented, Select } from 'antd'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { reshape, useChoices, useHand } from '../../api/queries'
 import type { BreakdownDocument, Hand, HandSlot, Timeline } from '../../api/types'
 import { useKeys } from '../../ui/keys'
+import { useWidth } from '../../ui/useWidth'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { useRemake } from '../bench/useRemake'
 import { CountField } from './CountField'
@@ -152,16 +153,4 @@ export default function HandStation() {
 function soundOf(timeline: Timeline | undefined, at: number | undefined): { beats: number; seconds: number } | undefined {
   const first = timeline?.strokes.find((stroke) => stroke.at === at)
   return timeline === undefined || first === undefined ? undefined : { seconds: first.until - first.t, beats: (first.until - first.t) / timeline.beat_seconds }
-}
-
-function useWidth(box: React.RefObject<HTMLDivElement | null>): number {
-  const [width, setWidth] = useState(900)
-  useEffect(() => {
-    const element = box.current
-    if (element === null) return
-    const observer = new ResizeObserver(() => setWidth(Math.max(320, element.clientWidth)))
-    observer.observe(element)
-    return () => observer.disconnect()
-  }, [box])
-  return width
 }

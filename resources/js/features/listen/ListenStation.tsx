@@ -1,0 +1,280 @@
+import { App, Button } from 'antd'
+import { useEffect, useRef, useState } from 'react'
+import { useFeelReading } from '../../api/queries'
+import type { FeelReading, HeardStroke } from '../../api/types'
+import { useKeys } from '../../ui/keys'
+import { useBench, useDocument } from '../bench/benchContext'
+import { counted, listenedTo, placesOf, withNewStroke, withStroke, type Listened, type ListenedStroke } from './listened'
+import { MicrophoneSheet } from './MicrophoneSheet'
+import { Overview } from './Overview'
+import { hearFile } from './sources'
+import { StrokeCard } from './StrokeCard'
+import { StrokeView } from './StrokeView'
+import { TakeOver } from './TakeOver'
+import { TapAlong } from './TapAlong'
+import { SwingFigure, TempoFigure, TuningFigure } from './figures'
+import { useListened } from './useListened'
+import { usePlayback } from './usePlayback'
+
+const SHOWN_BARS = 2
+const NUDGE_S = 0.005
+
+/** A record or a band is listened to: its strokes, tempo, swing and tuning, corrected by hand and then taken over. */
+export default function ListenStation() {
+  const { store } = useBench()
+  const document = useDocument()
+  const { message } = App.useApp()
+  const { listened, change, undo, canUndo } = useListened(store.getState().id)
+  const [sheet, setSheet] = useState<'none' | 'taps' | 'microphone'>('none')
+  const [hearing, setHearing] = useState(false)
+  const [chosen, setChosen] = useState(0)
+  const playback = usePlayback()
+  const file = useRef<HTMLInputElement>(null)
+  const reading = useFeelReading(document, listened === null ? [] : counted(listened), listened?.beats ?? [], listened?.told ?? {})
+  const shown = reading.data
+
+  const open = async (name: string, recording: File) => {
+    setHearing(true)
+    try {
+      const heard = await hearFile(recording)
+      playback.load(heard.sound)
+      setChosen(0)
+      change(listenedTo(name, heard.hearing))
+    } catch (problem) {
+      void message.error(problem instanceof Error ? problem.message : 'This recording could not be heard. Try another.', 10)
+    } finally {
+      setHearing(false)
+    }
+  }
+  const strokes = listened?.strokes ?? []
+  const places = listened === null || shown === undefined ? [] : placesOf(listened, shown)
+  const stroke = strokes[chosen]
+  const edit = (part: Partial<ListenedStroke>) => listened !== null && stroke !== undefined && change(steady(withStroke(listened, chosen, part)))
+  /** What is corrected by hand does not set the tempo in doubt again. */
+  const steady = (next: Listened): Listened => ({ ...next, told: { ...next.told, tempo: next.told.tempo ?? shown?.tempo_bpm } })
+  const nudge = (seconds: number) => stroke !== undefined && edit({ t: Math.round((stroke.t + seconds) * 1e4) / 1e4 })
+  const tell = (told: Listened['told']) => listened !== null && change({ ...listened, told: { ...listened.told, ...told } })
+  const faster = (times: number) => shown !== undefined && tell({ tempo: Math.round(shown.tempo_bpm * times * 10) / 10 })
+  const insert = (t: number) => {
+    if (listened === null) return
+    const next = steady(withNewStroke(listened, t))
+    change(next)
+    setChosen(next.strokes.findIndex((each) => each.t === t))
+  }
+  const halfWay = () => {
+    const next = strokes[chosen + 1]
+    if (stroke !== undefined && next !== undefined) insert(Math.round(((stroke.t + next.t) / 2) * 1e4) / 1e4)
+  }
+  const opening = sheet === 'none'
+  useKeys(
+    {
+      o: () => file.current?.click(),
+      m: () => setSheet('microphone'),
+      a: () => setSheet('taps'),
+      ...(listened === null
+        ? {}
+        : {
+            p: () => playback.toggle(stroke?.t ?? 0),
+            ArrowLeft: () => setChosen(Math.max(0, chosen - 1)),
+            ArrowRight: () => setChosen(Math.min(strokes.length - 1, chosen + 1)),
+            ',': () => nudge(-NUDGE_S),
+            '.': () => nudge(NUDGE_S),
+            x: () => edit({ out: stroke?.out !== true }),
+            n: halfWay,
+            d: () => edit({ direction: 'down' }),
+            u: () => edit({ direction: 'up' }),
+            c: () => edit({ muted: stroke?.muted !== true }),
+            '1': () => stroke !== undefined && tell({ first_beat: stroke.t }),
+            h: () => faster(0.5),
+            g: () => faster(2),
+            z: undo,
+          }),
+    },
+    opening,
+  )
+  const fromBar = Math.max(0, places[chosen]?.bar ?? 0)
+  const bars = shown === undefined ? 0 : Math.ceil((shown.beats.length - 1) / shown.beats_a_bar)
+  const firstShown = Math.max(0, Math.min(fromBar - (fromBar % SHOWN_BARS), bars - 1))
+
+  return (
+    <div className="with-side">
+      <div className="station-main listen">
+        <div className="station-head">
+          <h2>Listen</h2>
+          <p className="muted">{listened === null ? 'measure the feel of a record or a band' : `${listened.name} · ${Math.round(listened.seconds)} s · ${countWords(strokes)}`}</p>
+          <div className="title-actions">
+            {listened !== null && (
+              <Button onClick={() => change(null)} title="The breakdown keeps what was taken over; Z brings it back">
+                Close it
+              </Button>
+            )}
+            <Button onClick={() => setSheet('taps')}>
+              Tap along <kbd>A</kbd>
+            </Button>
+            <Button onClick={() => setSheet('microphone')}>
+              Microphone <kbd>M</kbd>
+            </Button>
+            <Button type="primary" loading={hearing} onClick={() => file.current?.click()}>
+              Open a recording <kbd className="on-ink">O</kbd>
+            </Button>
+          </div>
+          <input
+            ref={file}
+            type="file"
+            hidden
+            aria-label="A recording"
+            accept="audio/*,.wav,.mid,.midi"
+            onChange={(event) => {
+              const picked = event.target.files?.[0]
+              event.target.value = ''
+              if (picked !== undefined) void open(picked.name, picked)
+            }}
+          />
+        </div>
+        {sheet === 'taps' ? (
+          <TapAlong
+            onClose={() => setSheet('none')}
+            onTapped={(hits, beats) => {
+              setSheet('none')
+              setChosen(0)
+              playback.load(null)
+              change(tapped(hits, beats))
+            }}
+          />
+        ) : sheet === 'microphone' ? (
+          <MicrophoneSheet
+            onClose={() => setSheet('none')}
+            onSound={(sound) => {
+              setSheet('none')
+              void open('from the microphone', new File([sound], 'microphone.wav', { type: 'audio/wav' }))
+            }}
+          />
+        ) : listened === null ? (
+          <Nothing onFile={(dropped) => void open(dropped.name, dropped)} />
+        ) : reading.error !== null ? (
+          <p role="alert" className="finding finding-off">
+            {reading.error.message} Correct the strokes, tap along, or open another recording.
+          </p>
+        ) : shown === undefined ? (
+          <p className="loading">Measuring …</p>
+        ) : (
+          <>
+            {listened.remark !== null && <p className="finding finding-swing">{listened.remark}</p>}
+            <Overview listened={listened} reading={shown} fromBar={firstShown} bars={SHOWN_BARS} onBar={(bar) => setChosen(nearestTo(strokes, shown.beats[bar * shown.beats_a_bar] ?? 0))} />
+            <StrokeView listened={listened} reading={shown} places={places} fromBar={firstShown} bars={SHOWN_BARS} chosen={chosen} onChoose={setChosen} onInsert={insert} at={playback.at} />
+            <div className="listen-figures">
+              <TempoFigure reading={shown} />
+              <SwingFigure reading={shown} />
+              <TuningFigure tuning={listened.tuning} />
+            </div>
+          </>
+        )}
+      </div>
+      <aside className="side wide" aria-label="Corrections and what to take over">
+        {listened !== null && shown !== undefined && sheet === 'none' ? (
+          <>
+            <StrokeCard
+              stroke={stroke}
+              place={places[chosen] ?? null}
+              count={strokes.filter((each) => each.byHand === true).length}
+              canUndo={canUndo}
+              canHear={playback.ready}
+              playing={playback.at !== null}
+              onEdit={edit}
+              onNudge={nudge}
+              onUndo={undo}
+              onHear={() => playback.toggle(stroke?.t ?? 0)}
+              onOne={() => stroke !== undefined && tell({ first_beat: stroke.t })}
+            />
+            <Tell reading={shown} told={listened.told} onTell={tell} onTimes={faster} />
+            <TakeOver offers={shown.offers} tuning={listened.tuning} />
+          </>
+        ) : (
+          <>
+            <h2>Take over into the breakdown</h2>
+            <p className="muted">Tempo, feel and strokes are offered here once something is heard. Nothing in the breakdown changes before you press.</p>
+          </>
+        )}
+      </aside>
+    </div>
+  )
+}
+
+const countWords = (strokes: ListenedStroke[]): string => {
+  const heard = strokes.filter((stroke) => stroke.out !== true)
+  return `${heard.length} strokes`
+}
+
+const nearestTo = (strokes: HeardStroke[], t: number): number => strokes.reduce((best, stroke, index) => (Math.abs(stroke.t - t) < Math.abs((strokes[best]?.t ?? Infinity) - t) ? index : best), 0)
+
+const tapped = (hits: HeardStroke[], beats: number[]): Listened => ({
+  name: 'tapped along',
+  seconds: Math.max(0, ...hits.map((hit) => hit.t), ...beats) + 1,
+  outline: [],
+  tuning: null,
+  remark: null,
+  strokes: hits,
+  beats,
+  told: {},
+})
+
+/** Half or double, and how the beat divides: what ears settle faster than figures. */
+function Tell({ reading, told, onTell, onTimes }: { reading: FeelReading; told: Listened['told']; onTell: (told: Listened['told']) => void; onTimes: (times: number) => void }) {
+  return (
+    <section className="tell" aria-label="How it is counted">
+      <span className="label">Counted</span>
+      <Button size="small" onClick={() => onTimes(0.5)}>
+        half as fast <kbd>H</kbd>
+      </Button>
+      <Button size="small" onClick={() => onTimes(2)}>
+        twice <kbd>G</kbd>
+      </Button>
+      <label>
+        in{' '}
+        <select aria-label="Slots a beat" value={told.grid ?? 0} onChange={(event) => onTell({ grid: Number(event.target.value) || undefined })}>
+          <option value={0}>{reading.grid} a beat, as heard</option>
+          {[1, 2, 3, 4, 6].map((grid) => (
+            <option key={grid} value={grid}>
+              {grid} a beat
+            </option>
+          ))}
+        </select>
+      </label>
+    </section>
+  )
+}
+
+function Nothing({ onFile }: { onFile: (file: File) => void }) {
+  const [over, setOver] = useState(false)
+  useEffect(() => {
+    const drop = (event: DragEvent) => {
+      event.preventDefault()
+      setOver(false)
+      const file = event.dataTransfer?.files[0]
+      if (file !== undefined) onFile(file)
+    }
+    const drag = (event: DragEvent) => {
+      event.preventDefault()
+      setOver(event.type === 'dragover')
+    }
+    window.addEventListener('dragover', drag)
+    window.addEventListener('dragleave', drag)
+    window.addEventListener('drop', drop)
+    return () => {
+      window.removeEventListener('dragover', drag)
+      window.removeEventListener('dragleave', drag)
+      window.removeEventListener('drop', drop)
+    }
+  }, [onFile])
+  return (
+    <div className={over ? 'empty drop over' : 'empty drop'}>
+      <h2>Nothing to listen to yet</h2>
+      <p>
+        Drop a recording here, or press <kbd>O</kbd>: a guitar that comps, alone or well in front. Gravik finds every strum, the tempo, how the off-beats lean and how the guitar is tuned. WAV, MIDI, and whatever else your browser plays.
+      </p>
+      <p>
+        A full band, or a record on the player: press <kbd>A</kbd> and tap along, beats with one hand and the comping with the other. <kbd>M</kbd> listens to what is played in the room.
+      </p>
+    </div>
+  )
+}
