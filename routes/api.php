@@ -70,5 +70,6 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('hear', Compute\HearRecording::class);
         Route::post('listen', Compute\MeasureFeel::class);
         Route::post('ladder', Compute\PlanLadder::class);
+        Route::post('simulate', Compute\SimulateTake::class);
     });
 });

@@ -20,13 +20,13 @@ final readonly class TakeJudge
     public function __construct(private BreakdownStore $store, private VoicedForms $voiced, private Performer $performer, private LockReporter $reporter, private TakeStore $takes) {}
 
     /** @param callable(Timeline): PlayedTake $played what was played, once it is known what was planned */
-    public function judge(Breakdown $breakdown, User $player, string $id, Tempo $tempo, int $bars, ?float $latencyMs, callable $played): Take
+    public function judge(Breakdown $breakdown, User $player, string $id, Tempo $tempo, int $bars, ?float $latencyMs, int $stage, callable $played): Take
     {
         $document = $this->store->document($breakdown);
         $timeline = $this->performer->perform($document, $tempo, $this->voiced->of($document));
         $take = $played($timeline);
-        $report = $this->reporter->report($take, $timeline, $document->feel->unit, $latencyMs, $this->takes->lastCleanTempo($breakdown, $player));
+        $report = $this->reporter->report($take, $timeline, $document->feel->unit, $latencyMs, $this->takes->lastCleanTempo($breakdown, $player), $document->gate($stage));
 
-        return $this->takes->keep($breakdown, $player, mb_strtolower($id), $bars, $take, $timeline->ruler, $report);
+        return $this->takes->keep($breakdown, $player, mb_strtolower($id), $bars, $stage, $take, $timeline->ruler, $report);
     }
 }

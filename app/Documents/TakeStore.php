@@ -16,7 +16,7 @@ use Gravik\Time\Ruler;
 /** Keeps takes with the report they were given; reports are not judged anew when the breakdown changes. */
 final readonly class TakeStore
 {
-    public function keep(Breakdown $breakdown, User $player, string $id, int $bars, PlayedTake $played, Ruler $ruler, LockReport $report): Take
+    public function keep(Breakdown $breakdown, User $player, string $id, int $bars, int $stage, PlayedTake $played, Ruler $ruler, LockReport $report): Take
     {
         $existing = Take::query()->with('player')->find($id);
         if ($existing !== null) {
@@ -30,6 +30,7 @@ final readonly class TakeStore
             'swing' => $ruler->ratio,
             'latency_ms' => $report->latencyMs,
             'bars' => $bars,
+            'stage' => $stage,
             'gate' => ['bias_ms' => $report->gate->biasMs, 'spread_ms' => $report->gate->spreadMs, 'swing_points' => $report->gate->swingPoints, 'missed_share' => $report->gate->missedShare],
             'strokes' => array_map(static fn (Tap $tap): array => ['t' => round($tap->t, 5)] + array_filter(['key' => $tap->direction?->value, 'level_db' => $tap->levelDb === null ? null : round($tap->levelDb, 1), 'muted' => $tap->muted], static fn (mixed $value): bool => $value !== null), $played->taps),
             'report' => LockResource::of($report),

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property float                $swing
  * @property float|null           $latency_ms
  * @property int                  $bars
+ * @property int                  $stage
  * @property array<string, float> $gate
  * @property list<array{t: float, key?: string}> $strokes
  * @property array<string, mixed> $report
@@ -39,7 +40,7 @@ final class Take extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['tempo' => 'float', 'swing' => 'float', 'latency_ms' => 'float', 'revision' => 'integer', 'player_id' => 'integer', 'bars' => 'integer',
+        return ['tempo' => 'float', 'swing' => 'float', 'latency_ms' => 'float', 'revision' => 'integer', 'player_id' => 'integer', 'bars' => 'integer', 'stage' => 'integer',
             'gate' => 'array', 'strokes' => 'array', 'report' => 'array', 'created_at' => 'immutable_datetime'];
     }
 }

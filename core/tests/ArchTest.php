@@ -16,7 +16,7 @@ $neighbours = [
     'Breakdown' => ['Chart', 'Band', 'Harmony', 'Neck', 'Strokes', 'Pitch', 'Time'],
     'Performance' => ['Breakdown', 'Chart', 'Band', 'Harmony', 'Neck', 'Strokes', 'Pitch', 'Time'],
     'Lesson' => ['Time', 'Pitch', 'Harmony', 'Neck', 'Strokes', 'Chart', 'Band', 'Breakdown', 'Performance', 'Listening'],
-    'Listening' => ['Time', 'Pitch', 'Neck', 'Strokes', 'Performance', 'Harmony'],
+    'Listening' => ['Time', 'Pitch', 'Neck', 'Strokes', 'Performance', 'Harmony', 'Breakdown'],
 ];
 
 foreach ($neighbours as $module => $known) {

@@ -69,3 +69,17 @@ it('plans a ladder and says where the player stands on it', function (): void {
     $this->postJson('/api/compute/ladder', [...$asked, 'goal' => 60])->assertUnprocessable()->assertJsonFragment(['message' => 'A ladder goes up: its goal, 60, lies below its start, 72.']);
     $this->postJson('/api/compute/ladder', [...$asked, 'mode' => 'rocket'])->assertUnprocessable();
 });
+
+it('plays a simulated student with the band, early as it was told, and reports on them', function (): void {
+    $document = Examples::document(['feel' => ['mode' => 'fixed', 'ratio' => 2, 'unit' => 'eighth']]);
+    $plain = $this->postJson('/api/compute/timeline', ['document' => $document])->assertOk()->json();
+    $early = $this->postJson('/api/compute/simulate', ['document' => $document, 'bars' => 8, 'bias_ms' => -20])->assertOk()->json();
+    $guitar = static fn (array $timeline): array => array_values(array_filter($timeline['events'], static fn (array $event): bool => $event['part'] === 'guitar' && $event['t'] > 0.4));
+    $band = static fn (array $timeline): array => array_values(array_filter($timeline['events'], static fn (array $event): bool => $event['part'] !== 'guitar'));
+
+    expect($early['report']['bias_ms'])->toEqualWithDelta(-20, 0.5)
+        ->and($band($early['timeline']))->toBe($band($plain))
+        ->and($guitar($early['timeline'])[0]['t'])->toEqualWithDelta($guitar($plain)[0]['t'] - 0.02, 0.001)
+        ->and($plain['off_beat_times'][1])->toEqualWithDelta(0.5 + 0.5 * 2 / 3, 1e-5);
+    $this->postJson('/api/compute/simulate', ['document' => $document, 'bars' => 8, 'bias_ms' => 900])->assertUnprocessable()->assertJsonFragment(['message' => 'That is more than a player would be off by.']);
+});

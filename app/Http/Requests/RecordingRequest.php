@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Gravik\Breakdown\Gate;
 use Gravik\Time\Tempo;
 use Illuminate\Foundation\Http\FormRequest;
 
@@ -19,6 +20,7 @@ final class RecordingRequest extends FormRequest
             'id' => ['required', 'string', 'ulid'],
             'tempo' => ['required', 'numeric'],
             'bars' => ['required', 'integer', 'min:1', 'max:64'],
+            'stage' => ['sometimes', 'integer', 'between:1,'.Gate::STAGES],
             'first_beat' => ['sometimes', 'numeric', 'between:-10,600'],
             'latency_ms' => ['sometimes', 'numeric', 'between:-500,1000'],
         ];
@@ -33,6 +35,11 @@ final class RecordingRequest extends FormRequest
     public function firstBeat(): ?float
     {
         return $this->has('first_beat') ? $this->float('first_beat') : null;
+    }
+
+    public function stage(): int
+    {
+        return $this->integer('stage', Gate::USUAL_STAGE);
     }
 
     public function latencyMs(): ?float

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Gravik\Breakdown\Gate;
 use Gravik\Listening\Take;
 use Gravik\Time\Tempo;
 use Illuminate\Foundation\Http\FormRequest;
@@ -17,6 +18,7 @@ final class TakeRequest extends FormRequest
             'id' => ['required', 'string', 'ulid'],
             'tempo' => ['required', 'numeric'],
             'bars' => ['required', 'integer', 'min:1', 'max:64'],
+            'stage' => ['sometimes', 'integer', 'between:1,'.Gate::STAGES],
             'taps' => ['present', 'array', 'max:20000'],
             'latency_ms' => ['present', 'nullable', 'numeric', 'between:-500,1000'],
         ];
@@ -30,6 +32,11 @@ final class TakeRequest extends FormRequest
     public function tempo(): Tempo
     {
         return new Tempo($this->float('tempo'));
+    }
+
+    public function stage(): int
+    {
+        return $this->integer('stage', Gate::USUAL_STAGE);
     }
 
     public function latencyMs(): ?float

@@ -16,6 +16,6 @@ final class DocumentChange
         $json = new BreakdownJson();
         $was = $json->write($before);
 
-        return array_filter($json->write($after), static fn (mixed $value, string $field): bool => $value !== $was[$field], ARRAY_FILTER_USE_BOTH);
+        return array_filter($json->write($after), static fn (mixed $value, string $field): bool => $value !== ($was[$field] ?? null), ARRAY_FILTER_USE_BOTH);
     }
 }

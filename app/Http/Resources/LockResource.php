@@ -57,6 +57,10 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'bar', type: 'integer'),
         new OA\Property(property: 'ms', type: 'number'),
     ], type: 'object')),
+    new OA\Property(property: 'bars', description: 'the median of each bar, so that a drift shows', type: 'array', items: new OA\Items(required: ['bar', 'ms'], type: 'object', properties: [
+        new OA\Property(property: 'bar', type: 'integer'),
+        new OA\Property(property: 'ms', type: 'number'),
+    ])),
     new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),
     new OA\Property(property: 'gate', required: ['passed', 'why', 'bias_ms', 'spread_ms', 'swing_points', 'missed_share'], properties: [
         new OA\Property(property: 'passed', type: 'boolean'),
@@ -91,6 +95,7 @@ final class LockResource
             'directions' => ['told' => $report->directionsTold, 'wrong' => $report->directionsWrong],
             'slots' => array_map(self::slot(...), $report->slots),
             'hits' => array_map(static fn (Hit $hit): array => ['slot' => $hit->slot, 'bar' => $hit->bar, 'ms' => round($hit->ms, 2)], $report->hits),
+            'bars' => array_map(static fn (int $bar, float $ms): array => ['bar' => $bar, 'ms' => round($ms, 2)], array_keys($report->barsMs()), $report->barsMs()),
             'findings' => array_map(self::finding(...), $report->findings),
             'gate' => [
                 'passed' => $report->failed === [],

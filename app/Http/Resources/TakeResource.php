@@ -7,7 +7,7 @@ namespace App\Http\Resources;
 use App\Models\Take;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'Take', required: ['id', 'number', 'player', 'created_at', 'tempo', 'swing', 'bars', 'revision', 'latency_ms', 'report'], properties: [
+#[OA\Schema(schema: 'Take', required: ['id', 'number', 'player', 'created_at', 'tempo', 'swing', 'bars', 'stage', 'revision', 'latency_ms', 'report'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'number', description: 'of this player on this breakdown, from 1', type: 'integer'),
     new OA\Property(property: 'player', type: 'string'),
@@ -15,6 +15,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'tempo', type: 'number'),
     new OA\Property(property: 'swing', description: 'the ratio it was judged against', type: 'number'),
     new OA\Property(property: 'bars', type: 'integer'),
+    new OA\Property(property: 'stage', description: 'of the lesson', type: 'integer'),
     new OA\Property(property: 'revision', type: 'integer'),
     new OA\Property(property: 'latency_ms', type: 'number', nullable: true),
     new OA\Property(property: 'report', ref: '#/components/schemas/LockReport'),
@@ -32,6 +33,7 @@ final class TakeResource
             'tempo' => $take->tempo,
             'swing' => $take->swing,
             'bars' => $take->bars,
+            'stage' => $take->stage,
             'revision' => $take->revision,
             'latency_ms' => $take->latency_ms,
             'report' => $take->report,

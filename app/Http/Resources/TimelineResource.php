@@ -45,7 +45,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'bar', type: 'integer'),
     new OA\Property(property: 'symbol', type: 'string'),
 ])]
-#[OA\Schema(schema: 'Timeline', required: ['tempo', 'ratio', 'p', 'seconds', 'beat_seconds', 'beats_a_bar', 'bars', 'pattern_bars', 'beat_times', 'counts', 'chords', 'strokes', 'events', 'feel_words', 'off_beat_ms', 'warnings'], properties: [
+#[OA\Schema(schema: 'Timeline', required: ['tempo', 'ratio', 'p', 'seconds', 'beat_seconds', 'beats_a_bar', 'bars', 'pattern_bars', 'beat_times', 'off_beat_times', 'counts', 'chords', 'strokes', 'events', 'feel_words', 'off_beat_ms', 'warnings'], properties: [
     new OA\Property(property: 'tempo', type: 'number'),
     new OA\Property(property: 'ratio', type: 'number'),
     new OA\Property(property: 'p', type: 'number'),
@@ -55,6 +55,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'bars', type: 'integer'),
     new OA\Property(property: 'pattern_bars', type: 'integer'),
     new OA\Property(property: 'beat_times', description: 'seconds of every beat of the form', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'off_beat_times', description: 'seconds of the middle of every beat, leaning with the feel', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'counts', description: 'the pattern counted aloud through the form: seconds, and 0 for a bar, 1 a beat, 2 its division, 3 finer', type: 'array', items: new OA\Items(required: ['t', 'depth'], properties: [
         new OA\Property(property: 't', type: 'number'),
         new OA\Property(property: 'depth', type: 'integer', enum: [0, 1, 2, 3]),
@@ -87,6 +88,7 @@ final class TimelineResource
             'bars' => $bars,
             'pattern_bars' => $timeline->hand->pattern->bars(),
             'beat_times' => $bars === 0 ? [] : array_map(static fn (int $number): float => round($number * $beat, 6), range(0, $bars * $meter->beats() - 1)),
+            'off_beat_times' => $bars === 0 ? [] : array_map(static fn (int $number): float => round($ruler->secondsAt($number * $meter->beatTicks() + intdiv($meter->beatTicks(), 2), 2), 6), range(0, $bars * $meter->beats() - 1)),
             'counts' => array_map(static fn (array $said): array => ['t' => round($said['t'], 6), 'depth' => $said['depth']], CountAloud::through($breakdown->pattern, $bars, $ruler)),
             'chords' => array_map(static fn ($chord): array => [
                 't' => round($ruler->secondsAt($chord->formTicks, 1), 6),

@@ -49,6 +49,7 @@ final readonly class Breakdown
      * @param list<Pin>               $pins
      * @param list<Part>              $parts    at most one of each name; a part not listed plays as a plain Part does
      * @param list<Approach>          $approaches
+     * @param array<int, Gate>        $gates    by stage, 1 to 10; a stage not listed has the usual one
      */
     public function __construct(
         public string $title,
@@ -68,6 +69,7 @@ final readonly class Breakdown
         public string $notes = '',
         public PathWishes $wishes = new PathWishes(),
         public array $approaches = [],
+        public array $gates = [],
     ) {
         if (trim($title) === '' || mb_strlen($title) > 120) {
             throw BreakdownNotValid::title();
@@ -121,6 +123,11 @@ final readonly class Breakdown
         return new Ruler($this->meter, $tempo ?? $this->tempo, $this->feel);
     }
 
+    public function gate(int $stage): Gate
+    {
+        return $this->gates[$stage] ?? new Gate();
+    }
+
     public function part(PartName $name): Part
     {
         foreach ($this->parts as $part) {
@@ -142,7 +149,7 @@ final readonly class Breakdown
     public function with(?Key $key = null, ?Meter $meter = null, ?Neck $neck = null, ?array $sections = null, ?array $pins = null, ?Pattern $pattern = null, ?Groove $groove = null, ?array $approaches = null, ?School $school = null, ?Feel $feel = null, ?Tempo $tempo = null): self
     {
         return new self($this->title, $this->genre, $key ?? $this->key, $meter ?? $this->meter, $tempo ?? $this->tempo, $feel ?? $this->feel, $neck ?? $this->neck, $this->company, $sections ?? $this->sections,
-            $pins ?? $this->pins, $pattern ?? $this->pattern, $school ?? $this->school, $groove ?? $this->groove, $this->parts, $this->notes, $this->wishes, $approaches ?? $this->approaches);
+            $pins ?? $this->pins, $pattern ?? $this->pattern, $school ?? $this->school, $groove ?? $this->groove, $this->parts, $this->notes, $this->wishes, $approaches ?? $this->approaches, $this->gates);
     }
 
     /** The same breakdown with its pattern laid out anew; in another meter it takes that meter's first groove. */

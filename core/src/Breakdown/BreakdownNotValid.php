@@ -13,6 +13,11 @@ final class BreakdownNotValid extends \InvalidArgumentException implements CoreE
         return new self('A breakdown needs a title of 1 to 120 characters.');
     }
 
+    public static function gate(string $what, string $range): self
+    {
+        return new self(sprintf('The %s a gate lets through is %s.', $what, $range));
+    }
+
     public static function genre(): self
     {
         return new self('The genre can have at most 80 characters.');

@@ -8,6 +8,7 @@ use Gravik\Band\Groove;
 use Gravik\Band\Part;
 use Gravik\Band\PartName;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Gate;
 use Gravik\Chart\Approach;
 use Gravik\Chart\ApproachKind;
 use Gravik\Chart\Pin;
@@ -36,7 +37,7 @@ final readonly class BreakdownJson
     public const VERSION = 1;
 
     private const FIELDS = ['format', 'version', 'title', 'genre', 'key', 'meter', 'tempo', 'feel', 'tuning', 'capo', 'company',
-        'sections', 'pins', 'approaches', 'path', 'pattern', 'school', 'band', 'notes'];
+        'sections', 'pins', 'approaches', 'path', 'pattern', 'school', 'band', 'notes', 'gates'];
 
     public function __construct(private PatternJson $patterns = new PatternJson()) {}
 
@@ -88,6 +89,7 @@ final readonly class BreakdownJson
             $fields->string('notes'),
             $fields->has('path') ? $this->wishes($fields->object('path')) : new PathWishes(),
             $fields->has('approaches') ? $fields->list('approaches', $this->approach(...), 200) : [],
+            $fields->has('gates') ? array_column($fields->list('gates', $this->gate(...), Gate::STAGES), 'gate', 'stage') : [],
         ));
     }
 
@@ -118,7 +120,7 @@ final readonly class BreakdownJson
                 'parts' => array_map(static fn (Part $part): array => ['name' => $part->name->value, 'level' => self::plain($part->level), 'offsetMs' => self::plain($part->offsetMs), 'straight' => $part->straight], $breakdown->parts),
             ],
             'notes' => $breakdown->notes,
-        ];
+        ] + ($breakdown->gates === [] ? [] : ['gates' => array_map(static fn (int $stage, Gate $gate): array => ['stage' => $stage, 'biasMs' => self::plain($gate->biasMs), 'spreadMs' => self::plain($gate->spreadMs), 'swingPoints' => self::plain($gate->swingPoints), 'missedShare' => self::plain($gate->missedShare)], array_keys($breakdown->gates), $breakdown->gates)]);
     }
 
     public function print(Breakdown $breakdown): string
@@ -147,6 +149,18 @@ final readonly class BreakdownJson
 
         return $fields->build(static fn (): Approach => new Approach($fields->int('section'), $fields->int('bar'), $fields->int('at'), $fields->string('symbol'),
             $fields->enum('kind', ApproachKind::class), $fields->int('steps'), $fields->int('slotTicks')));
+    }
+
+    /** @return array{stage: int, gate: Gate} */
+    private function gate(mixed $value, string $pointer): array
+    {
+        $fields = Fields::of($value, $pointer)->only(['stage', 'biasMs', 'spreadMs', 'swingPoints', 'missedShare']);
+        $stage = $fields->int('stage');
+        if ($stage < 1 || $stage > Gate::STAGES) {
+            throw DocumentNotReadable::at($pointer.'/stage', 'a lesson has the stages 1 to 10.');
+        }
+
+        return ['stage' => $stage, 'gate' => $fields->build(static fn (): Gate => new Gate($fields->number('biasMs'), $fields->number('spreadMs'), $fields->number('swingPoints'), $fields->number('missedShare')))];
     }
 
     private function part(mixed $value, string $pointer): Part

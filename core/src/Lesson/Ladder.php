@@ -7,6 +7,8 @@ namespace Gravik\Lesson;
 /** A schedule of tempos. */
 final readonly class Ladder
 {
+    private const RAISED = 1.05;
+
     /**
      * @param non-empty-list<LadderStep> $steps
      * @param int                        $goal  beats a minute that is reached: the one asked for, or what the minutes allow
@@ -17,6 +19,16 @@ final readonly class Ladder
     public function minutes(): float
     {
         return array_sum(array_map(static fn (LadderStep $step): float => $step->seconds, $this->steps)) / 60;
+    }
+
+    /**
+     * Start and goal for the next time, when this one has become easy: both a step higher.
+     *
+     * @return array{int, int} beats a minute
+     */
+    public function raised(): array
+    {
+        return [(int) round($this->steps[0]->bpm * self::RAISED), (int) round($this->goal * self::RAISED)];
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Listening;
 
+use Gravik\Breakdown\Gate;
+
 /** A take held against its plan. ms: + late, − early. */
 final readonly class LockReport
 {
@@ -34,4 +36,20 @@ final readonly class LockReport
         public array $failed,
         public Gate $gate,
     ) {}
+
+    /**
+     * How each bar lay as a whole, so that a drift shows bar by bar.
+     *
+     * @return array<int, float> bar => median of its strokes, ms
+     */
+    public function barsMs(): array
+    {
+        $bars = [];
+        foreach ($this->hits as $hit) {
+            $bars[$hit->bar][] = $hit->ms;
+        }
+        ksort($bars);
+
+        return array_map(Statistics::median(...), $bars);
+    }
 }

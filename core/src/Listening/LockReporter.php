@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Gravik\Listening;
 
+use Gravik\Breakdown\Gate;
 use Gravik\Listening\Internal\Deviations;
 use Gravik\Listening\Internal\Findings;
+use Gravik\Listening\Internal\OtherTake;
 use Gravik\Listening\Internal\SlotNames;
 use Gravik\Listening\Internal\SwingMeter;
 use Gravik\Performance\Timeline;
@@ -16,13 +18,13 @@ final readonly class LockReporter
 {
     public const FEWEST = 6;
 
-    public function __construct(private Matcher $matcher = new Matcher(), private Gate $gate = new Gate()) {}
+    public function __construct(private Matcher $matcher = new Matcher()) {}
 
     /**
      * @param ?float $latencyMs  the device's delay, positive when it reports late; null when it was never measured
      * @param ?float $cleanTempo the last tempo played clean, where known
      */
-    public function report(Take $take, Timeline $timeline, SwingUnit $unit, ?float $latencyMs = null, ?float $cleanTempo = null): LockReport
+    public function report(Take $take, Timeline $timeline, SwingUnit $unit, ?float $latencyMs = null, ?float $cleanTempo = null, Gate $gate = new Gate()): LockReport
     {
         if ($latencyMs !== null && ($latencyMs < -500 || $latencyMs > 1000)) {
             throw ListeningException::latency();
@@ -64,10 +66,10 @@ final readonly class LockReporter
             hits: $hits,
             findings: [],
             failed: [],
-            gate: $this->gate,
+            gate: $gate,
         );
 
-        return (new Findings($plan->ruler, $unit, $cleanTempo))->addedTo($report, $deviations);
+        return (new Findings($plan->ruler, $unit, $cleanTempo))->addedTo($report, $deviations, (new OtherTake($plan->ruler))->finding($report, $take));
     }
 
     /**

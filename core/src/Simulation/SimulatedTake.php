@@ -33,6 +33,17 @@ final readonly class SimulatedTake
         return WavFile::write($band->blocks($take, [PartName::Guitar]), $band->samples($take), $rate);
     }
 
+    /** The band with this player in the guitar's place, for as long as the form goes. */
+    public function timeline(float $level): Timeline
+    {
+        $strokes = array_map(static fn (PlayedStroke $stroke): PlayedStroke => $stroke->t < 0 ? $stroke->shifted(-$stroke->t) : $stroke, $this->strokes);
+        $others = array_filter($this->timeline->events, static fn (Event $event): bool => $event->part !== PartName::Guitar);
+        $events = [...(new Performer())->strings($strokes, $level, $this->timeline->seconds), ...$others];
+        usort($events, static fn (Event $a, Event $b): int => $a->t <=> $b->t);
+
+        return new Timeline($this->timeline->ruler, $this->timeline->voiced, $this->timeline->hand, $strokes, $events, $this->timeline->seconds);
+    }
+
     /** @return array{first_beat: float, strokes: list<array{t: float, slot: int, bar: int, direction: string, muted: bool}>} t in seconds from bar 1 beat 1 */
     public function truth(): array
     {

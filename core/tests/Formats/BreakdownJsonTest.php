@@ -17,7 +17,7 @@ function schemaAccepts(mixed $document): bool
 function fullDocument(): array
 {
     return Examples::document([
-        'tempo' => 138.5, 'feel' => ['mode' => 'follows-tempo', 'ratio' => 1.3, 'unit' => 'sixteenth'], 'tuning' => 'D2,A2,D3,G3,B3,E4', 'capo' => 2, 'company' => 'shell',
+        'gates' => [['stage' => 2, 'biasMs' => 25, 'spreadMs' => 30.5, 'swingPoints' => 6, 'missedShare' => 0.05]], 'tempo' => 138.5, 'feel' => ['mode' => 'follows-tempo', 'ratio' => 1.3, 'unit' => 'sixteenth'], 'tuning' => 'D2,A2,D3,G3,B3,E4', 'capo' => 2, 'company' => 'shell',
         'sections' => [['name' => 'Intro', 'line' => '| Dm6 | % |'], ['name' => 'A', 'line' => '']],
         'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm6', 'frets' => [null, 5, 7, 4, 6, null], 'linked' => true]],
         'approaches' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm6', 'kind' => 'walk-up', 'steps' => 3, 'slotTicks' => 480]],

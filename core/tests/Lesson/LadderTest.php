@@ -58,7 +58,8 @@ it('rises every cycle on a ramp and arrives on time; bursts go by turns', functi
     $bursts = ladder(70, 140, 4, LadderMode::Bursts, bars: 8);
 
     expect($ramp->steps[0]->bpm)->toBe(90)->and(tempos($ramp)[count($ramp->steps) - 1])->toBe(120)
-        ->and(tempos($ramp))->toBe((static function (array $all): array { sort($all);
+        ->and(tempos($ramp))->toBe((static function (array $all): array {
+            sort($all);
 
             return $all;
         })(tempos($ramp)))

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Gate;
 use Gravik\Listening\Finding;
-use Gravik\Listening\Gate;
 use Gravik\Listening\LatencyCheck;
 use Gravik\Listening\ListeningException;
 use Gravik\Listening\LockReport;
@@ -42,7 +42,7 @@ function played(Timeline $timeline, callable $ms, int $rounds = 8): array
 
 function reported(array $taps, Timeline $timeline, ?float $latency = 0.0, Gate $gate = new Gate()): LockReport
 {
-    return (new LockReporter(gate: $gate))->report(Take::read($taps), $timeline, Gravik\Time\SwingUnit::Eighth, $latency);
+    return (new LockReporter())->report(Take::read($taps), $timeline, Gravik\Time\SwingUnit::Eighth, $latency, gate: $gate);
 }
 
 /** @return list<string> */
@@ -242,3 +242,27 @@ it('refuses to judge against nothing, and a delay no device has', function (call
     'no chords' => [static fn () => reported([1.0], timelineOf(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '']]])))],
     'two seconds of delay' => [static fn () => reported([1.0], timelineOf(Examples::breakdown()), 2000)],
 ]);
+
+it('says so when a take keeps another tempo, or is of another part', function (): void {
+    $asked = timelineOf(Examples::breakdown(['tempo' => 120], 'x.xx.xxx'));
+    $faster = timelineOf(Examples::breakdown(['tempo' => 132], 'x.xx.xxx'));
+    $other = timelineOf(Examples::breakdown(['tempo' => 120], '.x.x.x.x'));
+    $player = new Gravik\Simulation\SimulatedPlayer(0, 0, 5, 0, 3);
+
+    $tempo = reported($player->taps($faster, 12), $asked)->findings;
+    $part = reported([...$player->taps($other, 12), ...array_map(static fn (int $bar): array => ['t' => 2.0 * $bar + 0.375], range(0, 11)), ...array_map(static fn (int $bar): array => ['t' => 2.0 * $bar + 1.125], range(0, 11))], $asked)->findings;
+    expect($tempo)->toHaveCount(1)
+        ->and($tempo[0]->text)->toContain('keeps 132 beats a minute, and 120 were asked')
+        ->and($part[0]->kind)->toBe('other');
+});
+
+it('holds each stage to its own gate, and shows a drift bar by bar', function (): void {
+    $breakdown = Examples::breakdown(['tempo' => 120, 'gates' => [['stage' => 2, 'biasMs' => 40, 'spreadMs' => 50, 'swingPoints' => 10, 'missedShare' => 0.1]]], 'xxxxxxxx');
+    $timeline = timelineOf($breakdown);
+    $late = (new Gravik\Simulation\SimulatedPlayer(25, 0, 3, 0, 3, 6))->taps($timeline, 8);
+
+    expect(reported($late, $timeline, 0.0, $breakdown->gate(2))->failed)->toBe([])
+        ->and(reported($late, $timeline, 0.0, $breakdown->gate(3))->failed)->not->toBe([])
+        ->and(array_keys(reported($late, $timeline)->barsMs()))->toBe(range(0, 7))
+        ->and(reported($late, $timeline)->barsMs()[7])->toBeLessThan(reported($late, $timeline)->barsMs()[0] - 4);
+});

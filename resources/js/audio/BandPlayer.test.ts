@@ -25,6 +25,7 @@ function timelineAt(bpm: number, bars = 2, p = 0.5, mark = 0): Timeline {
     bars,
     pattern_bars: 1,
     beat_times: Array.from({ length: bars * 4 }, (_, index) => toMicroseconds(index * beat)),
+    off_beat_times: Array.from({ length: bars * 4 }, (_, index) => toMicroseconds((index + p) * beat)),
     counts: Array.from({ length: bars * 8 }, (_, index) => ({ t: toMicroseconds(((index >> 1) + (index % 2) * p) * beat), depth: (index % 8 === 0 ? 0 : index % 2 === 0 ? 1 : 2) as 0 | 1 | 2 })),
     chords: [],
     strokes: [],
@@ -155,9 +156,18 @@ describe('playing', () => {
   it('sounds nothing but a click on every beat while somebody taps a rhythm in', async () => {
     player.set({ clickOn: [1], countAloud: true, countInBars: 0 })
     player.setTimeline(timelineAt(120, 1))
-    await player.start({ bars: 2, clickOnly: true })
+    await player.start({ bars: 2, clickOnly: 'every beat' })
     runTo(6)
     expect([output.played.length, output.counted.length, output.clicks.length]).toEqual([0, 0, 8])
+  })
+
+  it('clicks as it is set with the band silent: off-beats as the feel leans, and whole bars without', async () => {
+    player.set({ clickOn: [0], clickOffBeats: true, clickRests: [1, 1], countInBars: 0 })
+    player.setTimeline(timelineAt(120, 4, 0.6))
+    await player.start({ bars: 4, clickOnly: 'as set' })
+    runTo(9)
+    expect(output.played).toHaveLength(0)
+    expect(output.clicks.map((click) => Math.round(100 * (click.time - player.startedAt)) / 100)).toEqual([0, 0.3, 0.8, 1.3, 1.8, 4, 4.3, 4.8, 5.3, 5.8])
   })
 
   it('falls silent on stop and hands nothing more over', async () => {

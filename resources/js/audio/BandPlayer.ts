@@ -19,6 +19,10 @@ export type PlayerState = {
   muted: Record<PartName, boolean>
   /** beats of the bar that click, from 0 */
   clickOn: number[]
+  /** the middle of every beat clicks, as the feel leans */
+  clickOffBeats: boolean
+  /** so many bars with the click, then so many without, and round again; null: it never rests */
+  clickRests: [number, number] | null
   countAloud: boolean
   countInBars: number
   /** bars of the form that go round, both included; null for the whole form */
@@ -48,6 +52,8 @@ export class BandPlayer {
     status: 'stopped',
     muted: { drums: false, bass: false, guitar: false },
     clickOn: [],
+    clickOffBeats: false,
+    clickRests: null,
     countAloud: false,
     countInBars: 1,
     loop: null,
@@ -60,7 +66,7 @@ export class BandPlayer {
   private listeners = new Set<() => void>()
   private figures: Punctuality = { scheduled: 0, late: 0, smallestMarginMs: null }
   private endAfterBars: number | null = null
-  private clickOnly = false
+  private clickOnly: 'every beat' | 'as set' | null = null
   private onEnd: (() => void) | null = null
 
   constructor(private readonly output: Output) {}
@@ -115,9 +121,9 @@ export class BandPlayer {
 
   /**
    * @param bars stop by itself after so many bars, counted through repeats; endless otherwise
-   * @param clickOnly nothing sounds but a click on every beat
+   * @param clickOnly nothing sounds but a click: on every beat, or as it is set
    */
-  async start(options: { fromBar?: number; bars?: number; clickOnly?: boolean; onEnd?: () => void } = {}): Promise<void> {
+  async start(options: { fromBar?: number; bars?: number; clickOnly?: 'every beat' | 'as set'; onEnd?: () => void } = {}): Promise<void> {
     const timeline = this.timeline
     if (timeline === null || timeline.bars === 0) return
     await this.output.resume()
@@ -132,7 +138,7 @@ export class BandPlayer {
     this.cursor = t
     this.figures = { scheduled: 0, late: 0, smallestMarginMs: null }
     this.endAfterBars = options.bars ?? null
-    this.clickOnly = options.clickOnly ?? false
+    this.clickOnly = options.clickOnly ?? null
     this.onEnd = options.onEnd ?? null
     this.update({ ...this.state, status: countInBeats > 0 ? 'counting' : 'playing' })
     this.tick()
@@ -239,16 +245,10 @@ export class BandPlayer {
     for (let index = from; index < timeline.events.length; index++) {
       const event = timeline.events[index]
       if (event === undefined || event.t >= until - ROUNDING) break
-      if (!this.clickOnly && !this.state.muted[event.part]) this.hand(stretch.audio + event.t - stretch.t, (time) => this.output.play(event, time))
+      if (this.clickOnly === null && !this.state.muted[event.part]) this.hand(stretch.audio + event.t - stretch.t, (time) => this.output.play(event, time))
     }
-    const beats = timeline.beat_times
-    for (let index = Math.max(0, Math.floor(this.cursor / timeline.beat_seconds) - 1); index < beats.length; index++) {
-      const t = beats[index] ?? Infinity
-      if (t >= until - ROUNDING) break
-      const beat = index % timeline.beats_a_bar
-      if (t >= this.cursor - ROUNDING && (this.clickOnly || this.state.clickOn.includes(beat))) this.hand(stretch.audio + t - stretch.t, (time) => this.output.click(beat === 0, time))
-    }
-    if (this.state.countAloud && !this.clickOnly) {
+    this.pushClicks(stretch, until)
+    if (this.state.countAloud && this.clickOnly === null) {
       for (let index = firstAtOrAfter(timeline.counts, this.cursor - ROUNDING); index < timeline.counts.length; index++) {
         const said = timeline.counts[index]
         if (said === undefined || said.t >= until - ROUNDING) break
@@ -256,6 +256,29 @@ export class BandPlayer {
       }
     }
     this.cursor = until
+  }
+
+  private pushClicks(stretch: Stretch, until: number): void {
+    const { timeline } = stretch
+    const everyBeat = this.clickOnly === 'every beat'
+    const click = (t: number, high: boolean) => {
+      if (t < this.cursor - ROUNDING || t >= until - ROUNDING || (!everyBeat && this.clickRestsAt(stretch, t))) return
+      this.hand(stretch.audio + t - stretch.t, (time) => this.output.click(high, time))
+    }
+    for (let index = Math.max(0, Math.floor(this.cursor / timeline.beat_seconds) - 1); index < timeline.beat_times.length; index++) {
+      const t = timeline.beat_times[index] ?? Infinity
+      if (t >= until - ROUNDING) break
+      const beat = index % timeline.beats_a_bar
+      if (everyBeat || this.state.clickOn.includes(beat)) click(t, beat === 0)
+      if (!everyBeat && this.state.clickOffBeats) click(timeline.off_beat_times[index] ?? Infinity, false)
+    }
+  }
+
+  private clickRestsAt(stretch: Stretch, t: number): boolean {
+    if (this.state.clickRests === null) return false
+    const [sounds, rests] = this.state.clickRests
+    const bar = Math.floor((stretch.elapsedBeats + (t - stretch.t) / stretch.timeline.beat_seconds) / stretch.timeline.beats_a_bar + 1e-6)
+    return bar % (sounds + rests) >= sounds
   }
 
   private hand(time: number, play: (time: number) => void): void {

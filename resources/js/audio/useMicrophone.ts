@@ -7,7 +7,7 @@ export type Listening = {
   status: 'idle' | 'opening' | 'listening'
   /** loudness of the last moment, 0 to 1 */
   level: () => number
-  start: (take: { bars: number; tempo: number }) => Promise<void>
+  start: (take: { bars: number; clickOnly?: 'every beat' | 'as set' }) => Promise<void>
   stop: () => void
 }
 
@@ -44,7 +44,7 @@ export function useMicrophone(onTake: (sound: Blob, firstBeat: number) => void, 
   }, [finish])
 
   const start = useCallback(
-    async ({ bars }: { bars: number; tempo: number }) => {
+    async ({ bars, clickOnly }: { bars: number; clickOnly?: 'every beat' | 'as set' }) => {
       if (taking.current !== null) return
       band.stop()
       if (band.snapshot().countInBars === 0) band.set({ countInBars: 1 })
@@ -67,7 +67,7 @@ export function useMicrophone(onTake: (sound: Blob, firstBeat: number) => void, 
         )
         taking.current = { microphone, blocks, since: null, ended: false }
         setStatus('listening')
-        await band.start({ fromBar: 0, bars, onEnd: finish })
+        await band.start({ fromBar: 0, bars, ...(clickOnly === undefined ? {} : { clickOnly }), onEnd: finish })
         if (!band.playing) finish()
       } catch (problem) {
         setStatus('idle')

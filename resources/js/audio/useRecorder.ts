@@ -7,8 +7,7 @@ export type Recorder = {
   status: 'idle' | 'recording'
   /** taps so far, seconds from bar 1 beat 1 */
   taps: Tap[]
-  /** clickOnly: nothing sounds but a click on every beat */
-  start: (take: { bars: number; tempo: number; clickOnly?: boolean }) => Promise<void>
+  start: (take: { bars: number; tempo: number; clickOnly?: 'every beat' | 'as set' }) => Promise<void>
   stop: () => void
   tap: (stroke: Struck, timeStamp: number) => void
 }
@@ -37,7 +36,7 @@ export function useRecorder(onTake: (take: Recorded) => void, keys: Record<strin
   }, [])
 
   const start = useCallback(
-    async ({ bars, tempo, clickOnly = false }: { bars: number; tempo: number; clickOnly?: boolean }) => {
+    async ({ bars, tempo, clickOnly }: { bars: number; tempo: number; clickOnly?: 'every beat' | 'as set' }) => {
       if (recording.current !== null) return
       band.stop()
       if (band.snapshot().countInBars === 0) band.set({ countInBars: 1 })
@@ -45,7 +44,7 @@ export function useRecorder(onTake: (take: Recorded) => void, keys: Record<strin
       recording.current = { taps: [], bars, tempo }
       setTaps([])
       setStatus('recording')
-      await band.start({ fromBar: 0, bars, clickOnly, onEnd: finish })
+      await band.start({ fromBar: 0, bars, ...(clickOnly === undefined ? {} : { clickOnly }), onEnd: finish })
       if (!band.playing) finish()
     },
     [finish],

@@ -77,6 +77,7 @@ export const timeline: Timeline = {
   bars: 2,
   pattern_bars: 1,
   beat_times: [0, 0.5, 1, 1.5, 2, 2.5, 3, 3.5],
+  off_beat_times: [0.25, 0.75, 1.25, 1.75, 2.25, 2.75, 3.25, 3.75],
   counts: [],
   chords: [
     { t: 0, until: 2, bar: 0, symbol: 'Dm' },

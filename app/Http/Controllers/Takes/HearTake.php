@@ -25,6 +25,7 @@ final class HearTake extends Controller
         new OA\QueryParameter(name: 'tempo', required: true, schema: new OA\Schema(type: 'number')),
         new OA\QueryParameter(name: 'bars', required: true, schema: new OA\Schema(type: 'integer')),
         new OA\QueryParameter(name: 'first_beat', description: 'seconds into the recording: only what was played in the bars from there on counts; found where it is missing', schema: new OA\Schema(type: 'number')),
+        new OA\QueryParameter(name: 'stage', description: 'of the lesson, 1 to 10: whose gate it is', schema: new OA\Schema(type: 'integer')),
         new OA\QueryParameter(name: 'latency_ms', description: 'missing: never measured', schema: new OA\Schema(type: 'number')),
     ], requestBody: new OA\RequestBody(required: true, content: [new OA\MediaType(mediaType: 'audio/wav', schema: new OA\Schema(type: 'string', format: 'binary')), new OA\MediaType(mediaType: 'audio/midi', schema: new OA\Schema(type: 'string', format: 'binary'))]),
         responses: [new OA\Response(response: 201, description: 'the take with its report', content: new OA\JsonContent(ref: '#/components/schemas/Take'))])]
@@ -34,7 +35,7 @@ final class HearTake extends Controller
         $strokes = TakeFile::read($request->sound(), $request->soundName(), $listener)->strokes;
         $firstBeat = $request->firstBeat();
         $bars = $request->integer('bars');
-        $take = $judge->judge($breakdown, $this->user($request), $request->string('id')->toString(), $request->tempo(), $bars, $request->latencyMs(), static fn (Timeline $timeline): Take => $firstBeat === null
+        $take = $judge->judge($breakdown, $this->user($request), $request->string('id')->toString(), $request->tempo(), $bars, $request->latencyMs(), $request->stage(), static fn (Timeline $timeline): Take => $firstBeat === null
             ? Take::of($strokes, FirstBeat::of($timeline, $strokes))
             : Take::of($strokes, $firstBeat)->within($bars, $timeline->ruler));
 

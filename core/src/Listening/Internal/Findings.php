@@ -44,8 +44,12 @@ final readonly class Findings
 
     public function __construct(private Ruler $ruler, private SwingUnit $unit, private ?float $cleanTempo) {}
 
-    public function addedTo(LockReport $report, ?Deviations $deviations): LockReport
+    /** @param ?Finding $other that the take is of something else, which leaves nothing else to say */
+    public function addedTo(LockReport $report, ?Deviations $deviations, ?Finding $other): LockReport
     {
+        if ($other !== null) {
+            return $this->with($report, [$other], [$other->kind === 'tempo' ? 'another tempo than was asked' : 'another part than was asked', ...$this->failed($report)]);
+        }
         if ($report->matched < LockReporter::FEWEST || $deviations === null) {
             $text = $report->played === 0
                 ? 'No strokes were heard. Tap F for down and J for up while the band plays.'

@@ -39,7 +39,7 @@ export function TapSheet({ width, bars: barsNow, onClose }: { width: number; bar
   const start = () => {
     if (silent) return
     setReadings([])
-    void recorder.start({ bars, tempo, clickOnly: true })
+    void recorder.start({ bars, tempo, clickOnly: 'every beat' })
   }
   const take = (reading: RhythmReading | undefined) => {
     if (reading === undefined) return

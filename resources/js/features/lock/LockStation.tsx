@@ -66,7 +66,7 @@ export default function LockStation() {
   const recorder = useRecorder((take) => void send(ulid().toLowerCase(), take))
   const record = () => void recorder.start({ bars, tempo })
   const busy = recorder.status !== 'idle' || microphone.status !== 'idle'
-  const listen = () => void microphone.start({ bars, tempo })
+  const listen = () => void microphone.start({ bars })
   const stop = () => {
     recorder.stop()
     microphone.stop()

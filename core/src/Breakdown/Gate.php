@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Breakdown;
+
+/** What a take must keep within to pass a stage of the lesson; the teacher may set each (the defaults are rules of thumb). */
+final readonly class Gate
+{
+    public const STAGES = 10;
+
+    /** The stage that is played when nobody says which: with the full band. */
+    public const USUAL_STAGE = 8;
+
+    /**
+     * @param float $biasMs      either way, over 0 to 200
+     * @param float $spreadMs    over 0 to 200
+     * @param float $swingPoints of the beat's hundred, over 0 to 30
+     * @param float $missedShare 0–1
+     */
+    public function __construct(
+        public float $biasMs = 15.0,
+        public float $spreadMs = 20.0,
+        public float $swingPoints = 4.0,
+        public float $missedShare = 0.03,
+    ) {
+        match (true) {
+            ! ($biasMs > 0 && $biasMs <= 200) => throw BreakdownNotValid::gate('bias', 'over 0 to 200 ms'),
+            ! ($spreadMs > 0 && $spreadMs <= 200) => throw BreakdownNotValid::gate('spread', 'over 0 to 200 ms'),
+            ! ($swingPoints > 0 && $swingPoints <= 30) => throw BreakdownNotValid::gate('swing', 'over 0 to 30 points of the beat'),
+            ! ($missedShare >= 0 && $missedShare <= 1) => throw BreakdownNotValid::gate('share of missed strokes', '0 to 1'),
+            default => null,
+        };
+    }
+
+    public static function advanced(): self
+    {
+        return new self(spreadMs: 12.0);
+    }
+}

@@ -1,0 +1,61 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { App } from 'antd'
+import { useState } from 'react'
+import { ulid } from 'ulid'
+import { call } from '../../api/client'
+import { keys, useCalibration } from '../../api/queries'
+import type { Take } from '../../api/types'
+import type { Recorded } from '../../audio/useRecorder'
+import { useBench, useMine } from '../bench/benchContext'
+import { deviceId } from './device'
+import { keepSound } from './sounds'
+
+type Sound = { wav: Blob; bars: number; tempo: number; /** seconds into the recording; found by the core where nobody knows */ firstBeat: number | null }
+
+/** Has takes judged and kept by the core; one that cannot be sent waits here. */
+export function useJudge(stage: number) {
+  const { store } = useBench()
+  const mine = useMine()
+  const id = store.getState().id
+  const client = useQueryClient()
+  const { message } = App.useApp()
+  const byKey = useCalibration(deviceId('keys')).data?.calibration ?? null
+  const byMicrophone = useCalibration(deviceId('microphone')).data?.calibration ?? null
+  const [hearing, setHearing] = useState(false)
+  const [unsent, setUnsent] = useState<{ id: string; take: Recorded } | null>(null)
+
+  const kept = async (take: Take) => {
+    await client.invalidateQueries({ queryKey: keys.takes(id) })
+    return take
+  }
+  const taps = async (take: Recorded, takeId = ulid().toLowerCase()): Promise<Take | null> => {
+    setUnsent({ id: takeId, take })
+    try {
+      if (mine) await store.saveNow()
+      const judged = await call<Take>('POST', `breakdowns/${id}/takes`, { id: takeId, tempo: take.tempo, bars: take.bars, taps: take.taps, latency_ms: byKey?.latency_ms ?? null, stage })
+      setUnsent(null)
+      return await kept(judged)
+    } catch (problem) {
+      void message.error(problem instanceof Error ? problem.message : 'The take could not be judged. It is kept here; try again.', 8)
+      return null
+    }
+  }
+  const sound = async ({ wav, bars, tempo, firstBeat }: Sound): Promise<Take | null> => {
+    setHearing(true)
+    const takeId = ulid().toLowerCase()
+    try {
+      if (mine) await store.saveNow()
+      const what = new URLSearchParams({ id: takeId, tempo: String(tempo), bars: String(bars), stage: String(stage), ...(firstBeat === null ? {} : { first_beat: firstBeat.toFixed(5) }), ...(byMicrophone === null || firstBeat === null ? {} : { latency_ms: String(byMicrophone.latency_ms) }) })
+      const judged = await call<Take>('POST', `breakdowns/${id}/recordings?${what}`, wav)
+      if (wav.type !== 'audio/midi') await keepSound(takeId, { wav, firstBeat: (firstBeat ?? 0) + (byMicrophone?.latency_ms ?? 0) / 1000 })
+      return await kept(judged)
+    } catch (problem) {
+      if (wav.type !== 'audio/midi') await keepSound(`unheard-${id}`, { wav, firstBeat: firstBeat ?? 0 })
+      void message.error(problem instanceof Error ? problem.message : 'The recording could not be heard. Try again.', 8)
+      return null
+    } finally {
+      setHearing(false)
+    }
+  }
+  return { taps, sound, hearing, unsent, byKey, byMicrophone }
+}
