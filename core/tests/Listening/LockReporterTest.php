@@ -259,7 +259,7 @@ it('says so when a take keeps another tempo, or is of another part', function ()
 it('holds each stage to its own gate, and shows a drift bar by bar', function (): void {
     $breakdown = Examples::breakdown(['tempo' => 120, 'gates' => [['stage' => 2, 'biasMs' => 40, 'spreadMs' => 50, 'swingPoints' => 10, 'missedShare' => 0.1]]], 'xxxxxxxx');
     $timeline = timelineOf($breakdown);
-    $late = (new Gravik\Simulation\SimulatedPlayer(38, 0, 3, 0, 3, 6))->taps($timeline, 8);
+    $late = (new Gravik\Simulation\SimulatedPlayer(38, 0, 3, 0, 3, 2))->taps($timeline, 8);
 
     expect(reported($late, $timeline, 0.0, $breakdown->gate(2))->failed)->toBe([])
         ->and(reported($late, $timeline, 0.0, $breakdown->gate(3))->failed)->not->toBe([])
