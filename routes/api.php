@@ -36,6 +36,7 @@ Route::middleware('auth')->group(static function (): void {
 
     Route::get('calibrations/{device}', Calibration\ShowDelay::class);
     Route::put('calibrations/{device}', Calibration\MeasureDelay::class);
+    Route::put('calibrations/{device}/recording', Calibration\HearDelay::class);
 
     Route::get('students', Students\ListStudents::class);
     Route::put('students/{student}/hand', Students\SaveHand::class);

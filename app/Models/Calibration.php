@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string          $device
  * @property float           $latency_ms
  * @property float           $spread_ms
+ * @property float|null      $was_ms
  * @property CarbonImmutable $measured_at
  */
 final class Calibration extends Model
@@ -23,6 +24,6 @@ final class Calibration extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['latency_ms' => 'float', 'spread_ms' => 'float', 'measured_at' => 'immutable_datetime'];
+        return ['latency_ms' => 'float', 'spread_ms' => 'float', 'was_ms' => 'float', 'measured_at' => 'immutable_datetime'];
     }
 }

@@ -4,6 +4,7 @@ import '../css/gravik.css'
 import '../css/hand.css'
 import '../css/shapes.css'
 import '../css/listen.css'
+import '../css/practice.css'
 import { App } from './app/App'
 
 const root = document.getElementById('gravik')

@@ -7,7 +7,7 @@ namespace App\Http\Resources;
 use App\Models\Take;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'Take', required: ['id', 'number', 'player', 'created_at', 'tempo', 'swing', 'bars', 'stage', 'revision', 'latency_ms', 'report'], properties: [
+#[OA\Schema(schema: 'Take', required: ['id', 'number', 'player', 'created_at', 'tempo', 'swing', 'bars', 'stage', 'revision', 'latency_ms', 'strokes', 'report'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'number', description: 'of this player on this breakdown, from 1', type: 'integer'),
     new OA\Property(property: 'player', type: 'string'),
@@ -18,6 +18,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'stage', description: 'of the lesson', type: 'integer'),
     new OA\Property(property: 'revision', type: 'integer'),
     new OA\Property(property: 'latency_ms', type: 'number', nullable: true),
+    new OA\Property(property: 'strokes', description: 'seconds from bar 1 beat 1, the delay taken off', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'report', ref: '#/components/schemas/LockReport'),
 ])]
 final class TakeResource
@@ -36,6 +37,7 @@ final class TakeResource
             'stage' => $take->stage,
             'revision' => $take->revision,
             'latency_ms' => $take->latency_ms,
+            'strokes' => array_map(static fn (array $stroke): float => round($stroke['t'] - ($take->latency_ms ?? 0.0) / 1000, 4), $take->strokes),
             'report' => $take->report,
         ];
     }

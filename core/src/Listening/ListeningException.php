@@ -63,6 +63,11 @@ final class ListeningException extends \InvalidArgumentException implements Core
         return new self('Nothing was tapped. Wait for the count-in, then tap F for a down stroke and J for an up stroke.');
     }
 
+    public static function clicksNotHeard(int $heard, int $played): self
+    {
+        return new self(sprintf('The microphone heard %d of the %d clicks. Play them over the loudspeaker, not headphones, a little louder, and hold the microphone near it.', $heard, $played));
+    }
+
     public static function tooFewChecks(int $count): self
     {
         return new self(sprintf('%d taps are too few to measure the delay: tap along with at least eight of the sixteen clicks.', $count));

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { call } from './client'
-import type { ApproachOffer, ChordName, Families, FeelReading, GripChange, HardGrip, HarmonisedNote, HeardStroke, LibraryPattern, NeckMap, OwnGrip, Remark, RhythmReading, RiffPlace, SchoolInUse, StatedTuning, StringsPlan, Student, Tap, VoicedChord, Voicing } from './types'
-import type { BreakdownCard, BreakdownDocument, Calibration, Chart, Choices, Hand, Path, Person, StoredBreakdown, Take, Timeline, Version, Voicings } from './types'
+import type { ApproachOffer, ChordName, Families, FeelReading, GripChange, HardGrip, HarmonisedNote, HeardStroke, Ladder, LibraryPattern, NeckMap, OwnGrip, Remark, RhythmReading, RiffPlace, SchoolInUse, StatedTuning, StringsPlan, Student, Tap, VoicedChord, Voicing } from './types'
+import type { BreakdownCard, BreakdownDocument, Calibration, Chart, Choices, Hand, LockReport, Path, Person, StoredBreakdown, Take, Timeline, Version, Voicings } from './types'
 
 /** What each computation depends on, so that a change elsewhere in the document asks nothing anew. */
 const chartParts = (d: BreakdownDocument) => [d.sections, d.key, d.meter, d.capo, d.approaches]
@@ -56,6 +56,14 @@ export const useStringsPlan = (document: BreakdownDocument, from: string) => use
 /** @param divided a beat that is shown in a division of its own, though no stroke needs it yet */
 export const useHand = (document: BreakdownDocument, tempo: number, grid: number | null, level: number, divided: { beat: number; division: number } | null = null) =>
   useCompute<Hand>('strokes', [...handParts(document), tempo, grid, level, divided], { document, tempo, grid, level, ...divided })
+
+type LadderWish = { start: number; goal: number; minutes: number; bars: number; mode: string; meter: string; clean: boolean[]; hurts: boolean }
+
+export const useLadder = (wish: LadderWish) => useCompute<Ladder>('ladder', [wish], wish)
+
+type Errors = { tempo: number; bars: number; bias_ms?: number; off_beat_ms?: number; spread_ms?: number; drift_bpm_per_min?: number; missed?: number }
+
+export const simulate = (document: BreakdownDocument, errors: Errors) => call<{ timeline: Timeline; report: LockReport }>('POST', 'compute/simulate', { document, ...errors })
 
 /** @param told what is known of the recording beforehand */
 export const useFeelReading = (document: BreakdownDocument, strokes: HeardStroke[], beats: number[], told: { tempo?: number | undefined; first_beat?: number | undefined; grid?: number | undefined }) =>

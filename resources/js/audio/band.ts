@@ -4,6 +4,16 @@ import { ToneOutput } from './toneOutput'
 
 /** The one band of the page. Its clock runs in a worker, so that a hidden tab keeps time. */
 export const output = new ToneOutput()
+const LEVEL = 'gravik:level'
+
+/** How loud everything plays, 0 to 1, as it was last set in this browser. */
+export const playbackLevel = (): number => Number(localStorage.getItem(LEVEL) ?? 1)
+export function setPlaybackLevel(level: number): void {
+  localStorage.setItem(LEVEL, String(level))
+  output.setLevel(level)
+}
+output.setLevel(playbackLevel())
+
 export const band = new BandPlayer(output)
 export const tapClock = new TapClock(() => output.now())
 

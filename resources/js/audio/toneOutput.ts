@@ -12,6 +12,7 @@ const COUNTS = ['count-bar', 'count-beat', 'count-division', 'count-finer'] as c
 
 /** The room left above the loudest moment, and the ceiling nothing passes. */
 const CEILING_DB = -3
+const LOUDEST = 0.7
 
 /** Sounds the band through Web Audio. Buffers are made once a sound and kept. */
 export class ToneOutput implements Output {
@@ -19,6 +20,7 @@ export class ToneOutput implements Output {
   private sounding = new Map<string, Tone.ToneBufferSource>()
   private master: Tone.Gain | null = null
   private room: Tone.Gain | null = null
+  private level = 1
 
   now(): number {
     return Tone.getContext().currentTime
@@ -73,13 +75,27 @@ export class ToneOutput implements Output {
     setTimeout(() => room.dispose(), 200)
   }
 
+  /** A recording beside the band: from one of its seconds on, at a moment. */
+  async playSound(wav: Blob, from: number, time: number): Promise<void> {
+    const buffer = new Tone.ToneAudioBuffer(await Tone.getContext().decodeAudioData(await wav.arrayBuffer()))
+    const source = this.source(buffer, CHOKE)
+    const late = Math.max(0, this.now() - time)
+    source.start(Math.max(time, this.now()), Math.max(0, from) + late)
+  }
+
+  /** How loud all of it is, 0 to 1; what is set holds for the whole page. */
+  setLevel(level: number): void {
+    this.level = Math.max(0, Math.min(1, level))
+    this.master?.gain.rampTo(LOUDEST * this.level, 0.02)
+  }
+
   private source(buffer: Tone.ToneAudioBuffer, fadeOut: number): Tone.ToneBufferSource {
     return new Tone.ToneBufferSource({ url: buffer, fadeOut, curve: 'exponential' }).connect(this.bus())
   }
 
   /** Everything passes one gain that a stop can fade, then a limiter: playback has a ceiling. */
   private bus(): Tone.Gain {
-    this.master ??= new Tone.Gain(0.7).connect(new Tone.Limiter(CEILING_DB).toDestination())
+    this.master ??= new Tone.Gain(LOUDEST * this.level).connect(new Tone.Limiter(CEILING_DB).toDestination())
     this.room ??= new Tone.Gain(1).connect(this.master)
     return this.room
   }

@@ -67,7 +67,7 @@ describe('the lock strip', () => {
   } as unknown as Take
 
   it('has a lens for every slot, marks those outside the gate and hatches air', () => {
-    const { container } = render(<LockStrip take={take} sketch={swung} />)
+    const { container } = render(<LockStrip report={take.report} bars={take.bars} tempo={take.tempo} sketch={swung} />)
     expect(container.querySelectorAll('.lens')).toHaveLength(7)
     expect(container.querySelectorAll('.lens.off')).toHaveLength(3)
     expect(container.querySelectorAll('.lens-air')).toHaveLength(1)
@@ -77,7 +77,7 @@ describe('the lock strip', () => {
   })
 
   it('puts early strokes left of the line, bar under bar', () => {
-    const { container } = render(<LockStrip take={take} sketch={null} />)
+    const { container } = render(<LockStrip report={take.report} bars={take.bars} tempo={take.tempo} sketch={null} />)
     const lens = container.querySelector('.lens')
     const line = Number(lens?.querySelector('.lens-plan')?.getAttribute('x1'))
     const hits = [...(lens?.querySelectorAll('.lens-hit') ?? [])].map((hit) => ({ x: Number(hit.getAttribute('x')), y: Number(hit.getAttribute('y')) }))
@@ -87,7 +87,7 @@ describe('the lock strip', () => {
   })
 
   it('draws the arm as played in front of the arm as planned', () => {
-    const { container } = render(<LockStrip take={take} sketch={swung} />)
+    const { container } = render(<LockStrip report={take.report} bars={take.bars} tempo={take.tempo} sketch={swung} />)
     const [planned, played] = [container.querySelector('.lock-wave .wave-rise'), container.querySelector('.lock-wave .played')]
     expect(played?.getAttribute('d')).not.toBe(planned?.getAttribute('d'))
   })

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Calibration;
 
+use App\Documents\DelayStore;
 use App\Http\Controllers\Controller;
-use App\Models\Calibration;
 use Gravik\Listening\LatencyCheck;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -17,16 +17,12 @@ final class MeasureDelay extends Controller
         new OA\Property(property: 'clicks', type: 'array', items: new OA\Items(type: 'number')),
         new OA\Property(property: 'taps', type: 'array', items: new OA\Items(type: 'number')),
     ])), responses: [new OA\Response(response: 200, description: 'the delay', content: new OA\JsonContent(ref: '#/components/schemas/Calibration'))])]
-    public function __invoke(Request $request, string $device): JsonResponse
+    public function __invoke(Request $request, string $device, DelayStore $delays): JsonResponse
     {
         $request->validate(['clicks' => ['required', 'array', 'min:8', 'max:64'], 'clicks.*' => ['numeric'], 'taps' => ['present', 'array', 'max:200'], 'taps.*' => ['numeric']]);
         $check = LatencyCheck::of($this->seconds($request, 'clicks'), $this->seconds($request, 'taps'));
-        $calibration = Calibration::query()->updateOrCreate(
-            ['user_id' => $this->user($request)->id, 'device' => mb_substr($device, 0, 64)],
-            ['latency_ms' => round($check->latencyMs, 2), 'spread_ms' => round($check->spreadMs, 2), 'measured_at' => now()],
-        );
 
-        return new JsonResponse(ShowDelay::of($calibration));
+        return new JsonResponse(ShowDelay::of($delays->keep($this->user($request), $device, $check)));
     }
 
     /** @return list<float> */

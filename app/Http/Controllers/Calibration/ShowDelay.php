@@ -10,9 +10,10 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'Calibration', required: ['latency_ms', 'spread_ms', 'measured_at'], properties: [
+#[OA\Schema(schema: 'Calibration', required: ['latency_ms', 'spread_ms', 'was_ms', 'measured_at'], properties: [
     new OA\Property(property: 'latency_ms', type: 'number'),
     new OA\Property(property: 'spread_ms', type: 'number'),
+    new OA\Property(property: 'was_ms', description: 'when it was measured the time before', type: 'number', nullable: true),
     new OA\Property(property: 'measured_at', type: 'string'),
 ])]
 final class ShowDelay extends Controller
@@ -30,6 +31,6 @@ final class ShowDelay extends Controller
     /** @return array<string, mixed> */
     public static function of(Calibration $calibration): array
     {
-        return ['latency_ms' => $calibration->latency_ms, 'spread_ms' => $calibration->spread_ms, 'measured_at' => $calibration->measured_at->toIso8601String()];
+        return ['latency_ms' => $calibration->latency_ms, 'spread_ms' => $calibration->spread_ms, 'was_ms' => $calibration->was_ms, 'measured_at' => $calibration->measured_at->toIso8601String()];
     }
 }

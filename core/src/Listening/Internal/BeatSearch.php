@@ -23,6 +23,11 @@ final readonly class BeatSearch
 
     private const STEP = 0.02;
 
+    /** A first beat that is known is met within so many seconds, or at such a price. */
+    private const ANCHORED = 0.02;
+
+    private const UNANCHORED = 60.0;
+
     /** Tempo and lean are made more exact so many times; a beat is never this short, seconds. */
     private const ROUNDS = 2;
 
@@ -150,6 +155,7 @@ final readonly class BeatSearch
         $off = $line->residuals;
         $scatter = max(self::LEAST_SCATTER, Statistics::spread($off));
         $score = $this->unusual(60 / $beat, $grid->division, self::irregular($tracked['beats'])) + self::RARE[$grid->division] + ($grid->share > self::LEANS ? $grid->division / 4 : 0.0);
+        $score += $firstBeat === null ? 0.0 : min(self::UNANCHORED, (($line->start - $firstBeat) / self::ANCHORED) ** 2 / 2);
         foreach ($off as $seconds) {
             $score -= log((1 - self::STRAY) * exp(-$seconds ** 2 / (2 * $scatter ** 2)) / ($scatter * sqrt(2 * M_PI)) + self::STRAY / $beat);
         }

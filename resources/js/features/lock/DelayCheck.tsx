@@ -1,37 +1,54 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { Button, Modal } from 'antd'
+import { Button, Modal, Segmented } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import { call } from '../../api/client'
 import { keys } from '../../api/queries'
 import type { Calibration } from '../../api/types'
 import { band, output, tapClock } from '../../audio/band'
+import { NoMicrophone, openMicrophone, type Microphone } from '../../audio/microphone'
+import { wavOf } from '../../audio/wav'
 import { deviceId } from './device'
 
 const CLICKS = 16
 const LEAD_IN = 4
 const SECONDS_A_CLICK = 0.6
+/** A delay that moved by more than this is worth a word, ms. */
+const MOVED_MS = 10
 
+type Input = 'keys' | 'microphone'
 type State = { status: 'ready' } | { status: 'clicking'; click: number } | { status: 'busy' } | { status: 'done'; calibration: Calibration } | { status: 'refused'; message: string }
 
-/** Sixteen clicks, sixteen taps: the core takes the median of how late the taps came as the device's delay. */
+/** Sixteen clicks, sixteen taps; or sixteen clicks that the microphone hears of the loudspeaker. The core takes the median as the device's delay. */
 export function DelayCheck({ onClose }: { onClose: () => void }) {
+  const [input, setInput] = useState<Input>('keys')
   const [state, setState] = useState<State>({ status: 'ready' })
   const taps = useRef<number[]>([])
   const clicks = useRef<number[]>([])
+  const recording = useRef<{ microphone: Microphone | null; blocks: Float32Array[]; since: number | null }>({ microphone: null, blocks: [], since: null })
   const timer = useRef<ReturnType<typeof setInterval> | undefined>(undefined)
   const client = useQueryClient()
 
   const tap = (timeStamp: number) => {
-    if (state.status === 'clicking') taps.current.push(tapClock.audioTimeOf(timeStamp))
+    if (state.status === 'clicking' && input === 'keys') taps.current.push(tapClock.audioTimeOf(timeStamp))
+  }
+  const measure = async (): Promise<Calibration> => {
+    const zero = clicks.current[0] ?? 0
+    if (input === 'keys') {
+      const relative = (times: number[]) => times.map((time) => Math.round((time - zero) * 1e5) / 1e5)
+      return call('PUT', `calibrations/${deviceId(input)}`, { clicks: relative(clicks.current), taps: relative(taps.current) })
+    }
+    const { microphone, blocks, since } = recording.current
+    microphone?.stop()
+    if (microphone === null || since === null) throw new NoMicrophone('Nothing came from the microphone. Check that it is on, and try again.')
+    const what = new URLSearchParams({ first: (zero - since).toFixed(5), every: String(SECONDS_A_CLICK), count: String(CLICKS) })
+    return call('PUT', `calibrations/${deviceId(input)}/recording?${what}`, wavOf(blocks, microphone.rate))
   }
   const judge = async () => {
     clearInterval(timer.current)
     setState({ status: 'busy' })
-    const zero = clicks.current[0] ?? 0
-    const relative = (times: number[]) => times.map((time) => Math.round((time - zero) * 1e5) / 1e5)
     try {
-      const calibration = await call<Calibration>('PUT', `calibrations/${deviceId()}`, { clicks: relative(clicks.current), taps: relative(taps.current) })
-      client.setQueryData(keys.calibration(deviceId()), { calibration })
+      const calibration = await measure()
+      client.setQueryData(keys.calibration(deviceId(input)), { calibration })
       setState({ status: 'done', calibration })
     } catch (problem) {
       setState({ status: 'refused', message: problem instanceof Error ? problem.message : 'Try again.' })
@@ -41,6 +58,22 @@ export function DelayCheck({ onClose }: { onClose: () => void }) {
     band.stop()
     await output.resume()
     taps.current = []
+    if (input === 'microphone') {
+      const take = { microphone: null as Microphone | null, blocks: [] as Float32Array[], since: null as number | null }
+      recording.current = take
+      try {
+        take.microphone = await openMicrophone(
+          (samples, since) => {
+            take.since ??= since
+            take.blocks.push(samples)
+          },
+          () => setState({ status: 'refused', message: 'The microphone went away. Plug it in and try again.' }),
+        )
+      } catch (problem) {
+        setState({ status: 'refused', message: problem instanceof NoMicrophone ? problem.message : 'The microphone could not be opened.' })
+        return
+      }
+    }
     const zero = output.now() + 0.3
     const all = Array.from({ length: LEAD_IN + CLICKS }, (_, index) => zero + index * SECONDS_A_CLICK)
     all.forEach((time, index) => output.click(index % 4 === 0, time))
@@ -56,6 +89,7 @@ export function DelayCheck({ onClose }: { onClose: () => void }) {
   useEffect(
     () => () => {
       clearInterval(timer.current)
+      recording.current.microphone?.stop()
       output.silence()
     },
     [],
@@ -74,15 +108,41 @@ export function DelayCheck({ onClose }: { onClose: () => void }) {
 
   return (
     <Modal open title="Measure this device's delay" footer={null} onCancel={onClose}>
-      <p>After four clicks to get ready, tap {CLICKS} times exactly with the click: on F, J, the space bar, or the pad. What comes late every time is the device, not you.</p>
-      <div className="pads small">
-        <button type="button" className="pad" disabled={state.status !== 'clicking'} onPointerDown={(event) => tap(event.timeStamp)} aria-label="Tap with the click">
-          <b>{state.status === 'clicking' ? (state.click < 0 ? `ready in ${-state.click}` : `${state.click + 1} of ${CLICKS}`) : 'tap here'}</b>
-        </button>
-      </div>
+      <Segmented
+        aria-label="What is measured"
+        block
+        disabled={state.status === 'clicking' || state.status === 'busy'}
+        value={input}
+        options={[
+          { value: 'keys', label: 'keys and pads' },
+          { value: 'microphone', label: 'microphone' },
+        ]}
+        onChange={(to) => {
+          setInput(to as Input)
+          setState({ status: 'ready' })
+        }}
+      />
+      {input === 'keys' ? (
+        <>
+          <p className="delay-text">After four clicks to get ready, tap {CLICKS} times exactly with the click: on F, J, the space bar, or the pad. What comes late every time is the device, not you.</p>
+          <div className="pads small">
+            <button type="button" className="pad" disabled={state.status !== 'clicking'} onPointerDown={(event) => tap(event.timeStamp)} aria-label="Tap with the click">
+              <b>{state.status === 'clicking' ? clickWords(state.click) : 'tap here'}</b>
+            </button>
+          </div>
+        </>
+      ) : (
+        <>
+          <p className="delay-text">Take the headphones off and hold the microphone near the loudspeaker: it listens to {CLICKS} clicks, and how late it hears them is the delay of the way out and in.</p>
+          <p className="figure-big" role="timer">
+            {state.status === 'clicking' ? clickWords(state.click) : ' '}
+          </p>
+        </>
+      )}
       {state.status === 'done' && (
         <p className="finding finding-holds" role="status">
-          The delay is {Math.round(state.calibration.latency_ms)} ms (your taps spread by {Math.round(state.calibration.spread_ms)} ms). It is taken off every take on this device from now on.
+          The delay is {Math.round(state.calibration.latency_ms)} ms ({input === 'keys' ? 'your taps' : 'the clicks'} spread by {Math.round(state.calibration.spread_ms)} ms). It is taken off every take by {input === 'keys' ? 'keys' : 'microphone'} on this device from now on.
+          {state.calibration.was_ms !== null && Math.abs(state.calibration.latency_ms - state.calibration.was_ms) > MOVED_MS && ` It was ${Math.round(state.calibration.was_ms)} ms the time before: it drifts, so measure it before each sitting.`}
         </p>
       )}
       {state.status === 'refused' && (
@@ -104,3 +164,5 @@ export function DelayCheck({ onClose }: { onClose: () => void }) {
     </Modal>
   )
 }
+
+const clickWords = (click: number) => (click < 0 ? `ready in ${-click}` : `${click + 1} of ${CLICKS}`)

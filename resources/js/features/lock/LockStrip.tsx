@@ -1,4 +1,4 @@
-import type { HandSketch, LockSlot, Take } from '../../api/types'
+import type { HandSketch, LockReport, LockSlot } from '../../api/types'
 import { lateness } from '../../ui/words'
 import { LockWave, WAVE_HEIGHT } from './LockWave'
 
@@ -13,13 +13,12 @@ const PX_PER_MS = 0.68
 type Item = { slot: number; beats: number | null; air: boolean; chuck: boolean; figures: LockSlot | undefined }
 
 /** Every slot is a lens: bars run from top to bottom in it, so that a drift shows as a slope. The arm runs above, as planned and as played. */
-export function LockStrip({ take, sketch }: { take: Take; sketch: HandSketch | null }) {
-  const { report } = take
-  const foot = report.slots.some((slot) => slot.missed + slot.extra > 0) ? 76 : 62
+export function LockStrip({ report, bars: asked, tempo = 120, sketch }: { report: LockReport; bars: number; tempo?: number; sketch: HandSketch | null }) {
+  const foot = report.slots.some((slot) => slot.missed + slot.extra > 0 || slot.length_share !== null) ? 76 : 62
   const tooFew = report.findings.some((finding) => finding.kind === 'too-few')
   const items = itemsOf(report.slots, sketch)
   const lens = Math.min(WIDEST_LENS, WIDTH / Math.max(1, items.length))
-  const bars = Math.max(take.bars, ...report.hits.map((hit) => hit.bar + 1))
+  const bars = Math.max(asked, ...report.hits.map((hit) => hit.bar + 1))
   const scale = Math.min(PX_PER_MS, (lens / 2 - 6) / 60)
   const top = sketch === null ? 0 : WAVE_HEIGHT
   const middle = (index: number) => index * lens + (lens - 8) / 2
@@ -28,7 +27,7 @@ export function LockStrip({ take, sketch }: { take: Take; sketch: HandSketch | n
     <div className="lock-strip">
       <svg viewBox={`0 0 ${WIDTH} ${top + LENS_HEIGHT + foot}`} role="img" aria-label="Lock strip: where every stroke fell against its planned place">
         {sketch !== null && (
-          <LockWave sketch={sketch} slots={tooFew ? [] : report.slots} beatMs={60000 / take.tempo} width={items.length * lens} leads={items.map((item, index) => ({ beats: item.beats ?? 0, to: middle(index) }))} />
+          <LockWave sketch={sketch} slots={tooFew ? [] : report.slots} beatMs={60000 / tempo} width={items.length * lens} leads={items.map((item, index) => ({ beats: item.beats ?? 0, to: middle(index) }))} />
         )}
         <g transform={`translate(0 ${top})`}>
           {items.map((item, index) =>
@@ -99,7 +98,7 @@ function Lens({ slot, x, width, bars, scale, gate, hits, chuck }: LensProps) {
         {slot.spread_ms === null ? '' : width < 76 ? `± ${Math.round(slot.spread_ms)}` : `spread ${Math.round(slot.spread_ms)}`}
       </text>
       <text x={middle} y={LENS_HEIGHT + 73} className="lens-note">
-        {[slot.missed > 0 ? `${slot.missed} missed` : '', slot.extra > 0 ? `${slot.extra} extra` : ''].filter((words) => words !== '').join(', ')}
+        {[slot.missed > 0 ? `${slot.missed} missed` : '', slot.extra > 0 ? `${slot.extra} extra` : '', slot.length_share === null ? '' : `rings ${Math.round(100 * slot.length_share)} %`].filter((words) => words !== '').join(', ')}
       </text>
     </g>
   )

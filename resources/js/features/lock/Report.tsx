@@ -2,6 +2,7 @@ import { useHand } from '../../api/queries'
 import type { HandSketch, Take } from '../../api/types'
 import { lateness } from '../../ui/words'
 import { useDocument } from '../bench/benchContext'
+import { BarDrift } from './BarDrift'
 import { LockStrip } from './LockStrip'
 import { SwingGauge } from './SwingGauge'
 
@@ -17,7 +18,7 @@ export function Report({ take }: { take: Take }) {
         {take.player}, take {take.number} · {take.bars} bars · {take.tempo} bpm · {report.matched} of {report.planned} strokes met, {report.missed} missed, {report.extra} extra
         {report.directions.told > 0 ? ` · ${report.directions.told - report.directions.wrong} of ${report.directions.told} in the planned direction` : ''}
       </p>
-      <LockStrip take={take} sketch={fits(take, hand?.sketch) ? (hand?.sketch ?? null) : null} />
+      <LockStrip report={report} bars={take.bars} tempo={take.tempo} sketch={fits(take, hand?.sketch) ? (hand?.sketch ?? null) : null} />
       <div className="report-foot">
         {report.swing !== null && report.swing !== undefined ? <SwingGauge swing={report.swing} /> : <p className="muted">This pattern has no pairs of beat and off-beat to measure a swing from.</p>}
         <dl className="figures">
@@ -39,6 +40,14 @@ export function Report({ take }: { take: Take }) {
           </div>
         </dl>
       </div>
+      {report.bars !== undefined && report.bars.length > 1 && (
+        <section>
+          <h3 className="bar-by-bar">
+            Bar by bar <span className="muted">the middle of each bar against the band</span>
+          </h3>
+          <BarDrift bars={report.bars} />
+        </section>
+      )}
       <p className={report.gate.passed ? 'finding finding-holds' : 'finding finding-swing'}>
         {report.gate.passed ? 'The gate is open: ' : 'The gate: '}
         {report.gate.why}.{report.latency_ms === null ? ' The device’s delay was not measured, so the bias includes it; swing and spread are not affected.' : ''}

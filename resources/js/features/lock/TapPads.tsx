@@ -8,19 +8,19 @@ const WIDTH = 880
 const HEIGHT = 150
 
 /** While a take runs: two pads, the count, and the last bar of taps over the plan. The judgement comes afterwards. */
-export function TapPads({ recorder, bars }: { recorder: Recorder; bars: number }) {
+export function TapPads({ recorder, bars, hideBeats = false }: { recorder: Recorder; bars: number; hideBeats?: boolean }) {
   const count = useRef<HTMLParagraphElement>(null)
   useBandFrames(() => {
     const at = band.position()
     if (count.current === null) return
     const beats = Math.floor(band.elapsedBars() + 1e-6)
-    const words = at === null ? '' : at.countIn !== null ? `Count-in: ${at.countIn}` : `Bar ${Math.min(bars, beats + 1)} of ${bars}, beat ${at.beat + 1}`
+    const words = at === null ? '' : at.countIn !== null ? `Count-in: ${at.countIn}` : `Bar ${Math.min(bars, beats + 1)} of ${bars}${hideBeats ? '' : `, beat ${at.beat + 1}`}`
     if (count.current.textContent !== words) count.current.textContent = words
   })
   return (
     <div className="recording">
       <p ref={count} className="recording-count" role="timer" />
-      <LiveStrip recorder={recorder} />
+      {!hideBeats && <LiveStrip recorder={recorder} />}
       <div className="pads">
         {(['down', 'up'] as const).map((key) => (
           <button

@@ -1,0 +1,50 @@
+import type { Backing } from './clickModes'
+
+export type Settings = {
+  start: number
+  goal: number
+  minutes: number
+  mode: 'gated' | 'ramp' | 'bursts'
+  bars: number
+  input: 'keys' | 'microphone'
+  backing: Backing
+  /** beats that one swing of the pulse takes; 0: by the tempo */
+  swing: 0 | 1 | 4 | 8
+  hideBeats: boolean
+  hurts: boolean
+  /** minutes of playing after which a rest is proposed */
+  restAfter: number
+}
+export type Cycle = { take: string; bpm: number; clean: boolean; seconds: number }
+export type Session = { settings: Settings; cycles: Cycle[] }
+
+/** Beats a minute from which the pulse swings over four beats, and over eight. */
+const FOURS_FROM = 160
+const EIGHTS_FROM = 240
+
+/** Every so many cycles somebody asks whether the hand is still loose. */
+const TENSION_EVERY = 6
+
+export const swingBeats = (settings: Settings, tempo: number): number => (settings.swing !== 0 ? settings.swing : tempo >= EIGHTS_FROM ? 8 : tempo >= FOURS_FROM ? 4 : 1)
+
+export const playedSeconds = (cycles: Cycle[]): number => cycles.reduce((sum, cycle) => sum + cycle.seconds, 0)
+
+/** What a player is asked between two cycles, never during one. */
+export function pauseAfter(cycles: Cycle[], settings: Settings, restedAt: number): 'rest' | 'tension' | null {
+  if (playedSeconds(cycles) - restedAt >= 60 * settings.restAfter) return 'rest'
+  return cycles.length > 0 && cycles.length % TENSION_EVERY === 0 ? 'tension' : null
+}
+
+const key = (id: string) => `gravik:practice:${id}`
+
+export function readSession(id: string, tempo: number): Session {
+  const usual: Settings = { start: Math.max(20, Math.round(tempo * 0.6)), goal: Math.round(tempo), minutes: 9, mode: 'gated', bars: 4, input: 'keys', backing: 'band', swing: 0, hideBeats: false, hurts: false, restAfter: 25 }
+  try {
+    const kept = JSON.parse(localStorage.getItem(key(id)) ?? '{}') as Partial<Session>
+    return { settings: { ...usual, ...kept.settings }, cycles: kept.cycles ?? [] }
+  } catch {
+    return { settings: usual, cycles: [] }
+  }
+}
+
+export const writeSession = (id: string, session: Session): void => localStorage.setItem(key(id), JSON.stringify(session))

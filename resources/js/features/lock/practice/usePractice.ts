@@ -1,0 +1,142 @@
+import { useEffect, useRef, useState } from 'react'
+import { useLadder } from '../../../api/queries'
+import type { Take } from '../../../api/types'
+import { useMicrophone } from '../../../audio/useMicrophone'
+import { useRecorder } from '../../../audio/useRecorder'
+import { useBench, useDocument } from '../../bench/benchContext'
+import type { useJudge } from '../useJudge'
+import { withClicks } from './clickModes'
+import { pauseAfter, playedSeconds, readSession, writeSession, type Session, type Settings } from './session'
+
+export type Phase = 'ready' | 'tuning-in' | 'playing' | 'judging' | 'between' | 'asked' | 'over'
+
+/** Between two cycles there is time to read one sentence. */
+const BETWEEN_MS = 4000
+
+/**
+ * Goes up the ladder by itself: sets the tempo, counts in, takes a cycle, has it judged, and goes on where the ladder says,
+ * until the minutes are over, somebody stops, or a question waits.
+ */
+export function usePractice(judge: ReturnType<typeof useJudge>, onProblem: (words: string) => void) {
+  const { store, setTempo, timeline, tempo } = useBench()
+  const document = useDocument()
+  const id = store.getState().id
+  const [session, setSession] = useState<Session>(() => readSession(id, document.tempo))
+  const [phase, setPhase] = useState<Phase>('ready')
+  const [question, setQuestion] = useState<'rest' | 'tension' | null>(null)
+  const [last, setLast] = useState<Take | null>(null)
+  const restedAt = useRef(0)
+  const going = useRef(false)
+  const putBack = useRef<() => void>(() => undefined)
+  const { settings, cycles } = session
+  const ladder = useLadder({ start: settings.start, goal: settings.goal, minutes: settings.minutes, bars: settings.bars, mode: settings.mode, meter: document.meter, clean: cycles.map((cycle) => cycle.clean), hurts: settings.hurts })
+  const step = ladder.data?.steps[ladder.data.at]
+
+  const keep = (next: Session) => {
+    writeSession(id, next)
+    setSession(next)
+  }
+  const judged = (take: Take | null) => {
+    putBack.current()
+    if (take === null) {
+      going.current = false
+      setPhase('ready')
+      return
+    }
+    setLast(take)
+    const now = { ...session, cycles: [...cycles, { take: take.id, bpm: take.tempo, clean: take.report.gate.passed, seconds: (step?.seconds ?? 0) / (step?.cycles ?? 1) }] }
+    keep(now)
+    const asks = pauseAfter(now.cycles, settings, restedAt.current)
+    setQuestion(asks)
+    setPhase(!going.current ? 'ready' : playedSeconds(now.cycles) >= 60 * settings.minutes ? 'over' : asks !== null ? 'asked' : 'between')
+  }
+  const recorder = useRecorder((take) => {
+    setPhase('judging')
+    void judge.taps(take).then(judged)
+  })
+  const microphone = useMicrophone(
+    (wav, firstBeat) => {
+      setPhase('judging')
+      void judge.sound({ wav, firstBeat, bars: step?.bars ?? settings.bars, tempo }).then(judged)
+    },
+    (problem) => {
+      going.current = false
+      setPhase('ready')
+      onProblem(problem)
+    },
+  )
+
+  // The tempo is set first; the cycle begins when the band knows it.
+  useEffect(() => {
+    if (phase !== 'tuning-in' || step === undefined || ladder.isPlaceholderData) return
+    if (tempo !== step.bpm) {
+      setTempo(step.bpm)
+      return
+    }
+    if (timeline?.tempo !== step.bpm) return
+    setPhase('playing')
+    putBack.current = withClicks(settings.backing, timeline.beats_a_bar)
+    const how = { bars: step.bars, ...(settings.backing === 'band' ? {} : { clickOnly: 'as set' as const }) }
+    if (settings.input === 'microphone') void microphone.start(how)
+    else void recorder.start({ ...how, tempo: step.bpm })
+  }, [phase, step, ladder.isPlaceholderData, tempo, timeline, settings.backing, settings.input, microphone, recorder, setTempo])
+  useEffect(() => {
+    if (phase !== 'between') return
+    const timer = setTimeout(() => setPhase('tuning-in'), BETWEEN_MS)
+    return () => clearTimeout(timer)
+  }, [phase])
+  // Nothing was played: there is nothing to judge, and the ladder waits.
+  const idle = recorder.status === 'idle' && microphone.status === 'idle'
+  const played = useRef(false)
+  useEffect(() => {
+    if (phase !== 'playing') {
+      played.current = false
+      return
+    }
+    if (!idle) played.current = true
+    else if (played.current) {
+      going.current = false
+      putBack.current()
+      setPhase('ready')
+    }
+  }, [phase, idle])
+  useEffect(() => () => putBack.current(), [])
+
+  return {
+    settings,
+    cycles,
+    phase,
+    question,
+    last,
+    ladder: ladder.data,
+    problem: ladder.error,
+    step,
+    recorder,
+    microphone,
+    set: (part: Partial<Settings>) => keep({ settings: { ...settings, ...part }, cycles: 'start' in part || 'goal' in part || 'mode' in part || 'minutes' in part || 'bars' in part ? [] : cycles }),
+    begin: () => {
+      going.current = true
+      setQuestion(null)
+      setPhase('tuning-in')
+    },
+    /** Ends the ladder after this cycle's judgement; what was played so far is judged. */
+    stop: () => {
+      going.current = false
+      if (phase === 'playing') {
+        recorder.stop()
+        microphone.stop()
+      } else setPhase('ready')
+    },
+    rested: () => {
+      restedAt.current = playedSeconds(cycles)
+      going.current = true
+      setPhase('tuning-in')
+    },
+    forget: () => {
+      restedAt.current = 0
+      setLast(null)
+      setPhase('ready')
+      keep({ settings, cycles: [] })
+    },
+  }
+}

@@ -1,0 +1,32 @@
+import { useEffect, useState } from 'react'
+import type { Take } from '../../api/types'
+import { band, output } from '../../audio/band'
+import { soundOf, type KeptSound } from './sounds'
+
+type Replayed = { id: string; tempo: number; bars: number; taps: number[] }
+
+export const tapsOf = (take: Take): Replayed => ({ id: take.id, tempo: take.tempo, bars: take.bars, taps: take.strokes })
+
+/** A take against the band, as it was played: its sound where this browser still has it, else a click for each stroke. */
+export function useReplay() {
+  const [playing, setPlaying] = useState<string | null>(null)
+  useEffect(() => band.subscribe(() => band.snapshot().status === 'stopped' && setPlaying(null)), [])
+  const stop = () => band.stop()
+  const start = async (take: Replayed, sound?: KeptSound) => {
+    const kept = sound ?? (await soundOf(take.id))
+    const { guitar } = band.snapshot().muted
+    band.stop()
+    band.mute('guitar', true)
+    band.set({ loop: null })
+    await band.start({ fromBar: 0, bars: take.bars, onEnd: () => band.mute('guitar', guitar) })
+    setPlaying(take.id)
+    const unmute = band.subscribe(() => {
+      if (band.snapshot().status !== 'stopped') return
+      unmute()
+      band.mute('guitar', guitar)
+    })
+    if (kept !== null) await output.playSound(kept.wav, kept.firstBeat, band.startedAt)
+    else for (const t of take.taps) output.count(1, band.startedAt + t)
+  }
+  return { playing, start, stop }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+use Facebook\WebDriver\Remote\LocalFileDetector;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use Gravik\Performance\Performer;
+use Gravik\Simulation\SimulatedPlayer;
+use Gravik\Simulation\SimulatedTake;
+use Gravik\Tests\Support\Examples;
+use Tests\Browser\Support\Stage;
+
+afterEach(fn () => Stage::running()->endExtraPages());
+
+it('measures a recording, lets a stroke be corrected, and takes tempo, feel and strokes over', function (): void {
+    $played = Examples::breakdown(['tempo' => 108, 'feel' => Examples::swing(1.8)], 'x.xcx.xx');
+    $timeline = (new Performer())->perform($played);
+    $file = Stage::running()->server->folder.'/pier.wav';
+    file_put_contents($file, (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 5, 0, 5))->play($timeline, 12)))->wav(22050));
+    $page = Stage::running()->teacher()->makeBreakdown('Heard on the Pier', '| Dm6 | A7 |')->station('listen', '.drop');
+    $page->driver->findElement(WebDriverBy::cssSelector('input[aria-label="A recording"]'))->setFileDetector(new LocalFileDetector())->sendKeys($file);
+
+    $page->element('.listen-figures');
+    expect((float) $page->words('.listen-figures section:nth-child(1) .figure-big'))->toEqualWithDelta(108, 0.4)
+        ->and((float) $page->words('.listen-figures section:nth-child(2) .figure-big'))->toEqualWithDelta(100 * 1.8 / 2.8, 2.5)
+        ->and($page->words('.listen-figures section:nth-child(3)'))->toContain('Nearest: Standard');
+    $page->keys(WebDriverKeys::ARROW_RIGHT, 'x')->waitFor(fn (): bool => count($page->all('.struck-out')) === 1, 'the stroke is not struck out');
+    $page->driver->navigate()->refresh();
+    $page->waitFor(fn (): bool => count($page->all('.struck-out')) === 1, 'the correction is lost in the reload');
+    $page->element('.take-over .ant-checkbox-checked');
+    $page->keys(WebDriverKeys::ENTER)->sees('Taken over. Ctrl Z takes all of it back.');
+    $page->waitFor(fn (): bool => str_contains($page->words('.summary'), '108'), 'the tempo is not taken over');
+    $page->station('hand', '.hand-wave .blade')->waitFor(fn (): bool => count($page->all('.wave-row .blade:not(.blade-air)')) === 6, 'the strokes are not taken over');
+});
+
+it('takes beats and hits tapped along to a record', function (): void {
+    $page = Stage::running()->teacher()->makeBreakdown('Tapped Along', '| Dm6 | A7 |')->station('listen', '.drop');
+    $page->undisturbed(function () use ($page): void {
+        $page->keys('a')->sees('Start the record, then tap');
+        $page->script(<<<'JS'
+            const began = performance.now() + 200
+            const tap = (key, at) => setTimeout(() => window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true })), at)
+            for (let beat = 0; beat < 16; beat++) {
+              tap('b', 200 + 500 * beat)
+              tap('j', 200 + 500 * beat + 333)
+            }
+            setTimeout(() => (window.tappedAll = true), 8600)
+            JS);
+        $page->waitFor(fn (): bool => (bool) $page->script('return window.tappedAll === true'), 'nobody taps');
+        $page->keys(WebDriverKeys::ESCAPE)->element('.listen-figures');
+        expect((float) $page->words('.listen-figures section:nth-child(1) .figure-big'))->toEqualWithDelta(120, 1.0)
+            ->and((float) $page->words('.listen-figures section:nth-child(2) .figure-big'))->toEqualWithDelta(66.6, 4.0);
+        $page->press('Close it')->element('.drop');
+    });
+});

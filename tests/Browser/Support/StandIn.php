@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser\Support;
+
+/**
+ * In place of a microphone: hears the page's own loudspeaker a little late, or a recording that begins exactly with the
+ * count-in, as a player would who hears it. It sits in the page, since the browser's own stand-in begins anywhere.
+ */
+final readonly class StandIn
+{
+    private const SCRIPT = <<<'JS'
+        window.standIn = { wav: null, after: 0, loopMs: null }
+        let context = null
+        const speakers = []
+        const connect = AudioNode.prototype.connect
+        const start = AudioBufferSourceNode.prototype.start
+        let whenItBegins = null
+        AudioNode.prototype.connect = function (to, ...rest) {
+          if (to instanceof AudioDestinationNode && this.context instanceof AudioContext) {
+            context = this.context
+            speakers.push(this)
+          }
+          return connect.call(this, to, ...rest)
+        }
+        AudioBufferSourceNode.prototype.start = function (when = 0, ...rest) {
+          whenItBegins?.(when)
+          return start.call(this, when, ...rest)
+        }
+        navigator.mediaDevices.getUserMedia = async () => {
+          const microphone = context.createMediaStreamDestination()
+          if (window.standIn.loopMs !== null) {
+            const air = context.createDelay(1)
+            air.delayTime.value = window.standIn.loopMs / 1000
+            speakers.forEach((speaker) => connect.call(speaker, air))
+            connect.call(air, microphone)
+          }
+          if (window.standIn.wav !== null) {
+            const bytes = Uint8Array.from(atob(window.standIn.wav), (letter) => letter.charCodeAt(0))
+            const buffer = await context.decodeAudioData(bytes.buffer)
+            whenItBegins = (when) => {
+              whenItBegins = null
+              const player = context.createBufferSource()
+              player.buffer = buffer
+              connect.call(player, microphone)
+              start.call(player, when + window.standIn.after)
+            }
+          }
+          return microphone.stream
+        }
+        JS;
+
+    public function __construct(private Page $page)
+    {
+        $page->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Page.addScriptToEvaluateOnNewDocument', 'params' => ['source' => self::SCRIPT]]);
+    }
+
+    /** Hears the loudspeaker, so many ms late. */
+    public function hearsTheSpeaker(float $lateMs): void
+    {
+        $this->page->script('Object.assign(window.standIn, { wav: null, loopMs: arguments[0] })', [$lateMs]);
+    }
+
+    /** @param float $after seconds from the first click of the count-in to the beginning of the recording */
+    public function plays(string $wav, float $after): void
+    {
+        $this->page->script('Object.assign(window.standIn, { wav: arguments[0], after: arguments[1], loopMs: null })', [base64_encode($wav), $after]);
+    }
+}
