@@ -8,6 +8,8 @@ export const band = {
   snapshot: () => ({ status: 'stopped' }),
   set: vi.fn(),
   stop: vi.fn(),
+  setTimeline: vi.fn(),
+  mute: vi.fn(),
   start: vi.fn(),
   playing: false,
 }

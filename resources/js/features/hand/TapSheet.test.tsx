@@ -27,7 +27,7 @@ async function tapped(onClose = vi.fn()) {
 
 it('takes down, up and dead strokes by key over a click alone, and asks the core what they are', async () => {
   await tapped()
-  expect(vi.mocked(band.start).mock.lastCall?.[0]).toMatchObject({ bars: 1, clickOnly: true })
+  expect(vi.mocked(band.start).mock.lastCall?.[0]).toMatchObject({ bars: 1, clickOnly: 'every beat' })
   await screen.findByText('straight eighths')
   expect((callsTo('POST compute/tapped')[0] as { taps: object[] }).taps.map((tap) => ({ ...tap, t: 0 }))).toEqual([{ t: 0, key: 'down' }, { t: 0, key: 'up' }, { t: 0, key: 'down', dead: true }])
   expect(screen.getByText(/taps within 6 ms, all 12 ms late/)).toBeTruthy()

@@ -1,0 +1,115 @@
+import { act, fireEvent, screen, waitFor } from '@testing-library/react'
+import { afterEach, beforeEach, expect, it, vi } from 'vitest'
+import { band } from '../../../audio/band'
+import { callsTo, key, serve, showOnBench, timeline } from '../../../testing/page'
+import { clicksOf, withClicks } from './clickModes'
+import { PracticeRoom } from './PracticeRoom'
+import { pauseAfter, readSession, swingBeats, writeSession, type Cycle } from './session'
+
+let end: (() => void) | undefined
+vi.mock('../../../audio/band', async () => {
+  const silent = await import('../../../testing/silentBand')
+  return {
+    ...silent,
+    playbackLevel: () => 1,
+    setPlaybackLevel: vi.fn(),
+    band: {
+      ...silent.band,
+      playing: true,
+      startedAt: 0,
+      elapsedBars: () => 0,
+      snapshot: () => ({ status: 'playing', countInBars: 1, clickOn: [], clickOffBeats: false, clickRests: null }),
+      start: vi.fn(async (options: { onEnd: () => void }) => void (end = options.onEnd)),
+    },
+  }
+})
+
+const report = (passed: boolean) => ({ findings: [{ kind: 'looseness', text: 'Your strokes scatter.' }], gate: { passed } })
+const ladder = (body: unknown) => {
+  const { clean } = body as { clean: boolean[] }
+  return { steps: [{ bpm: 120, bars: 2, cycles: 2, seconds: 8 }, { bpm: 126, bars: 2, cycles: 2, seconds: 7.6 }], minutes: 0.3, fits: true, goal: 126, raised: { start: 126, goal: 132 }, at: clean.length >= 2 && clean.slice(-2).every(Boolean) ? 1 : 0 }
+}
+const cycle = (clean: boolean, seconds = 60): Cycle => ({ take: `t${Math.random()}`, bpm: 120, clean, seconds })
+
+const judge = { taps: vi.fn(), sound: vi.fn(), hearing: false, unsent: null, byKey: null, byMicrophone: null }
+
+beforeEach(() => {
+  localStorage.clear()
+  vi.clearAllMocks()
+  serve({ 'POST compute/ladder': ladder })
+  judge.taps.mockImplementation(async () => ({ id: `t${judge.taps.mock.calls.length}`, tempo: 120, report: report(true) }))
+})
+afterEach(() => vi.useRealTimers())
+
+const room = () => showOnBench(<PracticeRoom judge={judge} onClose={vi.fn()} onShow={vi.fn()} />, { plays: timeline })
+
+async function playCycle(): Promise<void> {
+  const before = vi.mocked(band.start).mock.calls.length
+  await waitFor(() => expect(vi.mocked(band.start).mock.calls.length).toBeGreaterThan(before - 1))
+  await screen.findByText(/strokes so far/)
+  key('f')
+  await screen.findByText(/1 strokes so far/)
+  act(() => end?.())
+}
+
+it('plays a cycle at the ladder’s tempo, has it judged, and says what comes next', async () => {
+  room()
+  await screen.findByText(/2 tempos in 0.3 minutes/)
+  key('r')
+  await playCycle()
+  await screen.findByText('Clean.')
+  await screen.findByText(/Next at 120/)
+  expect(judge.taps).toHaveBeenCalledTimes(1)
+  expect(callsTo('POST compute/ladder').at(-1)).toMatchObject({ clean: [true], mode: 'gated' })
+  expect(readSession('b1', 120).cycles).toHaveLength(1)
+  key('Escape')
+  await screen.findByText(/Go on/)
+})
+
+it('stops early without losing what was played, and climbs no more on a day that hurts', async () => {
+  judge.taps.mockImplementation(async () => ({ id: 't9', tempo: 120, report: report(false) }))
+  room()
+  await screen.findByText(/2 tempos/)
+  fireEvent.click(screen.getByText('my hand hurts today'))
+  await waitFor(() => expect(callsTo('POST compute/ladder').at(-1)).toMatchObject({ hurts: true }))
+  key('r')
+  await screen.findByText(/strokes so far/)
+  key('f')
+  await screen.findByText(/1 strokes so far/)
+  key('Escape')
+  await screen.findByText('Your strokes scatter.')
+  expect(screen.queryByText(/Next at/)).toBeNull()
+  expect(screen.getByText(/0 of 1 cycles clean/)).toBeTruthy()
+})
+
+it('clicks as it is set, from every beat to bars without any', () => {
+  expect(clicksOf('all', 4).clickOn).toEqual([0, 1, 2, 3])
+  expect(clicksOf('back', 4).clickOn).toEqual([1, 3])
+  expect(clicksOf('back', 3).clickOn).toEqual([1, 2])
+  expect(clicksOf('one', 4).clickOn).toEqual([0])
+  expect(clicksOf('off', 4)).toMatchObject({ clickOn: [], clickOffBeats: true })
+  expect(clicksOf('rests', 4).clickRests).toEqual([2, 2])
+  withClicks('one', 4)()
+  expect(vi.mocked(band.set).mock.calls).toEqual([[clicksOf('one', 4)], [{ clickOn: [], clickOffBeats: false, clickRests: null }]])
+})
+
+it('proposes a rest after the minutes set, asks about tension now and then, and only between cycles', () => {
+  const { settings } = readSession('b2', 120)
+  expect(pauseAfter([cycle(true)], settings, 0)).toBeNull()
+  expect(pauseAfter(Array.from({ length: 6 }, () => cycle(true)), settings, 0)).toBe('tension')
+  expect(pauseAfter(Array.from({ length: 25 }, () => cycle(true)), settings, 0)).toBe('rest')
+  expect(pauseAfter(Array.from({ length: 26 }, () => cycle(true)), settings, 1500)).toBeNull()
+})
+
+it('shows the pulse over four or eight beats when it gets fast, unless somebody chose', () => {
+  const { settings } = readSession('b2', 120)
+  expect([120, 180, 250].map((tempo) => swingBeats(settings, tempo))).toEqual([1, 4, 8])
+  expect(swingBeats({ ...settings, swing: 8 }, 90)).toBe(8)
+})
+
+it('keeps settings and cycles over a reload', () => {
+  const session = readSession('b3', 100)
+  expect(session.settings).toMatchObject({ start: 60, goal: 100 })
+  writeSession('b3', { settings: { ...session.settings, goal: 140 }, cycles: [cycle(true)] })
+  expect(readSession('b3', 100)).toMatchObject({ settings: { start: 60, goal: 140 }, cycles: [{ clean: true }] })
+})
