@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Listening;
 
+use Gravik\Strokes\Direction;
+
 /** One strum as it was heard. */
 final readonly class HeardStroke
 {
@@ -12,11 +14,12 @@ final readonly class HeardStroke
      * @param float $levelDb against the median stroke of the recording
      * @param float $seconds until it lies 20 dB below its peak, at the latest until the next stroke
      * @param bool  $muted   a dead stroke, without pitch
+     * @param ?Direction $direction which way it went through the strings; null where that cannot be told
      */
-    public function __construct(public float $t, public float $levelDb, public float $seconds, public bool $muted) {}
+    public function __construct(public float $t, public float $levelDb, public float $seconds, public bool $muted, public ?Direction $direction = null) {}
 
     public function asTap(): Tap
     {
-        return new Tap($this->t, null, $this->muted, $this->levelDb, $this->seconds);
+        return new Tap($this->t, $this->direction, $this->muted, $this->levelDb, $this->seconds);
     }
 }

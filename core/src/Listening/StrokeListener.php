@@ -7,6 +7,7 @@ namespace Gravik\Listening;
 use Gravik\Listening\Internal\Envelopes;
 use Gravik\Listening\Internal\OnsetFinder;
 use Gravik\Listening\Internal\Series;
+use Gravik\Listening\Internal\SweepReader;
 use Gravik\Listening\Internal\TuningMeter;
 
 /** Hears the strums of a recording: when each begins, how loud and how long it is, and whether it rings. */
@@ -86,14 +87,17 @@ final readonly class StrokeListener
             $peaks[] = max(1e-12, $energy->loudest($begin, $begin + max(10, min($next - 5 - $begin, self::ATTACK))));
         }
         $usual = Statistics::median($peaks);
+        $sweeps = new SweepReader($envelopes);
         $strokes = [];
         foreach ($begins as $place => $begin) {
             $next = $begins[$place + 1] ?? $end;
+            $isDead = self::isDead($energy, $begin, $next, $peaks[$place]);
             $strokes[] = new HeardStroke(
                 $begin / Envelopes::FRAMES_A_SECOND,
                 10 * log10($peaks[$place] / $usual),
                 self::lasts($energy, $begin, $next, $peaks[$place]) / Envelopes::FRAMES_A_SECOND,
-                self::isDead($energy, $begin, $next, $peaks[$place]),
+                $isDead,
+                $isDead ? null : $sweeps->read($begin / Envelopes::FRAMES_A_SECOND, $next / Envelopes::FRAMES_A_SECOND),
             );
         }
 

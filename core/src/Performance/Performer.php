@@ -13,6 +13,7 @@ use Gravik\Performance\Internal\Sweep;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\Direction;
 use Gravik\Strokes\HandPlanner;
+use Gravik\Strokes\LengthKind;
 use Gravik\Strokes\Levels;
 use Gravik\Time\Tempo;
 
@@ -26,6 +27,9 @@ final readonly class Performer
 
     /** An up stroke meets the strings a little lighter. */
     private const UP = 0.92;
+
+    /** A string whose end lies this near the next stroke rings until it is struck, even by a player who is late or early. */
+    private const UNTIL_STRUCK = 0.05;
 
     public function __construct(private HandPlanner $planner = new HandPlanner(), private GuitarPart $guitar = new GuitarPart()) {}
 
@@ -68,7 +72,7 @@ final readonly class Performer
             $velocity = ($ghost ? self::GHOST : self::ACCENT[$stroke->accent]) * ($stroke->direction === Direction::Up ? self::UP : 1.0) * $level;
             foreach ($played->strings as $order => $string) {
                 $t = max(0.0, $played->t + $order * $step);
-                $dur = max(0.01, $played->ends[$order] - $t);
+                $dur = max(0.01, self::end($strokes, $place, $order, $again) - $t);
                 $events[] = new Event(
                     PartName::Guitar,
                     $t,
@@ -85,5 +89,25 @@ final readonly class Performer
         }
 
         return $events;
+    }
+
+    /**
+     * A string that rings until it is struck again rings on while the pick is on its way to it; a new grip ends it before.
+     *
+     * @param list<PlayedStroke> $strokes
+     * @param float              $again   seconds at which the first stroke may come again
+     */
+    private static function end(array $strokes, int $place, int $order, float $again): float
+    {
+        $played = $strokes[$place];
+        $next = $strokes[$place + 1] ?? null;
+        $ringsOn = $played->stroke->length === null || $played->stroke->length->kind === LengthKind::UntilNext;
+        $nextOrder = $next === null ? false : array_search($played->strings[$order], $next->strings, true);
+        if ($next === null || $next->chord !== $played->chord || $nextOrder === false || ! $ringsOn || $played->stroke->isDead() || abs($next->t - $played->ends[$order]) > self::UNTIL_STRUCK) {
+            return $played->ends[$order];
+        }
+        $gap = max(0.0, ($strokes[$place + 2]->t ?? $again) - $next->t);
+
+        return max($played->ends[$order], $next->t + $nextOrder * Sweep::secondsBetweenStrings($next->stroke, count($next->strings), $gap));
     }
 }

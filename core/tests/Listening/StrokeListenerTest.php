@@ -13,6 +13,7 @@ use Gravik\Listening\StrokeListener;
 use Gravik\Listening\Take;
 use Gravik\Listening\Tap;
 use Gravik\Performance\Performer;
+use Gravik\Strokes\Direction;
 use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Simulation\SimulatedTake;
 use Gravik\Tests\Support\Examples;
@@ -61,6 +62,19 @@ it('hears each strum once, when it begins, and whether it rings, in sounds made 
         }
     }
     sort($errors);
+    // Single sweeps of 15 ms and more are told from the order in which their strings begin.
+    $swept = array_filter(array_keys($truth), static fn (int $number): bool => ! $strokes[$number]['dead'] && $strokes[$number]['sweepMs'] >= 15);
+    $told = $right = 0;
+    foreach ($swept as $number) {
+        foreach ($heard as $stroke) {
+            if (abs($stroke->t - $truth[$number]) <= 0.025 && $stroke->direction !== null) {
+                $told++;
+                $right += ($stroke->direction === Direction::Up) === $strokes[$number]['up'] ? 1 : 0;
+            }
+        }
+    }
+    expect($told / count($swept))->toBeGreaterThan(0.75)
+        ->and($right / $told)->toBeGreaterThan(0.7);
     expect(2 * count($errors) / (count($truth) + count($heard)))->toBeGreaterThan(0.93)
         ->and($errors[intdiv(count($errors), 2)])->toBeLessThan(4.0)
         ->and($rightlyDead / count($errors))->toBeGreaterThan($dead);
