@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Bench\DemoClient;
 use App\Bench\DemoServer;
+use App\Bench\HearingAccuracy;
 use App\Bench\InitialScript;
 use App\Bench\Stopwatch;
 use Database\Seeders\DemoBreakdowns;
@@ -25,7 +26,6 @@ use Gravik\Neck\Tuning;
 use Gravik\Neck\VoicingFinder;
 use Gravik\Performance\ChangeWindows;
 use Gravik\Performance\Performer;
-use Gravik\Performance\Timeline;
 use Gravik\Simulation\RenderedBand;
 use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Simulation\SimulatedTake;
@@ -39,7 +39,7 @@ use Symfony\Component\Process\Process;
 /** Prints what was measured beside what is asked for. A benchmark, not a test: nothing fails when the machine is busy. */
 final class Bench extends Command
 {
-    protected $signature = 'gravik:bench {--json} {--jit-is-on : set by the command when it starts itself again with the JIT}';
+    protected $signature = 'gravik:bench {--json} {--jit-with= : set by the command when it starts itself again with the JIT: the recording to be heard}';
 
     protected $description = 'Measure the figures that are asked for: median and worst of 20 after 3 warm-ups';
 
@@ -49,12 +49,13 @@ final class Bench extends Command
 
     public function handle(): int
     {
-        if ($this->option('jit-is-on') !== true) {
+        $recording = $this->option('jit-with');
+        if (! is_string($recording)) {
             return $this->againWithJit();
         }
-        // Hearing comes first, as in a process of its own: the JIT compiles only so much, and then leaves the rest as it is.
-        $hearing = $this->hearing((new Performer())->perform(self::sixtyFourBars()));
-        $rows = [...$this->core(), $hearing, ...$this->http(), ...$this->script()];
+        // Hearing comes first, and its recording is made before, as in a process of its own: the JIT compiles only so much, and then leaves the rest as it is.
+        $hearing = $this->hearing($recording);
+        $rows = [...$this->core(), $hearing, ...(new HearingAccuracy(DemoBreakdowns::all()[0]))->rows(), ...$this->http(), ...$this->script()];
         if ($this->option('json') === true) {
             $this->output->writeln((string) json_encode(['load' => sys_getloadavg(), 'figures' => $rows], JSON_UNESCAPED_UNICODE | JSON_PRETTY_PRINT));
 
@@ -62,18 +63,30 @@ final class Bench extends Command
         }
         $this->output->writeln(sprintf('PHP %s, JIT %s, load %s', PHP_VERSION, ini_get('opcache.jit'), implode(' ', array_map(static fn (float $load): string => number_format($load, 2), sys_getloadavg() ?: []))));
         $this->table(['what', 'median', 'worst', 'asked for'], array_map(static fn (array $row): array => [
-            $row['what'], sprintf('%.1f %s', $row['median'], $row['unit']), $row['worst'] === null ? '' : sprintf('%.1f %s', $row['worst'], $row['unit']), $row['asked'],
+            $row['what'], trim(sprintf('%s %s', self::figure($row['median']), $row['unit'])), $row['worst'] === null ? '' : trim(sprintf('%s %s', self::figure($row['worst']), $row['unit'])), $row['asked'],
         ], $rows));
 
         return self::SUCCESS;
     }
 
+    private static function figure(float $value): string
+    {
+        return sprintf($value < 1 ? '%.3f' : '%.1f', $value);
+    }
+
     private function againWithJit(): int
     {
         $flags = ['-d', 'opcache.enable=1', '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=64M'];
-        $process = new Process([PHP_BINARY, ...$flags, base_path('artisan'), 'gravik:bench', '--jit-is-on', ...($this->option('json') === true ? ['--json'] : [])], base_path(), null, null, null);
+        $recording = (string) tempnam(sys_get_temp_dir(), 'gravik-bench-');
+        $timeline = (new Performer())->perform(self::sixtyFourBars());
+        file_put_contents($recording, (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 8, 0, 1))->play($timeline, 32)))->wav());
+        $process = new Process([PHP_BINARY, ...$flags, base_path('artisan'), 'gravik:bench', '--jit-with='.$recording, ...($this->option('json') === true ? ['--json'] : [])], base_path(), null, null, null);
 
-        return $process->run(fn (string $type, string $text) => $this->output->write($text));
+        try {
+            return $process->run(fn (string $type, string $text) => $this->output->write($text));
+        } finally {
+            unlink($recording);
+        }
     }
 
     /** @return list<array{what: string, median: float, worst: ?float, unit: string, asked: string}> */
@@ -123,15 +136,12 @@ final class Bench extends Command
     }
 
     /** @return array{what: string, median: float, worst: ?float, unit: string, asked: string} */
-    private function hearing(Timeline $timeline): array
+    private function hearing(string $path): array
     {
-        $path = (string) tempnam(sys_get_temp_dir(), 'gravik-bench-');
-        file_put_contents($path, (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 8, 0, 1))->play($timeline, 32)))->wav());
         $source = WavSource::open($path);
         $started = hrtime(true);
         (new StrokeListener())->hear($source);
         $times = round($source->seconds() / ((hrtime(true) - $started) / 1e9), 1);
-        unlink($path);
 
         return ['what' => 'hearing a take of 32 bars, times faster than it plays', 'median' => $times, 'worst' => null, 'unit' => '×', 'asked' => 'over 25 ×'];
     }

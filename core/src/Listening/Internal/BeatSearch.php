@@ -43,7 +43,7 @@ final readonly class BeatSearch
     private const WEIGHED = 4;
 
     /** A tempo around this is the likeliest, by slots a beat; so many octaves away it is unlikely (rules of thumb). */
-    private const USUAL = [1 => 150.0, 2 => 118.0, 3 => 90.0, 4 => 92.0, 6 => 60.0];
+    private const USUAL = [1 => 130.0, 2 => 118.0, 3 => 90.0, 4 => 92.0, 6 => 60.0];
 
     private const USUAL_COMPOUND = [1 => 65.0, 3 => 65.0, 6 => 50.0];
 

@@ -24,6 +24,8 @@ final class Envelopes
 
     private const SLOW_LEAST_RATE = 14000;
 
+    private const DEEP_LEAST_RATE = 1900;
+
     /** @var list<float> mean square of each millisecond below 300 Hz */
     public array $low = [];
 
@@ -37,6 +39,11 @@ final class Envelopes
     private string $slow = '';
 
     public float $slowRate = 0.0;
+
+    /** Its low end at $deepRate, as 32-bit floats: means, which take the highs away. */
+    private string $deep = '';
+
+    public float $deepRate = 0.0;
 
     private ?Series $total = null;
 
@@ -81,8 +88,23 @@ final class Envelopes
      */
     public function slow(float $from, int $count): array
     {
-        $at = (int) round($from * $this->slowRate);
-        $data = substr($this->slow, 4 * max(0, $at), 4 * max(0, $count + min(0, $at)));
+        return self::samples($this->slow, (int) round($from * $this->slowRate), $count);
+    }
+
+    /**
+     * @param float $from seconds
+     *
+     * @return list<float> samples of the low end at $deepRate
+     */
+    public function deep(float $from, int $count): array
+    {
+        return self::samples($this->deep, (int) round($from * $this->deepRate), $count);
+    }
+
+    /** @return list<float> */
+    private static function samples(string $signal, int $at, int $count): array
+    {
+        $data = substr($signal, 4 * max(0, $at), 4 * max(0, $count + min(0, $at)));
         $missing = 4 * $count - strlen($data);
         if ($missing > 0) {
             $data = $at < 0 ? str_repeat("\0", min($missing, -4 * $at)).$data : $data;
@@ -105,6 +127,10 @@ final class Envelopes
         $low = 1 - exp(-2 * M_PI * self::LOW_HZ / $rate);
         $every = max(1, intdiv($rate, self::SLOW_LEAST_RATE));
         $this->slowRate = $rate / $every;
+        $everySlow = max(1, (int) ($this->slowRate / self::DEEP_LEAST_RATE));
+        $this->deepRate = $this->slowRate / $everySlow;
+        $deepSum = 0.0;
+        $deepCount = 0;
         $frame = 0;
         $frameEnd = $rate / self::FRAMES_A_SECOND;
         $n = 0;
@@ -115,6 +141,7 @@ final class Envelopes
         $slowCount = 0;
         foreach ($source->blocks() as $block) {
             $slow = [];
+            $deep = [];
             foreach ($block as $x) {
                 $a1 += $high * ($x - $a1);
                 $y = $x - $a1;
@@ -133,6 +160,12 @@ final class Envelopes
                 $slowSum += $x;
                 if (++$slowCount === $every) {
                     $slow[] = $slowSum / $every;
+                    $deepSum += $slowSum;
+                    if (++$deepCount === $everySlow) {
+                        $deep[] = $deepSum / $everySlow / $every;
+                        $deepSum = 0.0;
+                        $deepCount = 0;
+                    }
                     $slowSum = 0.0;
                     $slowCount = 0;
                 }
@@ -148,6 +181,9 @@ final class Envelopes
             }
             if ($slow !== []) {
                 $this->slow .= pack('g*', ...$slow);
+            }
+            if ($deep !== []) {
+                $this->deep .= pack('g*', ...$deep);
             }
         }
     }

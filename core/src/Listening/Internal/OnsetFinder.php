@@ -14,7 +14,7 @@ namespace Gravik\Listening\Internal;
 final readonly class OnsetFinder
 {
     /** What counts as a whole beginning: this share of what the loud strokes bring anew (see Flux), within limits … */
-    private const SHARE_OF_USUAL = 0.12;
+    private const SHARE_OF_USUAL = 0.18;
 
     private const LEAST_FLUX = 0.09;
 

@@ -81,7 +81,26 @@ final class Spectrum
         $size = $this->size;
         $cosine = $this->cosine;
         $sine = $this->sine;
-        for ($half = 1, $step = $size >> 1; $half < $size; $half <<= 1, $step >>= 1) {
+        // The first round turns nothing, and the second only by a quarter: no products there.
+        for ($i = 0; $i < $size; $i += 4) {
+            $aRe = $re[$i] + $re[$i + 1];
+            $aIm = $im[$i] + $im[$i + 1];
+            $bRe = $re[$i] - $re[$i + 1];
+            $bIm = $im[$i] - $im[$i + 1];
+            $cRe = $re[$i + 2] + $re[$i + 3];
+            $cIm = $im[$i + 2] + $im[$i + 3];
+            $dRe = $re[$i + 2] - $re[$i + 3];
+            $dIm = $im[$i + 2] - $im[$i + 3];
+            $re[$i] = $aRe + $cRe;
+            $im[$i] = $aIm + $cIm;
+            $re[$i + 1] = $bRe + $dIm;
+            $im[$i + 1] = $bIm - $dRe;
+            $re[$i + 2] = $aRe - $cRe;
+            $im[$i + 2] = $aIm - $cIm;
+            $re[$i + 3] = $bRe - $dIm;
+            $im[$i + 3] = $bIm + $dRe;
+        }
+        for ($half = 4, $step = $size >> 3; $half < $size; $half <<= 1, $step >>= 1) {
             for ($start = 0; $start < $size; $start += $half << 1) {
                 for ($i = $start, $end = $start + $half, $turn = 0; $i < $end; $i++, $turn += $step) {
                     $j = $i + $half;

@@ -15,9 +15,6 @@ use Gravik\Strokes\Direction;
  */
 final class SweepReader
 {
-    /** Samples a second that hold the low partials, Hz. */
-    private const LEAST_RATE = 1900.0;
-
     private const LOWEST_HZ = 70.0;
 
     private const HIGHEST_HZ = 500.0;
@@ -51,8 +48,6 @@ final class SweepReader
     /** So many ms an octave, either way, and the direction is told. */
     private const TELLS = 2.0;
 
-    private int $every;
-
     private float $rate;
 
     /** @var list<float> Hann's window */
@@ -63,8 +58,7 @@ final class SweepReader
 
     public function __construct(private Envelopes $envelopes)
     {
-        $this->every = max(1, (int) ($envelopes->slowRate / self::LEAST_RATE));
-        $this->rate = $envelopes->slowRate / $this->every;
+        $this->rate = $envelopes->deepRate;
         $count = (int) round(self::WINDOW * $this->rate);
         $this->window = array_map(static fn (int $i): float => (1 - cos(2 * M_PI * ($i + 0.5) / $count)) / $count, range(0, $count - 1));
         $steps = (int) ceil((self::BEFORE + self::AFTER + self::LATEST) / self::STEP) + 1;
@@ -82,7 +76,7 @@ final class SweepReader
     {
         $end = min($t + self::UNTIL, $next - 0.005);
         $from = $t - self::BEFORE - self::WINDOW;
-        $samples = $this->samples($from, max($end, $t + self::AFTER) + self::WINDOW);
+        $samples = $this->envelopes->deep($from, (int) ((max($end, $t + self::AFTER) + self::WINDOW - $from) * $this->rate));
         $settled = max($t, min($t + self::SETTLED, $end - 0.08));
         if ($end - $settled < self::SHORTEST) {
             return null;
@@ -94,32 +88,6 @@ final class SweepReader
         $slope = self::slope($points);
 
         return abs($slope) < self::TELLS ? null : ($slope > 0 ? Direction::Down : Direction::Up);
-    }
-
-    /**
-     * The low end of the signal, at $rate: means of overlapping stretches, which take the highs away.
-     *
-     * @return list<float>
-     */
-    private function samples(float $from, float $until): array
-    {
-        $every = $this->every;
-        $count = (int) (($until - $from) * $this->rate);
-        $slow = $this->envelopes->slow($from, ($count + 1) * $every);
-        $sums = [];
-        for ($at = 0, $place = 0; $at <= $count; $at++) {
-            $sum = 0.0;
-            for ($i = 0; $i < $every; $i++, $place++) {
-                $sum += $slow[$place];
-            }
-            $sums[] = $sum / $every;
-        }
-        $samples = [];
-        for ($at = 0; $at < $count; $at++) {
-            $samples[] = 0.5 * ($sums[$at] + $sums[$at + 1]);
-        }
-
-        return $samples;
     }
 
     /**
