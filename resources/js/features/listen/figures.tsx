@@ -104,6 +104,9 @@ export function SwingFigure({ reading }: { reading: FeelReading }) {
   )
 }
 
+/** Nobody hears less, cents. */
+const IN_TUNE = 3
+
 /** How far from A = 440 the guitar is tuned, and what lies nearest. */
 export function TuningFigure({ tuning }: { tuning: Hearing['tuning'] }) {
   const toX = (cents: number) => WIDTH / 2 + (cents / 50) * (WIDTH / 2 - 16)
@@ -144,7 +147,7 @@ export function TuningFigure({ tuning }: { tuning: Hearing['tuning'] }) {
         <p className="muted">Too little rings to tell the tuning.</p>
       ) : (
         <>
-          <p className="figure-big">{cents === 0 ? 'In tune' : `${Math.abs(cents)} cents ${cents > 0 ? 'sharp' : 'flat'}`}</p>
+          <p className="figure-big">{Math.abs(cents) <= IN_TUNE ? 'In tune' : `${Math.abs(cents)} cents ${cents > 0 ? 'sharp' : 'flat'}`}</p>
           <p className="muted">
             Nearest: {tuning.near.map(({ name }) => name).join(' or ')}. {Math.abs(cents) >= 12 ? 'Tune to the recording to play along.' : ''}
           </p>
