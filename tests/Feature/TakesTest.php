@@ -151,3 +151,54 @@ it('hears a recording, judges and keeps it without its sound, and says what is w
     $this->actingAs($this->student('Somebody else'));
     $sent(soundOf(0))->assertForbidden();
 });
+
+it('measures the microphone by its own clicks, remembers what it was before, and keeps it apart from the keys', function (): void {
+    $clicks = static function (float $lateMs): string {
+        $samples = array_fill(0, 16 * 4800 + 16000, 0.0);
+        foreach (range(0, 15) as $click) {
+            $at = (int) round((0.5 + 0.3 * $click + $lateMs / 1000) * 16000);
+            for ($i = 0; $i < 400; $i++) {
+                $samples[$at + $i] += 0.6 * sin(2 * M_PI * 1800 * $i / 16000) * exp(-$i / 90);
+            }
+        }
+
+        return Gravik\Formats\WavFile::write([$samples], count($samples), 16000);
+    };
+    $put = fn (string $wav) => $this->actingAs($this->teacher())->call('PUT', '/api/calibrations/mic/recording?first=0.5&every=0.3&count=16', [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $wav);
+
+    $first = $put($clicks(62.0))->assertOk()->json();
+    expect($first['latency_ms'])->toEqualWithDelta(62, 2)->and($first['was_ms'])->toBeNull();
+    $this->getJson('/api/calibrations/keys')->assertJsonPath('calibration', null);
+});
+
+it('says that the clicks were not heard, and keeps nothing', function (): void {
+    $quiet = Gravik\Formats\WavFile::write([array_fill(0, 16000, 0.0)], 16000, 8000);
+    $this->actingAs($this->teacher())->call('PUT', '/api/calibrations/mic/recording?first=0&every=0.6&count=16', [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $quiet)->assertUnprocessable();
+    $this->getJson('/api/calibrations/mic')->assertJsonPath('calibration', null);
+});
+
+it('judges a take by the gate that the teacher set for its stage, and refuses stages that no lesson has', function (): void {
+    $document = Examples::document(['gates' => [['stage' => 2, 'biasMs' => 60, 'spreadMs' => 60, 'swingPoints' => 20, 'missedShare' => 0.5]]], 'xxxx', 1);
+    $id = $this->newId();
+    $this->actingAs($this->teacher())->postJson('/api/breakdowns', ['id' => $id, 'document' => $document, 'sitting' => 'one'])->assertCreated();
+    $take = fn (array $part) => $this->postJson("/api/breakdowns/{$id}/takes", [...['id' => $this->newId(), 'tempo' => 120, 'bars' => 4, 'taps' => array_map(static fn (int $beat): array => ['t' => 0.5 * $beat + 0.04], range(0, 15)), 'latency_ms' => 0], ...$part]);
+
+    expect($take(['stage' => 2])->assertCreated()->json('report.gate'))->toMatchArray(['passed' => true, 'bias_ms' => 60])
+        ->and($take([])->assertCreated()->json())->toMatchArray(['stage' => 8])
+        ->and($take([])->json('report.gate.passed'))->toBeFalse()
+        ->and($take([])->json('strokes.1'))->toBe(0.54)
+        ->and($take([])->json('report.bars.3.ms'))->toEqualWithDelta(40, 0.1);
+    $take(['stage' => 11])->assertUnprocessable();
+});
+
+it('takes a MIDI file as a take, and says what is wrong with one that is cut short', function (): void {
+    $breakdown = Examples::breakdown([], 'x.xcx.xx');
+    $id = $this->newId();
+    $this->actingAs($this->teacher())->postJson('/api/breakdowns', ['id' => $id, 'document' => Examples::document([], 'x.xcx.xx'), 'sitting' => 'one'])->assertCreated();
+    $midi = (new Gravik\Formats\MidiFile())->write($breakdown, (new Gravik\Performance\Performer())->perform($breakdown));
+    $send = fn (string $bytes) => $this->call('POST', "/api/breakdowns/{$id}/recordings?id={$this->newId()}&tempo=120&bars=8", [], [], [], ['CONTENT_TYPE' => 'audio/midi', 'HTTP_ACCEPT' => 'application/json'], $bytes);
+
+    expect($send($midi)->assertCreated()->json('report'))->toMatchArray(['missed' => 0, 'extra' => 0, 'matched' => 12])
+        ->and($send(substr($midi, 0, 200))->assertUnprocessable()->json('message'))->toContain('cut short')
+        ->and(App\Models\Take::query()->count())->toBe(1);
+});

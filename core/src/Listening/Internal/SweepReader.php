@@ -168,7 +168,8 @@ final class SweepReader
         $count = count($re);
         $total = self::scatter($re) + self::scatter($im);
         [$sumRe, $sumIm] = [array_sum($re), array_sum($im)];
-        $best = ['explained' => 0.0, 'ms' => 0.0, 'step' => 0.0];
+        $explained = [];
+        $steps = [];
         for ($at = 0; $at <= $lastAt; $at++) {
             $sum = $squares = $withRe = $withIm = 0.0;
             for ($k = 0; $k < $count; $k++) {
@@ -178,16 +179,22 @@ final class SweepReader
                 $withRe += $shape * $re[$k];
                 $withIm += $shape * $im[$k];
             }
-            $scatter = $squares - $sum * $sum / $count;
-            if ($scatter > 1e-9) {
-                $stepRe = ($withRe - $sum * $sumRe / $count) / $scatter;
-                $stepIm = ($withIm - $sum * $sumIm / $count) / $scatter;
-                $step = $stepRe * $stepRe + $stepIm * $stepIm;
-                $best = $step * $scatter > $best['explained'] ? ['explained' => $step * $scatter, 'ms' => 1000 * (self::EARLIEST + $at * self::STEP), 'step' => $step] : $best;
-            }
+            $scatter = max(1e-9, $squares - $sum * $sum / $count);
+            $stepRe = ($withRe - $sum * $sumRe / $count) / $scatter;
+            $stepIm = ($withIm - $sum * $sumIm / $count) / $scatter;
+            $steps[] = $stepRe * $stepRe + $stepIm * $stepIm;
+            $explained[] = $steps[$at] * $scatter;
         }
+        $best = (int) array_search(max([0.0, ...$explained]), $explained, true);
+        // Between two steps of time the parabola through the best three has its top.
+        $bend = ($explained[$best - 1] ?? $explained[$best]) - 2 * $explained[$best] + ($explained[$best + 1] ?? $explained[$best]);
+        $beside = isset($explained[$best - 1], $explained[$best + 1]) && $bend < 0 ? ($explained[$best - 1] - $explained[$best + 1]) / (2 * $bend) : 0.0;
 
-        return ['octave' => log($hz, 2), 'ms' => $best['ms'], 'weight' => $total > 0 ? sqrt($best['step']) * $best['explained'] / $total / $hz : 0.0];
+        return [
+            'octave' => log($hz, 2),
+            'ms' => 1000 * (self::EARLIEST + ($best + $beside) * self::STEP),
+            'weight' => $total > 0 ? sqrt($steps[$best]) * $explained[$best] / $total / $hz : 0.0,
+        ];
     }
 
     /** @param list<float> $values */

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Listening\AudioSource;
+use Gravik\Listening\Internal\Envelopes;
+use Gravik\Listening\Internal\SweepReader;
+use Gravik\Strokes\Direction;
+
+/** Plain tones, each beginning at its own moment and struck anew a second later, so that the truth needs no guitar. */
+final readonly class Tones implements AudioSource
+{
+    /** @param list<array{float, float, float}> $tones Hz, second it begins, second it is struck anew */
+    public function __construct(private array $tones, private float $noise = 0.0) {}
+
+    public function rate(): int
+    {
+        return 16000;
+    }
+
+    public function blocks(): Generator
+    {
+        $chance = new Random\Randomizer(new Random\Engine\Mt19937(3));
+        $samples = [];
+        for ($i = 0; $i < 2.2 * $this->rate(); $i++) {
+            $t = $i / $this->rate();
+            $value = $this->noise * $chance->getInt(-1000, 1000) / 1000;
+            foreach ($this->tones as [$hz, $begins, $again]) {
+                $since = $t >= $again ? $t - $again : $t - $begins;
+                $value += $since < 0 ? 0.0 : 0.15 * exp(-$since / 1.2) * sin(2 * M_PI * $hz * $since + ($t >= $again ? 1.9 : 0.0));
+            }
+            $samples[] = $value;
+        }
+        yield $samples;
+    }
+}
+
+/**
+ * @param list<float> $hz       from the lowest on
+ * @param float       $sweepMs  from the first to the last; negative: the highest first
+ */
+function swept(array $hz, float $sweepMs, float $noise = 0.0): Envelopes
+{
+    $count = count($hz);
+    $moment = static fn (int $order): float => abs($sweepMs) / 1000 * ($sweepMs >= 0 ? $order : $count - 1 - $order) / max(1, $count - 1);
+
+    return Envelopes::of(new Tones(array_map(static fn (float $tone, int $order): array => [$tone, 0.4 + $moment($order), 1.4 + $moment($order)], $hz, array_keys($hz)), $noise));
+}
+
+const OPEN_E = [82.4, 123.5, 164.8, 207.7, 246.9, 329.6];
+
+it('tells from the order of the strings which way the hand went, from silence and over what still rings', function (float $sweepMs, float $noise): void {
+    $sweeps = new SweepReader(swept(OPEN_E, $sweepMs, $noise));
+    $expected = $sweepMs > 0 ? Direction::Down : Direction::Up;
+
+    expect($sweeps->read(0.4, 1.4))->toBe($expected)
+        ->and($sweeps->read(1.4, 2.1))->toBe($expected);
+})->with([[15.0, 0.0], [25.0, 0.0], [40.0, 0.02], [-15.0, 0.0], [-25.0, 0.0], [-40.0, 0.02]]);
+
+it('does not guess where all strings begin together, where one string sounds, or where there is no time to tell', function (): void {
+    $sweeps = new SweepReader(swept(OPEN_E, 25.0));
+
+    expect((new SweepReader(swept(OPEN_E, 0.0)))->read(0.4, 1.4))->toBeNull()
+        ->and((new SweepReader(swept([196.0], 0.0)))->read(0.4, 1.4))->toBeNull()
+        ->and($sweeps->read(0.4, 0.45))->toBeNull();
+});

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Browser\Support\Page;
+use Tests\Browser\Support\Stage;
+
+afterEach(fn () => Stage::running()->endExtraPages());
+
+/** Taps every beat of every cycle from the moment its count-in ends, as exactly as the page's own clock allows. */
+const LADDER_TAPPER = <<<'JS'
+    const [beats] = arguments
+    window.cyclesTapped = 0
+    let tapping = false
+    setInterval(() => {
+      const count = document.querySelector('.recording-count')?.textContent ?? ''
+      const bpm = Number(document.querySelector('.tempo-field input, input.tempo-field, [aria-label=Tempo]').value)
+      if (tapping || !/^Count-in: 1$/.test(count)) {
+        if (!/Count-in|Bar/.test(count)) tapping = false
+        return
+      }
+      tapping = true
+      window.cyclesTapped++
+      const begin = performance.now() + 60000 / bpm
+      for (let beat = 0; beat < beats; beat++) {
+        setTimeout(() => window.dispatchEvent(new KeyboardEvent('keydown', { key: 'f', bubbles: true })), begin + (beat * 60000) / bpm - performance.now())
+      }
+    }, 10)
+    JS;
+
+function quarters(string $title): Page
+{
+    $page = Stage::running()->teacher()->makeBreakdown($title, '| Dm | A7 |')->station('hand', '.hand-wave .blade');
+    $page->fill('[aria-label="Pattern as it is counted"]', '1 2 3 4'.WebDriverKeys::ENTER)->waitFor(fn (): bool => count($page->all('.wave-row .blade:not(.blade-air)')) === 4, 'the quarters are not taken');
+
+    return $page->station('lock', '.empty');
+}
+
+it('goes up the ladder by itself: each cycle is judged, and the next begins at the tempo that the ladder says', function (): void {
+    $page = quarters('Up the Ladder');
+    $page->keys('p')->element('.stairs');
+    $page->fill('input[aria-label=from]', '150')->fill('input[aria-label=to]', '170')->fill('input[aria-label="bars a cycle"]', '2');
+    $page->script('document.activeElement.blur()');
+    $page->sees('tempos in');
+    $page->script(LADDER_TAPPER, [8]);
+    $page->keys('r')->sees('Next at', 60)->sees('of 1 cycles clean');
+    $page->sees('of 2 cycles clean', 60);
+    $page->keys(WebDriverKeys::ESCAPE)->sees('Go on');
+
+    expect($page->script('return window.cyclesTapped'))->toBeGreaterThanOrEqual(2)
+        ->and(count($page->all('.stairs .cycle-clean, .stairs .cycle-not')))->toBeGreaterThanOrEqual(2);
+    $page->driver->navigate()->refresh();
+    $page->element('.lens');
+    $page->keys('p')->element('.stairs .cycle-clean, .stairs .cycle-not');
+});
+
+it('ends a cycle early without losing it, and lets nobody climb on a day that hurts', function (): void {
+    $page = quarters('Early Out');
+    $page->keys('p')->element('.stairs');
+    $page->script("[...document.querySelectorAll('.wishes label')].find((label) => label.textContent.includes('hurts')).click()");
+    $page->keys('r')->sees('Bar 1 of 4');
+    foreach (range(1, 8) as $tap) {
+        $page->keys('f');
+    }
+    $page->keys(WebDriverKeys::ESCAPE)->sees('0 of 1 cycles clean');
+    expect(count($page->all('.take-list button')))->toBe(1);
+});
+
+it('lets an error be heard: the guitar sounds as early as the report says', function (): void {
+    $page = quarters('Hear It');
+    $page->keys('e')->sees('A simulated student plays your part');
+    $page->keys('2')->element('.errors .lens');
+    expect($page->words('.errors'))->toContain('20 ms early');
+    $page->waitFor(fn (): bool => (bool) $page->script("return document.querySelector('[aria-label=Stop]') !== null"), 'nothing plays');
+    $page->keys('1')->waitFor(fn (): bool => str_contains($page->words('.errors'), 'This locks.'), 'the planned one does not lock');
+    $page->keys(WebDriverKeys::ESCAPE)->element('.empty');
+});
