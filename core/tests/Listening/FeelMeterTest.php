@@ -95,12 +95,12 @@ it('lays strokes on the grid as cheaply as any other way does', function (): voi
         for ($choice = 0; $choice < 2 ** 7; $choice++) {
             $cost = ($choice & 1) === 0 ? 0.0 : 0.6;
             for ($number = 1; $number < 7; $number++) {
-                $apart = (($choice >> $number & 1) - ($choice >> $number - 1 & 1)) * 0.6;
+                $apart = (($choice >> $number & 1) - ($choice >> $number - 1 & 1)) * 0.6 + 0.0;
                 $gap = ($times[$number] - $times[$number - 1]) / 0.5;
                 $prices = [];
                 for ($beats = 0; $beats < 4; $beats++) {
                     $expected = $beats + $apart;
-                    if ($expected > 0.01) {
+                    if ($expected > 0.01 || ($beats === 0 && $apart === 0.0)) {
                         $prices[] = (($gap - $expected) * 0.5) ** 2 / (2 * (2 * 0.012 ** 2 + (0.02 * $expected * 0.5) ** 2));
                     }
                 }

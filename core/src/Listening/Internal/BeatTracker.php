@@ -53,7 +53,8 @@ final readonly class BeatTracker
                 for ($before = 0; $before < $slots; $before++) {
                     $apart = $places[$slot] - $places[$before];
                     $beats = (int) ($gap - $apart + 0.5);
-                    if ($beats + $apart <= 0.01) {
+                    // No stroke goes back; but one too many may stay in the slot of the one before it.
+                    if ($beats + $apart <= 0.01 && ! ($beats === 0 && $slot === $before)) {
                         $beats++;
                     }
                     $expected = $beats + $apart;

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Formats\WavFile;
+use Gravik\Formats\WavSource;
+use Gravik\Listening\FeelMeter;
+use Gravik\Listening\FeelReading;
+use Gravik\Listening\HeardStroke;
+use Gravik\Listening\StrokeListener;
+use Gravik\Listening\Tap;
+use Gravik\Tests\Support\PluckedTake;
+use Gravik\Time\Meter;
+use Gravik\Time\Tempo;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** @return array{list<Tap>, list<Tap>} what was played, and what was heard of it */
+function heardOf(string $method, string $slots, float $bpm, float $share, int $rate, float $room, float $bias = 0.0): array
+{
+    $chance = new Randomizer(new Mt19937(17));
+    $strokes = [];
+    foreach (range(0, 9) as $bar) {
+        foreach (str_split($slots) as $slot => $sign) {
+            if ($sign !== '.') {
+                $beat = 4 * $bar + intdiv($slot, 2) + ($slot % 2 === 1 ? $share : 0.0);
+                $strokes[] = ['t' => 0.7 + $bias + 60 / $bpm * $beat + $chance->getInt(-10, 10) / 1000, 'frets' => [[null, 5, 7, 7, 6, 5], [3, 2, 0, 0, 0, 3]][$bar % 2], 'up' => $slot % 2 === 1,
+                    'sweepMs' => (float) $chance->getInt(8, 28), 'dead' => $sign === 'c', 'level' => $slot % 2 === 1 ? 0.7 : 0.9, 'seconds' => 3.0];
+            }
+        }
+    }
+    $take = new PluckedTake($method, $rate, 23, 1.0);
+    $truth = $take->play($strokes, 0.7 + 40 * 60 / $bpm + 1);
+    $samples = ($room > 0 ? $take->inRoom($room) : $take)->withNoise(0.002)->normalised()->samples;
+    $path = tempnam(sys_get_temp_dir(), 'gravik-feel-') ?: '';
+    file_put_contents($path, WavFile::write([$samples], count($samples), $rate));
+    $heard = (new StrokeListener())->hear(WavSource::open($path));
+    unlink($path);
+
+    return [array_map(static fn (float $t): Tap => new Tap($t), $truth), array_map(static fn (HeardStroke $stroke): Tap => $stroke->asTap(), $heard)];
+}
+
+function measured(array $taps, ?float $bpm = null, ?float $firstBeat = null): FeelReading
+{
+    return (new FeelMeter())->measure($taps, Meter::parse('4/4'), $bpm === null ? null : new Tempo($bpm), $firstBeat);
+}
+
+it('measures of a recording what the same formulas give from its true onsets, in sounds made in other ways than ours', function (string $method, string $slots, float $bpm, float $share, int $rate, float $room): void {
+    [$true, $heard] = heardOf($method, $slots, $bpm, $share, $rate, $room, 0.015);
+    $reading = measured($heard);
+    $known = measured($heard, $bpm, 0.7);
+    $truth = measured($true, $bpm, 0.7);
+
+    expect($reading->tempoBpm)->toEqualWithDelta($bpm, 0.01 * $bpm)
+        ->and($known->tempoBpm)->toEqualWithDelta($truth->tempoBpm, 0.001 * $bpm)
+        ->and($known->swing?->ratio)->toEqualWithDelta($truth->swing?->ratio, 0.13)
+        ->and($known->biasMs)->toEqualWithDelta($truth->biasMs, 10.0)
+        ->and($known->spreadMs)->toEqualWithDelta($truth->spreadMs, 3.5);
+})->with([
+    'delay lines, a shuffle with dead strokes' => ['delay', 'xxcxxxcx', 108.0, 2 / 3, 22050, 0.0],
+    'partials, straight with gaps' => ['partials', 'x.xx.xxx', 96.0, 0.5, 22050, 0.0],
+    'partials in a room, light swing' => ['partials', 'xxxxxxxx', 118.0, 0.6, 44100, 0.4],
+    'modulated, telephone' => ['modulated', 'x.xcx.xx', 126.0, 0.64, 8000, 0.0],
+]);
+
+it('measures the same wherever the take begins, and half the tempo where it is played half as fast', function (): void {
+    [, $heard] = heardOf('delay', 'xxcxxxcx', 124, 0.62, 22050, 0.0);
+    $later = array_map(static fn (Tap $tap): Tap => new Tap($tap->t + 41.7), $heard);
+    $slower = array_map(static fn (Tap $tap): Tap => new Tap(1.4 * $tap->t), $heard);
+
+    expect(measured($later)->tempoBpm)->toEqualWithDelta(measured($heard)->tempoBpm, 1e-6)
+        ->and(measured($later)->firstBeat)->toEqualWithDelta(measured($heard)->firstBeat + 41.7, 1e-6)
+        ->and(measured($slower)->tempoBpm)->toEqualWithDelta(measured($heard)->tempoBpm / 1.4, 0.01)
+        ->and(measured($slower)->swing?->ratio)->toEqualWithDelta(measured($heard)->swing?->ratio, 1e-6);
+});
+
+it('keeps its tempo when strokes are struck out or put in by hand', function (): void {
+    [, $heard] = heardOf('delay', 'xxxxxxxx', 110, 0.66, 22050, 0.0);
+    $fewer = array_values(array_filter($heard, static fn (Tap $tap, int $number): bool => $number % 7 !== 3, ARRAY_FILTER_USE_BOTH));
+    $more = [...$heard, new Tap($heard[10]->t + 0.11), new Tap($heard[30]->t + 0.07)];
+    usort($more, static fn (Tap $a, Tap $b): int => $a->t <=> $b->t);
+
+    expect(measured($fewer)->tempoBpm)->toEqualWithDelta(110, 0.3)
+        ->and(measured($more)->tempoBpm)->toEqualWithDelta(110, 0.3);
+});
