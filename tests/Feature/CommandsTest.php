@@ -39,6 +39,8 @@ it('answers in JSON with the fields that are promised', function (array $words, 
     'path' => [['gravik:path', 'Cm6 | A♭7 | Fm7 B♭9', '--key=Cm', '--role=with-bass'], ['cost', 'candidates', 'voicings', 'moves']],
     'strokes' => [['gravik:strokes', '--slots=x.xx.xxx', '--meter=4/4', '--grid=2', '--tempo=120', '--swing=2'], ['strokes', 'air', 'warnings', 'density', 'syncopation', 'strokes_a_second']],
     'timeline' => [['gravik:timeline', 'FILE'], ['tempo', 'events']],
+    'ladder' => [['gravik:ladder', '--start=72', '--goal=132', '--minutes=9'], ['steps', 'minutes', 'fits', 'goal']],
+    'ladder by ramp' => [['gravik:ladder', '--start=90', '--goal=120', '--minutes=4', '--mode=ramp', '--bars=2', '--meter=3/4'], ['steps', 'minutes', 'fits', 'goal']],
 ]);
 
 it('writes a voicing with its frets, fingers, degrees and what surrounds them', function (): void {
@@ -133,7 +135,9 @@ it('writes the form as sound, as long as it lasts', function (): void {
 });
 
 it('stops with status 2 and one line that says what to do', function (array $words, string $message): void {
-    [$status, $out, $error] = artisan(...array_map(static fn (string $word): string => str_replace('FILE', breakdownFile(), $word), $words));
+    $taps = tempnam(sys_get_temp_dir(), 'taps') ?: '';
+    file_put_contents($taps, json_encode(range(0, 12)));
+    [$status, $out, $error] = artisan(...array_map(static fn (string $word): string => str_replace(['FILE', 'TAPS'], [breakdownFile(), $taps], $word), $words));
 
     expect([$status, $out])->toBe([2, ''])->and($error)->toContain($message)->not->toContain('Exception')->and(substr_count(trim($error), "\n"))->toBe(0);
 })->with([
@@ -164,6 +168,13 @@ it('stops with status 2 and one line that says what to do', function (array $wor
     'nothing to plan' => [['gravik:strokes'], 'Give a breakdown file, or a pattern'],
     'a file that is not there' => [['gravik:timeline', 'nowhere.gravik.json'], 'There is no file'],
     'a file that is no breakdown' => [['gravik:timeline', 'composer.json'], 'is not a breakdown'],
+    'a ladder without minutes' => [['gravik:ladder', '--start=72', '--goal=132'], 'needs --start and --goal'],
+    'a ladder that goes down' => [['gravik:ladder', '--start=132', '--goal=72', '--minutes=9'], 'A ladder goes up'],
+    'a ladder of another kind' => [['gravik:ladder', '--start=72', '--goal=132', '--minutes=9', '--mode=rocket'], 'choose gated, ramp or bursts'],
+    'a step nobody feels' => [['gravik:ladder', '--start=72', '--goal=132', '--minutes=9', '--step=1'], 'give 3 to 8'],
+    'a recording that is not there' => [['gravik:listen', 'nowhere.wav'], 'There is no file'],
+    'a recording that is none' => [['gravik:listen', 'composer.json'], 'This is no take'],
+    'a meter that is none' => [['gravik:listen', 'TAPS', '--meter=4/3'], '4/3'],
     'a take without a plan' => [['gravik:lock', 'composer.json'], '--plan=FILE'],
     'a take that is none' => [['gravik:lock', 'composer.json', '--plan=FILE'], 'This is no take'],
     'a format nobody writes' => [['gravik:export', 'FILE', '--format=mp3', '-o', '/tmp/x.mp3'], 'midi, wav, json'],

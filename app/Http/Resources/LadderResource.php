@@ -8,7 +8,7 @@ use Gravik\Lesson\Ladder;
 use Gravik\Lesson\LadderStep;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'Ladder', required: ['steps', 'minutes', 'fits', 'goal', 'raised'], properties: [
+#[OA\Schema(schema: 'Ladder', required: ['steps', 'minutes', 'fits', 'goal'], properties: [
     new OA\Property(property: 'steps', type: 'array', items: new OA\Items(required: ['bpm', 'bars', 'cycles', 'seconds'], properties: [
         new OA\Property(property: 'bpm', type: 'integer'),
         new OA\Property(property: 'bars', type: 'integer'),
@@ -18,14 +18,10 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'minutes', type: 'number'),
     new OA\Property(property: 'fits', type: 'boolean'),
     new OA\Property(property: 'goal', description: 'reached in the minutes given', type: 'integer'),
-    new OA\Property(property: 'raised', description: 'for the next time, when this one has become easy', type: 'object', required: ['start', 'goal'], properties: [
-        new OA\Property(property: 'start', type: 'integer'),
-        new OA\Property(property: 'goal', type: 'integer'),
-    ]),
 ])]
 final class LadderResource
 {
-    /** @return array{steps: list<array{bpm: int, bars: int, cycles: int, seconds: float}>, minutes: float, fits: bool, goal: int, raised: array{start: int, goal: int}} */
+    /** @return array{steps: list<array{bpm: int, bars: int, cycles: int, seconds: float}>, minutes: float, fits: bool, goal: int} */
     public static function of(Ladder $ladder): array
     {
         return [
@@ -33,7 +29,6 @@ final class LadderResource
             'minutes' => round($ladder->minutes(), 2),
             'fits' => $ladder->fits,
             'goal' => $ladder->goal,
-            'raised' => array_combine(['start', 'goal'], $ladder->raised()),
         ];
     }
 }

@@ -25,11 +25,17 @@ final class PlanLadder extends Controller
         new OA\Property(property: 'meter', type: 'string'),
         new OA\Property(property: 'clean', description: 'the cycles played so far', type: 'array', items: new OA\Items(type: 'boolean')),
         new OA\Property(property: 'hurts', description: 'on a day with pain nobody climbs', type: 'boolean'),
-    ])), responses: [new OA\Response(response: 200, description: 'planned', content: new OA\JsonContent(allOf: [new OA\Schema(ref: '#/components/schemas/Ladder'), new OA\Schema(required: ['at'], properties: [new OA\Property(property: 'at', description: 'index of the step that comes next', type: 'integer')])]))])]
+    ])), responses: [new OA\Response(response: 200, description: 'planned', content: new OA\JsonContent(allOf: [new OA\Schema(ref: '#/components/schemas/Ladder'), new OA\Schema(required: ['at', 'raised'], properties: [
+        new OA\Property(property: 'at', description: 'index of the step that comes next', type: 'integer'),
+        new OA\Property(property: 'raised', description: 'for the next time, when this one has become easy', type: 'object', required: ['start', 'goal'], properties: [
+            new OA\Property(property: 'start', type: 'integer'),
+            new OA\Property(property: 'goal', type: 'integer'),
+        ]),
+    ])]))])]
     public function __invoke(LadderRequest $request, LadderPlanner $planner): JsonResponse
     {
         $ladder = $planner->plan($request->start(), $request->goal(), $request->float('minutes'), $request->meter(), $request->mode(), $request->has('step') ? $request->float('step') : self::USUAL_STEP, $request->integer('bars'));
 
-        return new JsonResponse(LadderResource::of($ladder) + ['at' => $ladder->stepAfter($request->clean(), ! $request->boolean('hurts'))]);
+        return new JsonResponse(LadderResource::of($ladder) + ['raised' => array_combine(['start', 'goal'], $ladder->raised()), 'at' => $ladder->stepAfter($request->clean(), ! $request->boolean('hurts'))]);
     }
 }

@@ -5,7 +5,7 @@ import { BarDrift } from '../BarDrift'
 import { LadderStairs } from './LadderStairs'
 import { Pulse } from './Pulse'
 
-const frame = vi.hoisted(() => ({ draw: () => undefined as void, elapsed: 0 }))
+const frame = vi.hoisted(() => ({ draw: (): void => undefined, elapsed: 0 }))
 vi.mock('../../../audio/useBandFrames', () => ({ useBandFrames: (draw: () => void) => void (frame.draw = draw) }))
 vi.mock('../../../audio/band', async () => {
   const silent = await import('../../../testing/silentBand')
