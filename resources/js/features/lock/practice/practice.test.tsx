@@ -113,3 +113,37 @@ it('keeps settings and cycles over a reload', () => {
   writeSession('b3', { settings: { ...session.settings, goal: 140 }, cycles: [cycle(true)] })
   expect(readSession('b3', 100)).toMatchObject({ settings: { start: 60, goal: 140 }, cycles: [{ clean: true }] })
 })
+
+it('offers to raise start and goal together once the goal is clean, and begins the new ladder from its foot', async () => {
+  writeSession('b1', { settings: { ...readSession('b1', 120).settings, start: 120, goal: 126 }, cycles: [{ take: 't1', bpm: 126, clean: true, seconds: 8 }] })
+  room()
+  fireEvent.click(await screen.findByText('Easy: 126 to 132'))
+  await waitFor(() => expect(callsTo('POST compute/ladder').at(-1)).toMatchObject({ start: 126, goal: 132, clean: [] }))
+  expect(readSession('b1', 120)).toMatchObject({ settings: { start: 126, goal: 132 }, cycles: [] })
+})
+
+it('says how far the minutes carry when they are too few', async () => {
+  serve({ 'POST compute/ladder': { ...ladder({ clean: [] }), fits: false, goal: 111 } })
+  room()
+  expect(await screen.findByText(/9 minutes carry to 111, not to 120/)).toBeTruthy()
+})
+
+it('says what is wrong with a ladder that goes down, and does not start it', async () => {
+  serve({ 'POST compute/ladder': [422, { message: 'A ladder goes up: its goal, 60, lies below its start, 72.' }] })
+  room()
+  expect((await screen.findByRole('alert')).textContent).toContain('A ladder goes up')
+  expect((screen.getByRole('button', { name: /Start the ladder/ }) as HTMLButtonElement).disabled).toBe(true)
+})
+
+it('waits with a question until it is answered, and goes on when the hands are loose', async () => {
+  writeSession('b1', { settings: { ...readSession('b1', 120).settings, minutes: 90 }, cycles: Array.from({ length: 5 }, (_, number) => ({ take: `t${number}`, bpm: 120, clean: false, seconds: 8 })) })
+  room()
+  await screen.findByText(/0 of 5 cycles clean/)
+  key('r')
+  await playCycle()
+  expect(await screen.findByText(/Is the pick held lightly/)).toBeTruthy()
+  expect(screen.queryByText(/counts in by itself/)).toBeNull()
+  const before = vi.mocked(band.start).mock.calls.length
+  key('Enter')
+  await waitFor(() => expect(vi.mocked(band.start).mock.calls.length).toBe(before + 1))
+})
