@@ -85,3 +85,21 @@ it('climbs after two clean cycles in a row, drops after two that are not, and st
 it('refuses what is no ladder', function (float $start, float $goal, float $minutes, float $step, int $bars, string $says): void {
     expect(fn () => ladder($start, $goal, $minutes, LadderMode::Gated, $step, $bars))->toThrow(LessonException::class, $says);
 })->with([[100, 90, 5, 5, 4, 'goes up'], [80, 90, 0, 5, 4, 'minutes'], [80, 90, 5, 20, 4, 'step'], [80, 90, 5, 5, 0, 'bars'], [40, 90, 1, 5, 64, 'over before']]);
+
+it('raises start and goal together by one step, for the next time', function (): void {
+    expect(ladder(80, 120, 20)->raised())->toBe([84, 126])
+        ->and(ladder(60, 180, 3)->raised()[1])->toBe((int) round(1.05 * ladder(60, 180, 3)->goal));
+});
+
+it('follows every cycle with the next on a ramp, and stays on its slow tempo on a day that hurts', function (): void {
+    $ramp = ladder(90, 120, 4, LadderMode::Ramp);
+
+    expect($ramp->stepAfter([]))->toBe(0)
+        ->and($ramp->stepAfter([false, true, false]))->toBe(3)
+        ->and($ramp->stepAfter(array_fill(0, 200, false)))->toBe(count($ramp->steps) - 1)
+        ->and($ramp->stepAfter([true, true], false))->toBe(0);
+});
+
+it('has one step where start and goal are one', function (): void {
+    expect(tempos(ladder(100, 100, 5)))->toBe([100])->and(ladder(100, 100, 5)->fits)->toBeTrue();
+});
