@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { band } from './band'
+import { LiveEar, type LiveStroke } from './liveEar'
 import { NoMicrophone, openMicrophone, type Microphone } from './microphone'
 import { wavOf } from './wav'
 
@@ -7,6 +8,8 @@ export type Listening = {
   status: 'idle' | 'opening' | 'listening'
   /** loudness of the last moment, 0 to 1 */
   level: () => number
+  /** strokes heard so far, seconds from bar 1 beat 1 as the device reports them */
+  heard: LiveStroke[]
   start: (take: { bars: number; clickOnly?: 'every beat' | 'as set' }) => Promise<void>
   stop: () => void
 }
@@ -19,6 +22,8 @@ export function useMicrophone(onTake: (sound: Blob, firstBeat: number) => void, 
   const [status, setStatus] = useState<Listening['status']>('idle')
   const taking = useRef<{ microphone: Microphone; blocks: Float32Array[]; since: number | null; ended: boolean } | null>(null)
   const loudness = useRef(0)
+  const [heard, setHeard] = useState<LiveStroke[]>([])
+  const ear = useRef<LiveEar | null>(null)
   const handlers = useRef({ onTake, onProblem })
   useEffect(() => {
     handlers.current = { onTake, onProblem }
@@ -59,6 +64,7 @@ export function useMicrophone(onTake: (sound: Blob, firstBeat: number) => void, 
             take.since ??= since
             take.blocks.push(samples)
             loudness.current = samples.reduce((most, sample) => Math.max(most, Math.abs(sample)), 0)
+            if (band.snapshot().status === 'playing') void ear.current?.listen(take.blocks, take.since)
           },
           () => {
             handlers.current.onProblem('The microphone went away. What was recorded until then is judged.')
@@ -66,6 +72,8 @@ export function useMicrophone(onTake: (sound: Blob, firstBeat: number) => void, 
           },
         )
         taking.current = { microphone, blocks, since: null, ended: false }
+        setHeard([])
+        ear.current = new LiveEar(microphone.rate, (strokes) => setHeard(strokes.map((stroke) => ({ ...stroke, t: stroke.t - band.startedAt })).filter((stroke) => stroke.t > -0.25)))
         setStatus('listening')
         await band.start({ fromBar: 0, bars, ...(clickOnly === undefined ? {} : { clickOnly }), onEnd: finish })
         if (!band.playing) finish()
@@ -93,5 +101,5 @@ export function useMicrophone(onTake: (sound: Blob, firstBeat: number) => void, 
     [],
   )
 
-  return { status, level: () => loudness.current, start, stop }
+  return { status, level: () => loudness.current, heard, start, stop }
 }

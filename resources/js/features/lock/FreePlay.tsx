@@ -69,7 +69,7 @@ export function FreePlay({ onClose }: { onClose: () => void }) {
         </>
       ) : (
         <>
-          <MicRoom level={microphone.level} bars={bars} />
+          <MicRoom microphone={microphone} bars={bars} hideBeats />
           <div className="button-row">
             <Button danger onClick={microphone.stop}>
               Stop <kbd>Esc</kbd>

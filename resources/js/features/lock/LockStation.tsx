@@ -125,7 +125,7 @@ export default function LockStation() {
         ) : recorder.status !== 'idle' ? (
           <TapPads recorder={recorder} bars={bars} />
         ) : microphone.status !== 'idle' ? (
-          <MicRoom level={microphone.level} bars={bars} />
+          <MicRoom microphone={microphone} bars={bars} lateMs={judge.byMicrophone?.latency_ms} />
         ) : shown === null ? (
           <div className="empty">
             <h2>No takes yet</h2>

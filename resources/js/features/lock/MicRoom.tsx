@@ -1,9 +1,12 @@
 import { useRef } from 'react'
 import { band } from '../../audio/band'
+import type { Listening } from '../../audio/useMicrophone'
 import { useBandFrames } from '../../audio/useBandFrames'
+import { LiveStrip } from './LiveStrip'
 
-/** While the microphone listens: the count, and how loud the guitar comes in. The judgement comes afterwards. */
-export function MicRoom({ level, bars, hideBeats = false }: { level: () => number; bars: number; hideBeats?: boolean }) {
+/** While the microphone listens: the count, how loud the guitar comes in, and what is heard of it a moment later. The judgement comes afterwards. */
+export function MicRoom({ microphone, bars, lateMs = 0, hideBeats = false }: { microphone: Listening; bars: number; /** the device's delay, ms */ lateMs?: number; hideBeats?: boolean }) {
+  const { level, heard } = microphone
   const count = useRef<HTMLParagraphElement>(null)
   const bar = useRef<HTMLElement>(null)
   useBandFrames(() => {
@@ -18,6 +21,7 @@ export function MicRoom({ level, bars, hideBeats = false }: { level: () => numbe
       <div className="mic-level" role="img" aria-label="Level of the microphone">
         <b ref={bar} />
       </div>
+      {!hideBeats && <LiveStrip strokes={heard.map((stroke) => ({ ...stroke, t: stroke.t - lateMs / 1000 }))} />}
       <p className="muted">Play along. Headphones keep the band out of the microphone: what it hears of drums and bass counts as yours. The sound stays in this browser.</p>
     </div>
   )

@@ -54,7 +54,7 @@ export function PracticeRoom({ judge, onClose, onShow }: { judge: ReturnType<typ
       {playing ? (
         <>
           <Pulse beats={swingBeats(settings, tempo)} hideBeats={settings.hideBeats} beatsABar={timeline?.beats_a_bar ?? 4} />
-          {settings.input === 'keys' ? <TapPads recorder={practice.recorder} bars={step?.bars ?? settings.bars} hideBeats={settings.hideBeats} /> : <MicRoom level={practice.microphone.level} bars={step?.bars ?? settings.bars} hideBeats={settings.hideBeats} />}
+          {settings.input === 'keys' ? <TapPads recorder={practice.recorder} bars={step?.bars ?? settings.bars} hideBeats={settings.hideBeats} /> : <MicRoom microphone={practice.microphone} bars={step?.bars ?? settings.bars} lateMs={judge.byMicrophone?.latency_ms} hideBeats={settings.hideBeats} />}
         </>
       ) : (
         <>

@@ -1,0 +1,43 @@
+import { useBench } from '../bench/benchContext'
+
+const WIDTH = 880
+const HEIGHT = 150
+
+export type LiveStroke = { t: number; key?: 'down' | 'up' | null }
+
+/** A mark pointing the way the hand went, or a plain one where that is not known. */
+const mark = (x: number, key: LiveStroke['key']): string => (key === 'down' ? `M${x} 128l-7 -34h14z` : key === 'up' ? `M${x} 94l-7 34h14z` : `M${x - 3} 94h6v34h-6z`)
+
+/** The bar that is sounding: planned strokes of the core's plan, and yours where they fell. */
+export function LiveStrip({ strokes }: { strokes: LiveStroke[] }) {
+  const { timeline } = useBench()
+  if (timeline === undefined) return null
+  const barSeconds = timeline.beat_seconds * timeline.beats_a_bar
+  const last = strokes.at(-1)
+  const bar = last === undefined ? 0 : Math.max(0, Math.floor((last.t + 0.25 * timeline.beat_seconds) / barSeconds))
+  const start = bar * barSeconds
+  const toX = (t: number) => 84 + ((t - start) / barSeconds) * (WIDTH - 114)
+  const planned = timeline.strokes.filter((stroke) => stroke.bar === bar % timeline.bars)
+  const formStart = (bar % timeline.bars) * barSeconds
+  return (
+    <svg className="live-strip" viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label="Your strokes against the plan">
+      {Array.from({ length: timeline.beats_a_bar + 1 }, (_, beat) => (
+        <line key={beat} x1={toX(start + beat * timeline.beat_seconds)} x2={toX(start + beat * timeline.beat_seconds)} y1={10} y2={HEIGHT - 10} className="fret" />
+      ))}
+      {planned.map((stroke) => (
+        <rect key={stroke.t} x={toX(stroke.t - formStart + start) - 3} y={26} width={6} height={44} className={`plan-mark ${stroke.kind}`} />
+      ))}
+      {strokes
+        .filter((stroke) => stroke.t >= start - 0.2 && stroke.t < start + barSeconds)
+        .map((stroke, index) => (
+          <path key={index} d={mark(toX(stroke.t), stroke.key)} className="tap-mark" />
+        ))}
+      <text x={34} y={52} className="fret-number">
+        bar {bar + 1}
+      </text>
+      <text x={34} y={115} className="fret-number">
+        you
+      </text>
+    </svg>
+  )
+}
