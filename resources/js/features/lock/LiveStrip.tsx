@@ -8,13 +8,17 @@ export type LiveStroke = { t: number; key?: 'down' | 'up' | null }
 /** A mark pointing the way the hand went, or a plain one where that is not known. */
 const mark = (x: number, key: LiveStroke['key']): string => (key === 'down' ? `M${x} 128l-7 -34h14z` : key === 'up' ? `M${x} 94l-7 34h14z` : `M${x - 3} 94h6v34h-6z`)
 
-/** The bar that is sounding: planned strokes of the core's plan, and yours where they fell. */
-export function LiveStrip({ strokes }: { strokes: LiveStroke[] }) {
+/**
+ * The bar of the last stroke: planned strokes of the core's plan, and yours where they fell.
+ *
+ * @param behind bars by which it stays behind, where strokes come in late and a few at a time
+ */
+export function LiveStrip({ strokes, behind = 0 }: { strokes: LiveStroke[]; behind?: number }) {
   const { timeline } = useBench()
   if (timeline === undefined) return null
   const barSeconds = timeline.beat_seconds * timeline.beats_a_bar
   const last = strokes.at(-1)
-  const bar = last === undefined ? 0 : Math.max(0, Math.floor((last.t + 0.25 * timeline.beat_seconds) / barSeconds))
+  const bar = last === undefined ? 0 : Math.max(0, Math.floor((last.t + 0.25 * timeline.beat_seconds) / barSeconds - behind))
   const start = bar * barSeconds
   const toX = (t: number) => 84 + ((t - start) / barSeconds) * (WIDTH - 114)
   const planned = timeline.strokes.filter((stroke) => stroke.bar === bar % timeline.bars)
@@ -28,7 +32,7 @@ export function LiveStrip({ strokes }: { strokes: LiveStroke[] }) {
         <rect key={stroke.t} x={toX(stroke.t - formStart + start) - 3} y={26} width={6} height={44} className={`plan-mark ${stroke.kind}`} />
       ))}
       {strokes
-        .filter((stroke) => stroke.t >= start - 0.2 && stroke.t < start + barSeconds)
+        .filter((stroke) => stroke.t >= start - 0.1 && stroke.t < start + barSeconds)
         .map((stroke, index) => (
           <path key={index} d={mark(toX(stroke.t), stroke.key)} className="tap-mark" />
         ))}

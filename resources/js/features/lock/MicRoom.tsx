@@ -21,7 +21,7 @@ export function MicRoom({ microphone, bars, lateMs = 0, hideBeats = false }: { m
       <div className="mic-level" role="img" aria-label="Level of the microphone">
         <b ref={bar} />
       </div>
-      {!hideBeats && <LiveStrip strokes={heard.map((stroke) => ({ ...stroke, t: stroke.t - lateMs / 1000 }))} />}
+      {!hideBeats && <LiveStrip strokes={heard.map((stroke) => ({ ...stroke, t: stroke.t - lateMs / 1000 }))} behind={0.5} />}
       <p className="muted">Play along. Headphones keep the band out of the microphone: what it hears of drums and bass counts as yours. The sound stays in this browser.</p>
     </div>
   )
