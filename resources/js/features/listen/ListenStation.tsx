@@ -2,6 +2,7 @@ import { App, Button } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import { useFeelReading } from '../../api/queries'
 import type { FeelReading, HeardStroke } from '../../api/types'
+import { FilePicker } from '../../ui/FilePicker'
 import { useKeys } from '../../ui/keys'
 import { useBench, useDocument } from '../bench/benchContext'
 import { counted, listenedTo, placesOf, withNewStroke, withStroke, type Listened, type ListenedStroke } from './listened'
@@ -118,18 +119,7 @@ export default function ListenStation() {
               Open a recording <kbd className="on-ink">O</kbd>
             </Button>
           </div>
-          <input
-            ref={file}
-            type="file"
-            hidden
-            aria-label="A recording"
-            accept="audio/*,.wav,.mid,.midi"
-            onChange={(event) => {
-              const picked = event.target.files?.[0]
-              event.target.value = ''
-              if (picked !== undefined) void open(picked.name, picked)
-            }}
-          />
+          <FilePicker field={file} label="A recording" accept="audio/*,.wav,.mid,.midi" onFile={(picked) => void open(picked.name, picked)} />
         </div>
         {sheet === 'taps' ? (
           <TapAlong

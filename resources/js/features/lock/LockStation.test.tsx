@@ -138,6 +138,10 @@ it('sends an uploaded recording whole, leaves its first beat to the core, and sa
   answersRecordings([422, { message: 'This recording is silent.' }])
   choose()
   await screen.findByText('This recording is silent.')
+  answersRecordings([201, take('t3', 3)])
+  fireEvent.click(await screen.findByText('Hear it again'))
+  await waitFor(() => expect(recordings().at(-1)).toMatchObject({ size: 4, bars: '8' }))
+  await waitFor(() => expect(screen.queryByText(/could not be heard/)).toBeNull())
 })
 
 it('records the microphone until the bars are over, and says where its first beat lies', async () => {

@@ -4,6 +4,7 @@ import { useTakes } from '../../api/queries'
 import type { Take } from '../../api/types'
 import { useMicrophone } from '../../audio/useMicrophone'
 import { useRecorder } from '../../audio/useRecorder'
+import { FilePicker } from '../../ui/FilePicker'
 import { useKeys } from '../../ui/keys'
 import { ago } from '../../ui/words'
 import { useBench } from '../bench/benchContext'
@@ -95,18 +96,7 @@ export default function LockStation() {
               )}
             </div>
           )}
-          <input
-            ref={upload}
-            type="file"
-            accept=".wav,.mid,.midi,audio/wav,audio/midi"
-            hidden
-            aria-label="A recording"
-            onChange={(event) => {
-              const file = event.target.files?.[0]
-              event.target.value = ''
-              if (file !== undefined) void judge.sound({ wav: new Blob([file], { type: /\.midi?$/i.test(file.name) ? 'audio/midi' : 'audio/wav' }), firstBeat: null, bars, tempo }).then(show)
-            }}
-          />
+          <FilePicker field={upload} label="A recording" accept=".wav,.mid,.midi,audio/wav,audio/midi" onFile={(file) => void judge.sound({ wav: new Blob([file], { type: /\.midi?$/i.test(file.name) ? 'audio/midi' : 'audio/wav' }), firstBeat: null, bars, tempo }).then(show)} />
         </div>
         {!canRecord && timeline !== undefined && <p className="finding finding-swing">There is nothing to play along to yet. Type a chord line in Chart and set strokes in Hand.</p>}
         {sheet === 'practice' ? (
@@ -145,6 +135,14 @@ export default function LockStation() {
             Your last take is not judged yet. It is kept here.{' '}
             <Button size="small" onClick={() => judge.unsent !== null && void judge.taps(judge.unsent.take, judge.unsent.id).then(show)}>
               Judge it now
+            </Button>
+          </p>
+        )}
+        {judge.unheard !== null && !busy && (
+          <p className="finding finding-off">
+            Your last recording could not be heard. It is kept here until the page is left.{' '}
+            <Button size="small" onClick={() => judge.unheard !== null && void judge.sound(judge.unheard).then(show)}>
+              Hear it again
             </Button>
           </p>
         )}

@@ -22,6 +22,7 @@ export function useJudge(stage: number) {
   const byKey = useCalibration(deviceId('keys')).data?.calibration ?? null
   const byMicrophone = useCalibration(deviceId('microphone')).data?.calibration ?? null
   const [hearing, setHearing] = useState(false)
+  const [unheard, setUnheard] = useState<Sound | null>(null)
   const [unsent, setUnsent] = useState<{ id: string; take: Recorded } | null>(null)
 
   const kept = async (take: Take) => {
@@ -40,22 +41,24 @@ export function useJudge(stage: number) {
       return null
     }
   }
-  const sound = async ({ wav, bars, tempo, firstBeat }: Sound): Promise<Take | null> => {
+  const sound = async (recorded: Sound): Promise<Take | null> => {
+    const { wav, bars, tempo, firstBeat } = recorded
+    setUnheard(recorded)
     setHearing(true)
     const takeId = ulid().toLowerCase()
     try {
       if (mine) await store.saveNow()
       const what = new URLSearchParams({ id: takeId, tempo: String(tempo), bars: String(bars), stage: String(stage), ...(firstBeat === null ? {} : { first_beat: firstBeat.toFixed(5) }), ...(byMicrophone === null || firstBeat === null ? {} : { latency_ms: String(byMicrophone.latency_ms) }) })
       const judged = await call<Take>('POST', `breakdowns/${id}/recordings?${what}`, wav)
+      setUnheard(null)
       if (wav.type !== 'audio/midi') await keepSound(takeId, { wav, firstBeat: (firstBeat ?? 0) + (byMicrophone?.latency_ms ?? 0) / 1000 })
       return await kept(judged)
     } catch (problem) {
-      if (wav.type !== 'audio/midi') await keepSound(`unheard-${id}`, { wav, firstBeat: firstBeat ?? 0 })
       void message.error(problem instanceof Error ? problem.message : 'The recording could not be heard. Try again.', 8)
       return null
     } finally {
       setHearing(false)
     }
   }
-  return { taps, sound, hearing, unsent, byKey, byMicrophone }
+  return { taps, sound, hearing, unsent, unheard: hearing ? null : unheard, byKey, byMicrophone }
 }

@@ -1,6 +1,7 @@
 import { App, Button } from 'antd'
 import { useRef, useState } from 'react'
 import type { BreakdownDocument } from '../../api/types'
+import { FilePicker } from '../../ui/FilePicker'
 import { putOnShelf } from '../bench/keeper'
 
 const LARGEST = 5 * 1024 * 1024
@@ -33,18 +34,7 @@ export function ImportButton({ onImported }: { onImported: (id: string) => void 
       <Button loading={busy} onClick={() => field.current?.click()}>
         Import
       </Button>
-      <input
-        ref={field}
-        type="file"
-        accept=".json,application/json"
-        hidden
-        aria-label="Breakdown file"
-        onChange={(event) => {
-          const file = event.target.files?.[0]
-          event.target.value = ''
-          if (file !== undefined) void take(file)
-        }}
-      />
+      <FilePicker field={field} label="Breakdown file" accept=".json,application/json" onFile={(file) => void take(file)} />
     </>
   )
 }

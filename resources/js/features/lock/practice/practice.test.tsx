@@ -31,7 +31,7 @@ const ladder = (body: unknown) => {
 }
 const cycle = (clean: boolean, seconds = 60): Cycle => ({ take: `t${Math.random()}`, bpm: 120, clean, seconds })
 
-const judge = { taps: vi.fn(), sound: vi.fn(), hearing: false, unsent: null, byKey: null, byMicrophone: null }
+const judge = { taps: vi.fn(), sound: vi.fn(), hearing: false, unsent: null, unheard: null, byKey: null, byMicrophone: null }
 
 beforeEach(() => {
   localStorage.clear()
