@@ -72,7 +72,7 @@ final readonly class Ear
         $onsets = [];
         $recent = [];
         foreach ($this->blocks() as [$time, $peak]) {
-            if ($peak > $threshold && $peak > self::ABOVE * max(0.0, ...$recent) && ($onsets === [] || $time - $onsets[count($onsets) - 1] > $apart)) {
+            if ($peak > $threshold && $peak > self::ABOVE * max([0.0, ...$recent]) && ($onsets === [] || $time - $onsets[count($onsets) - 1] > $apart)) {
                 $onsets[] = $time;
             }
             $recent = array_slice([...$recent, $peak], -self::BLOCKS_BEFORE);
