@@ -61,7 +61,8 @@ final readonly class Ear
     }
 
     /**
-     * Moments at which sound sets in anew: the first block that is well above everything in the 30 ms before it.
+     * Moments at which sound sets in anew: the first block that is well above everything in the 40 ms before it. What
+     * sounds as listening begins has set in earlier.
      *
      * @param float $apart seconds that a strum's own sweep may take
      *
@@ -72,7 +73,7 @@ final readonly class Ear
         $onsets = [];
         $recent = [];
         foreach ($this->blocks() as [$time, $peak]) {
-            if ($peak > $threshold && $peak > self::ABOVE * max([0.0, ...$recent]) && ($onsets === [] || $time - $onsets[count($onsets) - 1] > $apart)) {
+            if (count($recent) === self::BLOCKS_BEFORE && $peak > $threshold && $peak > self::ABOVE * max($recent) && ($onsets === [] || $time - $onsets[count($onsets) - 1] > $apart)) {
                 $onsets[] = $time;
             }
             $recent = array_slice([...$recent, $peak], -self::BLOCKS_BEFORE);
