@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Gravik\Listening;
 
 use Gravik\Listening\Internal\Envelopes;
+use Gravik\Listening\Internal\Onset;
 use Gravik\Listening\Internal\OnsetFinder;
 use Gravik\Listening\Internal\Series;
+use Gravik\Listening\Internal\Sweep;
 use Gravik\Listening\Internal\SweepReader;
 use Gravik\Listening\Internal\TuningMeter;
 
@@ -36,6 +38,16 @@ final readonly class StrokeListener
     private const LATE_SPAN = 25;
 
     private const ENDED_DB = -20.0;
+
+    /** The partials differ from the attack by more than they are sure of, ms. */
+    private const SWEEP_DIFFERS = 4.0;
+
+    /** Nepers: an attack that rises so far is plain, and one that rises no further than this is hardly one. */
+    private const PLAIN_RISE = 2.0;
+
+    private const FAINT_RISE = 0.5;
+
+    private const LATER_AT_MOST = 8.0;
 
     /** The outline has one figure for so many milliseconds. */
     private const OUTLINE_FRAMES = 10;
@@ -75,10 +87,11 @@ final readonly class StrokeListener
         if ($envelopes->loud() < self::SILENCE) {
             throw ListeningException::silence();
         }
-        $begins = (new OnsetFinder($envelopes))->find();
-        if ($begins === []) {
+        $onsets = (new OnsetFinder($envelopes))->find();
+        if ($onsets === []) {
             throw ListeningException::noStrokes();
         }
+        $begins = array_map(static fn (Onset $onset): int => $onset->frame, $onsets);
         $energy = $envelopes->total();
         $end = count($energy->values);
         $peaks = [];
@@ -92,16 +105,33 @@ final readonly class StrokeListener
         foreach ($begins as $place => $begin) {
             $next = $begins[$place + 1] ?? $end;
             $isDead = self::isDead($energy, $begin, $next, $peaks[$place]);
+            $sweep = $isDead ? null : $sweeps->read($begin / Envelopes::FRAMES_A_SECOND, $next / Envelopes::FRAMES_A_SECOND);
             $strokes[] = new HeardStroke(
-                $begin / Envelopes::FRAMES_A_SECOND,
+                ($begin + self::earlier($onsets[$place], $sweep)) / Envelopes::FRAMES_A_SECOND,
                 10 * log10($peaks[$place] / $usual),
                 self::lasts($energy, $begin, $next, $peaks[$place]) / Envelopes::FRAMES_A_SECOND,
                 $isDead,
-                $isDead ? null : $sweeps->read($begin / Envelopes::FRAMES_A_SECOND, $next / Envelopes::FRAMES_A_SECOND),
+                $sweep?->direction,
             );
         }
 
         return $strokes;
+    }
+
+    /**
+     * A low string sounds soft at first, and under a chord that rings on its attack is not heard: there the partials say when
+     * the strum began. A plain attack is right to the millisecond, and keeps its word.
+     *
+     * @return float ms, + is later than the attack was heard
+     */
+    private static function earlier(Onset $onset, ?Sweep $sweep): float
+    {
+        if ($sweep === null || abs($sweep->firstMs) < self::SWEEP_DIFFERS) {
+            return 0.0;
+        }
+        $doubt = max(0.0, min(1.0, (self::PLAIN_RISE - $onset->rise) / (self::PLAIN_RISE - self::FAINT_RISE)));
+
+        return $doubt * min($sweep->firstMs * ($sweep->firstMs > 0 ? 0.5 : 1.0), self::LATER_AT_MOST);
     }
 
     private static function isDead(Series $energy, int $begin, int $next, float $peak): bool

@@ -5,45 +5,40 @@ declare(strict_types=1);
 namespace Gravik\Listening\Internal;
 
 /**
- * Finds where strums begin: where something new comes into the spectrum, and where the high band rises against the
- * milliseconds before. What begins within one sweep of the pick is one onset; what lies far below the strokes (a click, a
- * band that bleeds in) is left out. Its figures were set on takes made in several ways, see docs/decisions.
+ * Finds where strums begin: where enough comes anew into the sound, and there, to the millisecond, where the high band rises
+ * against what came before. What begins within one sweep of the pick is one onset; what leaves the sound as it was, or lies
+ * far below the strokes (a click, a band that bleeds in), is left out. Its figures were set on takes made in several ways,
+ * see docs/decisions.
  *
  * @internal used by StrokeListener
  */
 final readonly class OnsetFinder
 {
-    /** What counts as a whole beginning: this share of what the loud strokes bring anew (see Flux), within limits … */
-    private const SHARE_OF_USUAL = 0.18;
+    /** What brings this share of what a loud stroke brings anew is a beginning; … */
+    private const BEGINS = 0.4;
 
-    private const LEAST_FLUX = 0.09;
+    /** … but with less than this share, something has to be different afterwards. */
+    private const PLAIN = 0.6;
 
-    private const MOST_FLUX = 0.4;
-
-    /** … or so many nepers of rise in the high band, which alone are never enough. */
-    private const WHOLE_RISE = 4.0;
-
-    private const RISE_AT_MOST = 0.5;
-
-    /** A step of this share of the peak, within one sweep before it, is where the sweep began. */
+    /** A step of this share of the peak, and of a beginning, within one sweep before it, is where the sweep began. */
     private const BEGAN = 0.4;
 
     private const BEGAN_LEAST = 0.6;
 
-    /** With less than this share of the usual, something has to be different afterwards: nepers of a band's energy. */
-    private const PLAIN = 0.35;
+    /** A band that rises by so many nepers of energy, or falls by so many more than it was falling, is different. */
+    private const RISES = 0.3;
 
-    private const CHANGES = 0.4;
+    private const FALLS = 0.6;
+
+    /** What rings on goes on falling a little faster than before, and by this much at most. */
+    private const FALLS_FASTER = 1.25;
+
+    private const FALLS_BY_ITSELF = 1.0;
 
     private const SLOW_ATTACK = 7;
 
     /** Share of the attack's energy above what sounded before. */
     private const AUDIBLE = 0.04;
-
-    /** In noise something new comes all the time: there the usual is not far above the median. */
-    private const ABOVE_NOISE = 3.0;
-
-    private const BEGINS = 1.0;
 
     /** Milliseconds after and before that are held against each other. */
     private const AFTER = 4;
@@ -55,8 +50,13 @@ final readonly class OnsetFinder
     /** Below the loud moments of a band by this much, nothing is heard as a rise. */
     private const FLOOR = 1e-4;
 
-    /** The pick may take so long through the strings, ms. */
-    private const SWEEP = 50;
+    /** The pick takes no longer through the strings, ms; what begins within that is the same strum. */
+    private const SWEEP = 62;
+
+    /** An attack is as sharp as the greatest rise so many ms around its beginning. */
+    private const SHARP_BEFORE = 3;
+
+    private const SHARP_AFTER = 13;
 
     /** A candidate that brings less than this share of the usual energy is no stroke. */
     private const FAINT = 0.03;
@@ -77,50 +77,42 @@ final readonly class OnsetFinder
         $this->attacks = new Series(array_map(static fn (float $high, float $middle): float => $high + 0.1 * $middle, $envelopes->high, $envelopes->middle));
     }
 
-    /** @return list<int> where each strum begins, ms */
+    /** @return list<Onset> where each strum begins */
     public function find(): array
     {
-        $rises = $this->rises();
-        $flux = Flux::of($this->envelopes);
-        $usual = $flux->quantile(self::LOUD);
-        if ($usual < self::ABOVE_NOISE * $flux->quantile(0.5)) {
+        $novelty = Novelty::of($this->envelopes)?->values;
+        if ($novelty === null) {
             return [];
         }
-        $whole = max(self::LEAST_FLUX, min(self::MOST_FLUX, self::SHARE_OF_USUAL * $usual));
-        $step = Flux::STEP_MS;
-        $scores = [];
-        foreach ($flux->values as $number => $new) {
-            $rise = max([0.0, ...array_slice($rises, max(0, ($number - 1) * $step), 2 * $step)]);
-            $scores[] = $new / $whole + min(self::RISE_AT_MOST, $rise / self::WHOLE_RISE);
-        }
+        $rises = $this->rises();
         $found = [];
-        for ($number = 1, $last = count($scores) - 1; $number < $last; $number++) {
-            if ($scores[$number] < self::BEGINS || $scores[$number] < $scores[$number - 1] || $scores[$number] <= $scores[$number + 1]) {
+        for ($number = 1, $last = count($novelty) - 1; $number < $last; $number++) {
+            if ($novelty[$number] < self::BEGINS || $novelty[$number] < $novelty[$number - 1] || $novelty[$number] <= $novelty[$number + 1]) {
                 continue;
             }
             $earliest = $found === [] ? 0 : $found[count($found) - 1] + self::SWEEP;
-            $frame = $this->begin($rises, $scores, $number, $earliest);
-            if ($frame >= $earliest && ($flux->values[$number] >= self::PLAIN * $usual || $this->changes($frame))) {
+            $frame = $this->begin($rises, $novelty, $number, $earliest);
+            if ($frame >= $earliest && ($novelty[$number] >= self::PLAIN || $this->changes($frame))) {
                 $found[] = $frame;
             }
         }
 
-        return $this->loudEnough($found);
+        return array_map(fn (int $frame): Onset => new Onset($frame, max([0.0, ...array_slice($rises, max(0, $frame - self::SHARP_BEFORE), self::SHARP_BEFORE + self::SHARP_AFTER)])), $this->loudEnough($found));
     }
 
     /**
      * Where around a step the energy rises most; where a sweep began before its loudest string, there.
      *
      * @param list<float> $rises
-     * @param list<float> $scores
+     * @param list<float> $novelty
      * @param int         $earliest frame
      */
-    private function begin(array $rises, array $scores, int $number, int $earliest): int
+    private function begin(array $rises, array $novelty, int $number, int $earliest): int
     {
-        $step = Flux::STEP_MS;
+        $step = Novelty::STEP_MS;
         $first = $number;
         for ($back = $number - 1; $back >= 0 && ($number - $back) * $step <= self::SWEEP && $back * $step >= $earliest; $back--) {
-            if ($scores[$back] >= self::BEGAN * $scores[$number] && $scores[$back] >= self::BEGAN_LEAST) {
+            if ($novelty[$back] >= self::BEGAN * $novelty[$number] && $novelty[$back] >= self::BEGAN_LEAST * self::BEGINS) {
                 $first = $back;
             }
         }
@@ -147,7 +139,10 @@ final readonly class OnsetFinder
     {
         foreach ($this->envelopes->bands() as $band) {
             $floor = 1e-3 * $band->loudest($frame - 200, $frame + 200) + 1e-15;
-            if (abs(log(($band->mean($frame + 26, $frame + 46) + $floor) / ($band->mean($frame - 24, $frame - 4) + $floor))) >= self::CHANGES) {
+            $before = $band->mean($frame - 24, $frame - 4) + $floor;
+            $falling = max(-self::FALLS_BY_ITSELF, min(0.0, self::FALLS_FASTER * log($before / ($band->mean($frame - 64, $frame - 44) + $floor))));
+            $change = log(($band->mean($frame + 26, $frame + 46) + $floor) / $before);
+            if ($change >= self::RISES || $change <= $falling - self::FALLS) {
                 return true;
             }
         }

@@ -42,24 +42,37 @@ final class Spectrum
      * @param list<float> $first  as many samples as $size
      * @param list<float> $second the same
      *
+     * @return array{array{list<float>, list<float>}, array{list<float>, list<float>}} real and imaginary parts of bins 1 to
+     *                                                                                size/2 − 1 of each, through Hann's window
+     */
+    public function spectra(array $first, array $second): array
+    {
+        [$re, $im] = $this->transformed($first, $second);
+        $size = $this->size;
+        $oneRe = $oneIm = $twoRe = $twoIm = [];
+        for ($k = 1, $half = $size >> 1; $k < $half; $k++) {
+            $mirror = $size - $k;
+            $oneRe[] = 0.5 * ($re[$k] + $re[$mirror]);
+            $oneIm[] = 0.5 * ($im[$k] - $im[$mirror]);
+            $twoRe[] = 0.5 * ($im[$k] + $im[$mirror]);
+            $twoIm[] = 0.5 * ($re[$mirror] - $re[$k]);
+        }
+
+        return [[$oneRe, $oneIm], [$twoRe, $twoIm]];
+    }
+
+    /**
+     * @param list<float> $first  as many samples as $size
+     * @param list<float> $second the same
+     *
      * @return array{list<float>, list<float>} energies of bins 1 to size/2 − 1 of each, through Hann's window
      */
     public function energies(array $first, array $second): array
     {
-        [$re, $im] = $this->transformed($first, $second);
-        $size = $this->size;
-        $one = [];
-        $two = [];
-        for ($k = 1, $half = $size >> 1; $k < $half; $k++) {
-            $a = $re[$k] + $re[$size - $k];
-            $b = $im[$k] - $im[$size - $k];
-            $one[] = 0.25 * ($a * $a + $b * $b);
-            $a = $im[$k] + $im[$size - $k];
-            $b = $re[$size - $k] - $re[$k];
-            $two[] = 0.25 * ($a * $a + $b * $b);
-        }
+        $energy = static fn (float $re, float $im): float => $re * $re + $im * $im;
+        [$one, $two] = $this->spectra($first, $second);
 
-        return [$one, $two];
+        return [array_map($energy, ...$one), array_map($energy, ...$two)];
     }
 
     /**

@@ -45,8 +45,17 @@ final class SweepReader
 
     private const AFTER = 0.1;
 
+    /** The slope is held back a little, so that it does not stand in for the step: its own square counts so often. */
+    private const HELD = 1.05;
+
+    /** Where the partials lie further than this from the line, ms, it tells nothing. */
+    private const SCATTERS = 13.0;
+
     /** So many ms an octave, either way, and the direction is told. */
-    private const TELLS = 2.0;
+    private const TELLS = 2.5;
+
+    /** A partial with less of the whole weight may not say when the first string was struck. */
+    private const COUNTS = 0.1;
 
     private float $rate;
 
@@ -55,6 +64,9 @@ final class SweepReader
 
     /** @var array<int, float> how far a step has come through the window, by the steps of time since it */
     private array $shapes = [];
+
+    /** @var array<int, float> the same for a slope that begins there */
+    private array $ramps = [];
 
     public function __construct(private Envelopes $envelopes)
     {
@@ -65,14 +77,17 @@ final class SweepReader
         for ($step = -$steps; $step <= $steps; $step++) {
             $z = $step * self::STEP / self::WINDOW;
             $this->shapes[$step] = $z < -0.5 ? 0.0 : ($z > 0.5 ? 1.0 : 0.5 + $z + sin(2 * M_PI * $z) / (2 * M_PI));
+            $this->ramps[$step] = $z < -0.5 ? 0.0 : ($z > 0.5 ? $z : 0.125 + 0.5 * $z + 0.5 * $z * $z - (cos(2 * M_PI * $z) + 1) / (4 * M_PI * M_PI));
         }
     }
 
     /**
      * @param float $t    seconds at which the strum begins
      * @param float $next seconds at which the next one does
+     *
+     * @return ?Sweep null where too little is heard between the two
      */
-    public function read(float $t, float $next): ?Direction
+    public function read(float $t, float $next): ?Sweep
     {
         $end = min($t + self::UNTIL, $next - 0.005);
         $from = $t - self::BEFORE - self::WINDOW;
@@ -85,9 +100,15 @@ final class SweepReader
         foreach ($this->partials(array_slice($samples, (int) (($settled - $from) * $this->rate), (int) (($end - $settled) * $this->rate))) as $hz) {
             $points[] = $this->setsIn($samples, $t - $from, min(self::AFTER, $next - $t - 0.015), $hz);
         }
-        $slope = self::slope($points);
+        $weights = array_sum(array_column($points, 'weight'));
+        if (count($points) < 2 || $weights <= 0) {
+            return null;
+        }
+        [$slope, $scatter] = self::line($points, $weights);
+        $told = abs($slope) >= self::TELLS && $scatter < self::SCATTERS;
+        $counts = array_filter($points, static fn (array $point): bool => $point['weight'] > self::COUNTS * $weights);
 
-        return abs($slope) < self::TELLS ? null : ($slope > 0 ? Direction::Down : Direction::Up);
+        return new Sweep($told ? ($slope > 0 ? Direction::Down : Direction::Up) : null, min(array_column($counts, 'ms')));
     }
 
     /**
@@ -131,7 +152,8 @@ final class SweepReader
     }
 
     /**
-     * When a partial changes, as the one step, smoothed by the window, that explains its complex amplitude best.
+     * When a partial changes, as the one step, with a slope from there on for what grows or dies away, both smoothed by the
+     * window, that explains its complex amplitude best: least squares over constant, step and slope at each moment.
      *
      * @param list<float> $samples
      * @param float       $begins seconds into them
@@ -141,11 +163,55 @@ final class SweepReader
      */
     private function setsIn(array $samples, float $begins, float $until, float $hz): array
     {
-        $re = [];
-        $im = [];
-        $shapes = $this->shapes;
+        [$re, $im] = $this->amplitudes($samples, $begins, $until, $hz);
+        $count = count($re);
         $firstAt = (int) round((self::EARLIEST + self::BEFORE) / self::STEP);
         $lastAt = (int) round((self::LATEST - self::EARLIEST) / self::STEP);
+        $total = self::scatter($re) + self::scatter($im);
+        [$meanRe, $meanIm] = [array_sum($re) / max(1, $count), array_sum($im) / max(1, $count)];
+        $explained = [];
+        $spreads = [];
+        for ($at = 0; $at <= $lastAt; $at++) {
+            $s = $ss = $r = $rr = $sr = $sRe = $sIm = $rRe = $rIm = 0.0;
+            for ($k = 0; $k < $count; $k++) {
+                $shape = $this->shapes[$k - $firstAt - $at];
+                $ramp = $this->ramps[$k - $firstAt - $at];
+                $s += $shape;
+                $ss += $shape * $shape;
+                $r += $ramp;
+                $rr += $ramp * $ramp;
+                $sr += $shape * $ramp;
+                $sRe += $shape * ($re[$k] - $meanRe);
+                $sIm += $shape * ($im[$k] - $meanIm);
+                $rRe += $ramp * ($re[$k] - $meanRe);
+                $rIm += $ramp * ($im[$k] - $meanIm);
+            }
+            $spreads[] = $ss = max(1e-9, $ss - $s * $s / $count);
+            $rr = self::HELD * max(1e-9, $rr - $r * $r / $count);
+            $sr -= $s * $r / $count;
+            $explained[] = ($rr * ($sRe * $sRe + $sIm * $sIm) - 2 * $sr * ($sRe * $rRe + $sIm * $rIm) + $ss * ($rRe * $rRe + $rIm * $rIm)) / ($ss * $rr - $sr * $sr);
+        }
+        $best = (int) array_search(max([0.0, ...$explained]), $explained, true);
+        // Between two steps of time the parabola through the best three has its top.
+        $bend = ($explained[$best - 1] ?? $explained[$best]) - 2 * $explained[$best] + ($explained[$best + 1] ?? $explained[$best]);
+        $beside = isset($explained[$best - 1], $explained[$best + 1]) && $bend < 0 ? ($explained[$best - 1] - $explained[$best + 1]) / (2 * $bend) : 0.0;
+
+        return [
+            'octave' => log($hz, 2),
+            'ms' => 1000 * (self::EARLIEST + ($best + $beside) * self::STEP),
+            'weight' => $total > 0 ? sqrt($explained[$best] / $spreads[$best]) * $explained[$best] / $total / $hz : 0.0,
+        ];
+    }
+
+    /**
+     * @param list<float> $samples
+     *
+     * @return array{list<float>, list<float>} the partial's complex amplitude at each step of time
+     */
+    private function amplitudes(array $samples, float $begins, float $until, float $hz): array
+    {
+        $re = [];
+        $im = [];
         $size = count($this->window);
         $turn = 2 * M_PI * $hz / $this->rate;
         [$turnCos, $turnSin] = [cos($turn), sin($turn)];
@@ -165,36 +231,8 @@ final class SweepReader
             $re[] = $x;
             $im[] = $y;
         }
-        $count = count($re);
-        $total = self::scatter($re) + self::scatter($im);
-        [$sumRe, $sumIm] = [array_sum($re), array_sum($im)];
-        $explained = [];
-        $steps = [];
-        for ($at = 0; $at <= $lastAt; $at++) {
-            $sum = $squares = $withRe = $withIm = 0.0;
-            for ($k = 0; $k < $count; $k++) {
-                $shape = $shapes[$k - $firstAt - $at];
-                $sum += $shape;
-                $squares += $shape * $shape;
-                $withRe += $shape * $re[$k];
-                $withIm += $shape * $im[$k];
-            }
-            $scatter = max(1e-9, $squares - $sum * $sum / $count);
-            $stepRe = ($withRe - $sum * $sumRe / $count) / $scatter;
-            $stepIm = ($withIm - $sum * $sumIm / $count) / $scatter;
-            $steps[] = $stepRe * $stepRe + $stepIm * $stepIm;
-            $explained[] = $steps[$at] * $scatter;
-        }
-        $best = (int) array_search(max([0.0, ...$explained]), $explained, true);
-        // Between two steps of time the parabola through the best three has its top.
-        $bend = ($explained[$best - 1] ?? $explained[$best]) - 2 * $explained[$best] + ($explained[$best + 1] ?? $explained[$best]);
-        $beside = isset($explained[$best - 1], $explained[$best + 1]) && $bend < 0 ? ($explained[$best - 1] - $explained[$best + 1]) / (2 * $bend) : 0.0;
 
-        return [
-            'octave' => log($hz, 2),
-            'ms' => 1000 * (self::EARLIEST + ($best + $beside) * self::STEP),
-            'weight' => $total > 0 ? sqrt($steps[$best]) * $explained[$best] / $total / $hz : 0.0,
-        ];
+        return [$re, $im];
     }
 
     /** @param list<float> $values */
@@ -208,27 +246,26 @@ final class SweepReader
     /**
      * The weighted line through the partials.
      *
-     * @param list<array{octave: float, ms: float, weight: float}> $points
+     * @param non-empty-list<array{octave: float, ms: float, weight: float}> $points
+     * @param float                                                          $weights of all together, above 0
      *
-     * @return float ms an octave, + when the low ones come first
+     * @return array{float, float} ms an octave, + when the low ones come first; and how far they lie from the line, ms, as the
+     *                             root of the mean square
      */
-    private static function slope(array $points): float
+    private static function line(array $points, float $weights): array
     {
-        $weights = array_sum(array_column($points, 'weight'));
-        if (count($points) < 2 || $weights <= 0) {
-            return 0.0;
-        }
         $octave = $ms = 0.0;
         foreach ($points as $point) {
             $octave += $point['weight'] * $point['octave'] / $weights;
             $ms += $point['weight'] * $point['ms'] / $weights;
         }
-        $along = $across = 0.0;
+        $along = $across = $high = 0.0;
         foreach ($points as $point) {
-            $along += $point['weight'] * ($point['octave'] - $octave) * ($point['ms'] - $ms);
-            $across += $point['weight'] * ($point['octave'] - $octave) ** 2;
+            $along += $point['weight'] * ($point['octave'] - $octave) * ($point['ms'] - $ms) / $weights;
+            $across += $point['weight'] * ($point['octave'] - $octave) ** 2 / $weights;
+            $high += $point['weight'] * ($point['ms'] - $ms) ** 2 / $weights;
         }
 
-        return $across > 0 ? $along / $across : 0.0;
+        return $across > 0 ? [$along / $across, sqrt(max(0.0, $high - $along * $along / $across))] : [0.0, 0.0];
     }
 }
