@@ -45,7 +45,7 @@ final readonly class StrokeListener
     /** Nepers: an attack that rises so far is plain, and one that rises no further than this is hardly one. */
     private const PLAIN_RISE = 2.0;
 
-    private const FAINT_RISE = 0.5;
+    private const FAINT_RISE = 1.0;
 
     private const LATER_AT_MOST = 8.0;
 
@@ -126,12 +126,15 @@ final readonly class StrokeListener
      */
     private static function earlier(Onset $onset, ?Sweep $sweep): float
     {
-        if ($sweep === null || abs($sweep->firstMs) < self::SWEEP_DIFFERS) {
+        if ($sweep === null) {
             return 0.0;
         }
         $doubt = max(0.0, min(1.0, (self::PLAIN_RISE - $onset->rise) / (self::PLAIN_RISE - self::FAINT_RISE)));
+        if ($sweep->firstMs > 0) {
+            return min(0.5 * $sweep->firstMs, self::LATER_AT_MOST) * max(0.0, 1 - $onset->rise / self::FAINT_RISE);
+        }
 
-        return $doubt * min($sweep->firstMs * ($sweep->firstMs > 0 ? 0.5 : 1.0), self::LATER_AT_MOST);
+        return $sweep->firstMs * $doubt * ($sweep->direction === null ? 0.5 : 1.0);
     }
 
     private static function isDead(Series $energy, int $begin, int $next, float $peak): bool

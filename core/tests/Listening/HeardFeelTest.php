@@ -53,9 +53,9 @@ it('measures of a recording what the same formulas give from its true onsets, in
 
     expect($reading->tempoBpm)->toEqualWithDelta($bpm, 0.01 * $bpm)
         ->and($known->tempoBpm)->toEqualWithDelta($truth->tempoBpm, 0.001 * $bpm)
-        ->and($known->swing?->ratio)->toEqualWithDelta($truth->swing?->ratio, 0.13)
-        ->and($known->biasMs)->toEqualWithDelta($truth->biasMs, 10.0)
-        ->and($known->spreadMs)->toEqualWithDelta($truth->spreadMs, 3.5);
+        ->and($known->swing?->ratio)->toEqualWithDelta($truth->swing?->ratio, 0.09)
+        ->and($known->biasMs)->toEqualWithDelta($truth->biasMs, 4.0)
+        ->and($known->spreadMs)->toEqualWithDelta($truth->spreadMs, 2.5);
 })->with([
     'delay lines, a shuffle with dead strokes' => ['delay', 'xxcxxxcx', 108.0, 2 / 3, 22050, 0.0],
     'partials, straight with gaps' => ['partials', 'x.xx.xxx', 96.0, 0.5, 22050, 0.0],

@@ -2,38 +2,10 @@
 
 declare(strict_types=1);
 
-use Gravik\Listening\AudioSource;
 use Gravik\Listening\Internal\Envelopes;
 use Gravik\Listening\Internal\SweepReader;
 use Gravik\Strokes\Direction;
-
-/** Plain tones, each beginning at its own moment and struck anew a second later, so that the truth needs no guitar. */
-final readonly class Tones implements AudioSource
-{
-    /** @param list<array{float, float, float}> $tones Hz, second it begins, second it is struck anew */
-    public function __construct(private array $tones, private float $noise = 0.0) {}
-
-    public function rate(): int
-    {
-        return 16000;
-    }
-
-    public function blocks(): Generator
-    {
-        $chance = new Random\Randomizer(new Random\Engine\Mt19937(3));
-        $samples = [];
-        for ($i = 0; $i < 2.2 * $this->rate(); $i++) {
-            $t = $i / $this->rate();
-            $value = $this->noise * $chance->getInt(-1000, 1000) / 1000;
-            foreach ($this->tones as [$hz, $begins, $again]) {
-                $since = $t >= $again ? $t - $again : $t - $begins;
-                $value += $since < 0 ? 0.0 : 0.15 * exp(-$since / 1.2) * sin(2 * M_PI * $hz * $since + ($t >= $again ? 1.9 : 0.0));
-            }
-            $samples[] = $value;
-        }
-        yield $samples;
-    }
-}
+use Gravik\Tests\Support\Tones;
 
 /**
  * @param list<float> $hz       from the lowest on

@@ -108,7 +108,7 @@ final class SweepReader
         $told = abs($slope) >= self::TELLS && $scatter < self::SCATTERS;
         $counts = array_filter($points, static fn (array $point): bool => $point['weight'] > self::COUNTS * $weights);
 
-        return new Sweep($told ? ($slope > 0 ? Direction::Down : Direction::Up) : null, min(array_column($counts, 'ms')));
+        return new Sweep($told ? ($slope > 0 ? Direction::Down : Direction::Up) : null, min(1000 * self::LATEST, ...array_column($counts, 'ms')));
     }
 
     /**
