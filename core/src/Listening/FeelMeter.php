@@ -37,7 +37,7 @@ final readonly class FeelMeter
         }
         $times = array_map(static fn (Tap $tap): float => $tap->t, $strokes);
         $found = (new BeatSearch($meter, $this->tracker))->find($times, $tempo?->bpm, $division, $firstBeat);
-        ['beats' => $beats, 'slots' => $slots] = $this->tracker->track($times, $found['beat'], $found['grid'], $firstBeat);
+        ['beats' => $beats, 'slots' => $slots] = $this->tracker->track($times, $found['beat'], $found['grid'], $firstBeat, $tempo?->beatSeconds());
         $line = BeatLine::through($times, $beats, $slots, $found['grid']);
         $grid = $line->grid;
         $measured = 60 / $line->beatSeconds();

@@ -39,9 +39,6 @@ final readonly class StrokeListener
 
     private const ENDED_DB = -20.0;
 
-    /** The partials differ from the attack by more than they are sure of, ms. */
-    private const SWEEP_DIFFERS = 4.0;
-
     /** Nepers: an attack that rises so far is plain, and one that rises no further than this is hardly one. */
     private const PLAIN_RISE = 2.0;
 

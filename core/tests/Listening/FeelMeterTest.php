@@ -112,6 +112,18 @@ it('lays strokes on the grid as cheaply as any other way does', function (): voi
     }
 });
 
+it('does not slip into the next slot for good where somebody who plays to a known beat stumbles', function (): void {
+    $slipped = [];
+    foreach (range(9, 40) as $stumble) {
+        $taps = array_map(static fn (int $number): Tap => new Tap(0.7 + 0.25 * $number + ($number === $stumble ? 0.125 : 0.0)), range(0, 63));
+        $reading = (new FeelMeter())->measure($taps, Meter::parse('4/4'), new Tempo(120), 0.7, 2);
+        if (abs((float) $reading->biasMs) > 5 || $reading->strokes[63]->slot !== 7) {
+            $slipped[] = $stumble;
+        }
+    }
+    expect($slipped)->toBe([]);
+});
+
 it('refuses to guess from a handful of strokes', function (): void {
     (new FeelMeter())->measure(strokesOf('x...', 1, 100, Feel::straight(), 5), Meter::parse('4/4'));
 })->throws(ListeningException::class, 'too few to measure a feel');

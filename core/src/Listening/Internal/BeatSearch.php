@@ -136,12 +136,13 @@ final readonly class BeatSearch
      */
     private function weigh(array $times, float $beat, BeatGrid $grid, ?float $bpm, ?float $firstBeat, bool $gridKnown): array
     {
-        $tracked = $this->tracker->track($times, $beat, $grid, $firstBeat);
+        $steady = $bpm === null ? null : 60 / $bpm;
+        $tracked = $this->tracker->track($times, $beat, $grid, $firstBeat, $steady);
         $line = BeatLine::through($times, $tracked['beats'], $tracked['slots'], $grid);
         for ($round = 0; $round < self::ROUNDS && $line->beatSeconds() > self::SHORTEST_BEAT; $round++) {
             $grid = $line->grid;
             $beat = $line->beatSeconds();
-            $tracked = $this->tracker->track($times, $beat, $grid, $firstBeat);
+            $tracked = $this->tracker->track($times, $beat, $grid, $firstBeat, $steady);
             $line = BeatLine::through($times, $tracked['beats'], $tracked['slots'], $grid);
         }
         $grid = $line->grid;

@@ -146,8 +146,10 @@ final class Novelty
             $turnIm = ($c * $d - $b * $e) * $share;
             $offRe = $x - $b * $turnRe + $c * $turnIm;
             $offIm = $im[$k] - $b * $turnIm - $c * $turnRe;
-            $above = log(1 + $soft * ($offRe * $offRe + $offIm * $offIm)) - self::EXPECTED * $level[$k];
-            if ($above > 0) {
+            $off = $soft * ($offRe * $offRe + $offIm * $offIm);
+            $expected = self::EXPECTED * $level[$k];
+            // log(1 + off) is never more than off: most bins need no logarithm.
+            if ($off > $expected && ($above = log(1 + $off) - $expected) > 0) {
                 $sum += $above;
             }
         }

@@ -14,8 +14,24 @@ namespace Gravik\Listening\Internal;
  */
 final readonly class OnsetFinder
 {
-    /** What brings this share of what a loud stroke brings anew is a beginning; … */
+    /** What brings about this share of what a loud stroke brings anew is a beginning; … */
     private const BEGINS = 0.4;
+
+    private const BEGINS_LEAST = 0.2;
+
+    private const BEGINS_MOST = 0.5;
+
+    private const BEGINS_STEP = 1.06;
+
+    /** Peaks so many nepers around count, the more the nearer; and a neper from the usual share costs so much of all peaks. */
+    private const NEAR = 0.12;
+
+    private const UNUSUAL = 0.03;
+
+    /** Smaller peaks say nothing; of those within so many steps the greatest counts. */
+    private const LOOKED_AT = 0.08;
+
+    private const APART = 7;
 
     /** … but with less than this share, something has to be different afterwards. */
     private const PLAIN = 0.6;
@@ -84,14 +100,15 @@ final readonly class OnsetFinder
         if ($novelty === null) {
             return [];
         }
+        $begins = self::between($novelty);
         $rises = $this->rises();
         $found = [];
         for ($number = 1, $last = count($novelty) - 1; $number < $last; $number++) {
-            if ($novelty[$number] < self::BEGINS || $novelty[$number] < $novelty[$number - 1] || $novelty[$number] <= $novelty[$number + 1]) {
+            if ($novelty[$number] < $begins || $novelty[$number] < $novelty[$number - 1] || $novelty[$number] <= $novelty[$number + 1]) {
                 continue;
             }
             $earliest = $found === [] ? 0 : $found[count($found) - 1] + self::SWEEP;
-            $frame = $this->begin($rises, $novelty, $number, $earliest);
+            $frame = $this->begin($rises, $novelty, $number, $earliest, self::BEGAN_LEAST * $begins);
             if ($frame >= $earliest && ($novelty[$number] >= self::PLAIN || $this->changes($frame))) {
                 $found[] = $frame;
             }
@@ -101,18 +118,47 @@ final readonly class OnsetFinder
     }
 
     /**
+     * How much has to come anew for a beginning: where there are fewest peaks, between those of the strokes and the smaller
+     * ones of what wavers as it rings.
+     *
+     * @param list<float> $novelty
+     */
+    private static function between(array $novelty): float
+    {
+        $peaks = [];
+        foreach ($novelty as $number => $new) {
+            if ($new >= self::LOOKED_AT && $new >= max($new, ...array_slice($novelty, max(0, $number - self::APART), 2 * self::APART + 1))) {
+                $peaks[] = log($new);
+            }
+        }
+        $best = self::BEGINS;
+        $fewest = INF;
+        for ($least = self::BEGINS_LEAST; $least <= self::BEGINS_MOST; $least *= self::BEGINS_STEP) {
+            $at = log($least);
+            $near = array_sum(array_map(static fn (float $peak): float => exp(-(($peak - $at) / self::NEAR) ** 2 / 2), $peaks)) / max(1, count($peaks));
+            $cost = $near + self::UNUSUAL * abs($at - log(self::BEGINS));
+            if ($cost < $fewest) {
+                [$fewest, $best] = [$cost, $least];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
      * Where around a step the energy rises most; where a sweep began before its loudest string, there.
      *
      * @param list<float> $rises
      * @param list<float> $novelty
      * @param int         $earliest frame
+     * @param float       $least    novelty of a step with which a sweep may begin
      */
-    private function begin(array $rises, array $novelty, int $number, int $earliest): int
+    private function begin(array $rises, array $novelty, int $number, int $earliest, float $least): int
     {
         $step = Novelty::STEP_MS;
         $first = $number;
         for ($back = $number - 1; $back >= 0 && ($number - $back) * $step <= self::SWEEP && $back * $step >= $earliest; $back--) {
-            if ($novelty[$back] >= self::BEGAN * $novelty[$number] && $novelty[$back] >= self::BEGAN_LEAST * self::BEGINS) {
+            if ($novelty[$back] >= self::BEGAN * $novelty[$number] && $novelty[$back] >= $least) {
                 $first = $back;
             }
         }

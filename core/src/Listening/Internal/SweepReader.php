@@ -68,6 +68,9 @@ final class SweepReader
     /** @var array<int, float> the same for a slope that begins there */
     private array $ramps = [];
 
+    /** @var array<int, list<array{float, float, float}>> by how many steps of time there are */
+    private array $fits = [];
+
     public function __construct(private Envelopes $envelopes)
     {
         $this->rate = $envelopes->deepRate;
@@ -170,25 +173,20 @@ final class SweepReader
         $total = self::scatter($re) + self::scatter($im);
         [$meanRe, $meanIm] = [array_sum($re) / max(1, $count), array_sum($im) / max(1, $count)];
         $explained = [];
-        $spreads = [];
-        for ($at = 0; $at <= $lastAt; $at++) {
-            $s = $ss = $r = $rr = $sr = $sRe = $sIm = $rRe = $rIm = 0.0;
-            for ($k = 0; $k < $count; $k++) {
-                $shape = $this->shapes[$k - $firstAt - $at];
-                $ramp = $this->ramps[$k - $firstAt - $at];
-                $s += $shape;
-                $ss += $shape * $shape;
-                $r += $ramp;
-                $rr += $ramp * $ramp;
-                $sr += $shape * $ramp;
-                $sRe += $shape * ($re[$k] - $meanRe);
-                $sIm += $shape * ($im[$k] - $meanIm);
-                $rRe += $ramp * ($re[$k] - $meanRe);
-                $rIm += $ramp * ($im[$k] - $meanIm);
+        foreach ($this->fits($count, $firstAt, $lastAt) as $at => [$ss, $rr, $sr]) {
+            $sRe = $sIm = $rRe = $rIm = 0.0;
+            for ($k = 0, $since = -$firstAt - $at; $k < $count; $k++, $since++) {
+                $shape = $this->shapes[$since];
+                if ($shape > 0.0) {
+                    $ramp = $this->ramps[$since];
+                    $x = $re[$k] - $meanRe;
+                    $y = $im[$k] - $meanIm;
+                    $sRe += $shape * $x;
+                    $sIm += $shape * $y;
+                    $rRe += $ramp * $x;
+                    $rIm += $ramp * $y;
+                }
             }
-            $spreads[] = $ss = max(1e-9, $ss - $s * $s / $count);
-            $rr = self::HELD * max(1e-9, $rr - $r * $r / $count);
-            $sr -= $s * $r / $count;
             $explained[] = ($rr * ($sRe * $sRe + $sIm * $sIm) - 2 * $sr * ($sRe * $rRe + $sIm * $rIm) + $ss * ($rRe * $rRe + $rIm * $rIm)) / ($ss * $rr - $sr * $sr);
         }
         $best = (int) array_search(max([0.0, ...$explained]), $explained, true);
@@ -196,11 +194,32 @@ final class SweepReader
         $bend = ($explained[$best - 1] ?? $explained[$best]) - 2 * $explained[$best] + ($explained[$best + 1] ?? $explained[$best]);
         $beside = isset($explained[$best - 1], $explained[$best + 1]) && $bend < 0 ? ($explained[$best - 1] - $explained[$best + 1]) / (2 * $bend) : 0.0;
 
+        // What would fit best later still was not struck by this strum.
         return [
             'octave' => log($hz, 2),
             'ms' => 1000 * (self::EARLIEST + ($best + $beside) * self::STEP),
-            'weight' => $total > 0 ? sqrt($explained[$best] / $spreads[$best]) * $explained[$best] / $total / $hz : 0.0,
+            'weight' => $total > 0 && $best < $lastAt ? sqrt($explained[$best] / $this->fits($count, $firstAt, $lastAt)[$best][0]) * $explained[$best] / $total / $hz : 0.0,
         ];
+    }
+
+    /**
+     * The squares of step and slope and their product, about their means, at each moment: the same for every partial.
+     *
+     * @return list<array{float, float, float}>
+     */
+    private function fits(int $count, int $firstAt, int $lastAt): array
+    {
+        if (! isset($this->fits[$count])) {
+            $fits = [];
+            for ($at = 0; $at <= $lastAt; $at++) {
+                $shapes = array_map(fn (int $k): float => $this->shapes[$k - $firstAt - $at], range(0, max(0, $count - 1)));
+                $ramps = array_map(fn (int $k): float => $this->ramps[$k - $firstAt - $at], range(0, max(0, $count - 1)));
+                $fits[] = [max(1e-9, self::covered($shapes, $shapes)), self::HELD * max(1e-9, self::covered($ramps, $ramps)), self::covered($shapes, $ramps)];
+            }
+            $this->fits[$count] = $fits;
+        }
+
+        return $this->fits[$count];
     }
 
     /**
@@ -233,6 +252,17 @@ final class SweepReader
         }
 
         return [$re, $im];
+    }
+
+    /**
+     * @param list<float> $a
+     * @param list<float> $b as many
+     *
+     * @return float the sum of their products, about their means
+     */
+    private static function covered(array $a, array $b): float
+    {
+        return array_sum(array_map(static fn (float $x, float $y): float => $x * $y, $a, $b)) - array_sum($a) * array_sum($b) / max(1, count($a));
     }
 
     /** @param list<float> $values */
