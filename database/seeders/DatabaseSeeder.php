@@ -9,7 +9,7 @@ use App\Documents\TakeStore;
 use App\Models\Breakdown;
 use App\Models\Role;
 use App\Models\User;
-use Gravik\Breakdown\Gate;
+use Gravik\Breakdown\Stage;
 use Gravik\Listening\LockReporter;
 use Gravik\Listening\Take;
 use Gravik\Performance\Performer;
@@ -58,7 +58,7 @@ final class DatabaseSeeder extends Seeder
             $timeline = $performer->perform($document, new Tempo($tempo));
             $take = Take::read((new SimulatedPlayer($bias, $offBeat, $spread, $missed, 40 + $number))->taps($timeline, $bars));
             $report = (new LockReporter())->report($take, $timeline, $document->feel->unit, 0.0);
-            $kept = $takes->keep($breakdown, $student, mb_strtolower((string) Str::ulid()), $bars, Gate::USUAL_STAGE, $take, $timeline->ruler, $report);
+            $kept = $takes->keep($breakdown, $student, mb_strtolower((string) Str::ulid()), $bars, Stage::usual()->value, $take, $timeline->ruler, $report);
             $kept->forceFill(['created_at' => Carbon::now()->subDays($daysAgo)])->save();
         }
     }

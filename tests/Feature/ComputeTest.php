@@ -100,7 +100,9 @@ it('answers a broken document with what is wrong, at every door', function (stri
 it('offers the grooves and tunings there are', function (): void {
     $choices = $this->getJson('/api/choices')->assertOk()->json();
 
-    expect(array_column($choices['grooves'], 'slug'))->toContain('shuffle')->and(array_column($choices['tunings'], 'slug'))->toContain('drop-d');
+    expect(array_column($choices['grooves'], 'slug'))->toContain('shuffle')->and(array_column($choices['tunings'], 'slug'))->toContain('drop-d')
+        ->and($choices['stages'])->toHaveCount(10)->and($choices['stages'][$choices['usual_stage'] - 1])->toBe('with the full band')
+        ->and(array_column($choices['gates'], 'spreadMs', 'name'))->toEqual(['beginner' => 20, 'advanced' => 12]);
 });
 
 it('offers approaches to a chord with where they begin, and places one in what is heard', function (): void {

@@ -65,7 +65,9 @@ it('plans a ladder and says where the player stands on it', function (): void {
     $asked = ['start' => 72, 'goal' => 132, 'minutes' => 9, 'bars' => 4, 'mode' => 'gated', 'meter' => '4/4'];
     $ladder = $this->postJson('/api/compute/ladder', [...$asked, 'clean' => [true, true, true, false]])->assertOk()->json();
 
-    expect($ladder['at'])->toBe(1)->and($ladder['steps'][0])->toBe(['bpm' => 72, 'bars' => 4, 'cycles' => 2, 'seconds' => 26.67])->and($ladder['fits'])->toBeTrue();
+    expect($ladder['at'])->toBe(1)->and($ladder['steps'][0])->toBe(['bpm' => 72, 'bars' => 4, 'cycles' => 2, 'seconds' => 26.67, 'pulse_beats' => 1])->and($ladder['fits'])->toBeTrue();
+    $this->postJson('/api/compute/ladder', [...$asked, 'clean' => [true], 'minutes' => 40, 'played' => 1500, 'rested' => 0, 'rest_after' => 20])->assertOk()->assertJsonFragment(['pause' => 'rest']);
+    $this->postJson('/api/compute/ladder', [...$asked, 'played' => 60, 'rest_after' => 2])->assertUnprocessable()->assertJsonFragment(['message' => 'A rest comes after 5 to 60 minutes of playing.']);
     $this->postJson('/api/compute/ladder', [...$asked, 'goal' => 60])->assertUnprocessable()->assertJsonFragment(['message' => 'A ladder goes up: its goal, 60, lies below its start, 72.']);
     $this->postJson('/api/compute/ladder', [...$asked, 'mode' => 'rocket'])->assertUnprocessable();
 });

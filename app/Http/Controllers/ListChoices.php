@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use Gravik\Band\Groove;
+use Gravik\Breakdown\Gate;
+use Gravik\Breakdown\Stage;
 use Gravik\Neck\GripKind;
 use Gravik\Neck\Tuning;
 use Gravik\Strokes\School;
@@ -13,7 +15,16 @@ use OpenApi\Attributes as OA;
 
 final class ListChoices extends Controller
 {
-    #[OA\Get(path: '/api/choices', summary: 'What can be chosen: grooves, tunings and kinds of grips', responses: [new OA\Response(response: 200, description: 'choices', content: new OA\JsonContent(required: ['grooves', 'tunings', 'kinds', 'schools'], properties: [
+    #[OA\Get(path: '/api/choices', summary: 'What can be chosen: grooves, tunings, kinds of grips, schools of picking, stages of a lesson and their usual gates', responses: [new OA\Response(response: 200, description: 'choices', content: new OA\JsonContent(required: ['grooves', 'tunings', 'kinds', 'schools', 'stages', 'usual_stage', 'gates'], properties: [
+        new OA\Property(property: 'stages', description: 'of a lesson, from 1 on', type: 'array', items: new OA\Items(type: 'string')),
+        new OA\Property(property: 'usual_stage', type: 'integer'),
+        new OA\Property(property: 'gates', description: 'that a take must pass when the teacher sets none, and for the advanced', type: 'array', items: new OA\Items(required: ['name', 'biasMs', 'spreadMs', 'swingPoints', 'missedShare'], type: 'object', properties: [
+            new OA\Property(property: 'name', type: 'string'),
+            new OA\Property(property: 'biasMs', type: 'number'),
+            new OA\Property(property: 'spreadMs', type: 'number'),
+            new OA\Property(property: 'swingPoints', type: 'number'),
+            new OA\Property(property: 'missedShare', type: 'number'),
+        ])),
         new OA\Property(property: 'schools', description: 'of picking', type: 'array', items: new OA\Items(required: ['slug', 'name'], properties: [
             new OA\Property(property: 'slug', type: 'string'),
             new OA\Property(property: 'name', type: 'string'),
@@ -44,6 +55,9 @@ final class ListChoices extends Controller
             'grooves' => array_map(static fn (Groove $groove): array => ['slug' => $groove->slug, 'name' => $groove->name, 'meter' => $groove->meter->text()], array_values(Groove::library())),
             'tunings' => $tunings,
             'schools' => array_map(static fn (School $school): array => ['slug' => $school->value, 'name' => $school->words()], School::cases()),
+            'stages' => array_map(static fn (Stage $stage): string => $stage->words(), Stage::cases()),
+            'usual_stage' => Stage::usual()->value,
+            'gates' => [['name' => 'beginner', ...get_object_vars(new Gate())], ['name' => 'advanced', ...get_object_vars(Gate::advanced())]],
             'kinds' => array_map(static fn (GripKind $kind): array => ['slug' => $kind->value, 'name' => $kind->words()], GripKind::cases()),
         ]);
     }

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Gravik\Breakdown\Gate;
+use Gravik\Breakdown\Stage;
 use Gravik\Time\Tempo;
+use Illuminate\Validation\Rule;
 
 /** What every take is of, whether it is tapped or recorded: so many bars at a tempo, of a stage of the lesson. */
 trait TakeOfBars
@@ -17,7 +18,7 @@ trait TakeOfBars
 
     public function stage(): int
     {
-        return $this->integer('stage', Gate::USUAL_STAGE);
+        return $this->integer('stage', Stage::usual()->value);
     }
 
     /** @return array<string, mixed> */
@@ -27,7 +28,7 @@ trait TakeOfBars
             'id' => ['required', 'string', 'ulid'],
             'tempo' => ['required', 'numeric'],
             'bars' => ['required', 'integer', 'min:1', 'max:64'],
-            'stage' => ['sometimes', 'integer', 'between:1,'.Gate::STAGES],
+            'stage' => ['sometimes', 'integer', Rule::enum(Stage::class)],
         ];
     }
 }

@@ -53,7 +53,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'places', description: 'where the slots lie in the beat, 0–1', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'arm', description: 'which way a hand that keeps swinging crosses at each slot of a bar', type: 'array', items: new OA\Items(type: 'string', enum: ['down', 'up'])),
     new OA\Property(property: 'beats', description: 'seconds of every beat from bar 1 on', type: 'array', items: new OA\Items(type: 'number')),
-    new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(required: ['t', 'bar', 'slot', 'ms', 'name'], type: 'object', properties: [
+    new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(required: ['t', 'bar', 'slot', 'ms', 'name', 'accent'], type: 'object', properties: [
+        new OA\Property(property: 'accent', description: '0 soft, 1 plain, 2 accented', type: 'integer'),
         new OA\Property(property: 't', type: 'number'),
         new OA\Property(property: 'bar', type: 'integer'),
         new OA\Property(property: 'slot', type: 'integer'),
@@ -105,7 +106,7 @@ final class FeelReadingResource
             'places' => array_map(static fn (float $place): float => round($place, 4), $reading->places),
             'arm' => self::arm($reading),
             'beats' => array_map(static fn (float $t): float => round($t, 4), $reading->beats),
-            'strokes' => array_map(static fn (PlacedStroke $stroke): array => ['t' => round($stroke->t, 4), 'bar' => $stroke->bar, 'slot' => $stroke->slot, 'ms' => round($stroke->ms, 1), 'name' => $names[$stroke->slot] ?? ''], $reading->strokes),
+            'strokes' => array_map(static fn (PlacedStroke $stroke): array => ['t' => round($stroke->t, 4), 'bar' => $stroke->bar, 'slot' => $stroke->slot, 'ms' => round($stroke->ms, 1), 'name' => $names[$stroke->slot] ?? '', 'accent' => $stroke->accent()], $reading->strokes),
             'bar_tempos' => array_map(static fn (float $bpm): float => round($bpm, 2), $reading->barTempos),
             'slots' => array_map(self::slot(...), $reading->slots),
             'offers' => self::offers($reading, $breakdown),

@@ -9,7 +9,8 @@ use Gravik\Lesson\LadderStep;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'Ladder', required: ['steps', 'minutes', 'fits', 'goal'], properties: [
-    new OA\Property(property: 'steps', type: 'array', items: new OA\Items(required: ['bpm', 'bars', 'cycles', 'seconds'], properties: [
+    new OA\Property(property: 'steps', type: 'array', items: new OA\Items(required: ['bpm', 'bars', 'cycles', 'seconds', 'pulse_beats'], properties: [
+        new OA\Property(property: 'pulse_beats', description: 'that one swing of the shown pulse takes', type: 'integer'),
         new OA\Property(property: 'bpm', type: 'integer'),
         new OA\Property(property: 'bars', type: 'integer'),
         new OA\Property(property: 'cycles', type: 'integer'),
@@ -21,11 +22,11 @@ use OpenApi\Attributes as OA;
 ])]
 final class LadderResource
 {
-    /** @return array{steps: list<array{bpm: int, bars: int, cycles: int, seconds: float}>, minutes: float, fits: bool, goal: int} */
+    /** @return array{steps: list<array{bpm: int, bars: int, cycles: int, seconds: float, pulse_beats: int}>, minutes: float, fits: bool, goal: int} */
     public static function of(Ladder $ladder): array
     {
         return [
-            'steps' => array_map(static fn (LadderStep $step): array => ['bpm' => $step->bpm, 'bars' => $step->bars, 'cycles' => $step->cycles, 'seconds' => round($step->seconds, 2)], $ladder->steps),
+            'steps' => array_map(static fn (LadderStep $step): array => ['bpm' => $step->bpm, 'bars' => $step->bars, 'cycles' => $step->cycles, 'seconds' => round($step->seconds, 2), 'pulse_beats' => $step->pulseBeats()], $ladder->steps),
             'minutes' => round($ladder->minutes(), 2),
             'fits' => $ladder->fits,
             'goal' => $ladder->goal,

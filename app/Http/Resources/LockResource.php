@@ -136,7 +136,7 @@ final class LockResource
             'kind' => $finding->kind,
             'slots' => $finding->slots,
             'text' => $finding->text,
-            'practise' => $finding->stage === null ? null : ['stage' => $finding->stage, 'tempo' => $finding->tempo],
+            'practise' => $finding->stage === null ? null : ['stage' => $finding->stage->value, 'tempo' => $finding->tempo],
         ];
     }
 

@@ -7,11 +7,6 @@ namespace Gravik\Breakdown;
 /** What a take must keep within to pass a stage of the lesson; the teacher may set each (the defaults are rules of thumb). */
 final readonly class Gate
 {
-    public const STAGES = 10;
-
-    /** The stage that is played when nobody says which: with the full band. */
-    public const USUAL_STAGE = 8;
-
     /**
      * @param float $biasMs      either way, over 0 to 200
      * @param float $spreadMs    over 0 to 200

@@ -9,6 +9,7 @@ use Gravik\Band\Part;
 use Gravik\Band\PartName;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Gate;
+use Gravik\Breakdown\Stage;
 use Gravik\Chart\Approach;
 use Gravik\Chart\ApproachKind;
 use Gravik\Chart\Pin;
@@ -89,7 +90,7 @@ final readonly class BreakdownJson
             $fields->string('notes'),
             $fields->has('path') ? $this->wishes($fields->object('path')) : new PathWishes(),
             $fields->has('approaches') ? $fields->list('approaches', $this->approach(...), 200) : [],
-            $fields->has('gates') ? array_column($fields->list('gates', $this->gate(...), Gate::STAGES), 'gate', 'stage') : [],
+            $fields->has('gates') ? array_column($fields->list('gates', $this->gate(...), count(Stage::cases())), 'gate', 'stage') : [],
         ));
     }
 
@@ -156,7 +157,7 @@ final readonly class BreakdownJson
     {
         $fields = Fields::of($value, $pointer)->only(['stage', 'biasMs', 'spreadMs', 'swingPoints', 'missedShare']);
         $stage = $fields->int('stage');
-        if ($stage < 1 || $stage > Gate::STAGES) {
+        if (Stage::tryFrom($stage) === null) {
             throw DocumentNotReadable::at($pointer.'/stage', 'a lesson has the stages 1 to 10.');
         }
 

@@ -14,11 +14,6 @@ final readonly class FeelPattern
 {
     private const OFTEN = 0.5;
 
-    /** From so many dB above the median stroke on it is an accent, below so many it is soft. */
-    private const HARD_DB = 3.0;
-
-    private const SOFT_DB = -4.0;
-
     /** Two bars are worth writing when they differ in so many slots. */
     private const BARS_DIFFER = 2;
 
@@ -54,13 +49,13 @@ final readonly class FeelPattern
                 continue;
             }
             $levels = array_values(array_filter(array_map(static fn (PlacedStroke $stroke): ?float => $stroke->levelDb, $played), static fn (?float $level): bool => $level !== null));
-            $level = $levels === [] ? 0.0 : Statistics::median($levels);
+            $level = $levels === [] ? null : Statistics::median($levels);
             $dead = count(array_filter($played, static fn (PlacedStroke $stroke): bool => $stroke->muted === true));
             $strokes[] = new Stroke(
                 $place * $slotTicks,
                 $reading->grid,
                 articulation: 2 * $dead > count($played) ? Articulation::Chuck : Articulation::Ring,
-                accent: $level >= self::HARD_DB ? 2 : ($level <= self::SOFT_DB ? 0 : 1),
+                accent: PlacedStroke::accentAt($level),
             );
         }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Listening;
 
+use Gravik\Breakdown\Stage;
+
 /** One thing a take shows, in plain words, with what to practise. */
 final readonly class Finding
 {
@@ -11,7 +13,7 @@ final readonly class Finding
      * @param list<int> $slots    concerned
      * @param float     $severity size over tolerance; above 1 is worth saying
      * @param int       $strokes  affected
-     * @param ?int      $stage    of the lesson
+     * @param ?Stage    $stage    to practise
      * @param ?int      $tempo    to practise at
      */
     public function __construct(
@@ -20,7 +22,7 @@ final readonly class Finding
         public string $text,
         public float $severity = 0.0,
         public int $strokes = 0,
-        public ?int $stage = null,
+        public ?Stage $stage = null,
         public ?int $tempo = null,
     ) {}
 }

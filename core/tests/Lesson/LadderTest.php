@@ -7,6 +7,7 @@ use Gravik\Lesson\LadderMode;
 use Gravik\Lesson\LadderPlanner;
 use Gravik\Lesson\LadderStep;
 use Gravik\Lesson\LessonException;
+use Gravik\Lesson\Pause;
 use Gravik\Time\Meter;
 use Gravik\Time\Tempo;
 
@@ -102,4 +103,19 @@ it('follows every cycle with the next on a ramp, and stays on its slow tempo on 
 
 it('has one step where start and goal are one', function (): void {
     expect(tempos(ladder(100, 100, 5)))->toBe([100])->and(ladder(100, 100, 5)->fits)->toBeTrue();
+});
+
+it('asks for a rest after the minutes set, for loose hands now and then, and ends when the minutes are over', function (int $cycles, float $played, float $rested, ?Pause $expected): void {
+    expect(Pause::after($cycles, $played, $rested, 45, 25))->toBe($expected);
+})->with([
+    'nothing played' => [0, 0, 0, null],
+    'one cycle' => [1, 60, 0, null],
+    'six cycles' => [6, 360, 0, Pause::Tension],
+    'twenty-five minutes, and six cycles' => [24, 1500, 0, Pause::Rest],
+    'rested a minute ago' => [25, 1560, 1500, null],
+    'the minutes are over' => [30, 2700, 1500, Pause::Over],
+]);
+
+it('shows the pulse over more beats where it gets fast', function (): void {
+    expect(array_map(static fn (LadderStep $step): int => $step->pulseBeats(), ladder(150, 250, 60, step: 8)->steps))->toBe([1, 4, 4, 4, 4, 4, 4, 8]);
 });

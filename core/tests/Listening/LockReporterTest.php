@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Gate;
+use Gravik\Breakdown\Stage;
 use Gravik\Listening\Finding;
 use Gravik\Listening\LatencyCheck;
 use Gravik\Listening\ListeningException;
@@ -90,7 +91,7 @@ it('measures the swing that was played and says it in agreeing figures', functio
         ->and($finding->kind)->toBe('swing')
         ->and($finding->text)->toContain(sprintf('%d ms early at %d: %d %%', abs($offBeatMs), $bpm, round(100 * $p)))->toContain(sprintf('wants %d %%', round(100 * $planned / (1 + $planned))))
         ->and($finding->slots)->toBe([1, 3, 5, 7])
-        ->and($finding->stage)->toBe(2)->and($finding->tempo)->toBe((int) round($bpm * 2 / 3));
+        ->and($finding->stage)->toBe(Stage::DampedRhythm)->and($finding->tempo)->toBe((int) round($bpm * 2 / 3));
 })->with([[2.0, -38.0, 126], [1.5, -40.0, 100], [1.0, -45.0, 92]]);
 
 it('holds upbeats against the beats where no pair is planned', function (string $slots): void {

@@ -57,7 +57,7 @@ export const useStringsPlan = (document: BreakdownDocument, from: string) => use
 export const useHand = (document: BreakdownDocument, tempo: number, grid: number | null, level: number, divided: { beat: number; division: number } | null = null) =>
   useCompute<Hand>('strokes', [...handParts(document), tempo, grid, level, divided], { document, tempo, grid, level, ...divided })
 
-type LadderWish = { start: number; goal: number; minutes: number; bars: number; mode: string; meter: string; clean: boolean[]; hurts: boolean }
+type LadderWish = { start: number; goal: number; minutes: number; bars: number; mode: string; meter: string; clean: boolean[]; hurts: boolean; played: number; rested: number; rest_after: number }
 
 export const useLadder = (wish: LadderWish) => useCompute<Ladder>('ladder', [wish], wish)
 

@@ -41,7 +41,7 @@ export type Hearing = Schemas['Hearing']
 export type HeardStroke = Schemas['HeardStroke']
 export type FeelOffer = Omit<Schemas['FeelOffer'], 'change'> & { change: Partial<BreakdownDocument> }
 export type FeelReading = Omit<Schemas['FeelReading'], 'offers'> & { offers: FeelOffer[] }
-export type Ladder = Schemas['Ladder'] & { at: number; raised: { start: number; goal: number } }
+export type Ladder = Schemas['Ladder'] & { at: number; raised: { start: number; goal: number }; pause: 'over' | 'rest' | 'tension' | null }
 export type HandSketch = Schemas['HandSketch']
 export type HandStroke = Schemas['HandStroke']
 export type HandSlot = Schemas['HandSlot']
@@ -57,5 +57,9 @@ export type Choices = {
   tunings: { slug: string; name: string; strings: string[] }[]
   kinds: { slug: string; name: string }[]
   schools: { slug: BreakdownDocument['school']; name: string }[]
+  /** of a lesson, from 1 on */
+  stages: string[]
+  usual_stage: number
+  gates: ({ name: string } & Omit<NonNullable<BreakdownDocument['gates']>[number], 'stage'>)[]
 }
 export type Tap = { t: number; key: 'down' | 'up'; dead?: boolean }

@@ -24,8 +24,12 @@ final class PlanLadder extends Controller
         new OA\Property(property: 'mode', type: 'string', enum: ['gated', 'ramp', 'bursts']),
         new OA\Property(property: 'meter', type: 'string'),
         new OA\Property(property: 'clean', description: 'the cycles played so far', type: 'array', items: new OA\Items(type: 'boolean')),
+        new OA\Property(property: 'played', description: 'seconds of playing so far', type: 'number'),
+        new OA\Property(property: 'rested', description: 'seconds of playing after which the last rest was taken', type: 'number'),
+        new OA\Property(property: 'rest_after', description: 'minutes of playing in a row', type: 'number'),
         new OA\Property(property: 'hurts', description: 'on a day with pain nobody climbs', type: 'boolean'),
-    ])), responses: [new OA\Response(response: 200, description: 'planned', content: new OA\JsonContent(allOf: [new OA\Schema(ref: '#/components/schemas/Ladder'), new OA\Schema(required: ['at', 'raised'], properties: [
+    ])), responses: [new OA\Response(response: 200, description: 'planned', content: new OA\JsonContent(allOf: [new OA\Schema(ref: '#/components/schemas/Ladder'), new OA\Schema(required: ['at', 'raised', 'pause'], properties: [
+        new OA\Property(property: 'pause', description: 'why it does not go on by itself; told where rest_after is given', type: 'string', enum: ['over', 'rest', 'tension'], nullable: true),
         new OA\Property(property: 'at', description: 'index of the step that comes next', type: 'integer'),
         new OA\Property(property: 'raised', description: 'for the next time, when this one has become easy', type: 'object', required: ['start', 'goal'], properties: [
             new OA\Property(property: 'start', type: 'integer'),
@@ -36,6 +40,6 @@ final class PlanLadder extends Controller
     {
         $ladder = $planner->plan($request->start(), $request->goal(), $request->float('minutes'), $request->meter(), $request->mode(), $request->has('step') ? $request->float('step') : self::USUAL_STEP, $request->integer('bars'));
 
-        return new JsonResponse(LadderResource::of($ladder) + ['raised' => array_combine(['start', 'goal'], $ladder->raised()), 'at' => $ladder->stepAfter($request->clean(), ! $request->boolean('hurts'))]);
+        return new JsonResponse(LadderResource::of($ladder) + ['raised' => array_combine(['start', 'goal'], $ladder->raised()), 'at' => $ladder->stepAfter($request->clean(), ! $request->boolean('hurts')), 'pause' => $request->pause()?->value]);
     }
 }

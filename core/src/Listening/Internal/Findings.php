@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Listening\Internal;
 
+use Gravik\Breakdown\Stage;
 use Gravik\Listening\Finding;
 use Gravik\Listening\Hit;
 use Gravik\Listening\LockReport;
@@ -34,13 +35,6 @@ final readonly class Findings
     private const WRONG_MUTING = 0.1;
 
     private const SLOW_SHARE = 2 / 3;
-
-    /** Stages of the lesson that the advice points to. */
-    private const DAMPED = 2;
-
-    private const SLOW_AND_EVEN = 3;
-
-    private const WITH_BASS_AND_DRUMS = 7;
 
     public function __construct(private Ruler $ruler, private SwingUnit $unit, private ?float $cleanTempo) {}
 
@@ -87,7 +81,7 @@ final readonly class Findings
 
         return new Finding('placement', array_map(static fn (SlotFigures $slot): int => $slot->slot, $report->slots), sprintf(
             'Everything comes %s together. That is placement, not looseness: fine if you mean it, else listen for the drums.%s', self::early($bias), $device,
-        ), abs($bias) / $report->gate->biasMs, $report->matched, self::WITH_BASS_AND_DRUMS, $this->practiceTempo());
+        ), abs($bias) / $report->gate->biasMs, $report->matched, Stage::BassAndDrums, $this->practiceTempo());
     }
 
     private function swing(LockReport $report): ?Finding
@@ -109,7 +103,7 @@ final readonly class Findings
             $this->unit === SwingUnit::Eighth ? 'beat' : 'half beat',
             $planned,
             $points < 0 ? 'Wait for them.' : 'Lift the hand sooner.',
-        ), abs($points) / $report->gate->swingPoints, array_sum(array_map(static fn (SlotFigures $slot): int => $slot->n, $offBeats)), self::DAMPED, $this->practiceTempo());
+        ), abs($points) / $report->gate->swingPoints, array_sum(array_map(static fn (SlotFigures $slot): int => $slot->n, $offBeats)), Stage::DampedRhythm, $this->practiceTempo());
     }
 
     /** @return list<Finding> */
@@ -128,7 +122,7 @@ final readonly class Findings
             };
             if (abs($slot->biasMs) >= self::HALF_AGAIN * $cause) {
                 $findings[] = new Finding('slot', [$slot->slot], sprintf('The %s comes %s. Count it aloud and play up to it slowly.', $slot->name, self::early($slot->biasMs)),
-                    abs($slot->biasMs) / $report->gate->biasMs, $slot->n, self::SLOW_AND_EVEN, $this->practiceTempo());
+                    abs($slot->biasMs) / $report->gate->biasMs, $slot->n, Stage::SlowAndEven, $this->practiceTempo());
             }
         }
 
@@ -141,7 +135,7 @@ final readonly class Findings
 
         return new Finding('looseness', array_map(static fn (SlotFigures $slot): int => $slot->slot, $report->slots), sprintf(
             'Your strokes scatter by %d ms where %d ms would lock. Keep the hand rocking through the air strokes.', (int) round($spread), (int) round($report->gate->spreadMs),
-        ), $spread / $report->gate->spreadMs, $report->matched, self::DAMPED, $this->practiceTempo());
+        ), $spread / $report->gate->spreadMs, $report->matched, Stage::DampedRhythm, $this->practiceTempo());
     }
 
     private function missed(LockReport $report): ?Finding
@@ -154,7 +148,7 @@ final readonly class Findings
 
         return new Finding('missed', array_map(static fn (SlotFigures $slot): int => $slot->slot, $slots), sprintf(
             '%d of %d strokes are missing, most often the %s.', $report->missed, $report->planned, $slots[0]->name,
-        ), $report->missed / $report->planned / $report->gate->missedShare, $report->missed, self::SLOW_AND_EVEN, $this->practiceTempo());
+        ), $report->missed / $report->planned / $report->gate->missedShare, $report->missed, Stage::SlowAndEven, $this->practiceTempo());
     }
 
     private function extra(LockReport $report): ?Finding
@@ -167,14 +161,14 @@ final readonly class Findings
 
         return new Finding('extra', array_map(static fn (SlotFigures $slot): int => $slot->slot, $slots), sprintf(
             '%d %s not in the part, most often near the %s: let the hand pass through the air there.', $report->extra, $report->extra === 1 ? 'stroke is' : 'strokes are', $slots[0]->name,
-        ), $report->extra / $report->planned / $report->gate->missedShare, $report->extra, self::SLOW_AND_EVEN, $this->practiceTempo());
+        ), $report->extra / $report->planned / $report->gate->missedShare, $report->extra, Stage::SlowAndEven, $this->practiceTempo());
     }
 
     private function drift(LockReport $report, Deviations $deviations): Finding
     {
         return new Finding('drift', [], sprintf(
             'You %s the band: %d ms from the first bar to the last.', $deviations->lineMs < 0 ? 'pull ahead of' : 'fall behind', (int) round(abs($deviations->lineMs)),
-        ), abs($deviations->lineMs) / (self::DRIFT_IN_BIASES * $report->gate->biasMs), $report->matched, self::WITH_BASS_AND_DRUMS, $this->practiceTempo());
+        ), abs($deviations->lineMs) / (self::DRIFT_IN_BIASES * $report->gate->biasMs), $report->matched, Stage::BassAndDrums, $this->practiceTempo());
     }
 
     private function directions(LockReport $report): ?Finding
@@ -184,7 +178,7 @@ final readonly class Findings
         }
 
         return new Finding('direction', [], sprintf('%d of %d strokes went the other way than planned.', $report->directionsWrong, $report->directionsTold),
-            $report->directionsWrong / $report->directionsTold / self::WRONG_DIRECTIONS, $report->directionsWrong, self::DAMPED, $this->practiceTempo());
+            $report->directionsWrong / $report->directionsTold / self::WRONG_DIRECTIONS, $report->directionsWrong, Stage::DampedRhythm, $this->practiceTempo());
     }
 
     /** Strokes that ring where they should be dead, or the other way round; only a recording tells. */
@@ -201,7 +195,7 @@ final readonly class Findings
         $names = array_column($report->slots, 'name', 'slot');
 
         return new Finding('muting', array_keys($counts), sprintf('%d of %d strokes rang where they should be dead, or were dead where they should ring, most often the %s.', count($wrong), count($known), $names[$worst] ?? ''),
-            count($wrong) / count($known) / self::WRONG_MUTING, count($wrong), self::DAMPED, $this->practiceTempo());
+            count($wrong) / count($known) / self::WRONG_MUTING, count($wrong), Stage::DampedRhythm, $this->practiceTempo());
     }
 
     private function holds(LockReport $report): ?Finding

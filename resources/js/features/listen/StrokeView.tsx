@@ -89,7 +89,7 @@ export function StrokeView({ listened, reading, places, fromBar, bars, chosen, o
         {shown.map(({ stroke, index, place }) => (
           <g key={`${stroke.t}-${index}`} className="listen-stroke" onClick={() => onChoose(index)} onDoubleClick={(event) => event.stopPropagation()}>
             <rect x={toX(stroke.t) - 14} width={28} y={MIDDLE - REACH} height={FOOT - MIDDLE + REACH + 40} className="slot-hit" />
-            <Struck stroke={stroke} x={toX(stroke.t)} lean={leanAt(knots, stroke.t, pxPerS, REACH)} />
+            <Struck stroke={stroke} accent={places[index]?.accent ?? 1} x={toX(stroke.t)} lean={leanAt(knots, stroke.t, pxPerS, REACH)} />
             {place !== null && place.slot % reading.grid !== 0 && (
               <text x={toX(stroke.t)} y={FOOT + 20} className="listen-count">
                 {place.name.replace(/^\d+/, '')}
@@ -129,14 +129,12 @@ const Key = ({ kind, direction }: { kind: 'ring' | 'chuck' | 'air'; direction: '
   </svg>
 )
 
-const accentOf = (levelDb: number | null): number => (levelDb === null ? 1 : levelDb >= 3 ? 2 : levelDb <= -4 ? 0 : 1)
-
 /** A stroke without a direction stands upright and broken; one that was struck out is crossed. */
-function Struck({ stroke, x, lean }: { stroke: ListenedStroke; x: number; lean: number }) {
+function Struck({ stroke, accent, x, lean }: { stroke: ListenedStroke; accent: number; x: number; lean: number }) {
   const [top, bottom] = [MIDDLE - 30, MIDDLE + 30]
   if (stroke.out === true) return <path d={`M${x - 7} ${MIDDLE - 7}l14 14m0 -14l-14 14`} className="struck-out" />
-  if (stroke.direction !== null) return <Blade kind={stroke.muted === true ? 'chuck' : 'ring'} direction={stroke.direction} accent={accentOf(stroke.level_db)} x={x} top={top} bottom={bottom} lean={lean} />
-  const width = [5, 8, 11][accentOf(stroke.level_db)] ?? 8
+  if (stroke.direction !== null) return <Blade kind={stroke.muted === true ? 'chuck' : 'ring'} direction={stroke.direction} accent={accent} x={x} top={top} bottom={bottom} lean={lean} />
+  const width = [5, 8, 11][accent] ?? 8
   return (
     <g className={stroke.muted === true ? 'untold dead' : 'untold'}>
       <rect x={x - width / 2} y={top} width={width} height={26} />

@@ -50,7 +50,8 @@ const take = (id: string, number: number, part: Partial<Take['report']> = {}): T
   },
 })
 
-const server: Server = { 'POST compute/strokes': [422, {}], 'GET breakdowns/b1/takes': [take('t1', 1), take('t2', 2)], 'GET calibrations/desk': { calibration: null } }
+const gate = { biasMs: 15, spreadMs: 20, swingPoints: 4, missedShare: 0.03 }
+const server: Server = { 'POST compute/strokes': [422, {}], 'GET breakdowns/b1/takes': [take('t1', 1), take('t2', 2)], 'GET calibrations/desk': { calibration: null }, 'GET choices': { stages: ['shapes alone', 'damped'], usual_stage: 1, gates: [{ name: 'beginner', ...gate }, { name: 'advanced', ...gate, spreadMs: 12 }] } }
 
 /** Eight taps of the two keys, then the bars are over. */
 async function play(): Promise<void> {

@@ -1,6 +1,6 @@
 import { App, Button, Select } from 'antd'
 import { useRef, useState } from 'react'
-import { useTakes } from '../../api/queries'
+import { useChoices, useTakes } from '../../api/queries'
 import type { Take } from '../../api/types'
 import { useMicrophone } from '../../audio/useMicrophone'
 import { useRecorder } from '../../audio/useRecorder'
@@ -12,7 +12,7 @@ import { Beside } from './Beside'
 import { DelayCheck } from './DelayCheck'
 import { ErrorSheet } from './ErrorSheet'
 import { FreePlay } from './FreePlay'
-import { GateForm, USUAL_STAGE } from './GateForm'
+import { GateForm } from './GateForm'
 import { MicRoom } from './MicRoom'
 import { PracticeRoom } from './practice/PracticeRoom'
 import { Report } from './Report'
@@ -30,7 +30,9 @@ export default function LockStation() {
   const id = store.getState().id
   const { message } = App.useApp()
   const takes = useTakes(id)
-  const [stage, setStage] = useState(USUAL_STAGE)
+  const choices = useChoices().data
+  const [chosenStage, setStage] = useState<number | null>(null)
+  const stage = chosenStage ?? choices?.usual_stage
   const judge = useJudge(stage)
   const replay = useReplay()
   const [sheet, setSheet] = useState<Sheet>('report')
@@ -162,7 +164,7 @@ export default function LockStation() {
             </Button>
           </div>
         )}
-        <GateForm stage={stage} onStage={setStage} />
+        {choices !== undefined && stage !== undefined && <GateForm stage={stage} choices={choices} onStage={setStage} />}
         <h3>Takes</h3>
         {takes.data === undefined || takes.data.length === 0 ? (
           <p className="muted">They are listed here with their reports.</p>
@@ -206,20 +208,22 @@ function Findings({ take, onPractise, onStage }: { take: Take; onPractise: (temp
           <p>
             <b>{index + 1}.</b> {finding.text}
           </p>
-          {finding.practise !== null && finding.practise !== undefined && (
-            <Button
-              size="small"
-              onClick={() => {
-                onPractise(finding.practise?.tempo ?? take.tempo)
-                onStage(finding.practise?.stage ?? USUAL_STAGE)
-              }}
-            >
-              Set {finding.practise.tempo} bpm, stage {finding.practise.stage}
-            </Button>
-          )}
+          {finding.practise && <Practise {...finding.practise} onPractise={onPractise} onStage={onStage} />}
         </div>
       ))}
       {holds !== undefined && <p className="finding finding-holds">{holds.text}</p>}
     </section>
   )
 }
+
+const Practise = ({ tempo, stage, onPractise, onStage }: { tempo: number; stage: number; onPractise: (tempo: number) => void; onStage: (stage: number) => void }) => (
+  <Button
+    size="small"
+    onClick={() => {
+      onPractise(tempo)
+      onStage(stage)
+    }}
+  >
+    Set {tempo} bpm, stage {stage}
+  </Button>
+)

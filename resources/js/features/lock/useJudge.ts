@@ -13,7 +13,7 @@ import { keepSound } from './sounds'
 type Sound = { wav: Blob; bars: number; tempo: number; /** seconds into the recording; found by the core where nobody knows */ firstBeat: number | null }
 
 /** Has takes judged and kept by the core; one that cannot be sent waits here. */
-export function useJudge(stage: number) {
+export function useJudge(stage: number | undefined) {
   const { store } = useBench()
   const mine = useMine()
   const id = store.getState().id
@@ -48,7 +48,7 @@ export function useJudge(stage: number) {
     const takeId = ulid().toLowerCase()
     try {
       if (mine) await store.saveNow()
-      const what = new URLSearchParams({ id: takeId, tempo: String(tempo), bars: String(bars), stage: String(stage), ...(firstBeat === null ? {} : { first_beat: firstBeat.toFixed(5) }), ...(byMicrophone === null || firstBeat === null ? {} : { latency_ms: String(byMicrophone.latency_ms) }) })
+      const what = new URLSearchParams({ id: takeId, tempo: String(tempo), bars: String(bars), ...(stage === undefined ? {} : { stage: String(stage) }), ...(firstBeat === null ? {} : { first_beat: firstBeat.toFixed(5) }), ...(byMicrophone === null || firstBeat === null ? {} : { latency_ms: String(byMicrophone.latency_ms) }) })
       const judged = await call<Take>('POST', `breakdowns/${id}/recordings?${what}`, wav)
       setUnheard(null)
       if (wav.type !== 'audio/midi') await keepSound(takeId, { wav, firstBeat: (firstBeat ?? 0) + (byMicrophone?.latency_ms ?? 0) / 1000 })

@@ -8,7 +8,7 @@ import type { useJudge } from '../useJudge'
 import { BACKINGS } from './clickModes'
 import { LadderStairs } from './LadderStairs'
 import { Pulse } from './Pulse'
-import { playedSeconds, swingBeats, type Settings } from './session'
+import { playedSeconds, type Settings } from './session'
 import { usePractice } from './usePractice'
 
 const MODES = [
@@ -34,7 +34,7 @@ const LEVELS = [
 
 /** A tempo ladder that runs by itself: each cycle is judged, and the ladder says what comes next. */
 export function PracticeRoom({ judge, onClose, onShow }: { judge: ReturnType<typeof useJudge>; onClose: () => void; onShow: (take: string) => void }) {
-  const { timeline, tempo } = useBench()
+  const { timeline } = useBench()
   const { message } = App.useApp()
   const practice = usePractice(judge, (problem) => void message.error(problem, 10))
   const { settings, cycles, phase, ladder, step, last } = practice
@@ -53,7 +53,7 @@ export function PracticeRoom({ judge, onClose, onShow }: { judge: ReturnType<typ
       )}
       {playing ? (
         <>
-          <Pulse beats={swingBeats(settings, tempo)} hideBeats={settings.hideBeats} beatsABar={timeline?.beats_a_bar ?? 4} />
+          <Pulse beats={settings.swing !== 0 ? settings.swing : (step?.pulse_beats ?? 1)} hideBeats={settings.hideBeats} beatsABar={timeline?.beats_a_bar ?? 4} />
           {settings.input === 'keys' ? <TapPads recorder={practice.recorder} bars={step?.bars ?? settings.bars} hideBeats={settings.hideBeats} /> : <MicRoom microphone={practice.microphone} bars={step?.bars ?? settings.bars} lateMs={judge.byMicrophone?.latency_ms} hideBeats={settings.hideBeats} />}
         </>
       ) : (

@@ -4,7 +4,7 @@ import { band } from '../../../audio/band'
 import { callsTo, key, serve, showOnBench, timeline } from '../../../testing/page'
 import { clicksOf, withClicks } from './clickModes'
 import { PracticeRoom } from './PracticeRoom'
-import { pauseAfter, readSession, swingBeats, writeSession, type Cycle } from './session'
+import { readSession, writeSession, type Cycle } from './session'
 
 let end: (() => void) | undefined
 vi.mock('../../../audio/band', async () => {
@@ -27,7 +27,7 @@ vi.mock('../../../audio/band', async () => {
 const report = (passed: boolean) => ({ findings: [{ kind: 'looseness', text: 'Your strokes scatter.' }], gate: { passed } })
 const ladder = (body: unknown) => {
   const { clean } = body as { clean: boolean[] }
-  return { steps: [{ bpm: 120, bars: 2, cycles: 2, seconds: 8 }, { bpm: 126, bars: 2, cycles: 2, seconds: 7.6 }], minutes: 0.3, fits: true, goal: 126, raised: { start: 126, goal: 132 }, at: clean.length >= 2 && clean.slice(-2).every(Boolean) ? 1 : 0 }
+  return { steps: [{ bpm: 120, bars: 2, cycles: 2, seconds: 8, pulse_beats: 1 }, { bpm: 126, bars: 2, cycles: 2, seconds: 7.6, pulse_beats: 1 }], minutes: 0.3, fits: true, goal: 126, raised: { start: 126, goal: 132 }, at: clean.length >= 2 && clean.slice(-2).every(Boolean) ? 1 : 0, pause: clean.length === 6 ? 'tension' : null }
 }
 const cycle = (clean: boolean, seconds = 60): Cycle => ({ take: `t${Math.random()}`, bpm: 120, clean, seconds })
 
@@ -93,18 +93,29 @@ it('clicks as it is set, from every beat to bars without any', () => {
   expect(vi.mocked(band.set).mock.calls).toEqual([[clicksOf('one', 4)], [{ clickOn: [], clickOffBeats: false, clickRests: null }]])
 })
 
-it('proposes a rest after the minutes set, asks about tension now and then, and only between cycles', () => {
-  const { settings } = readSession('b2', 120)
-  expect(pauseAfter([cycle(true)], settings, 0)).toBeNull()
-  expect(pauseAfter(Array.from({ length: 6 }, () => cycle(true)), settings, 0)).toBe('tension')
-  expect(pauseAfter(Array.from({ length: 25 }, () => cycle(true)), settings, 0)).toBe('rest')
-  expect(pauseAfter(Array.from({ length: 26 }, () => cycle(true)), settings, 1500)).toBeNull()
+it('ends when the minutes are over, as the server says, and tells it what was played', async () => {
+  serve({ 'POST compute/ladder': (body: { clean: boolean[] }) => ({ ...ladder(body), pause: body.clean.length > 0 ? 'over' : null }) })
+  room()
+  await screen.findByText(/2 tempos/)
+  key('r')
+  await playCycle()
+  expect(await screen.findByText(/The 9 minutes are over/)).toBeTruthy()
+  expect(callsTo('POST compute/ladder').at(-1)).toMatchObject({ played: 4, rested: 0, rest_after: 25 })
 })
 
-it('shows the pulse over four or eight beats when it gets fast, unless somebody chose', () => {
-  const { settings } = readSession('b2', 120)
-  expect([120, 180, 250].map((tempo) => swingBeats(settings, tempo))).toEqual([1, 4, 8])
-  expect(swingBeats({ ...settings, swing: 8 }, 90)).toBe(8)
+it('shows the pulse as slow as the tempo asks for, unless somebody chose', async () => {
+  const swings = async (swing: 0 | 8) => {
+    writeSession('b1', { settings: { ...readSession('b1', 120).settings, swing }, cycles: [] })
+    serve({ 'POST compute/ladder': { ...ladder({ clean: [] }), steps: [{ bpm: 120, bars: 2, cycles: 2, seconds: 8, pulse_beats: 4 }] } })
+    const shown = room()
+    await screen.findByText(/tempos in/)
+    key('r')
+    const words = (await screen.findByLabelText(/One swing is/)).getAttribute('aria-label')
+    shown.unmount()
+    return words
+  }
+  expect(await swings(0)).toContain('4')
+  expect(await swings(8)).toContain('8')
 })
 
 it('keeps settings and cycles over a reload', () => {

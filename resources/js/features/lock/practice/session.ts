@@ -18,22 +18,7 @@ export type Settings = {
 export type Cycle = { take: string; bpm: number; clean: boolean; seconds: number }
 export type Session = { settings: Settings; cycles: Cycle[] }
 
-/** Beats a minute from which the pulse swings over four beats, and over eight. */
-const FOURS_FROM = 160
-const EIGHTS_FROM = 240
-
-/** Every so many cycles somebody asks whether the hand is still loose. */
-const TENSION_EVERY = 6
-
-export const swingBeats = (settings: Settings, tempo: number): number => (settings.swing !== 0 ? settings.swing : tempo >= EIGHTS_FROM ? 8 : tempo >= FOURS_FROM ? 4 : 1)
-
 export const playedSeconds = (cycles: Cycle[]): number => cycles.reduce((sum, cycle) => sum + cycle.seconds, 0)
-
-/** What a player is asked between two cycles, never during one. */
-export function pauseAfter(cycles: Cycle[], settings: Settings, restedAt: number): 'rest' | 'tension' | null {
-  if (playedSeconds(cycles) - restedAt >= 60 * settings.restAfter) return 'rest'
-  return cycles.length > 0 && cycles.length % TENSION_EVERY === 0 ? 'tension' : null
-}
 
 const key = (id: string) => `gravik:practice:${id}`
 

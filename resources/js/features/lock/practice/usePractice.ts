@@ -6,7 +6,7 @@ import { useRecorder } from '../../../audio/useRecorder'
 import { useBench, useDocument } from '../../bench/benchContext'
 import type { useJudge } from '../useJudge'
 import { withClicks } from './clickModes'
-import { pauseAfter, playedSeconds, readSession, writeSession, type Session, type Settings } from './session'
+import { playedSeconds, readSession, writeSession, type Session, type Settings } from './session'
 
 export type Phase = 'ready' | 'tuning-in' | 'playing' | 'judging' | 'between' | 'asked' | 'over'
 
@@ -23,13 +23,12 @@ export function usePractice(judge: ReturnType<typeof useJudge>, onProblem: (word
   const id = store.getState().id
   const [session, setSession] = useState<Session>(() => readSession(id, document.tempo))
   const [phase, setPhase] = useState<Phase>('ready')
-  const [question, setQuestion] = useState<'rest' | 'tension' | null>(null)
   const [last, setLast] = useState<Take | null>(null)
-  const restedAt = useRef(0)
+  const [rested, setRested] = useState(0)
   const going = useRef(false)
   const putBack = useRef<() => void>(() => undefined)
   const { settings, cycles } = session
-  const ladder = useLadder({ start: settings.start, goal: settings.goal, minutes: settings.minutes, bars: settings.bars, mode: settings.mode, meter: document.meter, clean: cycles.map((cycle) => cycle.clean), hurts: settings.hurts })
+  const ladder = useLadder({ start: settings.start, goal: settings.goal, minutes: settings.minutes, bars: settings.bars, mode: settings.mode, meter: document.meter, clean: cycles.map((cycle) => cycle.clean), hurts: settings.hurts, played: playedSeconds(cycles), rested, rest_after: settings.restAfter })
   const step = ladder.data?.steps[ladder.data.at]
 
   const keep = (next: Session) => {
@@ -46,9 +45,7 @@ export function usePractice(judge: ReturnType<typeof useJudge>, onProblem: (word
     setLast(take)
     const now = { ...session, cycles: [...cycles, { take: take.id, bpm: take.tempo, clean: take.report.gate.passed, seconds: (step?.seconds ?? 0) / (step?.cycles ?? 1) }] }
     keep(now)
-    const asks = pauseAfter(now.cycles, settings, restedAt.current)
-    setQuestion(asks)
-    setPhase(!going.current ? 'ready' : playedSeconds(now.cycles) >= 60 * settings.minutes ? 'over' : asks !== null ? 'asked' : 'between')
+    setPhase(going.current ? 'between' : 'ready')
   }
   const recorder = useRecorder((take) => {
     setPhase('judging')
@@ -81,10 +78,14 @@ export function usePractice(judge: ReturnType<typeof useJudge>, onProblem: (word
     else void recorder.start({ ...how, tempo: step.bpm })
   }, [phase, step, ladder.isPlaceholderData, tempo, timeline, settings.backing, settings.input, microphone, recorder, setTempo])
   useEffect(() => {
-    if (phase !== 'between') return
+    if (phase !== 'between' || ladder.isPlaceholderData || ladder.data === undefined) return
+    if (ladder.data.pause !== null) {
+      setPhase(ladder.data.pause === 'over' ? 'over' : 'asked')
+      return
+    }
     const timer = setTimeout(() => setPhase('tuning-in'), BETWEEN_MS)
     return () => clearTimeout(timer)
-  }, [phase])
+  }, [phase, ladder.data, ladder.isPlaceholderData])
   // Nothing was played: there is nothing to judge, and the ladder waits.
   const idle = recorder.status === 'idle' && microphone.status === 'idle'
   const played = useRef(false)
@@ -106,7 +107,7 @@ export function usePractice(judge: ReturnType<typeof useJudge>, onProblem: (word
     settings,
     cycles,
     phase,
-    question,
+    question: ladder.data?.pause ?? null,
     last,
     ladder: ladder.data,
     problem: ladder.error,
@@ -116,7 +117,6 @@ export function usePractice(judge: ReturnType<typeof useJudge>, onProblem: (word
     set: (part: Partial<Settings>) => keep({ settings: { ...settings, ...part }, cycles: 'start' in part || 'goal' in part || 'mode' in part || 'minutes' in part || 'bars' in part ? [] : cycles }),
     begin: () => {
       going.current = true
-      setQuestion(null)
       setPhase('tuning-in')
     },
     /** Ends the ladder after this cycle's judgement; what was played so far is judged. */
@@ -128,12 +128,12 @@ export function usePractice(judge: ReturnType<typeof useJudge>, onProblem: (word
       } else setPhase('ready')
     },
     rested: () => {
-      restedAt.current = playedSeconds(cycles)
+      setRested(playedSeconds(cycles))
       going.current = true
       setPhase('tuning-in')
     },
     forget: () => {
-      restedAt.current = 0
+      setRested(0)
       setLast(null)
       setPhase('ready')
       keep({ settings, cycles: [] })
