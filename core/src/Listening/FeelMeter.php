@@ -53,7 +53,7 @@ final readonly class FeelMeter
             $at = $start + ($beats[$number] + $grid->places[$slots[$number]]) * $beat;
             $bar = (int) floor($beats[$number] / $meter->beats());
             $slot = ($beats[$number] - $bar * $meter->beats()) * $grid->division + $slots[$number];
-            $hits[] = new Hit($slot, $bar, $at, 1000 * ($stroke->t - $at), false);
+            $hits[] = new Hit($slot, $bar, $at, 1000 * ($stroke->t - $at));
             $placed[] = new PlacedStroke($stroke->t, $bar, $slot, 1000 * ($stroke->t - $line->at($beats[$number] + $grid->places[$slots[$number]])), $stroke->levelDb, $stroke->muted);
         }
         $deviations = Deviations::of($hits, 60 / $beat);

@@ -9,9 +9,11 @@ final readonly class Hit
 {
     /**
      * @param float  $t           seconds where it was planned
+     * @param ?bool  $directionRight whether the hand went as planned; null where that is not known
      * @param ?bool  $mutedRight  whether it was dead or rang as planned; null where that is not known
      * @param ?float $levelDb     against the median stroke; null for a tap
      * @param ?float $lengthShare how long it rang against the plan; null for a tap and for a dead stroke
+     * @param ?float $over        seconds by which it rang longer than planned; null for the same
      */
-    public function __construct(public int $slot, public int $bar, public float $t, public float $ms, public bool $wrongDirection, public ?bool $mutedRight = null, public ?float $levelDb = null, public ?float $lengthShare = null) {}
+    public function __construct(public int $slot, public int $bar, public float $t, public float $ms, public ?bool $directionRight = null, public ?bool $mutedRight = null, public ?float $levelDb = null, public ?float $lengthShare = null, public ?float $over = null) {}
 }

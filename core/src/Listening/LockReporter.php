@@ -47,7 +47,6 @@ final readonly class LockReporter
         $extraSlots = array_map(fn (int $stroke): int => $this->slotNear($plan, $played[$stroke] - $matching->shift), $matching->extra);
         $swing = (new SwingMeter($plan, $unit))->measure($matching, $played);
         $deviations = Deviations::of($hits, $plan->ruler->tempo->bpm);
-        $told = array_filter($take->taps, static fn (Tap $tap): bool => $tap->direction !== null);
 
         $report = new LockReport(
             planned: count($hits) + count($missed),
@@ -60,8 +59,8 @@ final readonly class LockReporter
             spreadMs: $deviations?->spreadMs,
             driftBpmPerMin: $deviations?->driftBpmPerMin,
             swing: $swing,
-            directionsTold: count(array_intersect_key($told, array_flip($matching->pairs))),
-            directionsWrong: count(array_filter($hits, static fn (Hit $hit): bool => $hit->wrongDirection)),
+            directionsTold: count(array_filter($hits, static fn (Hit $hit): bool => $hit->directionRight !== null)),
+            directionsWrong: count(array_filter($hits, static fn (Hit $hit): bool => $hit->directionRight === false)),
             slots: $this->slots($plan, $names, $hits, $missedSlots, $extraSlots, $unit),
             hits: $hits,
             findings: [],
@@ -105,15 +104,18 @@ final readonly class LockReporter
 
     private static function hit(PlannedOnset $onset, Tap $tap, float $played): Hit
     {
+        $seconds = $tap->muted === true || $onset->muted ? null : $tap->seconds;
+
         return new Hit(
             $onset->slot,
             $onset->bar,
             $onset->t,
             1000 * ($played - $onset->t),
-            $tap->direction !== null && $onset->direction !== null && $tap->direction !== $onset->direction,
+            $tap->direction === null || $onset->direction === null ? null : $tap->direction === $onset->direction,
             $tap->muted === null || $tap->levelDb === null ? null : $tap->muted === $onset->muted,
             $tap->levelDb,
-            $tap->seconds === null || $tap->muted === true || $onset->muted ? null : $tap->seconds / $onset->seconds,
+            $seconds === null ? null : $seconds / $onset->seconds,
+            $seconds === null ? null : $seconds - $onset->seconds,
         );
     }
 

@@ -53,6 +53,19 @@ final readonly class Statistics
         return [$meanY - $slope * $meanX, $slope];
     }
 
+    /** @return float how likely it is that of so many tries this many or more succeed, each with this chance: the binomial tail */
+    public static function atLeast(int $successes, int $tries, float $chance): float
+    {
+        $exactly = (1 - $chance) ** $tries;
+        $fewer = 0.0;
+        for ($count = 0; $count < $successes; $count++) {
+            $fewer += $exactly;
+            $exactly *= ($tries - $count) / ($count + 1) * $chance / (1 - $chance);
+        }
+
+        return max(0.0, 1 - $fewer);
+    }
+
     /**
      * 95 % bootstrap interval of the median, with a fixed seed: the same values give the same interval.
      *

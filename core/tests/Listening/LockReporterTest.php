@@ -160,7 +160,7 @@ it('notices strokes that went the other way', function (): void {
     $taps = array_map(static fn (array $tap, int $index): array => ['t' => $tap['t'], 'key' => $index % 4 === 0 ? 'up' : $tap['key']], played($timeline, static fn (): float => 0.0), range(0, 95));
     $report = reported($taps, $timeline);
 
-    expect([$report->directionsTold, $report->directionsWrong])->toBe([96, count(array_filter($report->hits, static fn ($hit): bool => $hit->wrongDirection))])
+    expect([$report->directionsTold, $report->directionsWrong])->toBe([96, count(array_filter($report->hits, static fn ($hit): bool => $hit->directionRight === false))])
         ->and(kinds($report))->toContain('direction');
 });
 

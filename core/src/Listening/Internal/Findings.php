@@ -6,7 +6,6 @@ namespace Gravik\Listening\Internal;
 
 use Gravik\Breakdown\Stage;
 use Gravik\Listening\Finding;
-use Gravik\Listening\Hit;
 use Gravik\Listening\LockReport;
 use Gravik\Listening\LockReporter;
 use Gravik\Listening\SlotFigures;
@@ -29,10 +28,6 @@ final readonly class Findings
 
     /** A drift is worth saying when the line gains twice the bias allowed. */
     private const DRIFT_IN_BIASES = 2.0;
-
-    private const WRONG_DIRECTIONS = 0.1;
-
-    private const WRONG_MUTING = 0.1;
 
     private const SLOW_SHARE = 2 / 3;
 
@@ -61,8 +56,7 @@ final readonly class Findings
             $this->missed($report),
             $this->extra($report),
             $this->drift($report, $deviations),
-            $this->directions($report),
-            $this->muting($report),
+            ...(new HandFindings($this->practiceTempo()))->of($report),
         ], static fn (?Finding $finding): bool => $finding !== null && $finding->severity > 1);
         usort($off, static fn (Finding $a, Finding $b): int => [$b->severity, $b->strokes] <=> [$a->severity, $a->strokes]);
         $holds = $this->holds($report);
@@ -169,33 +163,6 @@ final readonly class Findings
         return new Finding('drift', [], sprintf(
             'You %s the band: %d ms from the first bar to the last.', $deviations->lineMs < 0 ? 'pull ahead of' : 'fall behind', (int) round(abs($deviations->lineMs)),
         ), abs($deviations->lineMs) / (self::DRIFT_IN_BIASES * $report->gate->biasMs), $report->matched, Stage::BassAndDrums, $this->practiceTempo());
-    }
-
-    private function directions(LockReport $report): ?Finding
-    {
-        if ($report->directionsTold === 0) {
-            return null;
-        }
-
-        return new Finding('direction', [], sprintf('%d of %d strokes went the other way than planned.', $report->directionsWrong, $report->directionsTold),
-            $report->directionsWrong / $report->directionsTold / self::WRONG_DIRECTIONS, $report->directionsWrong, Stage::DampedRhythm, $this->practiceTempo());
-    }
-
-    /** Strokes that ring where they should be dead, or the other way round; only a recording tells. */
-    private function muting(LockReport $report): ?Finding
-    {
-        $known = array_filter($report->hits, static fn (Hit $hit): bool => $hit->mutedRight !== null);
-        $wrong = array_filter($known, static fn (Hit $hit): bool => $hit->mutedRight === false);
-        if ($wrong === []) {
-            return null;
-        }
-        $counts = array_count_values(array_map(static fn (Hit $hit): int => $hit->slot, $wrong));
-        arsort($counts);
-        $worst = array_key_first($counts);
-        $names = array_column($report->slots, 'name', 'slot');
-
-        return new Finding('muting', array_keys($counts), sprintf('%d of %d strokes rang where they should be dead, or were dead where they should ring, most often the %s.', count($wrong), count($known), $names[$worst] ?? ''),
-            count($wrong) / count($known) / self::WRONG_MUTING, count($wrong), Stage::DampedRhythm, $this->practiceTempo());
     }
 
     private function holds(LockReport $report): ?Finding

@@ -39,7 +39,7 @@ export function LockStrip({ report, bars: asked, tempo = 120, sketch }: { report
                 </text>
               </g>
             ) : (
-              <Lens key={item.slot} slot={item.figures} x={index * lens} width={lens - 8} bars={bars} scale={scale} gate={report.gate.bias_ms} hits={report.hits.filter((hit) => hit.slot === item.slot)} chuck={item.chuck} />
+              <Lens key={item.slot} slot={item.figures} x={index * lens} width={lens - 8} bars={bars} scale={scale} gate={report.gate.bias_ms} hits={report.hits.filter((hit) => hit.slot === item.slot)} chuck={item.chuck} wrongLength={report.findings.some((finding) => finding.kind === 'length' && finding.slots.includes(item.slot))} />
             ),
           )}
         </g>
@@ -67,9 +67,9 @@ function itemsOf(slots: LockSlot[], sketch: HandSketch | null): Item[] {
   return all.length > ROOM_FOR_AIR ? all.filter((item) => item.figures !== undefined) : all
 }
 
-type LensProps = { slot: LockSlot; x: number; width: number; bars: number; scale: number; gate: number; hits: { bar: number; ms: number }[]; chuck: boolean }
+type LensProps = { slot: LockSlot; x: number; width: number; bars: number; scale: number; gate: number; hits: { bar: number; ms: number }[]; chuck: boolean; wrongLength: boolean }
 
-function Lens({ slot, x, width, bars, scale, gate, hits, chuck }: LensProps) {
+function Lens({ slot, x, width, bars, scale, gate, hits, chuck, wrongLength }: LensProps) {
   const middle = x + width / 2
   const off = slot.bias_ms === null ? slot.missed > 0 : Math.abs(slot.bias_ms) > gate
   const place = (ms: number) => Math.max(x + 3, Math.min(x + width - 3, middle + ms * scale))
@@ -97,7 +97,7 @@ function Lens({ slot, x, width, bars, scale, gate, hits, chuck }: LensProps) {
       <text x={middle} y={LENS_HEIGHT + 58} className="lens-note">
         {slot.spread_ms === null ? '' : width < 76 ? `± ${Math.round(slot.spread_ms)}` : `spread ${Math.round(slot.spread_ms)}`}
       </text>
-      <text x={middle} y={LENS_HEIGHT + 73} className="lens-note">
+      <text x={middle} y={LENS_HEIGHT + 73} className={wrongLength ? 'lens-note off' : 'lens-note'}>
         {[slot.missed > 0 ? `${slot.missed} missed` : '', slot.extra > 0 ? `${slot.extra} extra` : '', slot.length_share === null ? '' : `rings ${Math.round(100 * slot.length_share)} %`].filter((words) => words !== '').join(', ')}
       </text>
     </g>

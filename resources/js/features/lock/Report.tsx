@@ -13,10 +13,10 @@ export function Report({ take }: { take: Take }) {
   const first = report.findings.find((finding) => finding.kind !== 'holds')
   return (
     <div className="report">
-      <p className={report.gate.passed ? 'verdict held' : 'verdict'}>{report.gate.passed ? 'This locks.' : (first?.text ?? 'Nothing stands out, but the gate stays shut.')}</p>
+      <p className={report.gate.passed ? 'verdict held' : 'verdict'}>{report.gate.passed ? (first === undefined ? 'This locks.' : 'In time it locks; the hand has something to do.') : (first?.text ?? 'Nothing stands out, but the gate stays shut.')}</p>
       <p className="muted">
         {take.player}, take {take.number} · {take.bars} bars · {take.tempo} bpm · {report.matched} of {report.planned} strokes met, {report.missed} missed, {report.extra} extra
-        {report.directions.told > 0 ? ` · ${report.directions.told - report.directions.wrong} of ${report.directions.told} in the planned direction` : ''}
+        {report.directions.told > 0 ? ` · ${report.directions.told} directions told, ${report.directions.told - report.directions.wrong} as planned` : ''}
       </p>
       <LockStrip report={report} bars={take.bars} tempo={take.tempo} sketch={fits(take, hand?.sketch) ? (hand?.sketch ?? null) : null} />
       <div className="report-foot">

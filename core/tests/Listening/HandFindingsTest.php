@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Breakdown\Stage;
+use Gravik\Listening\Finding;
+use Gravik\Listening\LockReport;
+use Gravik\Listening\LockReporter;
+use Gravik\Listening\Statistics;
+use Gravik\Listening\Take;
+use Gravik\Listening\Tap;
+use Gravik\Performance\Performer;
+use Gravik\Performance\PlayedStroke;
+use Gravik\Strokes\Direction;
+use Gravik\Tests\Support\Examples;
+use Gravik\Time\SwingUnit;
+
+function lengthOf(PlayedStroke $stroke): float
+{
+    return max($stroke->ends) - $stroke->t;
+}
+
+/** A take that was heard: on time, each stroke as long as planned and in its direction unless $as says otherwise. */
+function heardTake(string $slots, callable $as): LockReport
+{
+    $timeline = (new Performer())->perform(Examples::breakdown(['tempo' => 120], $slots));
+    $taps = [];
+    for ($round = 0; $round < 4; $round++) {
+        foreach ($timeline->strokes as $number => $stroke) {
+            $played = $as($stroke, count($taps)) + ['seconds' => lengthOf($stroke), 'direction' => $stroke->stroke->direction];
+            $taps[] = new Tap($stroke->t + $round * $timeline->seconds, $played['direction'], false, 0.0, $played['seconds']);
+        }
+    }
+
+    return (new LockReporter())->report(Take::of($taps, 0.0), $timeline, SwingUnit::Eighth, 0.0);
+}
+
+function findingOf(LockReport $report, string $kind): ?Finding
+{
+    return array_values(array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind === $kind))[0] ?? null;
+}
+
+it('says which strokes ring on, and which break off, and leaves alone what a room or a dying string explains', function (): void {
+    $onTwo = static fn (PlayedStroke $stroke): bool => fmod($stroke->t, 2.0) > 0.4 && fmod($stroke->t, 2.0) < 0.6;
+    $longer = heardTake('x.x.x.x.', static fn (PlayedStroke $stroke): array => $onTwo($stroke) ? ['seconds' => 2.2 * lengthOf($stroke)] : []);
+    $shorter = heardTake('x.x.x.x.', static fn (PlayedStroke $stroke): array => $onTwo($stroke) ? ['seconds' => 0.4 * lengthOf($stroke)] : []);
+    $room = heardTake('xxxxxxxx', static fn (PlayedStroke $stroke): array => ['seconds' => lengthOf($stroke) + 0.15]);
+    $dying = heardTake('x.......', static fn (PlayedStroke $stroke): array => ['seconds' => 0.45 * lengthOf($stroke)]);
+
+    expect(findingOf($longer, 'length')?->text)->toBe('The 2 rings on: up to 2.2 times as long as planned. Let go with the fretting hand and keep the fingers on the strings.')
+        ->and(findingOf($longer, 'length')?->stage)->toBe(Stage::Releases)
+        ->and(findingOf($shorter, 'length')?->text)->toStartWith('The 2 breaks off after 40 % of the length planned.')
+        ->and(findingOf($room, 'length'))->toBeNull()
+        ->and(findingOf($dying, 'length'))->toBeNull();
+});
+
+it('accuses a slot of the other direction only where mishearing would hardly explain it', function (): void {
+    $mostly = heardTake('xxxxxxxx', static fn (PlayedStroke $stroke, int $number): array => $number % 8 === 3 && $number % 40 !== 3 ? ['direction' => Direction::Down] : []);
+    $sometimes = heardTake('xxxxxxxx', static fn (PlayedStroke $stroke, int $number): array => $number % 4 === intdiv($number, 8) % 4 ? ['direction' => Direction::Up] : []);
+
+    expect(findingOf($mostly, 'direction')?->text)->toStartWith('The 2& goes the other way than planned: ')
+        ->and($sometimes->directionsWrong)->toBeGreaterThan(0.1 * $sometimes->directionsTold)
+        ->and(findingOf($sometimes, 'direction'))->toBeNull();
+});
+
+it('knows how likely so many successes are, as counting every outcome has it', function (int $successes, int $tries): void {
+    $likely = 0.0;
+    for ($outcome = 0; $outcome < 2 ** $tries; $outcome++) {
+        $count = substr_count(decbin($outcome), '1');
+        $likely += $count >= $successes ? 0.25 ** $count * 0.75 ** ($tries - $count) : 0.0;
+    }
+    expect(Statistics::atLeast($successes, $tries, 0.25))->toEqualWithDelta($likely, 1e-12);
+})->with([[0, 5], [3, 5], [7, 9], [9, 9]]);
