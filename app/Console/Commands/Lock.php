@@ -8,7 +8,6 @@ use App\Console\CoreCommand;
 use App\Console\UnusableInput;
 use App\Http\Resources\LockResource;
 use Gravik\Listening\Finding;
-use Gravik\Listening\FirstBeat;
 use Gravik\Listening\LockReporter;
 use Gravik\Listening\Take;
 use Gravik\Performance\Performer;
@@ -37,8 +36,8 @@ final class Lock extends CoreCommand
     private function take(Timeline $timeline): Take
     {
         $file = $this->takeFile($this->word('take'));
-        $estimated = $file->hearing === null ? 0.0 : FirstBeat::of($timeline, $file->strokes);
+        $firstBeat = $this->number('first-beat');
 
-        return Take::of($file->strokes, $this->number('first-beat') ?? $estimated);
+        return $firstBeat === null && $file->hearing !== null ? Take::placed($file->strokes, $timeline) : Take::of($file->strokes, $firstBeat ?? 0.0);
     }
 }

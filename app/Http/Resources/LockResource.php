@@ -31,7 +31,8 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'tempo', type: 'integer'),
     ], type: 'object', nullable: true),
 ])]
-#[OA\Schema(schema: 'LockReport', required: ['planned', 'played', 'matched', 'missed', 'extra', 'latency_ms', 'bias_ms', 'spread_ms', 'drift_bpm_per_min', 'swing', 'directions', 'slots', 'hits', 'findings', 'gate'], properties: [
+#[OA\Schema(schema: 'LockReport', required: ['planned', 'played', 'matched', 'missed', 'extra', 'latency_ms', 'bias_ms', 'spread_ms', 'drift_bpm_per_min', 'swing', 'directions', 'slots', 'hits', 'findings', 'gate', 'anchored'], properties: [
+    new OA\Property(property: 'anchored', description: 'whether the bias is against the band; else it is against the take’s own strokes on the beats', type: 'boolean'),
     new OA\Property(property: 'planned', type: 'integer'),
     new OA\Property(property: 'played', type: 'integer'),
     new OA\Property(property: 'matched', type: 'integer'),
@@ -85,6 +86,7 @@ final class LockResource
             'matched' => $report->matched,
             'missed' => $report->missed,
             'extra' => $report->extra,
+            'anchored' => $report->anchored,
             'latency_ms' => $report->latencyMs,
             'bias_ms' => self::ms($report->biasMs),
             'spread_ms' => self::ms($report->spreadMs),

@@ -12,6 +12,7 @@ final readonly class LockReport
     /**
      * @param ?float            $latencyMs taken off before; null where the device's delay is not known, so that the bias includes it
      * @param ?float            $biasMs    null where nothing was matched
+     * @param bool              $anchored  whether the bias is against the band; else it is against the take's own strokes on the beats
      * @param list<SlotFigures> $slots     that the plan uses, in order
      * @param list<Hit>         $hits
      * @param list<Finding>     $findings  worst first, then one that holds
@@ -35,6 +36,7 @@ final readonly class LockReport
         public array $findings,
         public array $failed,
         public Gate $gate,
+        public bool $anchored,
     ) {}
 
     /**

@@ -45,7 +45,7 @@ final readonly class LockReporter
         $missed = array_values(array_filter($matching->missed, static fn (int $index): bool => $plan->onsets[$index]->bar <= $lastBar));
         $missedSlots = array_map(static fn (int $index): int => $plan->onsets[$index]->slot, $missed);
         $extraSlots = array_map(fn (int $stroke): int => $this->slotNear($plan, $played[$stroke] - $matching->shift), $matching->extra);
-        $swing = (new SwingMeter($plan, $unit))->measure($matching, $played);
+        $swing = (new SwingMeter($plan, $unit))->measure($matching, $played, $take->anchored);
         $deviations = Deviations::of($hits, $plan->ruler->tempo->bpm);
 
         $report = new LockReport(
@@ -66,6 +66,7 @@ final readonly class LockReporter
             findings: [],
             failed: [],
             gate: $gate,
+            anchored: $take->anchored,
         );
 
         return (new Findings($plan->ruler, $unit, $cleanTempo))->addedTo($report, $deviations, (new OtherTake($plan->ruler))->finding($report, $take));

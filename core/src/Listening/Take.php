@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Listening;
 
+use Gravik\Performance\Timeline;
 use Gravik\Strokes\Direction;
 use Gravik\Time\Ruler;
 
@@ -14,8 +15,11 @@ final readonly class Take
 
     private const LONGEST_SECONDS = 3600;
 
-    /** @param list<Tap> $taps in order of time */
-    private function __construct(public array $taps) {}
+    /**
+     * @param list<Tap> $taps     in order of time
+     * @param bool      $anchored whether it is known where the band's first beat lay, so that a bias means something
+     */
+    private function __construct(public array $taps, public bool $anchored = true) {}
 
     /**
      * Reads {"taps": [{"t": 1.234, "key"?: "down"|"up", "dead"?: true}]} or a list of seconds.
@@ -56,6 +60,16 @@ final readonly class Take
     }
 
     /**
+     * Strokes of a recording that does not say where the band began: its own strokes on the beats say it.
+     *
+     * @param list<Tap> $strokes in order of time, seconds from the start of the recording
+     */
+    public static function placed(array $strokes, Timeline $timeline): self
+    {
+        return new self(self::of($strokes, FirstBeat::of($timeline, $strokes))->taps, false);
+    }
+
+    /**
      * Only what was played in these bars, from half a beat before to just before the next bar: who waits through the count-in
      * makes sounds too.
      *
@@ -66,7 +80,7 @@ final readonly class Take
         $from = -$ruler->seconds(0.5);
         $until = $ruler->seconds($bars * $ruler->meter->beats() - 1 / 12);
 
-        return new self(array_values(array_filter($this->taps, static fn (Tap $tap): bool => $tap->t >= $from && $tap->t < $until)));
+        return new self(array_values(array_filter($this->taps, static fn (Tap $tap): bool => $tap->t >= $from && $tap->t < $until)), $this->anchored);
     }
 
     private static function direction(mixed $key, int $index): ?Direction

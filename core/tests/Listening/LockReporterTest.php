@@ -13,6 +13,7 @@ use Gravik\Listening\LockReporter;
 use Gravik\Listening\SlotFigures;
 use Gravik\Listening\SwingPlayed;
 use Gravik\Listening\Take;
+use Gravik\Listening\Tap;
 use Gravik\Performance\Performer;
 use Gravik\Performance\PlayedStroke;
 use Gravik\Performance\Timeline;
@@ -100,6 +101,17 @@ it('holds upbeats against the beats where no pair is planned', function (string 
 
     expect($report->swing?->played)->toEqualWithDelta(1.5, 0.001);
 })->with(['upbeats alone' => ['.x.x.x.x'], 'upbeats and chucks on 2 and 4' => ['.xcx.xcx']]);
+
+it('says what upbeats alone show once, and of a recording without the band only what it can know', function (): void {
+    $timeline = timelineOf(Examples::breakdown(['tempo' => 100], '.x.x.x.x'));
+    $late = played($timeline, static fn (): float => 48.0);
+    $strokes = array_map(static fn (array $tap): Tap => new Tap($tap['t'], levelDb: 0.0, seconds: 0.2, muted: false), $late);
+    $unplaced = (new LockReporter())->report(Take::placed($strokes, $timeline), $timeline, Gravik\Time\SwingUnit::Eighth);
+
+    expect(kinds(reported($late, $timeline)))->toContain('swing')->not->toContain('placement')
+        ->and($unplaced->anchored)->toBeFalse()->and($unplaced->swing)->toBeNull()
+        ->and($unplaced->biasMs)->toEqualWithDelta(0.0, 1.0)->and(kinds($unplaced))->not->toContain('placement');
+});
 
 it('measures no swing where the grid has no pairs', function (array $fields, string $slots, int $grid): void {
     $timeline = timelineOf(Examples::breakdown($fields, $slots, $grid));

@@ -10,7 +10,6 @@ use App\Http\Requests\RecordingRequest;
 use App\Http\Resources\TakeResource;
 use App\Models\Breakdown;
 use Gravik\Formats\TakeFile;
-use Gravik\Listening\FirstBeat;
 use Gravik\Listening\StrokeListener;
 use Gravik\Listening\Take;
 use Gravik\Performance\Timeline;
@@ -36,7 +35,7 @@ final class HearTake extends Controller
         $firstBeat = $request->firstBeat();
         $bars = $request->integer('bars');
         $take = $judge->judge($breakdown, $this->user($request), $request->string('id')->toString(), $request->tempo(), $bars, $request->latencyMs(), $request->stage(), static fn (Timeline $timeline): Take => $firstBeat === null
-            ? Take::of($strokes, FirstBeat::of($timeline, $strokes))
+            ? Take::placed($strokes, $timeline)
             : Take::of($strokes, $firstBeat)->within($bars, $timeline->ruler));
 
         return new JsonResponse(TakeResource::of($take, ListTakes::numberOf($take)), 201);

@@ -68,7 +68,7 @@ final readonly class Findings
     {
         $bias = (float) $report->biasMs;
         $medians = self::biases($report->slots);
-        if (count($medians) < 2 || max($medians) - min($medians) > $report->gate->biasMs || min($medians) * max($medians) < 0) {
+        if (! $report->anchored || ($report->swing !== null && self::isUpbeatsAlone($report)) || count($medians) < 2 || max($medians) - min($medians) > $report->gate->biasMs || min($medians) * max($medians) < 0) {
             return null;
         }
         $device = $report->latencyMs === null ? ' This may be the device: measure its delay first.' : '';
@@ -76,6 +76,12 @@ final readonly class Findings
         return new Finding('placement', array_map(static fn (SlotFigures $slot): int => $slot->slot, $report->slots), sprintf(
             'Everything comes %s together. That is placement, not looseness: fine if you mean it, else listen for the drums.%s', self::early($bias), $device,
         ), abs($bias) / $report->gate->biasMs, $report->matched, Stage::BassAndDrums, $this->practiceTempo());
+    }
+
+    /** There the swing is measured against the beats of the band, and says all that a placement would. */
+    private static function isUpbeatsAlone(LockReport $report): bool
+    {
+        return array_filter($report->slots, static fn (SlotFigures $slot): bool => $slot->n > 0 && ! $slot->offBeat) === [];
     }
 
     private function swing(LockReport $report): ?Finding
@@ -203,7 +209,7 @@ final readonly class Findings
     private function with(LockReport $report, array $findings, array $failed): LockReport
     {
         return new LockReport($report->planned, $report->played, $report->matched, $report->missed, $report->extra, $report->latencyMs, $report->biasMs, $report->spreadMs,
-            $report->driftBpmPerMin, $report->swing, $report->directionsTold, $report->directionsWrong, $report->slots, $report->hits, $findings, $failed, $report->gate);
+            $report->driftBpmPerMin, $report->swing, $report->directionsTold, $report->directionsWrong, $report->slots, $report->hits, $findings, $failed, $report->gate, $report->anchored);
     }
 
     /**

@@ -22,8 +22,11 @@ final readonly class SwingMeter
 
     public function __construct(private Plan $plan, private SwingUnit $unit) {}
 
-    /** @param list<float> $played seconds */
-    public function measure(Matching $matching, array $played): ?SwingPlayed
+    /**
+     * @param list<float> $played   seconds
+     * @param bool        $anchored whether the planned beats are the band's; off-beats alone say nothing without them
+     */
+    public function measure(Matching $matching, array $played, bool $anchored): ?SwingPlayed
     {
         $meter = $this->plan->ruler->meter;
         $pair = intdiv($meter->beatTicks(), $this->unit === SwingUnit::Eighth ? 1 : 2);
@@ -35,6 +38,9 @@ final readonly class SwingMeter
             $playedAt[$this->plan->onsets[$index]->formTick] = $played[$stroke];
         }
         $pairsPlanned = $this->plansCompletePairs($pair);
+        if (! $pairsPlanned && ! $anchored) {
+            return null;
+        }
         $ratios = [];
         foreach ($playedAt as $tick => $off) {
             if (2 * ($tick % $pair) !== $pair) {

@@ -1,7 +1,7 @@
 import type { LockReport } from '../../api/types'
 
 const WIDTH = 420
-const HEIGHT = 58
+const HEIGHT = 74
 const LEAST_MS = 20
 
 /** Where each bar lay as a whole: a level line holds the tempo, a slope drifts. */
@@ -9,7 +9,7 @@ export function BarDrift({ bars }: { bars: NonNullable<LockReport['bars']> }) {
   const most = Math.max(LEAST_MS, ...bars.map((bar) => Math.abs(bar.ms)))
   const last = Math.max(1, ...bars.map((bar) => bar.bar))
   const toX = (bar: number) => 40 + (bar / last) * (WIDTH - 60)
-  const toY = (ms: number) => HEIGHT / 2 + (ms / most) * (HEIGHT / 2 - 8)
+  const toY = (ms: number) => HEIGHT / 2 + (ms / most) * (HEIGHT / 2 - 16)
   return (
     <svg className="bar-drift" width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`Bar by bar: ${bars.map((bar) => Math.round(bar.ms)).join(', ')} ms`}>
       <text x={0} y={14} className="figure-word">
@@ -23,6 +23,15 @@ export function BarDrift({ bars }: { bars: NonNullable<LockReport['bars']> }) {
       {bars.map((bar) => (
         <circle key={bar.bar} cx={toX(bar.bar)} cy={toY(bar.ms)} r={2.4} className="figure-dot" />
       ))}
+      {[bars[0], ...(bars.length > 1 ? [bars.at(-1)] : [])].map(
+        (bar) =>
+          bar !== undefined && (
+            <text key={bar.bar} x={toX(bar.bar)} y={toY(bar.ms) + (bar.ms > 0 ? -8 : 17)} className="figure-word" textAnchor={bar.bar === bars[0]?.bar ? 'start' : 'end'}>
+              bar {bar.bar + 1}: {bar.ms > 0 ? '+' : ''}
+              {Math.round(bar.ms)} ms
+            </text>
+          ),
+      )}
     </svg>
   )
 }

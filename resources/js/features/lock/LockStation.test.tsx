@@ -40,7 +40,7 @@ const take = (id: string, number: number, part: Partial<Take['report']> = {}): T
   id, number, player: 'Student A', created_at: new Date().toISOString(), tempo: 126, swing: 2, bars: 8, stage: 8, revision: 1, latency_ms: null, strokes: [0.01, 0.52],
   report: {
     planned: 48, played: 47, matched: 46, missed: 2, extra: 1, latency_ms: null, bias_ms: -12, spread_ms: 9, drift_bpm_per_min: 0.4, swing: { planned: 2, played: 1.38, low: 1.3, high: 1.5 },
-    directions: { told: 46, wrong: 0 }, slots: [], hits: [],
+    anchored: true, directions: { told: 46, wrong: 0 }, slots: [], hits: [],
     findings: [
       { kind: 'swing', slots: [1], text: 'Your off-beats come 38 ms early.', practise: { stage: 2, tempo: 84 } },
       { kind: 'holds', slots: [0], text: 'The 1 holds.', practise: null },

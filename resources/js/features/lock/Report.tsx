@@ -20,10 +20,10 @@ export function Report({ take }: { take: Take }) {
       </p>
       <LockStrip report={report} bars={take.bars} tempo={take.tempo} sketch={fits(take, hand?.sketch) ? (hand?.sketch ?? null) : null} />
       <div className="report-foot">
-        {report.swing !== null && report.swing !== undefined ? <SwingGauge swing={report.swing} /> : <p className="muted">This pattern has no pairs of beat and off-beat to measure a swing from.</p>}
+        {report.swing !== null && report.swing !== undefined ? <SwingGauge swing={report.swing} /> : <p className="muted">{report.anchored ? 'This pattern has no pairs of beat and off-beat to measure a swing from.' : 'Swing needs pairs of beat and off-beat, or the band’s beat to hold off-beats against.'}</p>}
         <dl className="figures">
           <div>
-            <dt>bias{report.latency_ms === null ? ', device included' : ''}</dt>
+            <dt>bias{report.anchored ? (report.latency_ms === null ? ', device included' : '') : ', from your own beats'}</dt>
             <dd>{report.bias_ms === null ? '–' : lateness(report.bias_ms)}</dd>
           </div>
           <div>
@@ -50,7 +50,7 @@ export function Report({ take }: { take: Take }) {
       )}
       <p className={report.gate.passed ? 'finding finding-holds' : 'finding finding-swing'}>
         {report.gate.passed ? 'The gate is open: ' : 'The gate: '}
-        {report.gate.why}.{report.latency_ms === null ? ' The device’s delay was not measured, so the bias includes it; swing and spread are not affected.' : ''}
+        {report.gate.why}.{report.anchored ? (report.latency_ms === null ? ' The device’s delay was not measured, so the bias includes it; swing and spread are not affected.' : '') : ' This file does not say where the band’s first beat lay: its own strokes on the beats were taken for it, so whether all of it is early or late is not known. Play with the microphone or the keys to learn that.'}
       </p>
     </div>
   )

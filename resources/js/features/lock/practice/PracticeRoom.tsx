@@ -44,7 +44,7 @@ export function PracticeRoom({ judge, onClose, onShow }: { judge: ReturnType<typ
   const playing = phase === 'playing' && (practice.recorder.status !== 'idle' || practice.microphone.status !== 'idle')
 
   return (
-    <section className="practice" aria-label="Practice room">
+    <section className={playing && settings.hideBeats ? 'practice beats-hidden' : 'practice'} aria-label="Practice room">
       {!running && <Wishes settings={settings} onSet={practice.set} />}
       {practice.problem !== null && (
         <p role="alert" className="finding finding-off">
@@ -53,7 +53,7 @@ export function PracticeRoom({ judge, onClose, onShow }: { judge: ReturnType<typ
       )}
       {playing ? (
         <>
-          <Pulse beats={settings.swing !== 0 ? settings.swing : (step?.pulse_beats ?? 1)} hideBeats={settings.hideBeats} beatsABar={timeline?.beats_a_bar ?? 4} />
+          {!settings.hideBeats && <Pulse beats={settings.swing !== 0 ? settings.swing : (step?.pulse_beats ?? 1)} beatsABar={timeline?.beats_a_bar ?? 4} />}
           {settings.input === 'keys' ? <TapPads recorder={practice.recorder} bars={step?.bars ?? settings.bars} hideBeats={settings.hideBeats} /> : <MicRoom microphone={practice.microphone} bars={step?.bars ?? settings.bars} lateMs={judge.byMicrophone?.latency_ms} hideBeats={settings.hideBeats} />}
         </>
       ) : (

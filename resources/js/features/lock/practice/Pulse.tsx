@@ -7,7 +7,7 @@ const HEIGHT = 92
 const MIDDLE = HEIGHT / 2
 
 /** The pulse as one slow swing over some beats: down through the line at its beginning, up through it half way. */
-export function Pulse({ beats, hideBeats, beatsABar }: { beats: number; hideBeats: boolean; beatsABar: number }) {
+export function Pulse({ beats, beatsABar }: { beats: number; beatsABar: number }) {
   const dot = useRef<SVGCircleElement>(null)
   const toX = (share: number) => 20 + share * (WIDTH - 40)
   const toY = (share: number) => MIDDLE + 32 * Math.sin(2 * Math.PI * share)
@@ -23,7 +23,7 @@ export function Pulse({ beats, hideBeats, beatsABar }: { beats: number; hideBeat
     <svg className="pulse" viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`One swing is ${beats} ${beats === 1 ? 'beat' : 'beats'}`}>
       <line x1={20} x2={WIDTH - 20} y1={MIDDLE} y2={MIDDLE} className="slot-line solid" />
       <path d={path} className="pulse-line" />
-      {!hideBeats && beats > 1 && Array.from({ length: beats + 1 }, (_, beat) => <line key={beat} x1={toX(beat / beats)} x2={toX(beat / beats)} y1={MIDDLE - 6} y2={MIDDLE + 6} className="beat-line" />)}
+      {beats > 1 && Array.from({ length: beats + 1 }, (_, beat) => <line key={beat} x1={toX(beat / beats)} x2={toX(beat / beats)} y1={MIDDLE - 6} y2={MIDDLE + 6} className="beat-line" />)}
       <circle ref={dot} r={9} cx={toX(0)} cy={MIDDLE} className="pulse-dot" />
     </svg>
   )

@@ -118,6 +118,16 @@ it('shows the pulse as slow as the tempo asks for, unless somebody chose', async
   expect(await swings(8)).toContain('8')
 })
 
+it('shows no beat at all to one who hides the beats', async () => {
+  writeSession('b1', { settings: { ...readSession('b1', 120).settings, hideBeats: true }, cycles: [] })
+  const { container } = room()
+  await screen.findByText(/2 tempos/)
+  key('r')
+  await screen.findByText(/strokes so far/)
+  expect(screen.queryByLabelText(/One swing is/)).toBeNull()
+  expect(container.querySelector('.practice.beats-hidden')).not.toBeNull()
+})
+
 it('keeps settings and cycles over a reload', () => {
   const session = readSession('b3', 100)
   expect(session.settings).toMatchObject({ start: 60, goal: 100 })
