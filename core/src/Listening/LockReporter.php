@@ -69,7 +69,7 @@ final readonly class LockReporter
             anchored: $take->anchored,
         );
 
-        return (new Findings($plan->ruler, $unit, $cleanTempo))->addedTo($report, $deviations, (new OtherTake($plan->ruler))->finding($report, $take));
+        return (new Findings($plan->ruler, $unit, $cleanTempo))->addedTo($report, $deviations, (new OtherTake($timeline, $this->matcher))->finding($report, $take));
     }
 
     /**

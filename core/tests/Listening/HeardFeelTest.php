@@ -83,3 +83,41 @@ it('keeps its tempo when strokes are struck out or put in by hand', function ():
     expect(measured($fewer)->tempoBpm)->toEqualWithDelta(110, 0.3)
         ->and(measured($more)->tempoBpm)->toEqualWithDelta(110, 0.3);
 });
+
+/** Syllables: a burst of breath, then a voice at its pitch, short and long. */
+function sung(array $times, int $rate): array
+{
+    $chance = new Randomizer(new Mt19937(5));
+    $samples = array_fill(0, (int) ((end($times) + 1) * $rate), 0.0);
+    foreach ($times as $number => $t) {
+        $at = (int) round($t * $rate);
+        $phase = 0.0;
+        for ($i = 0; $i < (int) (0.16 * $rate); $i++) {
+            $phase += (130 + 8 * ($number % 3)) / $rate;
+            $voice = array_sum(array_map(static fn (int $partial): float => sin(2 * M_PI * $partial * $phase) / ($partial ** 1.2), range(1, 12)));
+            $samples[$at + $i] += 0.3 * min(1.0, $i / (0.02 * $rate)) * min(1.0, (0.16 * $rate - $i) / (0.03 * $rate)) * $voice
+                + ($i < 0.012 * $rate ? 0.1 * $chance->getInt(-1000, 1000) / 1000 : 0.0);
+        }
+    }
+
+    return $samples;
+}
+
+it('hears the rhythm of sung syllables as well', function (float $share): void {
+    $times = [];
+    foreach (range(0, 31) as $beat) {
+        $times[] = 0.6 + 0.6 * $beat;
+        if ($beat % 4 !== 0) {
+            $times[] = 0.6 + 0.6 * ($beat + $share);
+        }
+    }
+    $path = tempnam(sys_get_temp_dir(), 'gravik-sung-') ?: '';
+    file_put_contents($path, WavFile::write([$samples = sung($times, 16000)], count($samples), 16000));
+    $heard = (new StrokeListener())->hear(WavSource::open($path));
+    unlink($path);
+    $reading = measured(array_map(static fn (HeardStroke $stroke): Tap => $stroke->asTap(), $heard));
+
+    expect(count($heard))->toBe(count($times))
+        ->and($reading->tempoBpm)->toEqualWithDelta(100, 0.3)
+        ->and($reading->swing?->ratio)->toEqualWithDelta($share / (1 - $share), 0.06);
+})->with(['straight' => [0.5], 'triplets' => [2 / 3]]);

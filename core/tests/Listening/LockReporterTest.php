@@ -264,9 +264,12 @@ it('says so when a take keeps another tempo, or is of another part', function ()
 
     $tempo = reported($player->taps($faster, 12), $asked)->findings;
     $part = reported($sixteenths, $asked)->findings;
+    $paces = array_map(static fn (float $bpm): Finding => reported($player->taps(timelineOf(Examples::breakdown(['tempo' => $bpm], 'x.xx.xxx')), 6), $asked)->findings[0], [60.0, 240.0]);
     expect($tempo)->toHaveCount(1)
         ->and($tempo[0]->text)->toContain('keeps 132 beats a minute, and 120 were asked')
-        ->and($part[0]->kind)->toBe('other');
+        ->and($part[0]->kind)->toBe('other')
+        ->and($paces[0]->text)->toStartWith('This take plays the part at half the tempo: about 60 beats a minute where 120 were asked.')
+        ->and($paces[1]->text)->toStartWith('This take plays the part at double the tempo');
 });
 
 it('holds each stage to its own gate, and shows a drift bar by bar', function (): void {

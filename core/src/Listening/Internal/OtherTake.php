@@ -7,8 +7,12 @@ namespace Gravik\Listening\Internal;
 use Gravik\Listening\FeelMeter;
 use Gravik\Listening\Finding;
 use Gravik\Listening\LockReport;
+use Gravik\Listening\Matcher;
+use Gravik\Listening\Plan;
+use Gravik\Listening\PlannedOnset;
 use Gravik\Listening\Take;
-use Gravik\Time\Ruler;
+use Gravik\Listening\Tap;
+use Gravik\Performance\Timeline;
 
 /**
  * Recognises a take that was played at another tempo, or of another breakdown: then its figures say little about how
@@ -26,7 +30,12 @@ final readonly class OtherTake
 
     private const SCATTERED_MS = 40.0;
 
-    public function __construct(private Ruler $ruler) {}
+    /** At half or double the tempo, so many of the strokes, and of the plan's, meet. */
+    private const FITS = 0.85;
+
+    private const PACES = ['half' => 0.5, 'double' => 2.0];
+
+    public function __construct(private Timeline $timeline, private Matcher $matcher) {}
 
     public function finding(LockReport $report, Take $take): ?Finding
     {
@@ -34,9 +43,13 @@ final readonly class OtherTake
         if (($unmet <= self::UNMET * $report->matched && $report->spreadMs < self::SCATTERED_MS) || count($take->taps) < 2 * FeelMeter::FEWEST) {
             return null;
         }
-        $asked = $this->ruler->tempo->bpm;
-        $kept = (new FeelMeter())->measure($take->taps, $this->ruler->meter)->tempoBpm;
-        // Half and double are the same tempo, counted otherwise.
+        $asked = $this->timeline->ruler->tempo->bpm;
+        $pace = $this->pace($take);
+        if ($pace !== null) {
+            return new Finding('tempo', [], sprintf('This take plays the part at %s the tempo: about %d beats a minute where %d were asked. Set the tempo to what you play, or count with the click.', $pace, (int) round($asked * self::PACES[$pace]), (int) round($asked)));
+        }
+        $kept = (new FeelMeter())->measure($take->taps, $this->timeline->ruler->meter)->tempoBpm;
+        // Half and double may be the same tempo, counted otherwise.
         $apart = min(array_map(static fn (float $times): float => abs($times * $kept / $asked - 1), [0.5, 1.0, 2.0]));
         $met = sprintf('%d of %d strokes met the plan', $report->matched, $report->played);
 
@@ -45,5 +58,22 @@ final readonly class OtherTake
         }
 
         return $unmet > $report->matched ? new Finding('other', [], sprintf('Most of this take is not this part: %s. Is it a take of another breakdown?', $met)) : null;
+    }
+    /** @return 'half'|'double'|null at which the strokes would meet the plan */
+    private function pace(Take $take): ?string
+    {
+        foreach (self::PACES as $pace => $times) {
+            $played = array_map(static fn (Tap $tap): float => $times * $tap->t, $take->taps);
+            $plan = Plan::of($this->timeline, max([0.0, ...$played]));
+            $planned = array_map(static fn (PlannedOnset $onset): float => $onset->t, $plan->onsets);
+            $until = max([0.0, ...$played]) + $plan->smallestGap() / 2;
+            $due = count(array_filter($planned, static fn (float $t): bool => $t <= $until));
+            $met = count($this->matcher->match($planned, $played, $plan->smallestGap(), $plan->ruler->tempo->beatSeconds())->pairs);
+            if ($met >= self::FITS * max(count($played), $due)) {
+                return $pace;
+            }
+        }
+
+        return null;
     }
 }
