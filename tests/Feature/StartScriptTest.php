@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Illuminate\Filesystem\Filesystem;
 use Symfony\Component\Process\Process;
 
 /** @return array{int, string, string} status, standard output, standard error */
@@ -13,11 +14,20 @@ function script(array $words, array $environment = [], ?string $folder = null): 
     return [(int) $process->getExitCode(), $process->getOutput(), trim($process->getErrorOutput())];
 }
 
+/** A folder of its own, gone when the tests are over. */
+function aside(): string
+{
+    $folder = sys_get_temp_dir().'/gravik-aside-'.bin2hex(random_bytes(4));
+    mkdir($folder);
+    register_shutdown_function(static fn () => (new Filesystem())->deleteDirectory($folder));
+
+    return $folder;
+}
+
 /** A folder of programs that stand in front of the real ones. */
 function programs(array $scripts): string
 {
-    $folder = sys_get_temp_dir().'/gravik-programs-'.bin2hex(random_bytes(4));
-    mkdir($folder);
+    $folder = aside();
     foreach ($scripts as $name => $body) {
         file_put_contents("{$folder}/{$name}", "#!/bin/sh\n{$body}\n");
         chmod("{$folder}/{$name}", 0o755);
@@ -62,13 +72,27 @@ it('says which packages to install when it may not install them itself', functio
 });
 
 it('says that its folder cannot be written', function (): void {
-    $copy = sys_get_temp_dir().'/gravik-locked-'.bin2hex(random_bytes(4));
-    mkdir($copy.'/bin', 0o755, true);
+    $copy = aside();
+    mkdir($copy.'/bin');
     copy(base_path('bin/gravik'), $copy.'/bin/gravik');
     chmod($copy.'/bin/gravik', 0o755);
     [$status, , $error] = script(['setup'], [], $copy);
 
     expect($status)->toBe(1)->and($error)->toContain('cannot be written');
+});
+
+it('waits while another setup is at work in the same folder', function (): void {
+    $copy = aside();
+    array_map(static fn (string $folder): bool => mkdir("{$copy}/{$folder}", 0o755, true), ['bin', '.cache', 'bootstrap/cache', 'database', 'storage/logs', 'storage/framework/sessions', 'storage/framework/cache/data']);
+    copy(base_path('bin/gravik'), $copy.'/bin/gravik');
+    chmod($copy.'/bin/gravik', 0o755);
+    $other = new Process(['bash', '-c', 'exec 9>.cache/setup.lock; flock 9; echo held; sleep 1; touch over'], $copy);
+    $other->start();
+    $other->waitUntil(static fn (string $type, string $words): bool => str_contains($words, 'held'));
+    [, $out, $error] = script(['setup'], ['PATH' => programs(['composer' => 'ls over']).':'.getenv('PATH')], $copy);
+
+    // Its first step looks for what the other left behind, and then finds no packages.
+    expect($out)->toContain('Another setup is at work in this folder; waiting for it')->and($error)->not->toContain('composer failed');
 });
 
 it('explains itself', function (): void {
