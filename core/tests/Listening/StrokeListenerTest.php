@@ -75,7 +75,7 @@ it('hears each strum once, when it begins, and whether it rings, in sounds made 
     }
     expect($told / count($swept))->toBeGreaterThan(0.65)
         ->and($right / $told)->toBeGreaterThan(0.7);
-    expect(2 * count($errors) / (count($truth) + count($heard)))->toBeGreaterThan(0.93)
+    expect(2 * count($errors) / (count($truth) + count($heard)))->toBeGreaterThan(0.95)
         ->and($errors[intdiv(count($errors), 2)])->toBeLessThan(4.0)
         ->and($rightlyDead / count($errors))->toBeGreaterThan($dead);
 })->with([

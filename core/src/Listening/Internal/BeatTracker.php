@@ -28,7 +28,7 @@ final readonly class BeatTracker
      */
     private const AWAY = 0.15;
 
-    private const AWAY_AT_MOST = 0.25;
+    private const AWAY_AT_MOST = 0.6;
 
     /** Beats are rather met than passed by. */
     private const OFF_BEAT = 0.04;

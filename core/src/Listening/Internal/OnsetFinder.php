@@ -14,32 +14,36 @@ namespace Gravik\Listening\Internal;
  */
 final readonly class OnsetFinder
 {
-    /** What brings about this share of what a loud stroke brings anew is a beginning; … */
-    private const BEGINS = 0.4;
+    /** Peaks from this share of what a loud stroke brings are looked at; of those within so many steps the greatest. */
+    private const LOOKED_AT = 0.15;
 
-    private const BEGINS_LEAST = 0.2;
+    private const APART = 7;
 
-    private const BEGINS_MOST = 0.5;
+    /** That another sound is left behind counts beside what comes anew, in the moment just ahead of the peak, ms. */
+    private const CHANGE_COUNTS = 0.1;
+
+    private const CHANGE_AT_MOST = 5.0;
+
+    private const AHEAD = 8;
+
+    /** About so much in all is a beginning: in each recording, where there are fewest peaks within these limits. */
+    private const BEGINS = 0.46;
+
+    private const BEGINS_LEAST = 0.35;
+
+    private const BEGINS_MOST = 0.6;
 
     private const BEGINS_STEP = 1.06;
 
-    /** Peaks so many nepers around count, the more the nearer; and a neper from the usual share costs so much of all peaks. */
+    /** Peaks so many nepers around count, the more the nearer; and a neper from the usual costs so much of all peaks. */
     private const NEAR = 0.12;
 
     private const UNUSUAL = 0.03;
 
-    /** Smaller peaks say nothing; of those within so many steps the greatest counts. */
-    private const LOOKED_AT = 0.08;
-
-    private const APART = 7;
-
-    /** … but with less than this share, something has to be different afterwards. */
-    private const PLAIN = 0.6;
-
-    /** A step of this share of the peak, and of a beginning, within one sweep before it, is where the sweep began. */
+    /** A step of this share of the peak, and so much at least, within one sweep before it, is where the sweep began. */
     private const BEGAN = 0.4;
 
-    private const BEGAN_LEAST = 0.6;
+    private const BEGAN_LEAST = 0.24;
 
     /** A band that rises by so many nepers of energy, or falls by so many more than it was falling, is different. */
     private const RISES = 0.3;
@@ -100,16 +104,16 @@ final readonly class OnsetFinder
         if ($novelty === null) {
             return [];
         }
-        $begins = self::between($novelty);
+        $peaks = [];
+        foreach (self::peaks($novelty) as $number) {
+            $peaks[$number] = $novelty[$number] + self::CHANGE_COUNTS * min(self::CHANGE_AT_MOST, $this->change($number * Novelty::STEP_MS - self::AHEAD));
+        }
+        $begins = self::between($peaks);
         $rises = $this->rises();
         $found = [];
-        for ($number = 1, $last = count($novelty) - 1; $number < $last; $number++) {
-            if ($novelty[$number] < $begins || $novelty[$number] < $novelty[$number - 1] || $novelty[$number] <= $novelty[$number + 1]) {
-                continue;
-            }
+        foreach ($peaks as $number => $score) {
             $earliest = $found === [] ? 0 : $found[count($found) - 1] + self::SWEEP;
-            $frame = $this->begin($rises, $novelty, $number, $earliest, self::BEGAN_LEAST * $begins);
-            if ($frame >= $earliest && ($novelty[$number] >= self::PLAIN || $this->changes($frame))) {
+            if ($score >= $begins && ($frame = $this->begin($rises, $novelty, $number, $earliest)) >= $earliest) {
                 $found[] = $frame;
             }
         }
@@ -118,25 +122,35 @@ final readonly class OnsetFinder
     }
 
     /**
-     * How much has to come anew for a beginning: where there are fewest peaks, between those of the strokes and the smaller
-     * ones of what wavers as it rings.
-     *
      * @param list<float> $novelty
+     *
+     * @return list<int> steps that bring more than those around them
      */
-    private static function between(array $novelty): float
+    private static function peaks(array $novelty): array
     {
         $peaks = [];
         foreach ($novelty as $number => $new) {
             if ($new >= self::LOOKED_AT && $new >= max($new, ...array_slice($novelty, max(0, $number - self::APART), 2 * self::APART + 1))) {
-                $peaks[] = log($new);
+                $peaks[] = $number;
             }
         }
+
+        return $peaks;
+    }
+
+    /**
+     * From where on a peak is a beginning: where there are fewest, between those of the strokes and the smaller ones of what
+     * wavers as it rings.
+     *
+     * @param array<int, float> $peaks step => how much it brings
+     */
+    private static function between(array $peaks): float
+    {
         $best = self::BEGINS;
         $fewest = INF;
         for ($least = self::BEGINS_LEAST; $least <= self::BEGINS_MOST; $least *= self::BEGINS_STEP) {
-            $at = log($least);
-            $near = array_sum(array_map(static fn (float $peak): float => exp(-(($peak - $at) / self::NEAR) ** 2 / 2), $peaks)) / max(1, count($peaks));
-            $cost = $near + self::UNUSUAL * abs($at - log(self::BEGINS));
+            $near = array_sum(array_map(static fn (float $peak): float => exp(-(log($peak / $least) / self::NEAR) ** 2 / 2), $peaks)) / max(1, count($peaks));
+            $cost = $near + self::UNUSUAL * abs(log($least / self::BEGINS));
             if ($cost < $fewest) {
                 [$fewest, $best] = [$cost, $least];
             }
@@ -151,14 +165,13 @@ final readonly class OnsetFinder
      * @param list<float> $rises
      * @param list<float> $novelty
      * @param int         $earliest frame
-     * @param float       $least    novelty of a step with which a sweep may begin
      */
-    private function begin(array $rises, array $novelty, int $number, int $earliest, float $least): int
+    private function begin(array $rises, array $novelty, int $number, int $earliest): int
     {
         $step = Novelty::STEP_MS;
         $first = $number;
         for ($back = $number - 1; $back >= 0 && ($number - $back) * $step <= self::SWEEP && $back * $step >= $earliest; $back--) {
-            if ($novelty[$back] >= self::BEGAN * $novelty[$number] && $novelty[$back] >= $least) {
+            if ($novelty[$back] >= self::BEGAN * $novelty[$number] && $novelty[$back] >= self::BEGAN_LEAST) {
                 $first = $back;
             }
         }
@@ -180,20 +193,22 @@ final readonly class OnsetFinder
         return $begin;
     }
 
-    /** Whether what sounds is another after this moment than before it: a click over a ringing chord leaves it as it was. */
-    private function changes(int $frame): bool
+    /**
+     * How much another sound stands after this moment than before it: a click over a ringing chord leaves it as it was, and
+     * what only dies away goes on as it did. Each band counts in units of a change that is plain.
+     */
+    private function change(int $frame): float
     {
+        $change = 0.0;
         foreach ($this->envelopes->bands() as $band) {
             $floor = 1e-3 * $band->loudest($frame - 200, $frame + 200) + 1e-15;
             $before = $band->mean($frame - 24, $frame - 4) + $floor;
             $falling = max(-self::FALLS_BY_ITSELF, min(0.0, self::FALLS_FASTER * log($before / ($band->mean($frame - 64, $frame - 44) + $floor))));
-            $change = log(($band->mean($frame + 26, $frame + 46) + $floor) / $before);
-            if ($change >= self::RISES || $change <= $falling - self::FALLS) {
-                return true;
-            }
+            $nepers = log(($band->mean($frame + 26, $frame + 46) + $floor) / $before);
+            $change += $nepers >= 0 ? $nepers / self::RISES : max(0.0, $falling - $nepers) / self::FALLS;
         }
 
-        return false;
+        return $change;
     }
 
     /** @return list<float> how much each frame rises above those before, in nepers of energy */
