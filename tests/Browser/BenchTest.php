@@ -173,8 +173,8 @@ it('keeps the work of a signed-out tab and saves it after signing in again', fun
     $page->saved()->driver->manage()->deleteAllCookies();
     $page->fill('.chart-line textarea', '| Dm | Gm |')->sees('Sign in again');
     $page->element('.ant-modal input[name=email]')->sendKeys(DatabaseSeeder::TEACHER['email']);
-    $page->element('.ant-modal input[name=password]')->sendKeys(DatabaseSeeder::TEACHER['password']);
-    $page->element('.ant-modal button[type=submit]')->click();
+    // By key: the sheet may still be on its way in, and a click would miss the button.
+    $page->element('.ant-modal input[name=password]')->sendKeys(DatabaseSeeder::TEACHER['password'].WebDriverKeys::ENTER);
     $page->saved()->driver->navigate()->refresh();
     $page->waitFor(fn (): bool => $page->words('.bar-chord') === 'Dm | Gm', 'what was typed while signed out is lost');
     expect($page->says('Sign in again'))->toBeFalse();

@@ -86,13 +86,17 @@ it('waits while another setup is at work in the same folder', function (): void 
     array_map(static fn (string $folder): bool => mkdir("{$copy}/{$folder}", 0o755, true), ['bin', '.cache', 'bootstrap/cache', 'database', 'storage/logs', 'storage/framework/sessions', 'storage/framework/cache/data']);
     copy(base_path('bin/gravik'), $copy.'/bin/gravik');
     chmod($copy.'/bin/gravik', 0o755);
-    $other = new Process(['bash', '-c', 'exec 9>.cache/setup.lock; flock 9; echo held; sleep 1; touch over'], $copy);
+    $other = new Process(['bash', '-c', 'exec 9>.cache/setup.lock; flock 9; echo held; while [ ! -e over ]; do sleep 0.05; done'], $copy);
     $other->start();
     $other->waitUntil(static fn (string $type, string $words): bool => str_contains($words, 'held'));
-    [, $out, $error] = script(['setup'], ['PATH' => programs(['composer' => 'ls over']).':'.getenv('PATH')], $copy);
+    $second = new Process([$copy.'/bin/gravik', 'setup'], $copy, ['PATH' => programs(['composer' => 'ls over', 'npm' => 'exit 1']).':'.getenv('PATH')]);
+    $second->start();
+    expect($second->waitUntil(static fn (string $type, string $words): bool => str_contains($words, 'Another setup is at work in this folder; waiting for it')))->toBeTrue();
+    touch($copy.'/over');
+    $second->wait();
 
-    // Its first step looks for what the other left behind, and then finds no packages.
-    expect($out)->toContain('Another setup is at work in this folder; waiting for it')->and($error)->not->toContain('composer failed');
+    // Its first step looked for what the other left behind; the next found no packages.
+    expect($second->getOutput())->toContain('Installing PHP packages')->and($second->getErrorOutput())->not->toContain('composer failed')->toContain('npm failed');
 });
 
 it('explains itself', function (): void {
