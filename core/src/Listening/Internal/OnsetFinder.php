@@ -15,7 +15,7 @@ namespace Gravik\Listening\Internal;
 final readonly class OnsetFinder
 {
     /** Peaks from this share of what a loud stroke brings are looked at; of those within so many steps the greatest. */
-    private const LOOKED_AT = 0.15;
+    private const LOOKED_AT = 0.3;
 
     private const APART = 7;
 
@@ -48,7 +48,7 @@ final readonly class OnsetFinder
     /** A band that rises by so many nepers of energy, or falls by so many more than it was falling, is different. */
     private const RISES = 0.3;
 
-    private const FALLS = 0.6;
+    private const FALLS = 1.5;
 
     /** What rings on goes on falling a little faster than before, and by this much at most. */
     private const FALLS_FASTER = 1.25;
