@@ -36,8 +36,9 @@ final readonly class FeelMeter
             throw ListeningException::tooFewForFeel(count($strokes), self::FEWEST);
         }
         $times = array_map(static fn (Tap $tap): float => $tap->t, $strokes);
-        $found = (new BeatSearch($meter, $this->tracker))->find($times, $tempo?->bpm, $division, $firstBeat);
-        ['beats' => $beats, 'slots' => $slots] = $this->tracker->track($times, $found['beat'], $found['grid'], $firstBeat, $tempo?->beatSeconds());
+        $search = new BeatSearch($meter, $this->tracker);
+        $found = $search->find($times, $tempo?->bpm, $division, $firstBeat);
+        ['beats' => $beats, 'slots' => $slots] = $search->tracked($times, $found['beat'], $found['grid'], $tempo?->bpm, $firstBeat);
         $line = BeatLine::through($times, $beats, $slots, $found['grid']);
         $grid = $line->grid;
         $measured = 60 / $line->beatSeconds();

@@ -104,7 +104,7 @@ final readonly class StrokeListener
             $isDead = self::isDead($energy, $begin, $next, $peaks[$place]);
             $sweep = $isDead ? null : $sweeps->read($begin / Envelopes::FRAMES_A_SECOND, $next / Envelopes::FRAMES_A_SECOND);
             $strokes[] = new HeardStroke(
-                ($begin + self::earlier($onsets[$place], $sweep)) / Envelopes::FRAMES_A_SECOND,
+                ($begin + self::moved($onsets[$place], $sweep)) / Envelopes::FRAMES_A_SECOND,
                 10 * log10($peaks[$place] / $usual),
                 self::lasts($energy, $begin, $next, $peaks[$place]) / Envelopes::FRAMES_A_SECOND,
                 $isDead,
@@ -121,7 +121,7 @@ final readonly class StrokeListener
      *
      * @return float ms, + is later than the attack was heard
      */
-    private static function earlier(Onset $onset, ?Sweep $sweep): float
+    private static function moved(Onset $onset, ?Sweep $sweep): float
     {
         if ($sweep === null) {
             return 0.0;

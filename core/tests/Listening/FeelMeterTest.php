@@ -7,6 +7,7 @@ use Gravik\Formats\WavSource;
 use Gravik\Listening\FeelMeter;
 use Gravik\Listening\Internal\BeatGrid;
 use Gravik\Listening\Internal\BeatTracker;
+use Gravik\Listening\Internal\ClockTracker;
 use Gravik\Listening\ListeningException;
 use Gravik\Listening\StrokeListener;
 use Gravik\Listening\Tap;
@@ -109,6 +110,31 @@ it('lays strokes on the grid as cheaply as any other way does', function (): voi
             $cheapest = min($cheapest, $cost);
         }
         expect((new BeatTracker())->track($times, 0.5, $grid)['cost'])->toEqualWithDelta($cheapest, 1e-9);
+    }
+});
+
+it('lays strokes on the grid of a known beat as cheaply as any other way does', function (): void {
+    $chance = new Randomizer(new Mt19937(8));
+    $grid = new BeatGrid(2, SwingUnit::Eighth, 0.6);
+    $position = static fn (int $place): float => intdiv($place, 2) + ($place % 2) * 0.6;
+    foreach (range(1, 6) as $case) {
+        $times = [0.5];
+        foreach (range(1, 4) as $stroke) {
+            $times[] = end($times) + $chance->getInt(120, 700) / 1000;
+        }
+        $cheapest = INF;
+        for ($choice = 0; $choice < 12 ** 5; $choice++) {
+            $places = array_map(static fn (int $number): int => intdiv($choice, 12 ** $number) % 12, range(0, 4));
+            $cost = (($times[0] - 0.5 * $position($places[0])) / 0.012) ** 2 / 2;
+            for ($number = 1; $number < 5 && $cost < $cheapest; $number++) {
+                $expected = $position($places[$number]) - $position($places[$number - 1]);
+                $gap = ($times[$number] - $times[$number - 1]) / 0.5;
+                $cost += $expected < 0 ? INF : min(8.0, (($gap - $expected) * 0.5) ** 2 / (2 * (2 * 0.012 ** 2 + (0.02 * $expected * 0.5) ** 2)))
+                    + 0.04 * ($places[$number] % 2) + min(0.6, (($times[$number] - 0.5 * $position($places[$number])) / 0.15) ** 2);
+            }
+            $cheapest = min($cheapest, $cost);
+        }
+        expect((new ClockTracker())->track($times, $grid, 0.0, 0.5)['cost'])->toEqualWithDelta($cheapest, 1e-9);
     }
 });
 

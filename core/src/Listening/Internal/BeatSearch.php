@@ -136,13 +136,12 @@ final readonly class BeatSearch
      */
     private function weigh(array $times, float $beat, BeatGrid $grid, ?float $bpm, ?float $firstBeat, bool $gridKnown): array
     {
-        $steady = $bpm === null ? null : 60 / $bpm;
-        $tracked = $this->tracker->track($times, $beat, $grid, $firstBeat, $steady);
+        $tracked = $this->tracked($times, $beat, $grid, $bpm, $firstBeat);
         $line = BeatLine::through($times, $tracked['beats'], $tracked['slots'], $grid);
         for ($round = 0; $round < self::ROUNDS && $line->beatSeconds() > self::SHORTEST_BEAT; $round++) {
             $grid = $line->grid;
             $beat = $line->beatSeconds();
-            $tracked = $this->tracker->track($times, $beat, $grid, $firstBeat, $steady);
+            $tracked = $this->tracked($times, $beat, $grid, $bpm, $firstBeat);
             $line = BeatLine::through($times, $tracked['beats'], $tracked['slots'], $grid);
         }
         $grid = $line->grid;
@@ -164,6 +163,18 @@ final readonly class BeatSearch
         $score += self::skipsBeats($tracked['beats'], $tracked['slots']) ? self::SKIPPING : 0.0;
 
         return ['score' => $score + $this->pattern($tracked['beats'], $tracked['slots'], $grid), 'grid' => $grid, 'beat' => $beat];
+    }
+
+    /**
+     * @param non-empty-list<float> $times
+     *
+     * @return array{cost: float, beats: list<int>, slots: list<int>}
+     */
+    public function tracked(array $times, float $beat, BeatGrid $grid, ?float $bpm, ?float $firstBeat): array
+    {
+        return $bpm !== null && $firstBeat !== null
+            ? (new ClockTracker())->track($times, $grid, $firstBeat, 60 / $bpm)
+            : $this->tracker->track($times, $beat, $grid, $firstBeat);
     }
 
     /**
