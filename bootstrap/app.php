@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\CompressAnswers;
+use App\Http\Middleware\FollowScheme;
+use App\Http\Middleware\GuardHeaders;
 use App\Http\Middleware\RefuseLargeBodies;
 use App\Http\RefusalAnswers;
 use Illuminate\Foundation\Application;
@@ -19,7 +22,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(static function (Middleware $middleware): void {
         // Front end and API share an origin, and the package behind HandleCors is not installed.
         $middleware->remove(HandleCors::class);
-        $middleware->prepend(RefuseLargeBodies::class);
+        $middleware->prepend([GuardHeaders::class, CompressAnswers::class, RefuseLargeBodies::class]);
+        $middleware->web(prepend: [FollowScheme::class]);
         $middleware->redirectGuestsTo('/sign-in');
         // The document is taken as it was typed: a trailing space in a chord line is the teacher's.
         $middleware->trimStrings(except: [static fn (): bool => true]);

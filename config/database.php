@@ -12,9 +12,8 @@ return [
             'foreign_key_constraints' => true,
             'busy_timeout' => 5000,
             'journal_mode' => 'WAL',
-            'synchronous' => 'NORMAL',
-            // A transaction that reads first and writes then would be refused at once when another worker writes between.
-            'transaction_mode' => 'IMMEDIATE',
+            // What was answered as saved is on the disk, also after a power cut (docs/decisions/2026-11-28-what-is-saved-is-on-the-disk.md).
+            'synchronous' => 'FULL',
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],

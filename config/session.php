@@ -3,15 +3,18 @@
 declare(strict_types=1);
 
 return [
-    'driver' => env('SESSION_DRIVER', 'file'),
+    // Files were emptied when the server was killed while it wrote them.
+    'driver' => env('SESSION_DRIVER', 'database'),
+    'table' => 'sessions',
+    'connection' => null,
     'lifetime' => 60 * 24 * 7,
     'expire_on_close' => false,
     'encrypt' => false,
-    'files' => env('SESSION_FILES', storage_path('framework/sessions')),
     'lottery' => [2, 100],
     'cookie' => 'gravik_session',
     'path' => '/',
     'http_only' => true,
     'same_site' => 'lax',
-    'secure' => env('SESSION_SECURE_COOKIE', false),
+    // Null: as the request came (App\Http\Middleware\FollowScheme).
+    'secure' => env('SESSION_SECURE_COOKIE'),
 ];

@@ -13,6 +13,10 @@ use App\Http\Controllers\Students;
 use App\Http\Controllers\Takes;
 use Illuminate\Support\Facades\Route;
 
+// What is no id is not there: nothing asks the database for it.
+$ulid = '[0-9A-Za-z]{26}';
+Route::patterns(['breakdown' => $ulid, 'id' => $ulid, 'take' => $ulid, 'grip' => $ulid, 'student' => '[0-9]{1,9}', 'version' => '[0-9]{1,9}', 'device' => '[A-Za-z0-9._:-]{1,64}', 'format' => '[a-z]{1,12}']);
+
 Route::post('session', Session\SignIn::class);
 
 Route::middleware('auth')->group(static function (): void {
@@ -29,10 +33,14 @@ Route::middleware('auth')->group(static function (): void {
     Route::delete('breakdowns/{breakdown}', Breakdowns\DeleteBreakdown::class);
     Route::post('breakdowns/{id}/put-back', Breakdowns\PutBackBreakdown::class);
     Route::get('breakdowns/{breakdown}/versions', Breakdowns\ListVersions::class);
+    Route::get('breakdowns/{breakdown}/versions/{version}', Breakdowns\ShowVersion::class);
     Route::get('breakdowns/{breakdown}/export/{format}', Breakdowns\ExportBreakdown::class);
     Route::get('breakdowns/{breakdown}/takes', Takes\ListTakes::class);
+    Route::get('breakdowns/{breakdown}/takes/{take}', Takes\ShowTake::class);
     Route::post('breakdowns/{breakdown}/takes', Takes\RecordTake::class);
     Route::post('breakdowns/{breakdown}/recordings', Takes\HearTake::class);
+
+    Route::get('hearing', Takes\ShowHearing::class);
 
     Route::get('calibrations/{device}', Calibration\ShowDelay::class);
     Route::put('calibrations/{device}', Calibration\MeasureDelay::class);

@@ -20,7 +20,7 @@ final class DemoServer
     public static function start(): self
     {
         $folder = sys_get_temp_dir().'/gravik-'.bin2hex(random_bytes(6));
-        mkdir($folder.'/sessions', 0o700, true);
+        mkdir($folder, 0o700, true);
         touch($folder.'/gravik.sqlite');
         (new Process([PHP_BINARY, 'artisan', 'migrate', '--force', '--seed'], base_path(), self::environment($folder)))->setTimeout(120)->mustRun();
 
@@ -94,6 +94,6 @@ final class DemoServer
     private static function environment(string $folder): array
     {
         return ['APP_ENV' => 'production', 'APP_KEY' => 'base64:'.base64_encode(str_repeat('k', 32)), 'DB_DATABASE' => $folder.'/gravik.sqlite',
-            'SESSION_DRIVER' => 'file', 'SESSION_FILES' => $folder.'/sessions', 'CACHE_STORE' => 'file', 'CACHE_PATH' => $folder.'/cache', 'PHP_CLI_SERVER_WORKERS' => '4'];
+            'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file', 'CACHE_PATH' => $folder.'/cache', 'PHP_CLI_SERVER_WORKERS' => '4'];
     }
 }

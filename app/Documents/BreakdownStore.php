@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Documents;
 
 use App\Http\Resources\BreakdownResource;
+use App\Http\Resources\HandResource;
 use App\Models\Breakdown;
 use App\Models\BreakdownRevision;
 use App\Models\User;
 use Gravik\Breakdown\Breakdown as Document;
 use Gravik\Formats\BreakdownJson;
+use Gravik\Strokes\HandPlanner;
 use Illuminate\Support\Facades\DB;
 
 /** Keeps breakdowns: every save is one transaction, and one sitting leaves one version to go back to. */
@@ -17,15 +19,19 @@ final readonly class BreakdownStore
 {
     private const SITTING_MINUTES = 5;
 
-    public function __construct(private BreakdownJson $json) {}
+    public function __construct(private BreakdownJson $json, private HandPlanner $planner) {}
 
-    /** A second create with the same id by the same owner (a double click) gives the first one back. */
+    /**
+     * A second create with the same id by the same owner (a double click) gives the first one back.
+     *
+     * @throws IdTaken when the id is another object's
+     */
     public function create(User $owner, ?string $id, Document $document, string $sitting): Breakdown
     {
         return DB::transaction(function () use ($owner, $id, $document, $sitting): Breakdown {
             $existing = $id === null ? null : Breakdown::withTrashed()->find($id);
             if ($existing !== null) {
-                return $existing->owner_id === $owner->id ? $existing : abort(403);
+                return $existing->owner_id === $owner->id ? $existing : throw IdTaken::byABreakdown();
             }
             $breakdown = new Breakdown(['owner_id' => $owner->id, 'revision' => 1] + $this->columns($document));
             if ($id !== null) {
@@ -68,26 +74,61 @@ final readonly class BreakdownStore
         return $this->json->parse($breakdown->document);
     }
 
+    /** The version that is saved now is what somebody plays, takes along or is given: later saves of the sitting do not overwrite it. */
+    public function refer(Breakdown $breakdown): void
+    {
+        BreakdownRevision::query()->where('breakdown_id', $breakdown->id)->where('number', $breakdown->revision)->where('refused', false)->update(['referred_to' => true]);
+    }
+
+    /**
+     * One bar of the hand as the shelf draws it; of a breakdown kept by an older Gravik it is drawn now and kept.
+     *
+     * @return array<string, mixed>
+     */
+    public function sketch(Breakdown $breakdown): array
+    {
+        if ($breakdown->sketch === null) {
+            $whole = Breakdown::withTrashed()->findOrFail($breakdown->id);
+            $breakdown->sketch = $this->sketched($this->document($whole));
+            Breakdown::query()->whereKey($breakdown->id)->toBase()->update(['sketch' => $breakdown->sketch]);
+        }
+        /** @var array<string, mixed> $sketch */
+        $sketch = json_decode($breakdown->sketch, true, 16, JSON_THROW_ON_ERROR);
+
+        return $sketch;
+    }
+
     private function keep(Breakdown $breakdown, User $by, string $sitting): void
     {
         $latest = BreakdownRevision::query()->where('breakdown_id', $breakdown->id)->where('refused', false)->latest('number')->first();
-        $sameSitting = $latest !== null && $latest->sitting === $sitting && $latest->saved_by === $by->id
+        $sameSitting = $latest !== null && ! $latest->referred_to && $latest->sitting === $sitting && $latest->saved_by === $by->id
             && $latest->created_at->greaterThan(now()->subMinutes(self::SITTING_MINUTES));
         $values = ['saved_by' => $by->id, 'number' => $breakdown->revision, 'sitting' => $sitting, 'document' => $breakdown->document];
         $sameSitting ? $latest->update($values) : $breakdown->revisions()->create($values);
     }
 
-    /** @return array{title: string, genre: string, key: string, meter: string, tempo: float, feel: string, document: string} */
+    /** @return array{title: string, genre: string, key: string, meter: string, tempo: float, feel: string, words: string, sketch: string, document: string} */
     private function columns(Document $document): array
     {
+        $feel = FeelWords::of($document->feel, $document->tempo);
+
         return [
             'title' => $document->title,
             'genre' => $document->genre,
             'key' => $document->key->text(),
             'meter' => $document->meter->text(),
             'tempo' => $document->tempo->bpm,
-            'feel' => FeelWords::of($document->feel, $document->tempo),
+            'feel' => $feel,
+            'words' => mb_strtolower("{$document->title} {$document->genre} {$document->key->text()} {$feel} {$document->meter->text()}"),
+            'sketch' => $this->sketched($document),
             'document' => json_encode($this->json->write($document), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
         ];
+    }
+
+    private function sketched(Document $document): string
+    {
+        $ruler = $document->ruler();
+
+        return json_encode(HandResource::sketch($document, $this->planner->plan($document->pattern, $document->school, $ruler, $document->feel), $ruler), JSON_THROW_ON_ERROR);
     }
 }

@@ -13,7 +13,7 @@ final readonly class DelayStore
 {
     public function keep(User $user, string $device, LatencyCheck $check): Calibration
     {
-        $key = ['user_id' => $user->id, 'device' => mb_substr($device, 0, 64)];
+        $key = ['user_id' => $user->id, 'device' => $device];
         $before = Calibration::query()->where($key)->first()?->latency_ms;
 
         return Calibration::query()->updateOrCreate($key, ['latency_ms' => round($check->latencyMs, 2), 'spread_ms' => round($check->spreadMs, 2), 'was_ms' => $before, 'measured_at' => now()]);

@@ -8,44 +8,86 @@ use App\Http\Resources\LockResource;
 use App\Models\Breakdown;
 use App\Models\Take;
 use App\Models\User;
+use Gravik\Listening\Finding;
 use Gravik\Listening\LockReport;
 use Gravik\Listening\Take as PlayedTake;
 use Gravik\Listening\Tap;
 use Gravik\Time\Ruler;
+use Illuminate\Support\Facades\DB;
 
 /** Keeps takes with the report they were given; reports are not judged anew when the breakdown changes. */
 final readonly class TakeStore
 {
-    public function keep(Breakdown $breakdown, User $player, string $id, int $bars, int $stage, PlayedTake $played, Ruler $ruler, LockReport $report): Take
-    {
-        $existing = Take::query()->with('player')->find($id);
-        if ($existing !== null) {
-            return $existing->player_id === $player->id ? $existing : abort(403);
-        }
-        $take = new Take([
-            'breakdown_id' => $breakdown->id,
-            'player_id' => $player->id,
-            'revision' => $breakdown->revision,
-            'tempo' => $ruler->tempo->bpm,
-            'swing' => $ruler->ratio,
-            'latency_ms' => $report->latencyMs,
-            'bars' => $bars,
-            'stage' => $stage,
-            'gate' => ['bias_ms' => $report->gate->biasMs, 'spread_ms' => $report->gate->spreadMs, 'swing_points' => $report->gate->swingPoints, 'missed_share' => $report->gate->missedShare],
-            'strokes' => array_map(static fn (Tap $tap): array => ['t' => round($tap->t, 5)] + array_filter(['key' => $tap->direction?->value, 'level_db' => $tap->levelDb === null ? null : round($tap->levelDb, 1), 'muted' => $tap->muted], static fn (mixed $value): bool => $value !== null), $played->taps),
-            'report' => LockResource::of($report),
-        ]);
-        $take->id = $id;
-        $take->save();
+    public function __construct(private BreakdownStore $breakdowns) {}
 
-        return $take->setRelation('player', $player);
+    /** @throws IdTaken when the id belongs to another breakdown's take or another player's */
+    public function known(Breakdown $breakdown, User $player, string $id): ?Take
+    {
+        $take = Take::query()->with('player')->find($id);
+        if ($take !== null && ($take->player_id !== $player->id || $take->breakdown_id !== $breakdown->id)) {
+            throw IdTaken::byATake();
+        }
+
+        return $take;
+    }
+
+    /** @throws IdTaken */
+    public function keep(Breakdown $breakdown, User $player, AskedTake $asked, PlayedTake $played, Ruler $ruler, LockReport $report): Take
+    {
+        return DB::transaction(function () use ($breakdown, $player, $asked, $played, $ruler, $report): Take {
+            // Sent twice at once: whoever comes second finds the first one's.
+            $known = $this->known($breakdown, $player, $asked->id);
+            if ($known !== null) {
+                return $known;
+            }
+            $take = new Take([
+                'breakdown_id' => $breakdown->id,
+                'player_id' => $player->id,
+                'number' => 1 + (int) Take::query()->where('breakdown_id', $breakdown->id)->where('player_id', $player->id)->max('number'),
+                'revision' => $breakdown->revision,
+                'tempo' => $ruler->tempo->bpm,
+                'swing' => $ruler->ratio,
+                'latency_ms' => $report->latencyMs,
+                'bars' => $asked->bars,
+                'stage' => $asked->stage->value,
+                'level' => $asked->level,
+                'gate' => ['bias_ms' => $report->gate->biasMs, 'spread_ms' => $report->gate->spreadMs, 'swing_points' => $report->gate->swingPoints, 'missed_share' => $report->gate->missedShare],
+                'gate_ms' => $report->gate->biasMs,
+                'passed' => $report->failed === [],
+                'bias_ms' => $report->biasMs === null ? null : round($report->biasMs, 2),
+                'spread_ms' => $report->spreadMs === null ? null : round($report->spreadMs, 2),
+                'finding' => self::first($report)?->text,
+                'strokes' => array_map(self::stroke(...), $played->taps),
+                'report' => LockResource::of($report),
+            ]);
+            $take->id = $asked->id;
+            $take->save();
+            $this->breakdowns->refer($breakdown);
+
+            return $take->setRelation('player', $player);
+        });
     }
 
     /** The tempo of the last take with which this player passed the gate, or null. */
     public function lastCleanTempo(Breakdown $breakdown, User $player): ?float
     {
-        $clean = Take::query()->where('breakdown_id', $breakdown->id)->where('player_id', $player->id)->where('report->gate->passed', true)->latest()->first();
+        return Take::query()->where('breakdown_id', $breakdown->id)->where('player_id', $player->id)->where('passed', true)->latest()->first(['id', 'tempo'])?->tempo;
+    }
 
-        return $clean?->tempo;
+    /** What is said first of a take: of one that passed what holds, of another what is wrong. */
+    private static function first(LockReport $report): ?Finding
+    {
+        $holds = array_values(array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind === 'holds'));
+
+        return $report->failed === [] ? $holds[0] ?? $report->findings[0] ?? null : $report->findings[0] ?? null;
+    }
+
+    /** @return array{t: float, key?: string, level_db?: float, muted?: bool} */
+    private static function stroke(Tap $tap): array
+    {
+        return ['t' => round($tap->t, 5)]
+            + ($tap->direction === null ? [] : ['key' => $tap->direction->value])
+            + ($tap->levelDb === null ? [] : ['level_db' => round($tap->levelDb, 1)])
+            + ($tap->muted === null ? [] : ['muted' => $tap->muted]);
     }
 }

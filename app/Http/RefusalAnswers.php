@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Documents\IdTaken;
 use App\Documents\StaleRevision;
 use Gravik\Chart\ChartNotReadable;
 use Gravik\CoreException;
@@ -14,7 +15,10 @@ use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
+use Throwable;
 
 /** The one place that says which refusal becomes which answer: always JSON for the API, always a message for a person. */
 final class RefusalAnswers
@@ -27,15 +31,18 @@ final class RefusalAnswers
         413 => 'This is too large to be a breakdown.',
         419 => 'This page was open too long. Sign in again; your work is kept.',
         429 => 'Too many tries. Wait a minute, then try again.',
+        500 => 'Something went wrong on our side. Your work is kept; try again in a moment.',
         503 => 'Gravik is being looked after right now. Try again in a minute; your work is kept.',
     ];
 
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([CoreException::class, StaleRevision::class]);
+        $exceptions->dontReport([CoreException::class, StaleRevision::class, IdTaken::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
         $exceptions->render(static fn (CoreException $refusal): JsonResponse => self::answer(422, $refusal->getMessage(), self::place($refusal)));
         $exceptions->render(static fn (StaleRevision $refusal): JsonResponse => self::answer(409, $refusal->getMessage(), ['saved' => $refusal->saved]));
+        $exceptions->render(static fn (IdTaken $refusal): JsonResponse => self::answer(409, $refusal->getMessage()));
+        $exceptions->render(static fn (ValidationException $refusal, Request $request): ?JsonResponse => $request->is('api/*') ? self::shape($refusal) : null);
         $exceptions->render(static function (AuthenticationException $refusal, Request $request): ?JsonResponse {
             return $request->is('api/*') ? self::answer(401, 'You are signed out. Sign in again; your work is kept.') : null;
         });
@@ -45,14 +52,34 @@ final class RefusalAnswers
         $exceptions->render(static function (HttpExceptionInterface $refusal, Request $request): ?JsonResponse {
             $status = $refusal->getStatusCode();
 
-            return $request->is('api/*') ? self::answer($status, self::SENTENCES[$status] ?? self::SENTENCES[400]) : null;
+            return $request->is('api/*') ? self::answer($status, self::sentence($refusal), [], $refusal->getHeaders()) : null;
         });
+        $exceptions->render(static fn (Throwable $failure, Request $request): ?JsonResponse => $request->is('api/*') && config('app.debug') !== true ? self::answer(500, self::SENTENCES[500]) : null);
     }
 
-    /** @param array<string, mixed> $more */
-    private static function answer(int $status, string $message, array $more = []): JsonResponse
+    /**
+     * @param array<string, mixed>  $more
+     * @param array<string, string> $headers
+     */
+    private static function answer(int $status, string $message, array $more = [], array $headers = []): JsonResponse
     {
-        return new JsonResponse(['message' => $message, 'errors' => (object) []] + $more, $status);
+        return new JsonResponse(['message' => $message, 'errors' => (object) []] + $more, $status, $headers);
+    }
+
+    /** Which fields have not the shape they need; the first stands as the message. */
+    private static function shape(ValidationException $refusal): JsonResponse
+    {
+        $errors = $refusal->errors();
+
+        return new JsonResponse(['message' => array_values($errors)[0][0] ?? self::SENTENCES[400], 'errors' => $errors], $refusal->status);
+    }
+
+    /** Too many at once may say of what; everything else of the framework's is said in our words. */
+    private static function sentence(HttpExceptionInterface $refusal): string
+    {
+        $status = $refusal->getStatusCode();
+
+        return $refusal instanceof TooManyRequestsHttpException && $refusal->getMessage() !== '' ? $refusal->getMessage() : self::SENTENCES[$status] ?? self::SENTENCES[$status < 500 ? 400 : 500];
     }
 
     /** @return array{at?: int|string} a character of the text or a JSON pointer */

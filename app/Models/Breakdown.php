@@ -23,6 +23,8 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property string               $feel
  * @property int                  $revision
  * @property string               $document   the breakdown as JSON
+ * @property string|null          $words      what it is searched by, in lower case
+ * @property string|null          $sketch     one bar of the hand as the shelf draws it, as JSON
  * @property CarbonImmutable      $updated_at
  * @property CarbonImmutable|null $deleted_at
  */

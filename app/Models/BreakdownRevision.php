@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int             $number
  * @property string          $sitting
  * @property bool            $refused
+ * @property bool            $referred_to a take, an export or an assignment is of this version
  * @property string          $document
  * @property CarbonImmutable $created_at
  * @property CarbonImmutable $updated_at
@@ -27,6 +28,6 @@ final class BreakdownRevision extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['number' => 'integer', 'refused' => 'boolean', 'saved_by' => 'integer', 'created_at' => 'immutable_datetime', 'updated_at' => 'immutable_datetime'];
+        return ['number' => 'integer', 'refused' => 'boolean', 'referred_to' => 'boolean', 'saved_by' => 'integer', 'created_at' => 'immutable_datetime', 'updated_at' => 'immutable_datetime'];
     }
 }

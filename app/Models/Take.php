@@ -19,6 +19,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property float|null           $latency_ms
  * @property int                  $bars
  * @property int                  $stage
+ * @property int                  $level    of the pattern that was asked for, 1 to 3
+ * @property int                  $number   of this player on this breakdown, from 1
+ * @property bool                 $passed
+ * @property float|null           $bias_ms
+ * @property float|null           $spread_ms
+ * @property float                $gate_ms  what the bias was allowed to be
+ * @property string|null          $finding  what the report says first
  * @property array<string, float> $gate
  * @property list<array{t: float, key?: string}> $strokes
  * @property array<string, mixed> $report
@@ -40,7 +47,7 @@ final class Take extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['tempo' => 'float', 'swing' => 'float', 'latency_ms' => 'float', 'revision' => 'integer', 'player_id' => 'integer', 'bars' => 'integer', 'stage' => 'integer',
+        return ['tempo' => 'float', 'swing' => 'float', 'latency_ms' => 'float', 'revision' => 'integer', 'player_id' => 'integer', 'bars' => 'integer', 'stage' => 'integer', 'level' => 'integer', 'number' => 'integer', 'passed' => 'boolean', 'bias_ms' => 'float', 'spread_ms' => 'float', 'gate_ms' => 'float',
             'gate' => 'array', 'strokes' => 'array', 'report' => 'array', 'created_at' => 'immutable_datetime'];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
@@ -13,6 +14,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property int    $id
  * @property string $name
  * @property string $email
+ * @property string $password hashed
  * @property Role   $role
  * @property string $hand  what the hand can do, as HandProfile writes it
  */
@@ -24,6 +26,12 @@ final class User extends Authenticatable
     protected $rememberTokenName = '';
 
     protected $hidden = ['password'];
+
+    /** @return Attribute<string, string> an address is the same however it is capitalised */
+    protected function email(): Attribute
+    {
+        return Attribute::set(static fn (string $typed): string => mb_strtolower(trim($typed)));
+    }
 
     /** @return HasMany<Breakdown, $this> */
     public function breakdowns(): HasMany

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Documents\AskedTake;
 use App\Documents\BreakdownStore;
 use App\Documents\TakeStore;
 use App\Models\Breakdown;
@@ -14,6 +15,7 @@ use Gravik\Listening\LockReporter;
 use Gravik\Listening\Take;
 use Gravik\Performance\Performer;
 use Gravik\Simulation\SimulatedPlayer;
+use Gravik\Strokes\Levels;
 use Gravik\Time\Tempo;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Carbon;
@@ -46,6 +48,7 @@ final class DatabaseSeeder extends Seeder
             $breakdown = $store->create($teacher, null, $document, 'demo data');
             if ($document->title === 'Marzipan Ferry') {
                 $breakdown->students()->attach($student);
+                $store->refer($breakdown);
                 $this->practise($breakdown, $student, $store, $takes, $performer);
             }
         }
@@ -57,8 +60,9 @@ final class DatabaseSeeder extends Seeder
         foreach (self::TAKES as $number => [$tempo, $bars, $bias, $offBeat, $spread, $missed, $daysAgo]) {
             $timeline = $performer->perform($document, new Tempo($tempo));
             $take = Take::read((new SimulatedPlayer($bias, $offBeat, $spread, $missed, 40 + $number))->taps($timeline, $bars));
-            $report = (new LockReporter())->report($take, $timeline, $document->feel->unit, 0.0);
-            $kept = $takes->keep($breakdown, $student, mb_strtolower((string) Str::ulid()), $bars, Stage::usual()->value, $take, $timeline->ruler, $report);
+            $asked = new AskedTake(mb_strtolower((string) Str::ulid()), $timeline->ruler->tempo, $bars, Stage::usual(), Levels::HIGHEST, 0.0);
+            $report = (new LockReporter())->report($take, $timeline, $document->feel->unit, 0.0, bars: $bars);
+            $kept = $takes->keep($breakdown, $student, $asked, $take, $timeline->ruler, $report);
             $kept->forceFill(['created_at' => Carbon::now()->subDays($daysAgo)])->save();
         }
     }

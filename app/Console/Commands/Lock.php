@@ -12,10 +12,11 @@ use Gravik\Listening\LockReporter;
 use Gravik\Listening\Take;
 use Gravik\Performance\Performer;
 use Gravik\Performance\Timeline;
+use Gravik\Strokes\Levels;
 
 final class Lock extends CoreCommand
 {
-    protected $signature = 'gravik:lock {take} {--plan=} {--tempo=} {--first-beat=} {--latency-ms=0} {--json}';
+    protected $signature = 'gravik:lock {take} {--plan=} {--tempo=} {--first-beat=} {--latency-ms=0} {--bars= : that were asked for} {--level=3} {--json}';
 
     protected $description = 'A take (JSON taps, a MIDI file or a WAV recording) held against a breakdown: bias, spread, swing, missed and extra';
 
@@ -25,8 +26,9 @@ final class Lock extends CoreCommand
             throw UnusableInput::needs('Say what was to be played: --plan=FILE.gravik.json.');
         }
         $breakdown = $this->breakdownFile($this->text('plan'));
-        $timeline = (new Performer())->perform($breakdown, $this->tempo());
-        $report = (new LockReporter())->report($this->take($timeline), $timeline, $breakdown->feel->unit, $this->number('latency-ms'));
+        $timeline = (new Performer())->perform($breakdown, $this->tempo(), null, (int) ($this->number('level') ?? Levels::HIGHEST));
+        $bars = $this->number('bars');
+        $report = (new LockReporter())->report($this->take($timeline), $timeline, $breakdown->feel->unit, $this->number('latency-ms'), bars: $bars === null ? null : (int) $bars);
         $this->answer(LockResource::of($report), [
             sprintf('%d of %d planned strokes met, %d missed, %d extra', $report->matched, $report->planned, $report->missed, $report->extra),
             ...array_map(static fn (Finding $finding): string => $finding->text, $report->findings),
@@ -38,6 +40,6 @@ final class Lock extends CoreCommand
         $file = $this->takeFile($this->word('take'));
         $firstBeat = $this->number('first-beat');
 
-        return $firstBeat === null && $file->hearing !== null ? Take::placed($file->strokes, $timeline) : Take::of($file->strokes, $firstBeat ?? 0.0);
+        return $firstBeat === null && $file->hearing !== null ? Take::placed($file->strokes, $timeline, $file->hearing->ear) : Take::of($file->strokes, $firstBeat ?? 0.0, $file->hearing?->ear);
     }
 }

@@ -7,22 +7,69 @@ namespace App\Http\Requests;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\DocumentNotReadable;
+use Gravik\Strokes\Levels;
 use Gravik\Time\Tempo;
 use Illuminate\Foundation\Http\FormRequest;
 
-/** A request that carries a breakdown document. Its meaning is the core's business. */
+/**
+ * A request that carries a breakdown document, and what is asked about it. A word means the same beside every document,
+ * so its shape is checked wherever it is sent; meaning is the core's business.
+ */
 class DocumentRequest extends FormRequest
 {
+    private const WISHES = [
+        'tempo' => ['nullable', 'numeric'],
+        'level' => ['integer', 'between:1,'.Levels::HIGHEST],
+        'elsewhere' => ['boolean'],
+        'symbol' => ['string', 'max:40'],
+        'frets' => ['string', 'max:60'],
+        'scale' => ['string', 'max:30'],
+        'position' => ['integer', 'between:-24,48'],
+        'hand' => ['string', 'max:60'],
+        'key' => ['string', 'max:40'],
+        'tuning' => ['string', 'max:80'],
+        'from' => ['nullable', 'string', 'max:80'],
+        'capo' => ['integer', 'between:-100,100'],
+        'melody' => ['string', 'max:4000'],
+        'figure' => ['string', 'max:1000'],
+        'bar' => ['integer', 'between:-1000,100000'],
+        'chord' => ['integer', 'between:0,100000'],
+        'steps' => ['integer', 'between:1,8'],
+        'slot_ticks' => ['integer', 'between:240,3840'],
+        'meter' => ['nullable', 'string', 'max:10'],
+        'bars' => ['integer', 'between:1,64'],
+        'grid' => ['nullable', 'integer', 'between:1,12'],
+        'beat' => ['nullable', 'integer', 'between:0,1000'],
+        'division' => ['nullable', 'integer', 'between:1,12'],
+        'accents' => ['string', 'max:30'],
+        'lengths' => ['string', 'max:30'],
+        'counted' => ['string', 'max:4000'],
+        'stream' => ['integer', 'between:0,7'],
+    ];
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['document' => ['required', 'array'], 'tempo' => ['sometimes', 'nullable', 'numeric']];
+        return ['document' => ['required', 'array']] + array_map(static fn (array $shape): array => ['sometimes', ...$shape], self::WISHES);
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['document.*' => 'This file is not a breakdown. Choose a file that Gravik exported (.gravik.json).', 'tempo.*' => 'The tempo is a number of beats a minute.'];
+        return [
+            'document.*' => 'This file is not a breakdown. Choose a file that Gravik exported (.gravik.json).',
+            'tempo.*' => 'The tempo is a number of beats a minute.',
+            'level.*' => 'A pattern has levels 1, 2 and 3.',
+            'capo.*' => 'The capo is a fret from 0 (none) to 12.',
+            'chord.*' => 'Choose the chord that is to be come to.',
+            'steps.*' => 'An approach has 1 to 8 grips.',
+            'slot_ticks.*' => 'A slot is a sixteenth to a whole note long.',
+            'grid.*' => 'A beat divides into 1, 2, 3, 4 or 6.',
+            'division.*' => 'A beat divides into 1, 2, 3, 4 or 6.',
+            'symbol.*' => 'A chord is written in up to 40 characters, such as E♭9.',
+            'frets.*' => 'Write one fret for each string, x for muted.',
+            'bars.*' => 'Bars are counted from 1 to 64.',
+        ];
     }
 
     /** @throws DocumentNotReadable */
@@ -34,5 +81,10 @@ class DocumentRequest extends FormRequest
     public function tempo(): ?Tempo
     {
         return $this->input('tempo') === null ? null : new Tempo($this->float('tempo'));
+    }
+
+    public function level(): int
+    {
+        return $this->integer('level', Levels::HIGHEST);
     }
 }

@@ -20,7 +20,7 @@ final class GripRequest extends FormRequest
             'frets.*' => ['nullable', 'integer', 'min:0', 'max:24'],
             'key' => ['sometimes', 'nullable', 'string', 'max:40'],
             'tuning' => ['sometimes', 'string', 'max:80'],
-            'capo' => ['sometimes', 'integer'],
+            'capo' => ['sometimes', 'integer', 'between:-100,100'],
         ];
     }
 

@@ -16,7 +16,7 @@ final class ListenRequest extends DocumentRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return parent::rules() + [
+        return [...parent::rules(),
             'strokes' => ['present', 'list', 'max:20000'],
             'strokes.*.t' => ['required', 'numeric', 'between:-10,3600'],
             'strokes.*.direction' => ['nullable', 'in:down,up'],
@@ -24,7 +24,6 @@ final class ListenRequest extends DocumentRequest
             'strokes.*.level_db' => ['nullable', 'numeric', 'between:-120,120'],
             'beats' => ['sometimes', 'list', 'max:5000'],
             'beats.*' => ['numeric', 'between:-10,3600'],
-            'meter' => ['sometimes', 'nullable', 'string'],
             'first_beat' => ['sometimes', 'nullable', 'numeric', 'between:-10,3600'],
             'grid' => ['sometimes', 'nullable', 'in:1,2,3,4,6'],
         ];

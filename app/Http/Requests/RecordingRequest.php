@@ -16,19 +16,15 @@ final class RecordingRequest extends FormRequest
     public function rules(): array
     {
         return self::takeRules() + [
-            'first_beat' => ['sometimes', 'numeric', 'between:-10,600'],
-            'latency_ms' => ['sometimes', 'numeric', 'between:-500,1000'],
+            'first_beat' => ['sometimes', 'nullable', 'numeric', 'between:-10,600'],
+            // An empty delay is one that was never measured.
+            'latency_ms' => ['sometimes', 'nullable', 'numeric', 'between:-500,1000'],
         ];
     }
 
     /** Where bar 1 beat 1 lies in the recording, seconds; null where nobody knows. */
     public function firstBeat(): ?float
     {
-        return $this->has('first_beat') ? $this->float('first_beat') : null;
-    }
-
-    public function latencyMs(): ?float
-    {
-        return $this->has('latency_ms') ? $this->float('latency_ms') : null;
+        return $this->filled('first_beat') ? $this->float('first_beat') : null;
     }
 }

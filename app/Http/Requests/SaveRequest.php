@@ -8,9 +8,9 @@ final class SaveRequest extends DocumentRequest
 {
     public function rules(): array
     {
-        return parent::rules() + [
+        return [...parent::rules(),
             'id' => ['sometimes', 'nullable', 'string', 'ulid'],
-            'revision' => ['sometimes', 'integer', 'min:1'],
+            'revision' => ['sometimes', 'integer', 'between:1,1000000000'],
             'sitting' => ['required', 'string', 'max:40'],
         ];
     }

@@ -12,7 +12,7 @@ final class SimulateRequest extends DocumentRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return parent::rules() + [
+        return [...parent::rules(),
             'bars' => ['required', 'integer', 'between:1,64'],
             'bias_ms' => ['sometimes', 'numeric', 'between:-150,150'],
             'off_beat_ms' => ['sometimes', 'numeric', 'between:-150,150'],
@@ -20,14 +20,14 @@ final class SimulateRequest extends DocumentRequest
             'drift_bpm_per_min' => ['sometimes', 'numeric', 'between:-60,60'],
             'missed' => ['sometimes', 'numeric', 'between:0,0.9'],
             'extra' => ['sometimes', 'numeric', 'between:0,0.9'],
-            'seed' => ['sometimes', 'integer'],
+            'seed' => ['sometimes', 'integer', 'between:0,2147483647'],
         ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return parent::messages() + ['bars.*' => 'A take has 1 to 64 bars.', '*.between' => 'That is more than a player would be off by.'];
+        return ['bars.*' => 'A take has 1 to 64 bars.'] + parent::messages() + ['*.between' => 'That is more than a player would be off by.'];
     }
 
     public function player(): SimulatedPlayer

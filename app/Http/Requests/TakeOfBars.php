@@ -4,21 +4,26 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Documents\AskedTake;
 use Gravik\Breakdown\Stage;
+use Gravik\Strokes\Levels;
 use Gravik\Time\Tempo;
 use Illuminate\Validation\Rule;
 
-/** What every take is of, whether it is tapped or recorded: so many bars at a tempo, of a stage of the lesson. */
+/** What every take is of, whether it is tapped or recorded: so many bars at a tempo and a level, of a stage of the lesson. */
 trait TakeOfBars
 {
-    public function tempo(): Tempo
+    /** Ids are the same however they are capitalised. */
+    public function asked(): AskedTake
     {
-        return new Tempo($this->float('tempo'));
-    }
-
-    public function stage(): int
-    {
-        return $this->integer('stage', Stage::usual()->value);
+        return new AskedTake(
+            mb_strtolower($this->string('id')->toString()),
+            new Tempo($this->float('tempo')),
+            $this->integer('bars'),
+            Stage::from($this->integer('stage', Stage::usual()->value)),
+            $this->integer('level', Levels::HIGHEST),
+            $this->filled('latency_ms') ? $this->float('latency_ms') : null,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -29,6 +34,7 @@ trait TakeOfBars
             'tempo' => ['required', 'numeric'],
             'bars' => ['required', 'integer', 'min:1', 'max:64'],
             'stage' => ['sometimes', 'integer', Rule::enum(Stage::class)],
+            'level' => ['sometimes', 'integer', 'between:1,'.Levels::HIGHEST],
         ];
     }
 }

@@ -24,9 +24,4 @@ final class TakeRequest extends FormRequest
     {
         return Take::read(['taps' => $this->input('taps')]);
     }
-
-    public function latencyMs(): ?float
-    {
-        return $this->input('latency_ms') === null ? null : $this->float('latency_ms');
-    }
 }

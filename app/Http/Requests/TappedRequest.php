@@ -12,13 +12,13 @@ final class TappedRequest extends DocumentRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return parent::rules() + ['taps' => ['present', 'array', 'max:2000'], 'bars' => ['required', 'integer', 'between:1,4']];
+        return [...parent::rules(), 'taps' => ['present', 'array', 'max:2000'], 'bars' => ['required', 'integer', 'between:1,4']];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return parent::messages() + ['bars.*' => 'A pattern has one to four bars.', 'taps.*' => 'A tapped rhythm is a list of at most 2000 taps.'];
+        return ['bars.*' => 'A pattern has one to four bars.', 'taps.*' => 'A tapped rhythm is a list of at most 2000 taps.'] + parent::messages();
     }
 
     public function take(): Take

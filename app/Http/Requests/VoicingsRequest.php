@@ -25,7 +25,7 @@ final class VoicingsRequest extends FormRequest
         return [
             'symbol' => ['required', 'string', 'max:40'],
             'tuning' => ['sometimes', 'string', 'max:80'],
-            'capo' => ['sometimes', 'integer'],
+            'capo' => ['sometimes', 'integer', 'between:-100,100'],
             'strings' => ['sometimes', 'string', 'max:20'],
             'frets' => ['sometimes', 'string', 'max:10'],
             'company' => ['sometimes', 'string', 'max:20'],

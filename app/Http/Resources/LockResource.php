@@ -41,6 +41,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'latency_ms', description: 'null: never measured, so the bias includes the device', type: 'number', nullable: true),
     new OA\Property(property: 'bias_ms', type: 'number', nullable: true),
     new OA\Property(property: 'spread_ms', type: 'number', nullable: true),
+    new OA\Property(property: 'drift_ms', description: 'what a changing tempo moves over the take, taken off bias, spread, swing and slots; null without one', type: 'number', nullable: true),
     new OA\Property(property: 'drift_bpm_per_min', type: 'number', nullable: true),
     new OA\Property(property: 'swing', required: ['planned', 'played', 'low', 'high'], properties: [
         new OA\Property(property: 'planned', type: 'number'),
@@ -90,6 +91,7 @@ final class LockResource
             'latency_ms' => $report->latencyMs,
             'bias_ms' => self::ms($report->biasMs),
             'spread_ms' => self::ms($report->spreadMs),
+            'drift_ms' => self::ms($report->driftMs),
             'drift_bpm_per_min' => $report->driftBpmPerMin === null ? null : round($report->driftBpmPerMin, 3),
             'swing' => $swing === null ? null : array_map(static fn (float $ratio): float => round($ratio, 4), [
                 'planned' => $swing->planned, 'played' => $swing->played, 'low' => $swing->low, 'high' => $swing->high,

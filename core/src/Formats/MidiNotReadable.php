@@ -33,6 +33,11 @@ final class MidiNotReadable extends \InvalidArgumentException implements CoreExc
         return new self('This MIDI file says that a quarter note has no length. Export it again.');
     }
 
+    public static function tempo(): self
+    {
+        return new self('This MIDI file states a tempo at which a beat has no length. Set its tempo in the program it comes from and export it again.');
+    }
+
     public static function format(int $format): self
     {
         return new self(sprintf('This MIDI file is of format %d, which does not exist. Export it again.', $format));

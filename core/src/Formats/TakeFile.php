@@ -24,11 +24,12 @@ final readonly class TakeFile
     private function __construct(public array $strokes, public ?Hearing $hearing, public ?Meter $meter, public ?string $remark) {}
 
     /**
-     * @param string $name by which it is known, for its ending
+     * @param string                  $name    by which it is known, for its ending
+     * @param ?\Closure(float): mixed $reached told the share of a recording that has been read, 0 to 1
      *
      * @throws MidiNotReadable|WavNotReadable|ListeningException
      */
-    public static function read(string $path, string $name, StrokeListener $listener = new StrokeListener()): self
+    public static function read(string $path, string $name, StrokeListener $listener = new StrokeListener(), ?\Closure $reached = null): self
     {
         $ending = strtolower(pathinfo($name, PATHINFO_EXTENSION));
         $begins = (string) file_get_contents($path, length: 4);
@@ -40,7 +41,7 @@ final readonly class TakeFile
         if ($ending !== 'wav' && $begins !== 'RIFF') {
             return new self(Take::read(json_decode((string) file_get_contents($path), true) ?? throw ListeningException::notATake())->taps, null, null, null);
         }
-        $source = WavSource::open($path);
+        $source = WavSource::open($path, $reached);
         $hearing = $listener->hearAll($source);
 
         return new self(array_map(static fn (HeardStroke $stroke): Tap => $stroke->asTap(), $hearing->strokes), $hearing, null, $source->remark());

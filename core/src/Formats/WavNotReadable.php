@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Formats;
 
 use Gravik\CoreException;
+use Gravik\Formats\Internal\WavCoding;
 
 final class WavNotReadable extends \InvalidArgumentException implements CoreException
 {
@@ -35,6 +36,6 @@ final class WavNotReadable extends \InvalidArgumentException implements CoreExce
 
     public static function rate(int $rate): self
     {
-        return new self(sprintf('%d samples a second are outside what is read here. Save it with %d to %d.', $rate, WavSource::LOWEST_RATE, WavSource::HIGHEST_RATE));
+        return new self(sprintf('%d samples a second are outside what is read here. Save it with %d to %d.', $rate, WavCoding::LOWEST_RATE, WavCoding::HIGHEST_RATE));
     }
 }

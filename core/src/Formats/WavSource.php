@@ -4,45 +4,47 @@ declare(strict_types=1);
 
 namespace Gravik\Formats;
 
+use Gravik\Formats\Internal\WavCoding;
+use Gravik\Formats\Internal\WavMix;
 use Gravik\Listening\AudioSource;
 use Gravik\Quote;
 
 /**
  * A WAV file as sound: whole numbers of 8, 16, 24 or 32 bits or floats of 32, one or more channels mixed to one. A file
- * that ends before its header says is read as far as it goes.
+ * that ends before its header says, or whose header was never finished, is read as far as it goes.
  */
 final readonly class WavSource implements AudioSource
 {
-    public const LOWEST_RATE = 8000;
-
-    public const HIGHEST_RATE = 96000;
-
-    private const WHOLE = 1;
-
-    private const FLOATS = 3;
-
-    private const EXTENSIBLE = 0xFFFE;
-
     private const BLOCK_FRAMES = 32768;
 
-    private const MOST_CHANNELS = 16;
+    private const PROBES = 12;
+
+    private const PROBE_FRAMES = 4096;
+
+    /** Recorders write these where they have not finished yet. */
+    private const UNFINISHED = [0, 0xFFFFFFFF, 0x7FFFFFFF];
 
     /**
-     * @param int $start  byte at which the samples begin
-     * @param int $frames how many are there
-     * @param int $stated how many the header speaks of
+     * @param int                     $start   byte at which the samples begin
+     * @param int                     $frames  how many are there
+     * @param ?int                    $stated  how many the header speaks of; null where it was never finished
+     * @param ?\Closure(float): mixed $reached told the share of the recording that has been read, 0 to 1
      */
-    private function __construct(private string $path, private int $rate, private int $channels, private int $bits, private bool $floats, private int $start, private int $frames, private int $stated) {}
+    private function __construct(private string $path, private WavCoding $coding, private WavMix $mix, private int $start, private int $frames, private ?int $stated, private ?\Closure $reached) {}
 
-    /** @throws WavNotReadable with what is wrong and what to do */
-    public static function open(string $path): self
+    /**
+     * @param ?\Closure(float): mixed $reached told the share of the recording that has been read, 0 to 1
+     *
+     * @throws WavNotReadable with what is wrong and what to do
+     */
+    public static function open(string $path, ?\Closure $reached = null): self
     {
         $file = is_file($path) ? fopen($path, 'rb') : false;
         if ($file === false) {
             throw WavNotReadable::missing(basename($path));
         }
         try {
-            return self::read($file, $path);
+            return self::read($file, $path, $reached);
         } finally {
             fclose($file);
         }
@@ -50,18 +52,24 @@ final readonly class WavSource implements AudioSource
 
     public function rate(): int
     {
-        return $this->rate;
+        return $this->coding->rate;
     }
 
     public function seconds(): float
     {
-        return $this->frames / $this->rate;
+        return $this->frames / $this->coding->rate;
     }
 
     /** What was wrong with the file, where it could be read all the same; null where nothing was. */
     public function remark(): ?string
     {
-        return $this->frames >= $this->stated ? null : sprintf('The file ends early: %.1f of %.1f seconds are there.', $this->seconds(), $this->stated / $this->rate);
+        $remarks = array_filter([
+            $this->stated === null ? sprintf('The file’s header was never finished: all that follows it was read, %.1f seconds.', $this->seconds()) : null,
+            $this->stated !== null && $this->frames < $this->stated ? sprintf('The file ends early: %.1f of %.1f seconds are there.', $this->seconds(), $this->stated / $this->coding->rate) : null,
+            $this->mix->channel !== null ? sprintf('Its channels cancel each other when they are mixed (one is the other upside down), so channel %d alone was heard.', $this->mix->channel + 1) : null,
+        ]);
+
+        return $remarks === [] ? null : implode(' ', $remarks);
     }
 
     public function blocks(): \Generator
@@ -72,137 +80,69 @@ final readonly class WavSource implements AudioSource
         }
         try {
             fseek($file, $this->start);
-            $bytes = intdiv($this->bits, 8) * $this->channels;
             for ($left = $this->frames; $left > 0; $left -= self::BLOCK_FRAMES) {
-                $data = fread($file, max(1, min($left, self::BLOCK_FRAMES) * $bytes));
+                $data = fread($file, max(1, min($left, self::BLOCK_FRAMES) * $this->coding->frameBytes()));
                 if ($data === false || $data === '') {
                     return;
                 }
-                yield $this->mixed($this->decoded($data));
+                yield $this->mix->mixed($this->coding->decoded($data), $this->coding->channels);
+                if ($this->reached !== null) {
+                    ($this->reached)(1 - max(0, $left - self::BLOCK_FRAMES) / $this->frames);
+                }
             }
         } finally {
             fclose($file);
         }
     }
 
-    /** @param resource $file */
-    private static function read($file, string $path): self
+    /**
+     * @param resource                $file
+     * @param ?\Closure(float): mixed $reached
+     */
+    private static function read($file, string $path, ?\Closure $reached): self
     {
         $head = (string) fread($file, 12);
         if (strlen($head) < 12 || ! str_starts_with($head, 'RIFF') || substr($head, 8, 4) !== 'WAVE') {
             throw $head === '' ? WavNotReadable::nothing() : WavNotReadable::notWav(Quote::short(self::printable(substr($head, 0, 8))));
         }
         $size = fstat($file)['size'] ?? 0;
-        $format = null;
+        $coding = null;
         while (strlen($chunk = (string) fread($file, 8)) === 8) {
             /** @var array{name: string, size: int} $about */
             $about = unpack('a4name/Vsize', $chunk);
             $from = (int) ftell($file);
+            if ($about['name'] === 'data') {
+                $coding ?? throw WavNotReadable::header('its format comes after its sound');
+                $there = max(0, $size - $from);
+                $stated = in_array($about['size'], self::UNFINISHED, true) ? null : $about['size'];
+                $frames = intdiv(min($stated ?? $there, $there), $coding->frameBytes());
+                if ($frames === 0) {
+                    throw WavNotReadable::nothing();
+                }
+
+                return new self($path, $coding, self::mix($file, $coding, $from, $frames), $from, $frames, $stated === null ? null : intdiv($stated, $coding->frameBytes()), $reached);
+            }
+            if ($from + $about['size'] > $size) {
+                throw WavNotReadable::header(sprintf('its part “%s” claims %d bytes, and only %d follow', Quote::short(self::printable($about['name'])), $about['size'], $size - $from));
+            }
             if ($about['name'] === 'fmt ') {
-                $format = self::format((string) fread($file, max(1, min(64, $about['size']))));
-            } elseif ($about['name'] === 'data') {
-                return self::withData($path, $format ?? throw WavNotReadable::header('its format comes after its sound'), $from, $about['size'], $size - $from);
+                $coding = WavCoding::read((string) fread($file, max(1, min(64, $about['size']))));
             }
-            if ($from + $about['size'] > $size || fseek($file, $from + $about['size'] + $about['size'] % 2) !== 0) {
-                break;
-            }
+            fseek($file, $from + $about['size'] + $about['size'] % 2);
         }
         throw WavNotReadable::nothing();
     }
 
-    /**
-     * @param array{kind: int, channels: int, rate: int, bits: int} $format
-     * @param int                                                  $stated bytes that the header speaks of
-     * @param int                                                  $there  bytes that are there
-     */
-    private static function withData(string $path, array $format, int $from, int $stated, int $there): self
+    /** @param resource $file */
+    private static function mix($file, WavCoding $coding, int $start, int $frames): WavMix
     {
-        ['kind' => $kind, 'channels' => $channels, 'rate' => $rate, 'bits' => $bits] = $format;
-        if (! ($kind === self::WHOLE && in_array($bits, [8, 16, 24, 32], true)) && ! ($kind === self::FLOATS && $bits === 32)) {
-            throw WavNotReadable::coding($kind, $bits);
-        }
-        if ($channels < 1 || $channels > self::MOST_CHANNELS) {
-            throw WavNotReadable::header(sprintf('it speaks of %d channels', $channels));
-        }
-        if ($rate < self::LOWEST_RATE || $rate > self::HIGHEST_RATE) {
-            throw WavNotReadable::rate($rate);
-        }
-        $bytes = intdiv($bits, 8) * $channels;
-        $frames = intdiv(min($stated, max(0, $there)), $bytes);
-
-        return $frames === 0 ? throw WavNotReadable::nothing() : new self($path, $rate, $channels, $bits, $kind === self::FLOATS, $from, $frames, intdiv($stated, $bytes));
-    }
-
-    /** @return array{kind: int, channels: int, rate: int, bits: int} */
-    private static function format(string $bytes): array
-    {
-        if (strlen($bytes) < 16) {
-            throw WavNotReadable::header('it ends within its format');
-        }
-        /** @var array{kind: int, channels: int, rate: int, bits: int} $format */
-        $format = unpack('vkind/vchannels/Vrate/Vskip/vblock/vbits', $bytes);
-        if ($format['kind'] === self::EXTENSIBLE && strlen($bytes) >= 26) {
-            /** @var array{kind: int} $extended */
-            $extended = unpack('vkind', substr($bytes, 24, 2));
-            $format['kind'] = $extended['kind'];
+        $probes = [];
+        foreach (range(0, self::PROBES - 1) as $probe) {
+            fseek($file, $start + intdiv($frames * $probe, self::PROBES) * $coding->frameBytes());
+            $probes[] = $coding->decoded((string) fread($file, max(1, min($frames, self::PROBE_FRAMES) * $coding->frameBytes())));
         }
 
-        return $format;
-    }
-
-    /** @return list<int|float> of all channels in turn, about −1 to 1 */
-    private function decoded(string $data): array
-    {
-        $width = intdiv($this->bits, 8);
-        $data = substr($data, 0, strlen($data) - strlen($data) % ($width * $this->channels));
-        if ($this->floats) {
-            /** @var array<int, float> $values */
-            $values = unpack('g*', $data);
-
-            return array_map(static fn (float $value): float => is_finite($value) ? max(-8.0, min(8.0, $value)) : 0.0, array_values($values));
-        }
-        $out = [];
-        if ($width === 3) {
-            /** @var array<int, int> $values */
-            $values = unpack('C*', $data);
-            for ($i = 1, $count = count($values); $i < $count; $i += 3) {
-                $value = $values[$i] | $values[$i + 1] << 8 | $values[$i + 2] << 16;
-                $out[] = ($value - (($value & 0x800000) << 1)) / 8388608;
-            }
-
-            return $out;
-        }
-        /** @var array<int, int> $values */
-        $values = unpack([1 => 'C*', 2 => 'v*', 4 => 'V*'][$width], $data);
-        $half = 2 ** ($this->bits - 1);
-        $sign = $width === 1 ? 0 : 1;
-        foreach ($values as $value) {
-            $out[] = ($sign === 0 ? $value - $half : ($value >= $half ? $value - 2 * $half : $value)) / $half;
-        }
-
-        return $out;
-    }
-
-    /**
-     * @param list<int|float> $values
-     *
-     * @return list<float>
-     */
-    private function mixed(array $values): array
-    {
-        if ($this->channels === 1) {
-            return array_map(floatval(...), $values);
-        }
-        $out = [];
-        for ($i = 0, $count = count($values); $i < $count; $i += $this->channels) {
-            $sum = 0.0;
-            for ($channel = 0; $channel < $this->channels; $channel++) {
-                $sum += $values[$i + $channel];
-            }
-            $out[] = $sum / $this->channels;
-        }
-
-        return $out;
+        return WavMix::of($probes, $coding->channels);
     }
 
     private static function printable(string $bytes): string

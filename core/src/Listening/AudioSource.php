@@ -10,6 +10,9 @@ interface AudioSource
     /** @return int samples a second, 8000 to 96000 */
     public function rate(): int;
 
+    /** How long it is. */
+    public function seconds(): float;
+
     /** @return \Generator<int, list<float>> one channel, about −1 to 1, in order of time; blocks of any length */
     public function blocks(): \Generator;
 }

@@ -10,6 +10,7 @@ use Gravik\Listening\Internal\BeatLine;
 use Gravik\Listening\Internal\BeatSearch;
 use Gravik\Listening\Internal\BeatTracker;
 use Gravik\Listening\Internal\Deviations;
+use Gravik\Listening\Internal\TempoBend;
 use Gravik\Time\Meter;
 use Gravik\Time\Tempo;
 
@@ -57,7 +58,7 @@ final readonly class FeelMeter
             $hits[] = new Hit($slot, $bar, $at, 1000 * ($stroke->t - $at));
             $placed[] = new PlacedStroke($stroke->t, $bar, $slot, 1000 * ($stroke->t - $line->at($beats[$number] + $grid->places[$slots[$number]])), $stroke->levelDb, $stroke->muted);
         }
-        $deviations = Deviations::of($hits, 60 / $beat);
+        $deviations = Deviations::of($hits);
 
         return new FeelReading(
             $meter,
@@ -67,7 +68,7 @@ final readonly class FeelMeter
             $swing,
             $tempo !== null && $firstBeat !== null ? $deviations?->biasMs : null,
             $deviations->spreadMs ?? 0.0,
-            $deviations->driftBpmPerMin ?? 0.0,
+            TempoBend::of($hits, 60 / $beat),
             $firstBeat ?? $line->start,
             $grid->places,
             array_map(static fn (int $number): float => $line->at($number), range(0, max(0, ...$beats) + 1)),

@@ -12,6 +12,7 @@ final readonly class Hearing
      * @param ?TuningHeard      $tuning  null where too little rings
      * @param list<float>       $outline loudness of each hundredth of a second, 0–1 of the loudest
      * @param float             $seconds of the recording
+     * @param GripEar           $ear     that hears more once the grips are known
      */
-    public function __construct(public array $strokes, public ?TuningHeard $tuning, public array $outline, public float $seconds) {}
+    public function __construct(public array $strokes, public ?TuningHeard $tuning, public array $outline, public float $seconds, public GripEar $ear) {}
 }

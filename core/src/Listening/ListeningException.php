@@ -33,6 +33,11 @@ final class ListeningException extends \InvalidArgumentException implements Core
         return new self('This breakdown has no strokes to play along to yet. Set some in Hand, and type a chord line in Chart.');
     }
 
+    public static function tooLong(float $minutes, int $most): self
+    {
+        return new self(sprintf('This recording is %.1f minutes long; up to %d minutes are heard. Cut out the part you mean and send that.', $minutes, $most));
+    }
+
     public static function silence(): self
     {
         return new self('This recording is silent. Check that the microphone is on and near the guitar, and record again.');

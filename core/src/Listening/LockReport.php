@@ -13,6 +13,9 @@ final readonly class LockReport
      * @param ?float            $latencyMs taken off before; null where the device's delay is not known, so that the bias includes it
      * @param ?float            $biasMs    null where nothing was matched
      * @param bool              $anchored  whether the bias is against the band; else it is against the take's own strokes on the beats
+     * @param ?float            $driftMs   what a changing tempo alone moves from the first beat to the last stroke, + later; taken off bias, spread,
+     *                                     swing and slots, not off the hits; null where the tempo does not move
+     * @param ?float            $driftBpmPerMin + faster and faster; null without a drift and in takes of fewer than eight bars
      * @param list<SlotFigures> $slots     that the plan uses, in order
      * @param list<Hit>         $hits
      * @param list<Finding>     $findings  worst first, then one that holds
@@ -27,6 +30,7 @@ final readonly class LockReport
         public ?float $latencyMs,
         public ?float $biasMs,
         public ?float $spreadMs,
+        public ?float $driftMs,
         public ?float $driftBpmPerMin,
         public ?SwingPlayed $swing,
         public int $directionsTold,
@@ -38,6 +42,17 @@ final readonly class LockReport
         public Gate $gate,
         public bool $anchored,
     ) {}
+
+    /**
+     * The same with what is said of it.
+     *
+     * @param list<Finding> $findings
+     * @param list<string>  $failed
+     */
+    public function saying(array $findings, array $failed): self
+    {
+        return new self(...['findings' => $findings, 'failed' => $failed] + get_object_vars($this));
+    }
 
     /**
      * How each bar lay as a whole, so that a drift shows bar by bar.

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Gravik\Listening;
 
 use Gravik\Breakdown\Gate;
+use Gravik\Listening\Internal\AskedBars;
 use Gravik\Listening\Internal\Deviations;
+use Gravik\Listening\Internal\Drift;
 use Gravik\Listening\Internal\Findings;
+use Gravik\Listening\Internal\Hits;
 use Gravik\Listening\Internal\OtherTake;
 use Gravik\Listening\Internal\SlotNames;
 use Gravik\Listening\Internal\SwingMeter;
@@ -23,45 +26,48 @@ final readonly class LockReporter
     /**
      * @param ?float $latencyMs  the device's delay, positive when it reports late; null when it was never measured
      * @param ?float $cleanTempo the last tempo played clean, where known
+     * @param ?int   $bars       that were asked for: those not played are missed; null where nobody said how many
      */
-    public function report(Take $take, Timeline $timeline, SwingUnit $unit, ?float $latencyMs = null, ?float $cleanTempo = null, Gate $gate = new Gate()): LockReport
+    public function report(Take $take, Timeline $timeline, SwingUnit $unit, ?float $latencyMs = null, ?float $cleanTempo = null, Gate $gate = new Gate(), ?int $bars = null): LockReport
     {
         if ($latencyMs !== null && ($latencyMs < -500 || $latencyMs > 1000)) {
             throw ListeningException::latency();
         }
         $played = array_map(static fn (Tap $tap): float => $tap->t - ($latencyMs ?? 0.0) / 1000, $take->taps);
-        $plan = Plan::of($timeline, $played === [] ? 0.0 : max($played));
+        $asked = AskedBars::of($timeline, $played, $bars);
+        $plan = Plan::ofBars($timeline, $asked->bars);
         $planned = array_map(static fn (PlannedOnset $onset): float => $onset->t, $plan->onsets);
         $matching = $this->matcher->match($planned, $played, $plan->smallestGap(), $plan->ruler->tempo->beatSeconds());
         $names = new SlotNames($timeline->hand->pattern);
 
-        $hits = [];
-        $lastBar = -1;
-        foreach ($matching->pairs as $index => $stroke) {
-            $onset = $plan->onsets[$index];
-            $hits[] = self::hit($onset, $take->taps[$stroke], $played[$stroke]);
-            $lastBar = max($lastBar, $onset->bar);
-        }
-        $missed = array_values(array_filter($matching->missed, static fn (int $index): bool => $plan->onsets[$index]->bar <= $lastBar));
+        $hits = (new Hits($plan, $take, $played, $matching))->all();
+        $lastBar = $bars === null ? max([-1, ...array_map(static fn (Hit $hit): int => $hit->bar, $hits)]) : $asked->bars - 1;
+        $lastMet = max([0.0, ...array_map(static fn (Hit $hit): float => $hit->t, $hits)]);
+        // Of bars that nobody asked for only what comes before the last stroke met is missed.
+        $missed = array_values(array_filter($matching->missed, static fn (int $index): bool => $plan->onsets[$index]->bar <= $lastBar && ($bars === null || $plan->onsets[$index]->bar < $bars || $plan->onsets[$index]->t <= $lastMet)));
+        $after = count(array_filter($missed, static fn (int $index): bool => $plan->onsets[$index]->t > $lastMet));
         $missedSlots = array_map(static fn (int $index): int => $plan->onsets[$index]->slot, $missed);
-        $extraSlots = array_map(fn (int $stroke): int => $this->slotNear($plan, $played[$stroke] - $matching->shift), $matching->extra);
-        $swing = (new SwingMeter($plan, $unit))->measure($matching, $played, $take->anchored);
-        $deviations = Deviations::of($hits, $plan->ruler->tempo->bpm);
+        $extra = array_values(array_filter($matching->extra, static fn (int $stroke): bool => ! $asked->isClosing($played[$stroke])));
+        $extraSlots = array_map(fn (int $stroke): int => $this->slotNear($plan, $played[$stroke] - self::shiftAt($plan, $matching, $played[$stroke])), $extra);
+        $drift = Drift::of($hits, $plan->ruler->tempo->bpm, intdiv($plan->slots, max(1, $timeline->hand->pattern->bars())));
+        $deviations = Deviations::of($hits, $drift);
+        $steady = $drift === null ? $played : array_map(static fn (float $t): float => $t - $drift->at($t) / 1000, $played);
 
         $report = new LockReport(
             planned: count($hits) + count($missed),
             played: count($played),
             matched: count($hits),
             missed: count($missed),
-            extra: count($matching->extra),
+            extra: count($extra),
             latencyMs: $latencyMs,
             biasMs: $deviations?->biasMs,
             spreadMs: $deviations?->spreadMs,
-            driftBpmPerMin: $deviations?->driftBpmPerMin,
-            swing: $swing,
+            driftMs: $drift?->ms,
+            driftBpmPerMin: $drift?->bpmPerMin,
+            swing: (new SwingMeter($plan, $unit))->measure($matching, $steady, $take->anchored),
             directionsTold: count(array_filter($hits, static fn (Hit $hit): bool => $hit->directionRight !== null)),
             directionsWrong: count(array_filter($hits, static fn (Hit $hit): bool => $hit->directionRight === false)),
-            slots: $this->slots($plan, $names, $hits, $missedSlots, $extraSlots, $unit),
+            slots: $this->slots($plan, $names, $hits, $deviations, $missedSlots, $extraSlots, $unit),
             hits: $hits,
             findings: [],
             failed: [],
@@ -69,7 +75,22 @@ final readonly class LockReporter
             anchored: $take->anchored,
         );
 
-        return (new Findings($plan->ruler, $unit, $cleanTempo))->addedTo($report, $deviations, (new OtherTake($timeline, $this->matcher))->finding($report, $take));
+        return (new Findings($plan->ruler, $unit, $cleanTempo))->addedTo($report, $deviations, (new OtherTake($timeline, $this->matcher))->finding($report, $deviations, $take, count($missed) - $after), $after);
+    }
+
+    /** How far from the plan the player was, seconds, at the planned onset nearest to a stroke. */
+    private static function shiftAt(Plan $plan, Matching $matching, float $t): float
+    {
+        $shift = 0.0;
+        $least = INF;
+        foreach ($plan->onsets as $index => $onset) {
+            $far = abs($onset->t + $matching->shifts[$index] - $t);
+            if ($far < $least) {
+                [$least, $shift] = [$far, $matching->shifts[$index]];
+            }
+        }
+
+        return $shift;
     }
 
     /**
@@ -79,14 +100,15 @@ final readonly class LockReporter
      *
      * @return list<SlotFigures>
      */
-    private function slots(Plan $plan, SlotNames $names, array $hits, array $missed, array $extra, SwingUnit $unit): array
+    private function slots(Plan $plan, SlotNames $names, array $hits, ?Deviations $deviations, array $missed, array $extra, SwingUnit $unit): array
     {
         $pair = intdiv($plan->ruler->meter->beatTicks(), $unit === SwingUnit::Eighth ? 1 : 2);
         $used = array_unique([...array_map(static fn (PlannedOnset $onset): int => $onset->slot, $plan->onsets), ...$extra]);
         sort($used);
         $slots = [];
         foreach ($used as $slot) {
-            $ms = array_map(static fn (Hit $hit): float => $hit->ms, array_values(array_filter($hits, static fn (Hit $hit): bool => $hit->slot === $slot)));
+            $own = array_values(array_filter($hits, static fn (Hit $hit): bool => $hit->slot === $slot));
+            $ms = array_map(static fn (Hit $hit): float => $deviations?->left($hit) ?? $hit->ms, $own);
             $slots[] = new SlotFigures(
                 $slot,
                 $names->of($slot),
@@ -96,28 +118,11 @@ final readonly class LockReporter
                 $ms === [] ? null : Statistics::spread($ms),
                 count(array_keys($missed, $slot, true)),
                 count(array_keys($extra, $slot, true)),
-                ...self::heard(array_values(array_filter($hits, static fn (Hit $hit): bool => $hit->slot === $slot))),
+                ...self::heard($own),
             );
         }
 
         return $slots;
-    }
-
-    private static function hit(PlannedOnset $onset, Tap $tap, float $played): Hit
-    {
-        $seconds = $tap->muted === true || $onset->muted ? null : $tap->seconds;
-
-        return new Hit(
-            $onset->slot,
-            $onset->bar,
-            $onset->t,
-            1000 * ($played - $onset->t),
-            $tap->direction === null || $onset->direction === null ? null : $tap->direction === $onset->direction,
-            $tap->muted === null || $tap->levelDb === null ? null : $tap->muted === $onset->muted,
-            $tap->levelDb,
-            $seconds === null ? null : $seconds / $onset->seconds,
-            $seconds === null ? null : $seconds - $onset->seconds,
-        );
     }
 
     /**

@@ -11,7 +11,8 @@ final readonly class Matching
      * @param array<int, int> $pairs  planned index => played index
      * @param list<int>       $missed planned indexes without a stroke
      * @param list<int>       $extra  played indexes that belong to nothing
-     * @param float           $shift  the constant shift that pairs most, seconds; it stays in the reported bias
+     * @param list<float>     $shifts for each planned onset how far from it the player was looked for, seconds; it stays in
+     *                                the reported bias
      */
-    public function __construct(public array $pairs, public array $missed, public array $extra, public float $shift) {}
+    public function __construct(public array $pairs, public array $missed, public array $extra, public array $shifts) {}
 }

@@ -28,21 +28,24 @@ final readonly class Plan
      */
     public static function of(Timeline $timeline, float $until): self
     {
+        return self::ofBars($timeline, (int) floor(max(0.0, $until) / $timeline->ruler->seconds($timeline->ruler->meter->beats())) + 2);
+    }
+
+    /** The first so many bars of the form, repeated where there are more than it has. */
+    public static function ofBars(Timeline $timeline, int $bars): self
+    {
         $strokes = $timeline->strokes;
         if ($strokes === []) {
             throw ListeningException::nothingPlanned();
         }
-        $meter = $timeline->ruler->meter;
-        $barSeconds = $timeline->ruler->seconds($meter->beats());
-        $lastBar = (int) floor(max(0.0, $until) / $barSeconds) + 1;
         $formBars = count($timeline->voiced->form->bars);
         $formTicks = $timeline->voiced->form->ticks();
         $onsets = [];
-        for ($round = 0; $round * $formBars <= $lastBar; $round++) {
+        for ($round = 0; $round * $formBars < $bars; $round++) {
             foreach ($strokes as $stroke) {
                 $onset = self::onset($stroke, $round, $timeline->seconds, $formBars, $formTicks);
                 $before = $onsets[count($onsets) - 1] ?? null;
-                if ($onset->bar <= $lastBar && ($before === null || $onset->t - $before->t > self::ONE_ONSET_SECONDS)) {
+                if ($onset->bar < $bars && ($before === null || $onset->t - $before->t > self::ONE_ONSET_SECONDS)) {
                     $onsets[] = $onset;
                 }
             }
@@ -52,6 +55,11 @@ final readonly class Plan
         return $onsets === []
             ? throw ListeningException::nothingPlanned()
             : new self($onsets, $timeline->ruler, $pattern->slotTicks(), intdiv($pattern->ticks, $pattern->slotTicks()));
+    }
+
+    public function barSeconds(): float
+    {
+        return $this->ruler->seconds($this->ruler->meter->beats());
     }
 
     /** Seconds between the two closest onsets; a beat where there is only one. */
@@ -75,6 +83,7 @@ final readonly class Plan
             $stroke->stroke->direction,
             $stroke->stroke->isDead(),
             max([$stroke->t + 0.01, ...$stroke->ends]) - $stroke->t,
+            array_values(array_filter(array_map(static fn (int $string): ?int => $stroke->voicing->midi[$string], $stroke->strings), static fn (?int $pitch): bool => $pitch !== null)),
         );
     }
 }

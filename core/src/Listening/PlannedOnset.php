@@ -15,7 +15,8 @@ final readonly class PlannedOnset
      * @param int   $bar      from 0, counted on through repeats of the form
      * @param int   $formTick straight ticks from bar 1, counted on through repeats
      * @param bool  $muted    whether it is a dead stroke
-     * @param float $seconds  how long it is to sound
+     * @param float     $seconds  how long it is to sound
+     * @param list<int> $midi     pitches of the strings struck
      */
-    public function __construct(public float $t, public int $slot, public int $bar, public int $formTick, public ?Direction $direction, public bool $muted, public float $seconds) {}
+    public function __construct(public float $t, public int $slot, public int $bar, public int $formTick, public ?Direction $direction, public bool $muted, public float $seconds, public array $midi) {}
 }

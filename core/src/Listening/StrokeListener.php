@@ -15,6 +15,8 @@ use Gravik\Listening\Internal\TuningMeter;
 /** Hears the strums of a recording: when each begins, how loud and how long it is, and whether it rings. */
 final readonly class StrokeListener
 {
+    public const MOST_MINUTES = 10;
+
     /** Quieter than this, root mean square of the loud moments, is silence. */
     private const SILENCE = 3e-4;
 
@@ -56,7 +58,7 @@ final readonly class StrokeListener
      */
     public function hear(AudioSource $source): array
     {
-        return $this->strokes(Envelopes::of($source));
+        return $this->strokes(self::envelopes($source));
     }
 
     /**
@@ -66,7 +68,7 @@ final readonly class StrokeListener
      */
     public function hearAll(AudioSource $source): Hearing
     {
-        $envelopes = Envelopes::of($source);
+        $envelopes = self::envelopes($source);
         $strokes = $this->strokes($envelopes);
         $total = $envelopes->total();
         $outline = [];
@@ -75,7 +77,21 @@ final readonly class StrokeListener
         }
         $loudest = max([1e-9, ...$outline]);
 
-        return new Hearing($strokes, TuningMeter::measure($envelopes, $strokes), array_map(static fn (float $level): float => $level / $loudest, $outline), $envelopes->frames() / Envelopes::FRAMES_A_SECOND);
+        $tuning = TuningMeter::measure($envelopes, $strokes);
+
+        return new Hearing(
+            $strokes,
+            $tuning,
+            array_map(static fn (float $level): float => $level / $loudest, $outline),
+            $envelopes->frames() / Envelopes::FRAMES_A_SECOND,
+            new GripEar(new SweepReader($envelopes), $tuning->cents ?? 0.0),
+        );
+    }
+
+    /** @throws ListeningException at once where the recording is longer than is heard */
+    private static function envelopes(AudioSource $source): Envelopes
+    {
+        return $source->seconds() > 60 * self::MOST_MINUTES ? throw ListeningException::tooLong($source->seconds() / 60, self::MOST_MINUTES) : Envelopes::of($source);
     }
 
     /** @return list<HeardStroke> */

@@ -18,8 +18,10 @@ final readonly class Take
     /**
      * @param list<Tap> $taps     in order of time
      * @param bool      $anchored whether it is known where the band's first beat lay, so that a bias means something
+     * @param ?GripEar  $ear      of a recording
+     * @param float     $firstBeat where bar 1 beat 1 lies in that recording, seconds
      */
-    private function __construct(public array $taps, public bool $anchored = true) {}
+    private function __construct(public array $taps, public bool $anchored = true, private ?GripEar $ear = null, private float $firstBeat = 0.0) {}
 
     /**
      * Reads {"taps": [{"t": 1.234, "key"?: "down"|"up", "dead"?: true}]} or a list of seconds.
@@ -53,34 +55,58 @@ final readonly class Take
      *
      * @param list<Tap> $strokes   in order of time, seconds from the start of the recording
      * @param float     $firstBeat where bar 1 beat 1 lies in it, seconds
+     * @param ?GripEar  $ear       of the recording
      */
-    public static function of(array $strokes, float $firstBeat): self
+    public static function of(array $strokes, float $firstBeat, ?GripEar $ear = null): self
     {
-        return new self(array_map(static fn (Tap $tap): Tap => new Tap($tap->t - $firstBeat, $tap->direction, $tap->muted, $tap->levelDb, $tap->seconds), $strokes));
+        return new self(array_map(static fn (Tap $tap): Tap => new Tap($tap->t - $firstBeat, $tap->direction, $tap->muted, $tap->levelDb, $tap->seconds), $strokes), true, $ear, $firstBeat);
     }
 
     /**
      * Strokes of a recording that does not say where the band began: its own strokes on the beats say it.
      *
      * @param list<Tap> $strokes in order of time, seconds from the start of the recording
+     * @param ?GripEar  $ear     of the recording
      */
-    public static function placed(array $strokes, Timeline $timeline): self
+    public static function placed(array $strokes, Timeline $timeline, ?GripEar $ear = null): self
     {
-        return new self(self::of($strokes, FirstBeat::of($timeline, $strokes))->taps, false);
+        $firstBeat = FirstBeat::of($timeline, $strokes);
+
+        return new self(self::of($strokes, $firstBeat)->taps, false, $ear, $firstBeat);
     }
 
     /**
-     * Only what was played in these bars, from half a beat before to just before the next bar: who waits through the count-in
-     * makes sounds too.
+     * Which way a stroke went: of a recording as it is heard with the strings known that it strikes; a single string, and a
+     * dead stroke, have no way to be heard.
+     *
+     * @param int       $stroke index into $taps
+     * @param list<int> $midi   pitches of the strings that ring
+     */
+    public function wayOf(int $stroke, array $midi): ?Direction
+    {
+        $tap = $this->taps[$stroke];
+        if ($tap->levelDb === null) {
+            return $tap->direction;
+        }
+        if (count($midi) < 2 || $tap->muted === true) {
+            return null;
+        }
+
+        return $this->ear === null ? $tap->direction : $this->ear->direction($tap->t + $this->firstBeat, ($this->taps[$stroke + 1]->t ?? $tap->t + 1) + $this->firstBeat, $midi);
+    }
+
+    /**
+     * Only what was played in these bars, from half a beat before to the beat they end on: who waits through the count-in makes
+     * sounds too.
      *
      * @param int $bars from bar 1
      */
     public function within(int $bars, Ruler $ruler): self
     {
         $from = -$ruler->seconds(0.5);
-        $until = $ruler->seconds($bars * $ruler->meter->beats() - 1 / 12);
+        $until = $ruler->seconds($bars * $ruler->meter->beats() + 1);
 
-        return new self(array_values(array_filter($this->taps, static fn (Tap $tap): bool => $tap->t >= $from && $tap->t < $until)), $this->anchored);
+        return new self(array_values(array_filter($this->taps, static fn (Tap $tap): bool => $tap->t >= $from && $tap->t < $until)), $this->anchored, $this->ear, $this->firstBeat);
     }
 
     private static function direction(mixed $key, int $index): ?Direction

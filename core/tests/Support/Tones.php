@@ -20,6 +20,11 @@ final readonly class Tones implements AudioSource
         return 16000;
     }
 
+    public function seconds(): float
+    {
+        return $this->seconds;
+    }
+
     public function blocks(): Generator
     {
         $chance = new Randomizer(new Mt19937(3));

@@ -22,6 +22,7 @@ final class ExportBreakdown extends Controller
     {
         $this->authorize('view', $breakdown);
         $file = $exports->file($store->document($breakdown), $format);
+        $store->refer($breakdown);
         $name = Str::slug($breakdown->title) ?: 'breakdown';
 
         return new Response($file->bytes, 200, [

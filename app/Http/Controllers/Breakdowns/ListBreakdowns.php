@@ -6,30 +6,44 @@ namespace App\Http\Controllers\Breakdowns;
 
 use App\Documents\BreakdownStore;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\PageRequest;
 use App\Http\Resources\BreakdownResource;
-use App\Http\Resources\HandResource;
 use App\Models\Breakdown;
 use App\Models\Role;
-use Gravik\Strokes\HandPlanner;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 
 final class ListBreakdowns extends Controller
 {
-    #[OA\Get(path: '/api/breakdowns', summary: 'The shelf: own breakdowns and assigned ones', responses: [new OA\Response(response: 200, description: 'the shelf', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/BreakdownCard')))])]
-    public function __invoke(Request $request, BreakdownStore $store, HandPlanner $planner): JsonResponse
+    private const A_PAGE = 60;
+
+    private const COLUMNS = ['id', 'owner_id', 'title', 'genre', 'key', 'meter', 'tempo', 'feel', 'revision', 'sketch', 'updated_at'];
+
+    #[OA\Get(path: '/api/breakdowns', summary: 'The shelf: own breakdowns and assigned ones', parameters: [
+        new OA\QueryParameter(name: 'search', description: 'words of title, genre, key, feel or meter', schema: new OA\Schema(type: 'string')),
+        new OA\QueryParameter(name: 'cursor', description: 'where the page before ended', schema: new OA\Schema(type: 'string')),
+    ], responses: [new OA\Response(response: 200, description: 'the last changed first', content: new OA\JsonContent(required: ['items', 'next', 'total'], properties: [
+        new OA\Property(property: 'items', type: 'array', items: new OA\Items(ref: '#/components/schemas/BreakdownCard')),
+        new OA\Property(property: 'next', description: 'cursor of the next page', type: 'string', nullable: true),
+        new OA\Property(property: 'total', description: 'how many there are in all, told with the first page', type: 'integer', nullable: true),
+    ]))])]
+    public function __invoke(PageRequest $request, BreakdownStore $store): JsonResponse
     {
         $user = $this->user($request);
-        $breakdowns = Breakdown::visibleTo($user)->withCount(['takes' => static fn (Builder $takes): Builder => $user->role === Role::Teacher ? $takes : $takes->where('player_id', $user->id)])->latest('updated_at')->get();
+        $found = Breakdown::visibleTo($user);
+        foreach ($request->words() as $word) {
+            $found->where('words', 'like', '%'.addcslashes($word, '%_\\').'%');
+        }
+        $cursor = $request->cursor();
+        $total = $cursor === null ? (clone $found)->count() : null;
+        $page = $found->withCount(['takes' => static fn (Builder $takes): Builder => $user->role === Role::Teacher ? $takes : $takes->where('player_id', $user->id)])
+            ->latest('updated_at')->latest('id')->cursorPaginate(self::A_PAGE, self::COLUMNS, 'cursor', $cursor);
 
-        return new JsonResponse($breakdowns->map(static function (Breakdown $breakdown) use ($user, $store, $planner): array {
-            $document = $store->document($breakdown);
-            $ruler = $document->ruler();
-            $hand = $planner->plan($document->pattern, $document->school, $ruler, $document->feel);
-
-            return BreakdownResource::card($breakdown, $user, (int) $breakdown->getAttribute('takes_count'), HandResource::sketch($document, $hand, $ruler));
-        })->all());
+        return new JsonResponse([
+            'items' => array_map(static fn (Breakdown $breakdown): array => BreakdownResource::card($breakdown, $user, (int) $breakdown->getAttribute('takes_count'), $store->sketch($breakdown)), $page->items()),
+            'next' => $page->nextCursor()?->encode(),
+            'total' => $total,
+        ]);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Calibration;
 
 use App\Documents\DelayStore;
 use App\Http\Controllers\Controller;
+use App\Http\Hearings;
 use App\Http\Requests\LoopbackRequest;
 use Gravik\Formats\WavSource;
 use Gravik\Listening\LatencyCheck;
@@ -22,10 +23,11 @@ final class HearDelay extends Controller
         new OA\QueryParameter(name: 'count', required: true, schema: new OA\Schema(type: 'integer')),
     ], requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'audio/wav', schema: new OA\Schema(type: 'string', format: 'binary'))),
         responses: [new OA\Response(response: 200, description: 'the delay', content: new OA\JsonContent(ref: '#/components/schemas/Calibration'))])]
-    public function __invoke(LoopbackRequest $request, string $device, StrokeListener $listener, DelayStore $delays): JsonResponse
+    public function __invoke(LoopbackRequest $request, string $device, StrokeListener $listener, DelayStore $delays, Hearings $hearings): JsonResponse
     {
-        $check = LatencyCheck::heard($request->clicks(), $listener->hear(WavSource::open($request->sound())));
+        $user = $this->user($request);
+        $check = $hearings->of($user, static fn (): LatencyCheck => LatencyCheck::heard($request->clicks(), $listener->hear(WavSource::open($request->sound()))));
 
-        return new JsonResponse(ShowDelay::of($delays->keep($this->user($request), $device, $check)));
+        return new JsonResponse(ShowDelay::of($delays->keep($user, $device, $check)));
     }
 }

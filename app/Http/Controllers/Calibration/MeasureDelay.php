@@ -6,9 +6,9 @@ namespace App\Http\Controllers\Calibration;
 
 use App\Documents\DelayStore;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\ClicksRequest;
 use Gravik\Listening\LatencyCheck;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 
 final class MeasureDelay extends Controller
@@ -17,17 +17,10 @@ final class MeasureDelay extends Controller
         new OA\Property(property: 'clicks', type: 'array', items: new OA\Items(type: 'number')),
         new OA\Property(property: 'taps', type: 'array', items: new OA\Items(type: 'number')),
     ])), responses: [new OA\Response(response: 200, description: 'the delay', content: new OA\JsonContent(ref: '#/components/schemas/Calibration'))])]
-    public function __invoke(Request $request, string $device, DelayStore $delays): JsonResponse
+    public function __invoke(ClicksRequest $request, string $device, DelayStore $delays): JsonResponse
     {
-        $request->validate(['clicks' => ['required', 'array', 'min:8', 'max:64'], 'clicks.*' => ['numeric'], 'taps' => ['present', 'array', 'max:200'], 'taps.*' => ['numeric']]);
-        $check = LatencyCheck::of($this->seconds($request, 'clicks'), $this->seconds($request, 'taps'));
+        $check = LatencyCheck::of($request->seconds('clicks'), $request->seconds('taps'));
 
         return new JsonResponse(ShowDelay::of($delays->keep($this->user($request), $device, $check)));
-    }
-
-    /** @return list<float> */
-    private function seconds(Request $request, string $field): array
-    {
-        return array_map(static fn (mixed $value): float => is_numeric($value) ? (float) $value : 0.0, array_values($request->array($field)));
     }
 }

@@ -9,7 +9,6 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\TimelineResource;
 use Gravik\Performance\Performer;
-use Gravik\Strokes\Levels;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -24,6 +23,6 @@ final class BuildTimeline extends Controller
     {
         $breakdown = $request->breakdown();
 
-        return new JsonResponse(TimelineResource::of($breakdown, $performer->perform($breakdown, $request->tempo(), $voiced->of($breakdown), $request->integer('level', Levels::HIGHEST))));
+        return new JsonResponse(TimelineResource::of($breakdown, $performer->perform($breakdown, $request->tempo(), $voiced->of($breakdown), $request->level())));
     }
 }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Compute;
 
 use App\Http\Controllers\Controller;
+use App\Http\Requests\TuningWordsRequest;
 use Gravik\Neck\RetunePlan;
 use Gravik\Neck\StatedTuning;
 use Gravik\Pitch\Pitch;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 
 final class CheckTuning extends Controller
@@ -27,7 +27,7 @@ final class CheckTuning extends Controller
             new OA\Property(property: 'stated', type: 'string'),
         ], type: 'object')),
     ]))])]
-    public function __invoke(Request $request): JsonResponse
+    public function __invoke(TuningWordsRequest $request): JsonResponse
     {
         $stated = StatedTuning::parse($request->string('stated')->toString());
         $steps = (new RetunePlan())->plan(RetunePlan::usual($stated), $stated);

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Compute;
 
 use App\Http\Controllers\Controller;
+use App\Http\Hearings;
 use App\Http\Requests\SoundRequest;
 use App\Http\Resources\HearingResource;
 use Gravik\Formats\TakeFile;
+use Gravik\Listening\StrokeListener;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -17,8 +19,11 @@ final class HearRecording extends Controller
         new OA\MediaType(mediaType: 'audio/wav', schema: new OA\Schema(type: 'string', format: 'binary')),
         new OA\MediaType(mediaType: 'audio/midi', schema: new OA\Schema(type: 'string', format: 'binary')),
     ]), responses: [new OA\Response(response: 200, description: 'heard', content: new OA\JsonContent(ref: '#/components/schemas/Hearing'))])]
-    public function __invoke(SoundRequest $request): JsonResponse
+    public function __invoke(SoundRequest $request, StrokeListener $listener, Hearings $hearings): JsonResponse
     {
-        return new JsonResponse(HearingResource::of(TakeFile::read($request->sound(), $request->soundName())));
+        $user = $this->user($request);
+        $reached = static fn (float $done) => $hearings->note($user, $done);
+
+        return new JsonResponse($hearings->of($user, static fn (): array => HearingResource::of(TakeFile::read($request->sound(), $request->soundName(), $listener, $reached))));
     }
 }

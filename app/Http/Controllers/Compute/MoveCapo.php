@@ -23,7 +23,6 @@ final class MoveCapo extends Controller
     public function __invoke(DocumentRequest $request, BreakdownJson $json): JsonResponse
     {
         $breakdown = $request->breakdown();
-        $request->validate(['capo' => ['required', 'integer']], ['capo.*' => 'The capo is a fret from 0 (none) to 12.']);
         $moved = $breakdown->withCapo($request->integer('capo'));
 
         return new JsonResponse(['document' => $json->write($moved->breakdown), 'dropped' => array_map(PathResource::pin(...), $moved->dropped)]);

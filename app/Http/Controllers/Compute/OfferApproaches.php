@@ -22,9 +22,6 @@ final class OfferApproaches extends Controller
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/ApproachOffer')))])]
     public function __invoke(DocumentRequest $request, VoicedForms $voiced): JsonResponse
     {
-        $request->validate(['chord' => ['required', 'integer', 'min:0'], 'steps' => ['required', 'integer', 'between:1,8'], 'slot_ticks' => ['required', 'integer', 'between:240,3840']], [
-            'chord.*' => 'Choose the chord that is to be come to.', 'steps.*' => 'An approach has 1 to 8 grips.', 'slot_ticks.*' => 'A slot is a sixteenth to a whole note long.',
-        ]);
         $breakdown = $request->breakdown();
         $form = $voiced->of($breakdown);
         $target = $request->integer('chord');

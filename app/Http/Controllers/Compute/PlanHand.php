@@ -27,11 +27,9 @@ final class PlanHand extends Controller
         $breakdown = $request->breakdown();
         $ruler = $breakdown->ruler($request->tempo());
         $hand = $planner->plan($breakdown->pattern, $breakdown->school, $ruler, $breakdown->feel);
-        $beat = $request->input('beat');
-        $divided = is_int($beat) ? [$beat => $request->integer('division')] : [];
-        $grid = $request->input('grid');
-        $hand = (new Levels())->planned($hand, $breakdown->school, $request->integer('level', Levels::HIGHEST));
+        $divided = $request->filled('beat') ? [$request->integer('beat') => $request->integer('division')] : [];
+        $hand = (new Levels())->planned($hand, $breakdown->school, $request->level());
 
-        return new JsonResponse(HandResource::of($breakdown, $hand, $ruler, is_int($grid) ? $grid : null, $divided));
+        return new JsonResponse(HandResource::of($breakdown, $hand, $ruler, $request->filled('grid') ? $request->integer('grid') : null, $divided));
     }
 }

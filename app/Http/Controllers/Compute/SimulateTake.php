@@ -40,7 +40,7 @@ final class SimulateTake extends Controller
         $timeline = $performer->perform($breakdown, $request->tempo(), $voiced->of($breakdown));
         $player = $request->player();
         $heard = new SimulatedTake($timeline, $player->play($timeline, count($timeline->voiced->form->bars)));
-        $report = $reporter->report(Take::read($player->taps($timeline, $request->integer('bars'))), $timeline, $breakdown->feel->unit, 0.0);
+        $report = $reporter->report(Take::read($player->taps($timeline, $request->integer('bars'))), $timeline, $breakdown->feel->unit, 0.0, bars: $request->integer('bars'));
 
         return new JsonResponse(['timeline' => TimelineResource::of($breakdown, $heard->timeline($breakdown->part(PartName::Guitar)->level)), 'report' => LockResource::of($report)]);
     }

@@ -5,16 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Grips;
 
 use App\Http\Controllers\Controller;
+use App\Http\Requests\OwnGripRequest;
 use App\Http\Resources\GripResource;
 use App\Models\Grip;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Neck\GripNamer;
-use Gravik\Neck\Neck;
 use Gravik\Neck\NeckException;
-use Gravik\Neck\Tuning;
 use Gravik\Neck\VoicingFinder;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 
 final class KeepGrip extends Controller
@@ -25,11 +23,9 @@ final class KeepGrip extends Controller
         new OA\Property(property: 'frets', description: 'low to high, such as x 3 2 3 3 x', type: 'string'),
         new OA\Property(property: 'tuning', type: 'string'),
     ])), responses: [new OA\Response(response: 200, description: 'kept', content: new OA\JsonContent(ref: '#/components/schemas/OwnGrip'))])]
-    public function __invoke(Request $request): JsonResponse
+    public function __invoke(OwnGripRequest $request): JsonResponse
     {
-        $request->validate(['name' => ['required', 'string', 'max:60'], 'symbol' => ['required', 'string', 'max:40'], 'frets' => ['required', 'string', 'max:60'], 'tuning' => ['sometimes', 'string', 'max:80']],
-            ['name.*' => 'Give the grip a name of at most 60 characters.', 'symbol.*' => 'Say which chord the grip is.', 'frets.*' => 'Write one fret for each string, x for muted.']);
-        $neck = new Neck(Tuning::parse($request->string('tuning', 'standard')->toString()));
+        $neck = $request->neck();
         $finder = new VoicingFinder($neck);
         $chord = ChordSymbol::parse($request->string('symbol')->toString());
         $frets = GripNamer::parse($request->string('frets')->toString(), $neck->tuning->strings());

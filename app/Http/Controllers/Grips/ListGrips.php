@@ -5,14 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Grips;
 
 use App\Http\Controllers\Controller;
+use App\Http\Requests\OwnGripRequest;
 use App\Http\Resources\GripResource;
 use App\Models\Grip;
-use Gravik\Harmony\ChordSymbol;
-use Gravik\Neck\Neck;
-use Gravik\Neck\Tuning;
 use Gravik\Neck\VoicingFinder;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 
 final class ListGrips extends Controller
@@ -22,10 +19,10 @@ final class ListGrips extends Controller
         new OA\Parameter(name: 'tuning', in: 'query', schema: new OA\Schema(type: 'string')),
         new OA\Parameter(name: 'capo', in: 'query', schema: new OA\Schema(type: 'integer')),
     ], responses: [new OA\Response(response: 200, description: 'grips', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/OwnGrip')))])]
-    public function __invoke(Request $request): JsonResponse
+    public function __invoke(OwnGripRequest $request): JsonResponse
     {
-        $chord = $request->filled('symbol') ? ChordSymbol::parse($request->string('symbol')->toString()) : null;
-        $neck = new Neck(Tuning::parse($request->string('tuning', 'standard')->toString()), $request->integer('capo'));
+        $chord = $request->chord();
+        $neck = $request->neck();
         $finder = new VoicingFinder($neck);
         $grips = Grip::query()->where('owner_id', $this->user($request)->id)->get()->sortBy('name')->values();
 

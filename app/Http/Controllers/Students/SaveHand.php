@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Students;
 
 use App\Http\Controllers\Controller;
+use App\Http\Requests\HandOfStudentRequest;
 use App\Models\User;
-use Gravik\Neck\HandProfile;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 
 final class SaveHand extends Controller
@@ -16,10 +15,10 @@ final class SaveHand extends Controller
     #[OA\Put(path: '/api/students/{student}/hand', summary: 'What a student\'s hand can do', parameters: [new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['hand'], properties: [
         new OA\Property(property: 'hand', type: 'string'),
     ])), responses: [new OA\Response(response: 200, description: 'kept', content: new OA\JsonContent(ref: '#/components/schemas/Student'))])]
-    public function __invoke(Request $request, int $student): JsonResponse
+    public function __invoke(HandOfStudentRequest $request, int $student): JsonResponse
     {
         $taught = User::taughtBy($this->user($request))->findOrFail($student);
-        $taught->hand = HandProfile::parse($request->string('hand')->toString())->text();
+        $taught->hand = $request->hand()->text();
         $taught->save();
 
         return new JsonResponse(['id' => $taught->id, 'name' => $taught->name, 'hand' => $taught->hand]);

@@ -21,6 +21,7 @@ final class RecordTake extends Controller
         new OA\Property(property: 'bars', type: 'integer'),
         new OA\Property(property: 'latency_ms', type: 'number', nullable: true),
         new OA\Property(property: 'stage', description: 'of the lesson, 1 to 10: whose gate it is', type: 'integer'),
+        new OA\Property(property: 'level', description: 'of the pattern that was asked for, 1 to 3', type: 'integer'),
         new OA\Property(property: 'taps', type: 'array', items: new OA\Items(required: ['t'], properties: [
             new OA\Property(property: 't', type: 'number'),
             new OA\Property(property: 'key', type: 'string', enum: ['down', 'up']),
@@ -30,8 +31,8 @@ final class RecordTake extends Controller
     {
         $this->authorize('view', $breakdown);
         $played = $request->take();
-        $take = $judge->judge($breakdown, $this->user($request), $request->string('id')->toString(), $request->tempo(), $request->integer('bars'), $request->latencyMs(), $request->stage(), static fn (): Take => $played);
+        $take = $judge->judge($breakdown, $this->user($request), $request->asked(), static fn (): Take => $played);
 
-        return new JsonResponse(TakeResource::of($take, ListTakes::numberOf($take)), 201);
+        return new JsonResponse(TakeResource::of($take), 201);
     }
 }

@@ -26,62 +26,65 @@ final readonly class Findings
 
     private const HALF_AGAIN = 1.5;
 
-    /** A drift is worth saying when the line gains twice the bias allowed. */
-    private const DRIFT_IN_BIASES = 2.0;
-
     private const SLOW_SHARE = 2 / 3;
 
     public function __construct(private Ruler $ruler, private SwingUnit $unit, private ?float $cleanTempo) {}
 
-    /** @param ?Finding $other that the take is of something else, which leaves nothing else to say */
-    public function addedTo(LockReport $report, ?Deviations $deviations, ?Finding $other): LockReport
+    /**
+     * @param ?Finding $other that the take is of something else, which leaves nothing else to say
+     * @param int      $after strokes missed after the last one that was met
+     */
+    public function addedTo(LockReport $report, ?Deviations $deviations, ?Finding $other, int $after): LockReport
     {
         if ($other !== null) {
-            return $this->with($report, [$other], [$other->kind === 'tempo' ? 'another tempo than was asked' : 'another part than was asked', ...$this->failed($report)]);
+            return $report->saying([$other], [$other->kind === 'tempo' ? 'another tempo than was asked' : 'another part than was asked', ...$this->failed($report)]);
         }
         if ($report->matched < LockReporter::FEWEST || $deviations === null) {
             $text = $report->played === 0
                 ? 'No strokes were heard. Tap F for down and J for up while the band plays.'
                 : sprintf('Only %d of your %d strokes met the plan: too few to say how they sit. Play at least four bars.', $report->matched, $report->played);
 
-            return $this->with($report, [new Finding('too-few', [], $text)], ['too few strokes to judge']);
+            return $report->saying([new Finding('too-few', [], $text)], ['too few strokes to judge']);
         }
-        $placed = $this->placement($report);
+        $causes = Causes::of($report);
         $swung = $this->swing($report);
+        $placed = $this->placement($report, $causes);
         $off = array_filter([
             $placed,
             $swung,
-            ...$this->slots($report, $placed, $swung),
+            ...$this->slots($report, $causes, ($placed->severity ?? 0.0) > 1, ($swung->severity ?? 0.0) > 1),
             $this->looseness($report),
-            $this->missed($report),
+            $this->missed($report, $after),
             $this->extra($report),
             $this->drift($report, $deviations),
             ...(new HandFindings($this->practiceTempo()))->of($report),
         ], static fn (?Finding $finding): bool => $finding !== null && $finding->severity > 1);
         usort($off, static fn (Finding $a, Finding $b): int => [$b->severity, $b->strokes] <=> [$a->severity, $a->strokes]);
-        $holds = $this->holds($report);
+        $holds = $this->holds($report, $causes);
 
-        return $this->with($report, [...array_slice($off, 0, self::MOST), ...($holds === null ? [] : [$holds])], $this->failed($report));
+        return $report->saying([...array_slice($off, 0, self::MOST), ...($holds === null ? [] : [$holds])], $this->failed($report));
     }
 
-    private function placement(LockReport $report): ?Finding
+    /**
+     * All slots alike: the player's place in the band, or, while the device was never measured, perhaps the device's delay alone;
+     * then nothing is said in milliseconds.
+     */
+    private function placement(LockReport $report, Causes $causes): ?Finding
     {
-        $bias = (float) $report->biasMs;
-        $medians = self::biases($report->slots);
-        if (! $report->anchored || ($report->swing !== null && self::isUpbeatsAlone($report)) || count($medians) < 2 || max($medians) - min($medians) > $report->gate->biasMs || min($medians) * max($medians) < 0) {
+        if (! $report->anchored || ! $causes->isShared) {
             return null;
         }
-        $device = $report->latencyMs === null ? ' This may be the device: measure its delay first.' : '';
+        $slots = array_map(static fn (SlotFigures $slot): int => $slot->slot, $report->slots);
+        $severity = abs($causes->sharedMs) / $report->gate->biasMs;
+        if (! $causes->isKnown) {
+            return new Finding('device', $slots, sprintf(
+                'Everything comes %s by about the same. The delay of this device was never measured, so that may be the device alone: measure it first, then play again.', $causes->sharedMs < 0 ? 'early' : 'late',
+            ), $severity, $report->matched);
+        }
 
-        return new Finding('placement', array_map(static fn (SlotFigures $slot): int => $slot->slot, $report->slots), sprintf(
-            'Everything comes %s together. That is placement, not looseness: fine if you mean it, else listen for the drums.%s', self::early($bias), $device,
-        ), abs($bias) / $report->gate->biasMs, $report->matched, Stage::BassAndDrums, $this->practiceTempo());
-    }
-
-    /** There the swing is measured against the beats of the band, and says all that a placement would. */
-    private static function isUpbeatsAlone(LockReport $report): bool
-    {
-        return array_filter($report->slots, static fn (SlotFigures $slot): bool => $slot->n > 0 && ! $slot->offBeat) === [];
+        return new Finding('placement', $slots, sprintf(
+            'Everything comes %s together. That is placement, not looseness: fine if you mean it, else listen for the drums.', self::early($causes->sharedMs),
+        ), $severity, $report->matched, Stage::BassAndDrums, $this->practiceTempo());
     }
 
     private function swing(LockReport $report): ?Finding
@@ -106,23 +109,25 @@ final readonly class Findings
         ), abs($points) / $report->gate->swingPoints, array_sum(array_map(static fn (SlotFigures $slot): int => $slot->n, $offBeats)), Stage::DampedRhythm, $this->practiceTempo());
     }
 
-    /** @return list<Finding> */
-    private function slots(LockReport $report, ?Finding $placed, ?Finding $swung): array
+    /**
+     * A slot that is off by half again more than its causes explain, or the other way.
+     *
+     * @return list<Finding>
+     */
+    private function slots(LockReport $report, Causes $causes, bool $isPlaced, bool $isSwung): array
     {
-        $offBeats = self::biases(array_values(array_filter($report->slots, static fn (SlotFigures $slot): bool => $slot->offBeat)));
         $findings = [];
         foreach ($report->slots as $slot) {
             if ($slot->biasMs === null || $slot->n < 2) {
                 continue;
             }
-            $cause = match (true) {
-                $placed !== null && $placed->severity > 1 => abs((float) $report->biasMs),
-                $swung !== null && $swung->severity > 1 && $slot->offBeat && $offBeats !== [] => abs(Statistics::median($offBeats)),
-                default => 0.0,
-            };
-            if (abs($slot->biasMs) >= self::HALF_AGAIN * $cause) {
-                $findings[] = new Finding('slot', [$slot->slot], sprintf('The %s comes %s. Count it aloud and play up to it slowly.', $slot->name, self::early($slot->biasMs)),
-                    abs($slot->biasMs) / $report->gate->biasMs, $slot->n, Stage::SlowAndEven, $this->practiceTempo());
+            // Without a measured device only the distance to the other strokes means anything.
+            $cause = ($isPlaced || ! $causes->isKnown ? $causes->sharedMs : 0.0) + ($isSwung && $slot->offBeat ? $causes->offBeatMs : 0.0);
+            $own = $slot->biasMs - $cause;
+            if (abs($own) >= (self::HALF_AGAIN - 1) * abs($cause)) {
+                $comes = $causes->isKnown ? self::early($slot->biasMs) : self::early($own).' against your other strokes';
+                $findings[] = new Finding('slot', [$slot->slot], sprintf('The %s comes %s. Count it aloud and play up to it slowly.', $slot->name, $comes),
+                    abs($own) / $report->gate->biasMs, $slot->n, Stage::SlowAndEven, $this->practiceTempo());
             }
         }
 
@@ -138,7 +143,7 @@ final readonly class Findings
         ), $spread / $report->gate->spreadMs, $report->matched, Stage::DampedRhythm, $this->practiceTempo());
     }
 
-    private function missed(LockReport $report): ?Finding
+    private function missed(LockReport $report, int $after): ?Finding
     {
         $slots = array_values(array_filter($report->slots, static fn (SlotFigures $slot): bool => $slot->missed > 0));
         if ($slots === []) {
@@ -146,9 +151,11 @@ final readonly class Findings
         }
         usort($slots, static fn (SlotFigures $a, SlotFigures $b): int => $b->missed <=> $a->missed);
 
-        return new Finding('missed', array_map(static fn (SlotFigures $slot): int => $slot->slot, $slots), sprintf(
-            '%d of %d strokes are missing, most often the %s.', $report->missed, $report->planned, $slots[0]->name,
-        ), $report->missed / $report->planned / $report->gate->missedShare, $report->missed, Stage::SlowAndEven, $this->practiceTempo());
+        $text = $after > $report->missed / 2
+            ? sprintf('The take stops before its end: %d of %d strokes come after the last one played. Play it through.', $after, $report->planned)
+            : sprintf('%d of %d strokes are missing, most often the %s.', $report->missed, $report->planned, $slots[0]->name);
+
+        return new Finding('missed', array_map(static fn (SlotFigures $slot): int => $slot->slot, $slots), $text, $report->missed / $report->planned / $report->gate->missedShare, $report->missed, Stage::SlowAndEven, $this->practiceTempo());
     }
 
     private function extra(LockReport $report): ?Finding
@@ -164,23 +171,36 @@ final readonly class Findings
         ), $report->extra / $report->planned / $report->gate->missedShare, $report->extra, Stage::SlowAndEven, $this->practiceTempo());
     }
 
-    private function drift(LockReport $report, Deviations $deviations): Finding
+    private function drift(LockReport $report, Deviations $deviations): ?Finding
     {
-        return new Finding('drift', [], sprintf(
-            'You %s the band: %d ms from the first bar to the last.', $deviations->lineMs < 0 ? 'pull ahead of' : 'fall behind', (int) round(abs($deviations->lineMs)),
-        ), abs($deviations->lineMs) / (self::DRIFT_IN_BIASES * $report->gate->biasMs), $report->matched, Stage::BassAndDrums, $this->practiceTempo());
+        $drift = $deviations->drift;
+
+        return $drift === null ? null : new Finding('drift', [], sprintf(
+            'The tempo moves: you are %d ms %s by the end%s. Listen for the hi-hat and let it carry you.',
+            (int) round(abs($drift->ms)),
+            $drift->ms < 0 ? 'ahead of the band' : 'behind the band',
+            $drift->bpmPerMin === null ? '' : sprintf(', as if it %s by %s beats a minute each minute', $drift->ms < 0 ? 'rose' : 'fell', number_format(abs($drift->bpmPerMin), 1)),
+        ), abs($drift->ms) / $drift->leastMs, $report->matched, Stage::BassAndDrums, $this->practiceTempo());
     }
 
-    private function holds(LockReport $report): ?Finding
+    private function holds(LockReport $report, Causes $causes): ?Finding
     {
-        $held = array_values(array_filter($report->slots, static fn (SlotFigures $slot): bool => $slot->n >= 3 && $slot->biasMs !== null && abs($slot->biasMs) <= $report->gate->biasMs
+        // Without a measured device a slot sits where the others do.
+        $place = static fn (SlotFigures $slot): float => (float) $slot->biasMs - ($causes->isKnown ? 0.0 : $causes->sharedMs);
+        $held = array_values(array_filter($report->slots, static fn (SlotFigures $slot): bool => $slot->n >= 3 && $slot->biasMs !== null && abs($place($slot)) <= $report->gate->biasMs
             && $slot->spreadMs !== null && $slot->spreadMs <= $report->gate->spreadMs));
         if ($held === []) {
             return null;
         }
-        usort($held, static fn (SlotFigures $a, SlotFigures $b): int => abs((float) $a->biasMs) + (float) $a->spreadMs <=> abs((float) $b->biasMs) + (float) $b->spreadMs);
+        usort($held, static fn (SlotFigures $a, SlotFigures $b): int => abs($place($a)) + (float) $a->spreadMs <=> abs($place($b)) + (float) $b->spreadMs);
+        $steady = max(1, (int) round((float) $held[0]->spreadMs));
+        $sits = match (true) {
+            ! $causes->isKnown => sprintf('The %s is your steadiest: within %d ms each time.', $held[0]->name, $steady),
+            round(abs($place($held[0]))) < 1 => sprintf('The %s sits on its place, within %d ms each time.', $held[0]->name, $steady),
+            default => sprintf('The %s sits well: %d ms %s its place, within %d ms each time.', $held[0]->name, (int) round(abs($place($held[0]))), $place($held[0]) < 0 ? 'before' : 'behind', $steady),
+        };
 
-        return new Finding('holds', [$held[0]->slot], sprintf('The %s holds: %s, within %d ms. Keep it as your anchor.', $held[0]->name, self::early((float) $held[0]->biasMs), (int) round((float) $held[0]->spreadMs)), 0.0, $held[0]->n);
+        return new Finding('holds', [$held[0]->slot], $sits.' Keep it as your anchor.', 0.0, $held[0]->n);
     }
 
     /** @return list<string> */
@@ -190,9 +210,11 @@ final readonly class Findings
         $points = $report->swing?->points() ?? 0.0;
 
         return array_values(array_filter([
-            abs((float) $report->biasMs) > $gate->biasMs ? sprintf('%s overall; within %d ms passes', self::early((float) $report->biasMs), (int) $gate->biasMs) : null,
+            abs((float) $report->biasMs) > $gate->biasMs ? sprintf('%s overall%s; within %d ms passes', self::early((float) $report->biasMs), $report->latencyMs === null ? ', the device’s delay included' : '', (int) $gate->biasMs) : null,
             $report->spreadMs > $gate->spreadMs ? sprintf('spread %d ms; up to %d ms passes', (int) round($report->spreadMs), (int) $gate->spreadMs) : null,
             abs($points) > $gate->swingPoints ? sprintf('swing %s points off; within %d passes', number_format(abs($points), 1), (int) $gate->swingPoints) : null,
+            // Bias and swing are told after the curve of a drift; a tempo that runs away does not lock for that.
+            $report->driftMs !== null ? sprintf('the tempo moves by %d ms over the take', (int) round(abs($report->driftMs))) : null,
             $report->missed / max(1, $report->planned) > $gate->missedShare ? sprintf('%d of %d strokes missed; %d %% passes', $report->missed, $report->planned, (int) round(100 * $gate->missedShare)) : null,
         ]));
     }
@@ -200,26 +222,6 @@ final readonly class Findings
     private function practiceTempo(): int
     {
         return (int) round($this->cleanTempo ?? self::SLOW_SHARE * $this->ruler->tempo->bpm);
-    }
-
-    /**
-     * @param list<Finding> $findings
-     * @param list<string>  $failed
-     */
-    private function with(LockReport $report, array $findings, array $failed): LockReport
-    {
-        return new LockReport($report->planned, $report->played, $report->matched, $report->missed, $report->extra, $report->latencyMs, $report->biasMs, $report->spreadMs,
-            $report->driftBpmPerMin, $report->swing, $report->directionsTold, $report->directionsWrong, $report->slots, $report->hits, $findings, $failed, $report->gate, $report->anchored);
-    }
-
-    /**
-     * @param list<SlotFigures> $slots
-     *
-     * @return list<float>
-     */
-    private static function biases(array $slots): array
-    {
-        return array_values(array_filter(array_map(static fn (SlotFigures $slot): ?float => $slot->biasMs, $slots), static fn (?float $bias): bool => $bias !== null));
     }
 
     /** "12 ms early", "on time". */

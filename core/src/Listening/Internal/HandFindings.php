@@ -19,10 +19,11 @@ final readonly class HandFindings
 {
     private const WRONG_DIRECTIONS = 0.1;
 
-    private const WRONG_MUTING = 0.1;
-
     /** A direction that is heard is wrong about so often; a slot is accused only if that hardly explains it. */
     private const MISHEARD = 0.25;
+
+    /** So are dead strokes and ringing ones taken for each other. */
+    private const MISHEARD_MUTING = 0.1;
 
     private const CHANCE = 0.01;
 
@@ -77,10 +78,11 @@ final readonly class HandFindings
     {
         $slots = [];
         $wrong = $told = 0;
+        $chance = self::CHANCE / max(1, count($bySlot));
         foreach ($bySlot as $slot => $hits) {
             $heard = array_filter($hits, static fn (Hit $hit): bool => $hit->directionRight !== null);
             $others = count(array_filter($heard, static fn (Hit $hit): bool => $hit->directionRight === false));
-            if (Statistics::atLeast($others, count($heard), self::MISHEARD) < self::CHANCE) {
+            if (Statistics::atLeast($others, count($heard), self::MISHEARD) < $chance) {
                 $slots[] = $slot;
                 $wrong += $others;
                 $told += count($heard);
@@ -91,7 +93,7 @@ final readonly class HandFindings
         }
 
         return new Finding('direction', $slots, sprintf('The %s %s the other way than planned: %d of the %d strokes there whose direction can be heard.', self::listed($slots, $names), count($slots) === 1 ? 'goes' : 'go', $wrong, $told),
-            $wrong / $told / self::WRONG_DIRECTIONS, $wrong, Stage::DampedRhythm, $this->practiceTempo);
+            self::beyond($wrong / $told, self::MISHEARD), $wrong, Stage::DampedRhythm, $this->practiceTempo);
     }
 
     /**
@@ -103,7 +105,7 @@ final readonly class HandFindings
     {
         $known = array_filter($report->hits, static fn (Hit $hit): bool => $hit->mutedRight !== null);
         $wrong = array_filter($known, static fn (Hit $hit): bool => $hit->mutedRight === false);
-        if ($wrong === []) {
+        if ($wrong === [] || Statistics::atLeast(count($wrong), count($known), self::MISHEARD_MUTING) >= self::CHANCE) {
             return null;
         }
         $counts = array_count_values(array_map(static fn (Hit $hit): int => $hit->slot, $wrong));
@@ -111,7 +113,7 @@ final readonly class HandFindings
         $worst = array_key_first($counts);
 
         return new Finding('muting', array_keys($counts), sprintf('%d of %d strokes rang where they should be dead, or were dead where they should ring, most often the %s.', count($wrong), count($known), $names[$worst] ?? ''),
-            count($wrong) / count($known) / self::WRONG_MUTING, count($wrong), Stage::DampedRhythm, $this->practiceTempo);
+            self::beyond(count($wrong) / count($known), self::MISHEARD_MUTING), count($wrong), Stage::DampedRhythm, $this->practiceTempo);
     }
 
     /**
@@ -147,6 +149,12 @@ final readonly class HandFindings
             : sprintf('The %s %s off after %d %% of the length planned. Hold the grip until the hand moves on.', self::listed($slots, $names), count($slots) === 1 ? 'breaks' : 'break', (int) round(100 * $worst));
 
         return new Finding('length', $slots, $text, $tooLong ? $worst / self::RINGS_ON : self::BREAKS_OFF / max(0.01, $worst), $strokes, Stage::Releases, $this->practiceTempo);
+    }
+
+    /** How severe a share is of which so much may be misheard: 1 where mishearing hardly explains it, 3 where all are wrong. */
+    private static function beyond(float $share, float $misheard): float
+    {
+        return 1 + 2 * ($share - $misheard) / (1 - $misheard);
     }
 
     /**

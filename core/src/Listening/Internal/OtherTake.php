@@ -25,10 +25,8 @@ final readonly class OtherTake
     /** Another tempo by more than this share is not a drift any more. */
     private const OTHER_TEMPO = 0.03;
 
-    /** Only a take that misses so many, as a share of those it meets, or scatters so far, is looked at. */
+    /** A take that misses no more than this, as a share of those it meets, is a take of this plan. */
     private const UNMET = 0.4;
-
-    private const SCATTERED_MS = 40.0;
 
     /** At half or double the tempo, so many of the strokes, and of the plan's, meet. */
     private const FITS = 0.85;
@@ -37,13 +35,20 @@ final readonly class OtherTake
 
     public function __construct(private Timeline $timeline, private Matcher $matcher) {}
 
-    public function finding(LockReport $report, Take $take): ?Finding
+    /** @param int $missed strokes that were missed before the last one met: who stopped early played this plan all the same */
+    public function finding(LockReport $report, ?Deviations $deviations, Take $take, int $missed): ?Finding
     {
-        $unmet = $report->missed + $report->extra;
-        if (($unmet <= self::UNMET * $report->matched && $report->spreadMs < self::SCATTERED_MS) || count($take->taps) < 2 * FeelMeter::FEWEST) {
+        $asked = $this->timeline->ruler->tempo->bpm;
+        $unmet = $missed + $report->extra;
+        if ($unmet <= self::UNMET * $report->matched) {
+            // Followed stroke by stroke: who is later and later by 50 ms a second keeps 5 % less.
+            $kept = $asked / (1 + ($deviations->lineSlope ?? 0.0) / 1000);
+
+            return $deviations !== null && $deviations->isLine && abs($kept / $asked - 1) > self::OTHER_TEMPO ? $this->another($kept, $report) : null;
+        }
+        if (count($take->taps) < 2 * FeelMeter::FEWEST) {
             return null;
         }
-        $asked = $this->timeline->ruler->tempo->bpm;
         $pace = $this->pace($take);
         if ($pace !== null) {
             return new Finding('tempo', [], sprintf('This take plays the part at %s the tempo: about %d beats a minute where %d were asked. Set the tempo to what you play, or count with the click.', $pace, (int) round($asked * self::PACES[$pace]), (int) round($asked)));
@@ -51,14 +56,21 @@ final readonly class OtherTake
         $kept = (new FeelMeter())->measure($take->taps, $this->timeline->ruler->meter)->tempoBpm;
         // Half and double may be the same tempo, counted otherwise.
         $apart = min(array_map(static fn (float $times): float => abs($times * $kept / $asked - 1), [0.5, 1.0, 2.0]));
-        $met = sprintf('%d of %d strokes met the plan', $report->matched, $report->played);
-
         if ($apart > self::OTHER_TEMPO) {
-            return new Finding('tempo', [], sprintf('This take keeps %d beats a minute, and %d were asked: %s. Play along to the click, or set the tempo to what you play.', (int) round($kept), (int) round($asked), $met));
+            return $this->another($kept, $report);
         }
 
-        return $unmet > $report->matched ? new Finding('other', [], sprintf('Most of this take is not this part: %s. Is it a take of another breakdown?', $met)) : null;
+        return $unmet > $report->matched
+            ? new Finding('other', [], sprintf('Most of this take is not this part: %d of %d strokes met the plan. Is it a take of another breakdown?', $report->matched, $report->played))
+            : null;
     }
+
+    private function another(float $kept, LockReport $report): Finding
+    {
+        return new Finding('tempo', [], sprintf('This take keeps %d beats a minute, and %d were asked: %d of %d strokes met the plan. Play along to the click, or set the tempo to what you play.',
+            (int) round($kept), (int) round($this->timeline->ruler->tempo->bpm), $report->matched, $report->played));
+    }
+
     /** @return 'half'|'double'|null at which the strokes would meet the plan */
     private function pace(Take $take): ?string
     {

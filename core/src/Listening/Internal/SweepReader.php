@@ -99,10 +99,33 @@ final class SweepReader
         if ($end - $settled < self::SHORTEST) {
             return null;
         }
-        $points = [];
-        foreach ($this->partials(array_slice($samples, (int) (($settled - $from) * $this->rate), (int) (($end - $settled) * $this->rate))) as $hz) {
-            $points[] = $this->setsIn($samples, $t - $from, min(self::AFTER, $next - $t - 0.015), $hz);
-        }
+
+        return $this->along($samples, $t - $from, $next - $t, $this->partials(array_slice($samples, (int) (($settled - $from) * $this->rate), (int) (($end - $settled) * $this->rate))));
+    }
+
+    /**
+     * @param float       $t    seconds at which the strum begins
+     * @param float       $next seconds at which the next one does
+     * @param list<float> $hz   the partials to follow, each of a string of its own
+     *
+     * @return ?Sweep null where too little is heard between the two
+     */
+    public function ofPartials(float $t, float $next, array $hz): ?Sweep
+    {
+        $from = $t - self::BEFORE - self::WINDOW;
+
+        return $next - $t < self::SHORTEST ? null : $this->along($this->envelopes->deep($from, (int) (($t + self::AFTER + self::WINDOW - $from) * $this->rate)), $t - $from, $next - $t, $hz);
+    }
+
+    /**
+     * @param list<float> $samples
+     * @param float       $begins  seconds into them at which the strum does
+     * @param float       $room    seconds until the next one
+     * @param list<float> $partials Hz
+     */
+    private function along(array $samples, float $begins, float $room, array $partials): ?Sweep
+    {
+        $points = array_map(fn (float $hz): array => $this->setsIn($samples, $begins, min(self::AFTER, $room - 0.015), $hz), $partials);
         $weights = array_sum(array_column($points, 'weight'));
         if (count($points) < 2 || $weights <= 0) {
             return null;

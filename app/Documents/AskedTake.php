@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents;
+
+use Gravik\Breakdown\Stage;
+use Gravik\Time\Tempo;
+
+/** What a take was asked to be: so many bars at a tempo and a level, in a stage of the lesson, of a saved revision. */
+final readonly class AskedTake
+{
+    /**
+     * @param string $id    of the client's making
+     * @param int    $level of the pattern, 1 to 3
+     */
+    public function __construct(public string $id, public Tempo $tempo, public int $bars, public Stage $stage, public int $level, public ?float $latencyMs) {}
+}

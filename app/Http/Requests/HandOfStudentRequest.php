@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Gravik\Neck\HandProfile;
+use Illuminate\Foundation\Http\FormRequest;
+
+/** What a student's hand can do, as HandProfile writes it. */
+final class HandOfStudentRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return ['hand' => ['required', 'string', 'max:60']];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['hand.*' => 'Say the size of the hand and what it cannot do, such as small, no-barre.'];
+    }
+
+    public function hand(): HandProfile
+    {
+        return HandProfile::parse($this->string('hand')->toString());
+    }
+}
