@@ -15,6 +15,6 @@ return [
     'path' => '/',
     'http_only' => true,
     'same_site' => 'lax',
-    // Null: as the request came (App\Http\Middleware\FollowScheme).
-    'secure' => env('SESSION_SECURE_COOKIE'),
+    // Otherwise cookies follow the request (App\Http\Middleware\FollowScheme).
+    'always_secure' => env('SESSION_SECURE_COOKIE', false),
 ];

@@ -38,23 +38,23 @@ final class RefusalAnswers
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([CoreException::class, StaleRevision::class, IdTaken::class]);
-        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
+        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api', 'api/*') || $request->expectsJson());
         $exceptions->render(static fn (CoreException $refusal): JsonResponse => self::answer(422, $refusal->getMessage(), self::place($refusal)));
         $exceptions->render(static fn (StaleRevision $refusal): JsonResponse => self::answer(409, $refusal->getMessage(), ['saved' => $refusal->saved]));
         $exceptions->render(static fn (IdTaken $refusal): JsonResponse => self::answer(409, $refusal->getMessage()));
-        $exceptions->render(static fn (ValidationException $refusal, Request $request): ?JsonResponse => $request->is('api/*') ? self::shape($refusal) : null);
+        $exceptions->render(static fn (ValidationException $refusal, Request $request): ?JsonResponse => $request->is('api', 'api/*') ? self::shape($refusal) : null);
         $exceptions->render(static function (AuthenticationException $refusal, Request $request): ?JsonResponse {
-            return $request->is('api/*') ? self::answer(401, 'You are signed out. Sign in again; your work is kept.') : null;
+            return $request->is('api', 'api/*') ? self::answer(401, 'You are signed out. Sign in again; your work is kept.') : null;
         });
         $exceptions->render(static function (AuthorizationException $refusal, Request $request): ?JsonResponse {
-            return $request->is('api/*') ? self::answer(403, self::SENTENCES[403]) : null;
+            return $request->is('api', 'api/*') ? self::answer(403, self::SENTENCES[403]) : null;
         });
         $exceptions->render(static function (HttpExceptionInterface $refusal, Request $request): ?JsonResponse {
             $status = $refusal->getStatusCode();
 
-            return $request->is('api/*') ? self::answer($status, self::sentence($refusal), [], $refusal->getHeaders()) : null;
+            return $request->is('api', 'api/*') ? self::answer($status, self::sentence($refusal), [], $refusal->getHeaders()) : null;
         });
-        $exceptions->render(static fn (Throwable $failure, Request $request): ?JsonResponse => $request->is('api/*') && config('app.debug') !== true ? self::answer(500, self::SENTENCES[500]) : null);
+        $exceptions->render(static fn (Throwable $failure, Request $request): ?JsonResponse => $request->is('api', 'api/*') && config('app.debug') !== true ? self::answer(500, self::SENTENCES[500]) : null);
     }
 
     /**

@@ -11,7 +11,7 @@ use Opis\JsonSchema\Validator;
 function answerSchema(string $path, string $method, int $status): array
 {
     $api = json_decode((string) file_get_contents(resource_path('schema/openapi.json')), true);
-    $spell = static function (array $schema) use (&$spell): array {
+    $spell = static function (array $schema) use (&$spell, $api): array {
         foreach ($schema as $name => $value) {
             if (is_array($value)) {
                 $schema[$name] = $spell($value);
@@ -23,6 +23,11 @@ function answerSchema(string $path, string $method, int $status): array
         if (($schema['nullable'] ?? null) === true) {
             unset($schema['nullable']);
             $schema = ! isset($schema['type']) ? ['anyOf' => [$schema, ['type' => 'null']]] : ['type' => [$schema['type'], 'null']] + $schema;
+        }
+        if (count($schema['allOf'] ?? []) > 1) {
+            // What is put together is checked as one, so that nothing more may be sent.
+            $parts = array_map(static fn (array $part): array => isset($part['$ref']) ? $api['components']['schemas'][basename($part['$ref'])] : $part, $schema['allOf']);
+            $schema = $spell(['type' => 'object', 'required' => array_merge(...array_column($parts, 'required')), 'properties' => array_merge(...array_column($parts, 'properties'))]);
         }
         if (isset($schema['properties']) && is_array($schema['properties']) && ! isset($schema['additionalProperties'])) {
             $schema['additionalProperties'] = false;

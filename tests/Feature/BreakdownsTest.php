@@ -19,12 +19,12 @@ it('puts a breakdown on the shelf once, however often the button is pressed', fu
         $this->postJson('/api/breakdowns', ['id' => $id, 'document' => Examples::document(), 'sitting' => 'one'])->assertCreated()->assertJsonPath('id', $id)->assertJsonPath('revision', 1);
     }
     expect(Breakdown::query()->count())->toBe(1);
-    $this->getJson('/api/breakdowns')->assertOk()->assertJsonCount(1)->assertJsonPath('0.title', 'Tide Table')->assertJsonPath('0.mine', true);
+    $this->getJson('/api/breakdowns')->assertOk()->assertJsonCount(1, 'items')->assertJsonPath('items.0.title', 'Tide Table')->assertJsonPath('items.0.mine', true)->assertJsonPath('total', 1);
 });
 
 it('never hands over somebody else\'s breakdown for a guessed id', function (): void {
     $theirs = $this->shelved($this->teacher('Other'));
-    $this->actingAs($this->teacher())->postJson('/api/breakdowns', ['id' => $theirs->id, 'document' => Examples::document(), 'sitting' => 'one'])->assertForbidden();
+    $this->actingAs($this->teacher())->postJson('/api/breakdowns', ['id' => $theirs->id, 'document' => Examples::document(), 'sitting' => 'one'])->assertStatus(409)->assertJsonMissingPath('document');
 });
 
 it('saves, and joins the saves of one sitting into one version', function (): void {
@@ -36,7 +36,7 @@ it('saves, and joins the saves of one sitting into one version', function (): vo
     }
     $this->travelTo(Carbon::now()->addMinutes(6));
     $this->putJson("/api/breakdowns/{$breakdown->id}", saving(['title' => 'After tea'], 4))->assertOk();
-    $versions = $this->getJson("/api/breakdowns/{$breakdown->id}/versions")->assertOk()->json();
+    $versions = array_map(fn (array $version): array => $this->getJson("/api/breakdowns/{$breakdown->id}/versions/{$version['id']}")->assertOk()->json(), $this->getJson("/api/breakdowns/{$breakdown->id}/versions")->assertOk()->json('items'));
 
     expect(array_map(static fn (array $version): string => $version['document']['title'], $versions))->toBe(['After tea', 'Take 3', 'Tide Table']);
     $this->putJson("/api/breakdowns/{$breakdown->id}", ['document' => $versions[2]['document'], 'revision' => 5, 'sitting' => 'one'])->assertOk()->assertJsonPath('document.title', 'Tide Table');
@@ -89,7 +89,7 @@ it('takes a breakdown off the shelf and puts it back as it was', function (): vo
     $teacher = $this->teacher();
     $breakdown = $this->shelved($teacher);
     $this->actingAs($teacher)->deleteJson("/api/breakdowns/{$breakdown->id}")->assertNoContent();
-    $this->getJson('/api/breakdowns')->assertJsonCount(0);
+    $this->getJson('/api/breakdowns')->assertJsonCount(0, 'items');
     $this->getJson("/api/breakdowns/{$breakdown->id}")->assertNotFound()->assertJsonPath('message', static fn (string $said): bool => str_contains($said, 'Go back to the shelf'));
     $this->postJson("/api/breakdowns/{$breakdown->id}/put-back")->assertNoContent();
     $this->getJson("/api/breakdowns/{$breakdown->id}")->assertOk()->assertJsonPath('document', Examples::document());
@@ -110,7 +110,7 @@ it('shows a student what is assigned and nothing else, to play and not to change
     $assigned->students()->attach($student);
     $this->actingAs($student);
 
-    $this->getJson('/api/breakdowns')->assertJsonCount(1)->assertJsonPath('0.title', 'Assigned')->assertJsonPath('0.mine', false);
+    $this->getJson('/api/breakdowns')->assertJsonCount(1, 'items')->assertJsonPath('items.0.title', 'Assigned')->assertJsonPath('items.0.mine', false);
     $this->getJson("/api/breakdowns/{$assigned->id}")->assertOk();
     $this->getJson("/api/breakdowns/{$assigned->id}/export/midi")->assertOk();
     $this->getJson("/api/breakdowns/{$hidden->id}")->assertForbidden();
@@ -145,3 +145,17 @@ it('survives bodies that are not JSON', function (string $body): void {
 
     expect($response->status())->toBe(422)->and($response->json('message'))->toBeString()->not->toContain('Exception');
 })->with(['', '{', '[[[[', '"text"', "\xFF\xFE", 'null']);
+
+it('lists the shelf page by page, each breakdown once, and finds by any of its words', function (): void {
+    $teacher = $this->teacher();
+    foreach (range(1, 63) as $number) {
+        $this->shelved($teacher, ['title' => sprintf('Tide %02d', $number), 'key' => $number % 9 === 0 ? 'E♭ major' : 'D minor']);
+    }
+    $this->actingAs($teacher);
+    $first = $this->getJson('/api/breakdowns')->assertOk()->assertJsonPath('total', 63)->assertJsonCount(60, 'items')->json();
+    $second = $this->getJson('/api/breakdowns?cursor='.$first['next'])->assertOk()->assertJsonPath('next', null)->assertJsonPath('total', null)->json();
+
+    expect(array_unique(array_column([...$first['items'], ...$second['items']], 'title')))->toHaveCount(63)
+        ->and(array_column($this->getJson('/api/breakdowns?search='.rawurlencode('e♭ TIDE 45'))->json('items'), 'title'))->toBe(['Tide 45'])
+        ->and($this->getJson('/api/breakdowns?search='.rawurlencode('100%'))->json('items'))->toBe([]);
+});

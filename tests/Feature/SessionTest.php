@@ -26,12 +26,63 @@ it('asks for what is missing', function (): void {
     $this->postJson('/api/session', [])->assertStatus(422)->assertJsonPath('errors.email.0', 'Type the e-mail address you sign in with.');
 });
 
-it('lets nobody guess on and on', function (): void {
+it('lets nobody guess on and on, each further slip doubling the wait', function (): void {
     $this->teacher('Maren');
-    foreach (range(1, 6) as $try) {
-        $this->postJson('/api/session', ['email' => 'maren@gravik.test', 'password' => "guess {$try}"])->assertStatus(422);
+    $try = fn (string $password, string $from = '10.0.0.1') => $this->withServerVariables(['REMOTE_ADDR' => $from])->postJson('/api/session', ['email' => ' MAREN@gravik.test ', 'password' => $password]);
+    foreach (range(1, 6) as $slip) {
+        $try("guess {$slip}")->assertStatus(422);
     }
-    $this->postJson('/api/session', ['email' => 'MAREN@gravik.test', 'password' => 'harbour-light'])->assertStatus(429)->assertJsonPath('message', 'Too many tries. Wait a minute, then try again.');
+    $try('harbour-light')->assertStatus(429)->assertHeader('Retry-After')->assertJsonPath('message', 'Too many wrong passwords for this address. Wait 30 seconds, then try again.');
+    $this->travel(31)->seconds();
+    $try('guess 7')->assertStatus(422);
+    expect($try('harbour-light')->assertStatus(429)->json('message'))->toContain('60 seconds');
+    $try('harbour-light', '10.0.0.2')->assertOk();
+});
+
+it('locks nobody out: a class behind one address, and who has signed in here before', function (): void {
+    $maren = $this->teacher('Maren');
+    $this->teacher('Birger');
+    $known = $this->postJson('/api/session', ['email' => 'maren@gravik.test', 'password' => 'harbour-light'])->assertOk()->getCookie('gravik_known', true)?->getValue();
+    $this->deleteJson('/api/session')->assertNoContent();
+    foreach (range(1, 70) as $slip) {
+        $this->withServerVariables(['REMOTE_ADDR' => "10.1.0.{$slip}"])->postJson('/api/session', ['email' => 'maren@gravik.test', 'password' => 'guess'])->assertStatus($slip <= 60 ? 422 : 429);
+    }
+    $this->withServerVariables(['REMOTE_ADDR' => '10.1.0.1'])->postJson('/api/session', ['email' => 'birger@gravik.test', 'password' => 'harbour-light'])->assertOk();
+    $this->withServerVariables(['REMOTE_ADDR' => '10.9.9.9'])->postJson('/api/session', ['email' => 'maren@gravik.test', 'password' => 'harbour-light'])->assertStatus(429);
+    $this->withCredentials()->withCookie('gravik_known', (string) $known)->withServerVariables(['REMOTE_ADDR' => '10.1.0.1'])->postJson('/api/session', ['email' => 'maren@gravik.test', 'password' => 'harbour-light'])->assertOk();
+    $maren->update(['password' => 'another-light']);
+    $this->withCookie('gravik_known', (string) $known)->postJson('/api/session', ['email' => 'maren@gravik.test', 'password' => 'another-light'])->assertStatus(429);
+});
+
+it('checks a password for whoever asks, known or not', function (): void {
+    $this->teacher('Maren');
+    Illuminate\Support\Facades\Hash::spy()->shouldReceive('check')->twice()->andReturn(false);
+    Illuminate\Support\Facades\Hash::shouldReceive('make')->andReturn('a hash');
+    foreach (['maren', 'nobody'] as $name) {
+        $this->postJson('/api/session', ['email' => "{$name}@gravik.test", 'password' => 'low-tide'])->assertStatus(422);
+    }
+});
+
+it('tells browsers what a page may do, and serves cookies for https alone by https', function (): void {
+    $page = $this->get('/')->assertOk();
+    $secure = $this->get('https://localhost/');
+
+    expect($page->headers->get('Content-Security-Policy'))->toContain("script-src 'self';")->toContain("frame-ancestors 'none'")
+        ->and($page->headers->get('X-Content-Type-Options'))->toBe('nosniff')
+        ->and($page->headers->get('Permissions-Policy'))->toContain('microphone=(self)')
+        ->and($page->getContent())->not->toContain('<script>')->not->toContain('http://')
+        ->and($page->headers->getCookies()[0]->isSecure())->toBeFalse()
+        ->and($secure->headers->getCookies()[0]->isSecure())->toBeTrue();
+});
+
+it('believes a proxy only where the configuration names it', function (): void {
+    $forged = ['HTTP_X_FORWARDED_PROTO' => 'https', 'HTTP_HOST' => 'evil.test', 'REMOTE_ADDR' => '10.0.0.5'];
+    expect($this->withServerVariables($forged)->get('/')->headers->getCookies()[0]->isSecure())->toBeFalse();
+    Illuminate\Http\Middleware\TrustProxies::at(['10.0.0.5']);
+    $page = $this->withServerVariables($forged)->get('/');
+    Illuminate\Http\Middleware\TrustProxies::at([]);
+
+    expect($page->headers->getCookies()[0]->isSecure())->toBeTrue()->and($page->getContent())->not->toContain('evil.test');
 });
 
 it('keeps passwords hashed and out of every answer', function (): void {
@@ -45,7 +96,8 @@ it('answers nobody who is not signed in', function (): void {
     foreach (Route::getRoutes() as $route) {
         /** @var Known $route */
         if (str_starts_with($route->uri(), 'api/') && ! (in_array($route->uri(), $open, true) && in_array('POST', $route->methods(), true))) {
-            $this->json($route->methods()[0], '/'.preg_replace('/\{[^}]+\}/', '1', $route->uri()))->assertUnauthorized();
+            $path = (string) preg_replace(['/\{(breakdown|id|take|grip)\}/', '/\{[^}]+\}/'], [str_repeat('0', 26), '1'], str_replace('{format}', 'midi', $route->uri()));
+            $this->json($route->methods()[0], '/'.$path)->assertUnauthorized();
             $asked++;
         }
     }
@@ -55,5 +107,7 @@ it('answers nobody who is not signed in', function (): void {
 it('gives the page to everybody, and JSON for what is not there', function (): void {
     $this->get('/')->assertOk()->assertSee('Gravik');
     $this->get('/breakdown/anything/lock')->assertOk()->assertSee('id="gravik"', false);
-    $this->actingAs($this->teacher())->get('/api/nothing')->assertNotFound()->assertJsonStructure(['message', 'errors']);
+    foreach (['/api/nothing', '/api', '/api/', '/api/breakdowns/%00', '/api/students/eleven/hand'] as $path) {
+        $this->actingAs($this->teacher("Teacher of {$path}"))->get($path)->assertNotFound()->assertJsonStructure(['message', 'errors']);
+    }
 });

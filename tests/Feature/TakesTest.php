@@ -27,7 +27,8 @@ it('judges a take, keeps it once and lists it', function (): void {
     foreach ([1, 2] as $press) {
         $this->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($id, 25))->assertCreated()->assertJsonPath('number', 1)->assertJsonPath('report.missed', 0);
     }
-    $take = $this->getJson("/api/breakdowns/{$breakdown->id}/takes")->assertOk()->assertJsonCount(1)->json('0');
+    $this->getJson("/api/breakdowns/{$breakdown->id}/takes")->assertOk()->assertJsonCount(1, 'items')->assertJsonPath('items.0.id', $id)->assertJsonPath('items.0.passed', false)->assertJsonMissingPath('items.0.report');
+    $take = $this->getJson("/api/breakdowns/{$breakdown->id}/takes/{$id}")->assertOk()->json();
 
     expect($take['report']['bias_ms'])->toEqualWithDelta(25, 2)
         ->and($take['report']['gate']['passed'])->toBeFalse()
@@ -63,10 +64,10 @@ it('keeps a report as it was when the breakdown changes', function (): void {
     $teacher = $this->teacher();
     $breakdown = $this->shelved($teacher);
     $this->actingAs($teacher);
-    $before = $this->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($this->newId()))->json('report');
+    $before = $this->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($id = $this->newId()))->json('report');
     $this->putJson("/api/breakdowns/{$breakdown->id}", ['document' => Examples::document(['feel' => Examples::swing(2)]), 'revision' => 1, 'sitting' => 'one'])->assertOk();
 
-    expect($this->getJson("/api/breakdowns/{$breakdown->id}/takes")->json('0.report'))->toEqual($before);
+    expect($this->getJson("/api/breakdowns/{$breakdown->id}/takes/{$id}")->json('report'))->toEqual($before);
 });
 
 it('shows students their own takes only, and the teacher everybody\'s', function (): void {
@@ -78,11 +79,11 @@ it('shows students their own takes only, and the teacher everybody\'s', function
         $this->actingAs($student)->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($this->newId()))->assertCreated()->assertJsonPath('number', 1);
     }
 
-    $this->actingAs($students[0])->getJson("/api/breakdowns/{$breakdown->id}/takes")->assertJsonCount(1)->assertJsonPath('0.player', 'Student A');
-    $this->actingAs($students[0])->getJson('/api/breakdowns')->assertJsonPath('0.takes', 1);
-    $this->actingAs($teacher)->getJson("/api/breakdowns/{$breakdown->id}/takes")->assertJsonCount(2);
+    $this->actingAs($students[0])->getJson("/api/breakdowns/{$breakdown->id}/takes")->assertJsonCount(1, 'items')->assertJsonPath('items.0.player', 'Student A');
+    $this->actingAs($students[0])->getJson('/api/breakdowns')->assertJsonPath('items.0.takes', 1);
+    $this->actingAs($teacher)->getJson("/api/breakdowns/{$breakdown->id}/takes")->assertJsonCount(2, 'items');
     $taken = Take::query()->where('player_id', $students[1]->id)->value('id');
-    $this->actingAs($students[0])->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($taken))->assertForbidden();
+    $this->actingAs($students[0])->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($taken))->assertStatus(409);
 });
 
 it('refuses takes that are none, and keeps nothing of them', function (array $change, string $message): void {
@@ -113,14 +114,14 @@ it('measures a device\'s delay and keeps it for that device and person', functio
 it('seeds a made-up band with breakdowns in several feels, one of them practised', function (): void {
     $this->seed();
     $maren = App\Models\User::query()->where('email', 'maren@gravik.demo')->sole();
-    $shelf = $this->actingAs($maren)->getJson('/api/breakdowns')->assertOk()->json();
+    $shelf = $this->actingAs($maren)->getJson('/api/breakdowns')->assertOk()->json('items');
 
     expect(count($shelf))->toBeGreaterThanOrEqual(4)
         ->and(count(array_unique(array_column($shelf, 'feel'))))->toBeGreaterThanOrEqual(4)
         ->and(array_sum(array_column($shelf, 'takes')))->toBeGreaterThanOrEqual(3)
         ->and(array_filter(array_map(static fn (array $card): bool => (new BreakdownJson())->read(test()->getJson('/api/breakdowns/'.$card['id'])->json('document'))->form()->chords === [], $shelf)))->toBe([]);
     $this->seed();
-    expect($this->getJson('/api/breakdowns')->json())->toHaveCount(count($shelf));
+    expect($this->getJson('/api/breakdowns')->json('items'))->toHaveCount(count($shelf));
 });
 
 /** A take of the simulated player as a WAV file. */
@@ -196,9 +197,76 @@ it('takes a MIDI file as a take, and says what is wrong with one that is cut sho
     $id = $this->newId();
     $this->actingAs($this->teacher())->postJson('/api/breakdowns', ['id' => $id, 'document' => Examples::document([], 'x.xcx.xx'), 'sitting' => 'one'])->assertCreated();
     $midi = (new Gravik\Formats\MidiFile())->write($breakdown, (new Gravik\Performance\Performer())->perform($breakdown));
-    $send = fn (string $bytes) => $this->call('POST', "/api/breakdowns/{$id}/recordings?id={$this->newId()}&tempo=120&bars=8", [], [], [], ['CONTENT_TYPE' => 'audio/midi', 'HTTP_ACCEPT' => 'application/json'], $bytes);
+    $send = fn (string $bytes) => $this->call('POST', "/api/breakdowns/{$id}/recordings?id={$this->newId()}&tempo=120&bars=2", [], [], [], ['CONTENT_TYPE' => 'audio/midi', 'HTTP_ACCEPT' => 'application/json'], $bytes);
 
     expect($send($midi)->assertCreated()->json('report'))->toMatchArray(['missed' => 0, 'extra' => 0, 'matched' => 12])
         ->and($send(substr($midi, 0, 200))->assertUnprocessable()->json('message'))->toContain('cut short')
         ->and(App\Models\Take::query()->count())->toBe(1);
+});
+
+it('judges a take by the level that was asked for', function (): void {
+    $teacher = $this->teacher();
+    $breakdown = $this->shelved($teacher);
+    $thinned = (new Performer())->perform(Examples::breakdown(), new Tempo(120), null, 1);
+    $taps = (new SimulatedPlayer(0, 0, 3, 0, 5))->taps($thinned, 8);
+    $this->actingAs($teacher);
+    $send = fn (?int $level) => $this->postJson("/api/breakdowns/{$breakdown->id}/takes", ['id' => $this->newId(), 'tempo' => 120, 'bars' => 8, 'latency_ms' => 0, 'taps' => $taps] + ($level === null ? [] : ['level' => $level]))->assertCreated();
+
+    expect($send(1)->assertJsonPath('level', 1)->json('report'))->toMatchArray(['missed' => 0, 'extra' => 0])
+        ->and($send(null)->assertJsonPath('level', 3)->json('report.missed'))->toBeGreaterThan(8);
+});
+
+it('keeps the version that a take was played to, however soon the next save comes', function (): void {
+    $teacher = $this->teacher();
+    $breakdown = $this->shelved($teacher);
+    $this->actingAs($teacher);
+    $save = fn (string $title, int $from) => $this->putJson("/api/breakdowns/{$breakdown->id}", ['document' => Examples::document(['title' => $title]), 'revision' => $from, 'sitting' => 'one'])->assertOk();
+    $save('As it was played', 1);
+    $this->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($this->newId()))->assertCreated()->assertJsonPath('revision', 2);
+    $save('A minute later', 2);
+    $save('As it was exported', 3);
+    $this->get("/api/breakdowns/{$breakdown->id}/export/json")->assertOk();
+    $save('In the end', 4);
+
+    expect($breakdown->revisions()->orderBy('number')->pluck('number')->all())->toBe([1, 2, 4, 5])
+        ->and($breakdown->revisions()->where('number', 2)->sole()->document)->toContain('As it was played');
+});
+
+it('neither hears nor judges a take again that was sent twice, and gives nobody another one\'s', function (): void {
+    $teacher = $this->teacher();
+    [$breakdown, $other] = [$this->shelved($teacher), $this->shelved($teacher, ['title' => 'Another'])];
+    $this->actingAs($teacher)->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($id = $this->newId()))->assertCreated();
+    $silence = WavFile::write([array_fill(0, 8000, 0.0)], 8000, 8000);
+    $again = fn (string $of) => $this->call('POST', "/api/breakdowns/{$of}/recordings?id={$id}&tempo=120&bars=8&latency_ms=", [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $silence);
+
+    $again($breakdown->id)->assertCreated()->assertJsonPath('number', 1);
+    $again($other->id)->assertStatus(409);
+    $this->postJson("/api/breakdowns/{$other->id}/takes", takeOf($id))->assertStatus(409)->assertJsonMissingPath('report');
+    expect(Take::query()->count())->toBe(1);
+});
+
+it('takes an empty delay for one that was never measured', function (): void {
+    $teacher = $this->teacher();
+    $breakdown = $this->shelved($teacher);
+    $timeline = (new Performer())->perform(Examples::breakdown(), new Tempo(120));
+    $wav = (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 3, 0, 5))->play($timeline, 2)))->wav(22050);
+
+    $this->actingAs($teacher)->call('POST', "/api/breakdowns/{$breakdown->id}/recordings?id={$this->newId()}&tempo=120&bars=2&latency_ms=&first_beat=", [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $wav)
+        ->assertCreated()->assertJsonPath('latency_ms', null);
+});
+
+it('hears one recording of a person at a time, and none of a stranger\'s', function (): void {
+    $unread = fopen('php://temp', 'w+b');
+    fwrite($unread, str_repeat('x', 4096));
+    rewind($unread);
+    $request = fn ($body) => $this->call('POST', '/api/compute/hear', [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $body);
+    expect($request($unread)->status())->toBe(401)->and(ftell($unread))->toBe(0);
+
+    $teacher = $this->teacher();
+    $this->actingAs($teacher);
+    $lock = Illuminate\Support\Facades\Cache::lock("hearing:{$teacher->id}", 60);
+    $lock->get();
+    expect($request('RIFF')->assertStatus(429)->json('message'))->toContain('still being heard');
+    $lock->release();
+    $request('RIFF')->assertStatus(422);
 });

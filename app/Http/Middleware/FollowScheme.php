@@ -14,9 +14,7 @@ final class FollowScheme
     /** @param Closure(Request): Response $next */
     public function handle(Request $request, Closure $next): Response
     {
-        if (config('session.secure') === null) {
-            config(['session.secure' => $request->isSecure()]);
-        }
+        config(['session.secure' => config('session.always_secure') === true || $request->isSecure()]);
 
         return $next($request);
     }

@@ -6,10 +6,13 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Pagination\Cursor;
+use Illuminate\Validation\ValidationException;
 
 /** One page of a list: where the page before ended, and what is looked for. */
 final class PageRequest extends FormRequest
 {
+    private const NOT_KNOWN = 'This page of the list is not known any more. Reload to begin anew.';
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -19,16 +22,25 @@ final class PageRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['cursor.*' => 'This page of the list is not known any more. Reload to begin anew.', 'search.*' => 'Look for up to 80 characters.'];
+        return ['cursor.*' => self::NOT_KNOWN, 'search.*' => 'Look for up to 80 characters.'];
     }
 
-    /** Null for the first page, also where the cursor is none that was given out. */
-    public function cursor(): ?Cursor
+    /**
+     * Null for the first page.
+     *
+     * @param string ...$columns by which the list is ordered
+     *
+     * @throws ValidationException where it is none that was given out
+     */
+    public function cursor(string ...$columns): ?Cursor
     {
+        if (! $this->filled('cursor')) {
+            return null;
+        }
         $cursor = Cursor::fromEncoded($this->input('cursor'));
         $places = $cursor === null ? [] : array_diff_key($cursor->toArray(), ['_pointsToNextItems' => true]);
 
-        return $places === [] || array_filter($places, is_scalar(...)) !== $places ? null : $cursor;
+        return array_keys($places) === $columns && array_filter($places, is_scalar(...)) === $places ? $cursor : throw ValidationException::withMessages(['cursor' => self::NOT_KNOWN]);
     }
 
     /** @return list<string> in lower case */

@@ -92,7 +92,10 @@ final readonly class Take
             return null;
         }
 
-        return $this->ear === null ? $tap->direction : $this->ear->direction($tap->t + $this->firstBeat, ($this->taps[$stroke + 1]->t ?? $tap->t + 1) + $this->firstBeat, $midi);
+        $byGrip = $this->ear?->direction($tap->t + $this->firstBeat, ($this->taps[$stroke + 1]->t ?? $tap->t + 1) + $this->firstBeat, $midi);
+
+        // Heard twice, with the grip and without; where the two disagree nobody knows.
+        return $byGrip === null || $tap->direction === null || $byGrip === $tap->direction ? $byGrip ?? $tap->direction : null;
     }
 
     /**

@@ -25,9 +25,13 @@ function heardTake(string $slots, callable $as): LockReport
 {
     $timeline = (new Performer())->perform(Examples::breakdown(['tempo' => 120], $slots));
     $taps = [];
-    for ($round = 0; $round < 4; $round++) {
+    for ($round = 0; $round < 8; $round++) {
         foreach ($timeline->strokes as $number => $stroke) {
-            $played = $as($stroke, count($taps)) + ['seconds' => lengthOf($stroke), 'direction' => $stroke->stroke->direction];
+            $own = $as($stroke, count($taps));
+            if ($own === null) {
+                continue;
+            }
+            $played = $own + ['seconds' => lengthOf($stroke), 'direction' => $stroke->stroke->direction];
             $taps[] = new Tap($stroke->t + $round * $timeline->seconds, $played['direction'], false, 0.0, $played['seconds']);
         }
     }
@@ -61,6 +65,14 @@ it('accuses a slot of the other direction only where mishearing would hardly exp
     expect(findingOf($mostly, 'direction')?->text)->toStartWith('The 2& goes the other way than planned: ')
         ->and($sometimes->directionsWrong)->toBeGreaterThan(0.1 * $sometimes->directionsTold)
         ->and(findingOf($sometimes, 'direction'))->toBeNull();
+});
+
+it('holds a length only against a next stroke that was met, and no single string against a direction', function (): void {
+    $missing = heardTake('x.x.x.x.', static fn (PlayedStroke $stroke): ?array => $stroke->slot === 4 ? null : ($stroke->slot === 2 ? ['seconds' => 2.0 * lengthOf($stroke)] : []));
+    $up = Take::of([new Tap(0.0, Direction::Up, false, 0.0, 0.4)], 0.0);
+
+    expect(findingOf($missing, 'length'))->toBeNull()
+        ->and($up->wayOf(0, [52]))->toBeNull()->and($up->wayOf(0, [52, 59]))->toBe(Direction::Up);
 });
 
 it('knows how likely so many successes are, as counting every outcome has it', function (int $successes, int $tries): void {

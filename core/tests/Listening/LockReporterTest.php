@@ -42,9 +42,9 @@ function played(Timeline $timeline, callable $ms, int $rounds = 8): array
     return $taps;
 }
 
-function reported(array $taps, Timeline $timeline, ?float $latency = 0.0, Gate $gate = new Gate()): LockReport
+function reported(array $taps, Timeline $timeline, ?float $latency = 0.0, Gate $gate = new Gate(), ?int $bars = null): LockReport
 {
-    return (new LockReporter())->report(Take::read($taps), $timeline, Gravik\Time\SwingUnit::Eighth, $latency, gate: $gate);
+    return (new LockReporter())->report(Take::read($taps), $timeline, Gravik\Time\SwingUnit::Eighth, $latency, gate: $gate, bars: $bars);
 }
 
 /** @return list<string> */
@@ -78,7 +78,8 @@ it('takes off the latency that was measured, and says where none was', function 
     $taps = played($timeline, static fn (): float => 85.0);
 
     expect(reported($taps, $timeline, 80.0)->biasMs)->toEqualWithDelta(5, 0.01)
-        ->and(reported($taps, $timeline, null)->findings[0]->text)->toContain('measure its delay first');
+        ->and(kinds(reported($taps, $timeline, null)))->toBe(['device', 'holds'])
+        ->and(reported($taps, $timeline, null)->findings[0]->text)->toContain('never measured')->not->toContain(' ms');
 });
 
 it('measures the swing that was played and says it in agreeing figures', function (float $planned, float $offBeatMs, float $bpm): void {
@@ -150,22 +151,81 @@ it('sees a drift as drift and leaves the spread alone', function (): void {
     $report = reported(played($timeline, static fn (PlayedStroke $stroke, int $round): float => -2.0 * ($round * 4 + $stroke->bar * 2)), $timeline);
 
     expect(kinds($report))->toContain('drift')->and($report->spreadMs)->toBeLessThan(5)
-        ->and(array_values(array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind === 'drift'))[0]->text)->toContain('pull ahead');
+        ->and(array_values(array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind === 'drift'))[0]->text)->toContain('ahead of the band by the end');
 });
 
-it('recovers the drift of a tempo that changes evenly', function (float $bpmPerMinute): void {
-    $timeline = timelineOf(Examples::breakdown([], 'x.x.x.x.'));
+/** A take whose tempo changes evenly by $perMin BPM a minute, from the closed formula, with a seeded scatter. */
+function drifting(Timeline $timeline, float $perMin, float $biasMs, int $bars, float $scatterMs = 0.0): array
+{
+    $chance = new Random\Randomizer(new Random\Engine\Mt19937(77));
+    $bpm = $timeline->ruler->tempo->bpm;
     $taps = [];
-    for ($beat = 0; $beat < 128; $beat++) {
-        // Beats at which a tempo of 120 + D·t has counted so far: 2t + D·t²/120 = beat.
-        $t = $beat / 2;
-        for ($i = 0; $i < 20; $i++) {
-            $t -= (2 * $t + $bpmPerMinute / 60 * $t ** 2 / 120 - $beat) / (2 + $bpmPerMinute / 60 * $t / 60);
+    for ($round = 0; $round * count($timeline->voiced->form->bars) < $bars; $round++) {
+        foreach ($timeline->strokes as $stroke) {
+            $planned = $stroke->t + $round * $timeline->seconds;
+            $at = $perMin === 0.0 ? $planned : 60 * $bpm / $perMin * (sqrt(1 + $perMin * $planned / (30 * $bpm)) - 1);
+            $normal = array_sum(array_map(static fn (): float => $chance->getInt(0, 1_000_000) / 1_000_000, range(1, 12))) - 6;
+            if ($stroke->bar + $round * count($timeline->voiced->form->bars) < $bars) {
+                $taps[] = max(-1.0, $at + ($biasMs + $scatterMs * $normal) / 1000);
+            }
         }
-        $taps[] = $t;
     }
-    expect(reported($taps, $timeline)->driftBpmPerMin)->toEqualWithDelta($bpmPerMinute, 0.15);
-})->with([1.0, -0.8, 0.0]);
+    sort($taps);
+
+    return $taps;
+}
+
+it('follows a player whose tempo moves by three in a hundred, and tells bias, swing and drift apart', function (string $slots, float $bpm, float $share, float $biasMs, int $bars): void {
+    $timeline = timelineOf(Examples::breakdown(['tempo' => $bpm, 'feel' => Examples::swing(2)], $slots));
+    $perMin = $share * $bpm / ($bars * 4 / $bpm);
+    $report = reported(drifting($timeline, $perMin, $biasMs, $bars, 8.0), $timeline, 0.0, new Gate(), $bars);
+
+    expect([$report->missed, $report->extra])->toBe([0, 0])
+        ->and($report->biasMs)->toEqualWithDelta($biasMs, 7.0)
+        ->and($report->driftBpmPerMin)->toEqualWithDelta($perMin, 0.1 * abs($perMin))
+        ->and($report->spreadMs)->toEqualWithDelta(8, 2.5)
+        ->and($report->swing === null ? 2.0 : $report->swing->played)->toEqualWithDelta(2.0, 0.2)
+        ->and(kinds($report))->toBe(['drift', 'holds'])->and($report->failed)->toContain(sprintf('the tempo moves by %d ms over the take', round(abs((float) $report->driftMs))));
+})->with([['xxxxxxxx', 120, -0.03, -12, 16], ['x.xxx.xx', 92, 0.03, 9, 8], ['.x.x.x.x', 101, -0.03, 12, 16], ['x.x.x.x.', 202, 0.03, -9, 16], ['x.xx.xxx', 76, 0.02, 3, 24]]);
+
+it('tells no drift where there is none, and no figure for one in a short take', function (): void {
+    $timeline = timelineOf(Examples::breakdown(['tempo' => 110], 'x.xxx.xx'));
+    $short = reported(drifting($timeline, 14.0, 0, 6), $timeline);
+
+    expect(reported(drifting($timeline, 0.0, 14, 16, 14.0), $timeline)->driftMs)->toBeNull()
+        ->and($short->driftMs)->toBeLessThan(-40)->and($short->driftBpmPerMin)->toBeNull();
+});
+
+it('ends with a closing stroke, and counts the bars that were asked for', function (): void {
+    $timeline = timelineOf(Examples::breakdown([], 'x.xxx.xx'));
+    $four = played($timeline, static fn (): float => 4.0, 2);
+    $closed = reported([...$four, 8.03], $timeline, 0.0, new Gate(), 4);
+    $unasked = reported([...$four, 7.97], $timeline);
+    $half = reported(array_slice($four, 0, 12), $timeline, 0.0, new Gate(), 4);
+    $goesOn = reported([...$four, 8.0, 9.0, 9.5, 10.0, 10.5], $timeline, 0.0, new Gate(), 4);
+
+    expect([$closed->planned, $closed->missed, $closed->extra])->toBe([24, 0, 0])->and($closed->failed)->toBe([])
+        ->and([$unasked->planned, $unasked->missed, $unasked->extra])->toBe([24, 0, 0])
+        ->and([$half->planned, $half->missed])->toBe([24, 12])->and($half->findings[0]->text)->toContain('stops before its end: 12 of 24')->and($half->failed)->not->toBe([])
+        ->and($goesOn->matched)->toBeGreaterThan(26);
+});
+
+it('names the cause once: late together, a flat swing and a device that was never measured', function (): void {
+    $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 100], 'xxxxxxxx'));
+    $taps = played($timeline, static fn (PlayedStroke $stroke): float => 60.0 - ($stroke->formTick % 960 === 480 ? 45.0 : 0.0));
+    $unmeasured = reported($taps, $timeline, null);
+    $oneSlot = reported(played($timeline, static fn (PlayedStroke $stroke): float => $stroke->slot === 4 ? 95.0 : 60.0), $timeline, null);
+
+    expect(kinds($unmeasured))->toBe(['device', 'swing', 'holds'])->and(kinds(reported($taps, $timeline)))->toContain('placement')->toContain('swing')->not->toContain('slot')
+        ->and(kinds($oneSlot))->toContain('slot')->and($oneSlot->findings[1]->text)->toContain('35 ms late against your other strokes');
+});
+
+it('claims no other tempo while the take meets its plan', function (array $fields, string $slots, int $grid): void {
+    $timeline = timelineOf(Examples::breakdown($fields, $slots, $grid));
+    $loose = played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): float => [-38.0, 40.0, 8.0, -44.0, 36.0][($index * 2 + $round) % 5], 6);
+
+    expect(kinds(reported($loose, $timeline)))->not->toContain('tempo');
+})->with(['thirds in twelve' => [['meter' => '12/8', 'tempo' => 60], 'x.xx.xx.xx.x', 3], 'sparse sixteenths' => [['tempo' => 76], 'x..x..x.x..x..x.', 4]]);
 
 it('notices strokes that went the other way', function (): void {
     $timeline = timelineOf(Examples::breakdown([], 'x.xxx.xx'));
@@ -275,7 +335,7 @@ it('says so when a take keeps another tempo, or is of another part', function ()
 it('holds each stage to its own gate, and shows a drift bar by bar', function (): void {
     $breakdown = Examples::breakdown(['tempo' => 120, 'gates' => [['stage' => 2, 'biasMs' => 40, 'spreadMs' => 50, 'swingPoints' => 10, 'missedShare' => 0.1]]], 'xxxxxxxx');
     $timeline = timelineOf($breakdown);
-    $late = (new Gravik\Simulation\SimulatedPlayer(38, 0, 3, 0, 3, 2))->taps($timeline, 8);
+    $late = (new Gravik\Simulation\SimulatedPlayer(38, 0, 3, 0, 3, 1))->taps($timeline, 8);
 
     expect(reported($late, $timeline, 0.0, $breakdown->gate(2))->failed)->toBe([])
         ->and(reported($late, $timeline, 0.0, $breakdown->gate(3))->failed)->not->toBe([])

@@ -35,7 +35,7 @@ final class ListBreakdowns extends Controller
         foreach ($request->words() as $word) {
             $found->where('words', 'like', '%'.addcslashes($word, '%_\\').'%');
         }
-        $cursor = $request->cursor();
+        $cursor = $request->cursor('updated_at', 'id');
         $total = $cursor === null ? (clone $found)->count() : null;
         $page = $found->withCount(['takes' => static fn (Builder $takes): Builder => $user->role === Role::Teacher ? $takes : $takes->where('player_id', $user->id)])
             ->latest('updated_at')->latest('id')->cursorPaginate(self::A_PAGE, self::COLUMNS, 'cursor', $cursor);

@@ -31,7 +31,7 @@ final class ListVersions extends Controller
     public function __invoke(PageRequest $request, Breakdown $breakdown): JsonResponse
     {
         $this->authorize('own', $breakdown);
-        $page = $breakdown->revisions()->latest('number')->latest('id')->cursorPaginate(self::A_PAGE, ['id', 'number', 'refused', 'updated_at'], 'cursor', $request->cursor());
+        $page = $breakdown->revisions()->latest('number')->latest('id')->cursorPaginate(self::A_PAGE, ['id', 'number', 'refused', 'updated_at'], 'cursor', $request->cursor('number', 'id'));
 
         return new JsonResponse([
             'items' => array_map(static fn (BreakdownRevision $version): array => [

@@ -30,7 +30,7 @@ final class ListTakes extends Controller
         $this->authorize('view', $breakdown);
         $user = $this->user($request);
         $takes = $breakdown->takes()->with('player')->when($breakdown->owner_id !== $user->id, static fn ($own) => $own->where('player_id', $user->id));
-        $page = $takes->latest()->latest('id')->cursorPaginate(self::A_PAGE, self::COLUMNS, 'cursor', $request->cursor());
+        $page = $takes->latest()->latest('id')->cursorPaginate(self::A_PAGE, self::COLUMNS, 'cursor', $request->cursor('created_at', 'id'));
 
         return new JsonResponse(['items' => array_map(static fn (Take $take): array => TakeResource::row($take), $page->items()), 'next' => $page->nextCursor()?->encode()]);
     }
