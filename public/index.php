@@ -6,6 +6,9 @@ use Illuminate\Http\Request;
 
 define('LARAVEL_START', microtime(true));
 
+// Nobody needs to know what runs here.
+header_remove('X-Powered-By');
+
 require __DIR__.'/../vendor/autoload.php';
 
 (require __DIR__.'/../bootstrap/app.php')->handleRequest(Request::capture());

@@ -7,6 +7,9 @@ namespace App\Bench;
 use Database\Seeders\DatabaseSeeder;
 use GuzzleHttp\Client;
 use GuzzleHttp\Cookie\CookieJar;
+use GuzzleHttp\Promise\PromiseInterface;
+use GuzzleHttp\Promise\Utils;
+use Psr\Http\Message\ResponseInterface;
 
 /** Talks to a DemoServer as the front end does: session cookie and CSRF token. */
 final readonly class DemoClient
@@ -40,11 +43,31 @@ final readonly class DemoClient
         return $this->write('PUT', $path, $body);
     }
 
+    /**
+     * Sends all of these at once.
+     *
+     * @param list<array{string, array<string, mixed>}> $posts path and body
+     *
+     * @return list<int> status of each answer
+     */
+    public function postAtOnce(array $posts): array
+    {
+        $sent = array_map(fn (array $post): PromiseInterface => $this->client->requestAsync('POST', $post[0], ['json' => $post[1], 'http_errors' => false] + $this->headers()), $posts);
+
+        return array_map(static fn (ResponseInterface $answer): int => $answer->getStatusCode(), array_values(Utils::unwrap($sent)));
+    }
+
     /** @param array<string, mixed> $body */
     private function write(string $method, string $path, array $body): string
     {
+        return (string) $this->client->request($method, $path, ['json' => $body] + $this->headers())->getBody();
+    }
+
+    /** @return array{headers: array<string, string>} */
+    private function headers(): array
+    {
         $token = (string) $this->cookies->getCookieByName('XSRF-TOKEN')?->getValue();
 
-        return (string) $this->client->request($method, $path, ['json' => $body, 'headers' => ['Accept' => 'application/json', 'X-XSRF-TOKEN' => rawurldecode($token)]])->getBody();
+        return ['headers' => ['Accept' => 'application/json', 'X-XSRF-TOKEN' => rawurldecode($token)]];
     }
 }

@@ -22,9 +22,15 @@ final class DemoServer
         $folder = sys_get_temp_dir().'/gravik-'.bin2hex(random_bytes(6));
         mkdir($folder, 0o700, true);
         touch($folder.'/gravik.sqlite');
-        (new Process([PHP_BINARY, 'artisan', 'migrate', '--force', '--seed'], base_path(), self::environment($folder)))->setTimeout(120)->mustRun();
+        self::run($folder, 'migrate', '--force', '--seed');
 
         return new self($folder, self::freePort());
+    }
+
+    /** A command over this server's database. */
+    public function artisan(string ...$command): void
+    {
+        self::run($this->folder, ...$command);
     }
 
     public function address(): string
@@ -77,6 +83,11 @@ final class DemoServer
             usleep(50_000);
         }
         throw new RuntimeException("Nothing answers on port {$port}.");
+    }
+
+    private static function run(string $folder, string ...$command): void
+    {
+        (new Process([PHP_BINARY, 'artisan', ...$command], base_path(), self::environment($folder)))->setTimeout(300)->mustRun();
     }
 
     private function serve(): Process

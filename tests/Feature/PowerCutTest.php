@@ -18,14 +18,15 @@ function inTheFile(DemoServer $server, string $id): array
     return [(int) $row['revision'], $row['document'], (int) $kept['number'], $kept['document'], $database->query('pragma integrity_check')->fetchColumn()];
 }
 
-it('has either the old document or the new one after the server is killed while it saves', function (): void {
+it('has either the old document or the new one after the server is killed while it saves, and every take it has answered for', function (): void {
     $server = DemoServer::start();
     $seen = ['old' => 0, 'new' => 0];
+    $kept = [];
     try {
         $stored = json_decode((new DemoClient($server->address()))->post('/api/breakdowns', ['document' => Examples::document(['title' => 'Before']), 'sitting' => 'one']), true);
         $id = $stored['id'];
         $revision = 1;
-        foreach (range(0, 11) as $round) {
+        foreach (range(0, 8) as $round) {
             $title = "Round {$round}";
             // Saves from a process of its own, so that the power can go at any moment of it.
             $saving = new Process([PHP_BINARY, '-r', <<<'PHP'
@@ -34,18 +35,31 @@ it('has either the old document or the new one after the server is killed while 
                 $client = new App\Bench\DemoClient($address);
                 echo "ready\n";
                 $client->put('/api/breakdowns/'.$id, ['document' => json_decode($document, true), 'revision' => (int) $revision, 'sitting' => 'one']);
+                while (true) {
+                    $take = strtolower((string) Illuminate\Support\Str::ulid());
+                    $client->post('/api/breakdowns/'.$id.'/takes', ['id' => $take, 'tempo' => 120, 'bars' => 2, 'latency_ms' => 0, 'taps' => [0.0, 0.5, 1.0, 1.5, 2.0, 2.5, 3.0]]);
+                    echo "kept {$take}\n";
+                }
                 PHP, $server->address(), $id, (string) $revision, (string) json_encode(Examples::document(['title' => $title, 'notes' => str_repeat('sea ', 4000)]))], base_path());
             $saving->start();
             $saving->waitUntil(static fn (string $type, string $text): bool => str_contains($text, 'ready'));
-            usleep(9_000 * $round);
+            // In the later rounds the power goes while takes are sent.
+            if ($round > 4) {
+                $saving->waitUntil(static fn (string $type, string $text): bool => str_contains($text, 'kept'));
+            }
+            usleep(9_000 * ($round % 5));
             $server->kill();
             $saving->stop();
+            preg_match_all('/kept (\w+)/', $saving->getOutput(), $acknowledged);
+            array_push($kept, ...$acknowledged[1]);
 
-            [$now, $document, $number, $kept, $integrity] = inTheFile($server, $id);
+            [$now, $document, $number, $version, $integrity] = inTheFile($server, $id);
             $breakdown = (new BreakdownJson())->parse($document);
             expect($integrity)->toBe('ok')->and($now)->toBeIn([$revision, $revision + 1])
                 ->and($breakdown->title === $title)->toBe($now === $revision + 1)
-                ->and([$number, $kept])->toBe([$now, $document]);
+                ->and([$number, $version])->toBe([$now, $document]);
+            $there = (new PDO('sqlite:'.$server->folder.'/gravik.sqlite'))->query('select id from takes')->fetchAll(PDO::FETCH_COLUMN);
+            expect(array_diff($kept, $there))->toBe([]);
             $seen[$now === $revision ? 'old' : 'new']++;
             $revision = $now;
             $server->startAgain();
@@ -53,6 +67,6 @@ it('has either the old document or the new one after the server is killed while 
     } finally {
         $server->stop();
     }
-    fwrite(STDERR, sprintf("\n  power cut in 12 saves: %d times the old document, %d times the new one\n", $seen['old'], $seen['new']));
-    expect($seen['old'] + $seen['new'])->toBe(12)->and($seen['new'])->toBeGreaterThan(0);
+    fwrite(STDERR, sprintf("\n  power cut in 9 saves: %d times the old document, %d times the new one; %d takes answered for\n", $seen['old'], $seen['new'], count($kept)));
+    expect($seen['old'] + $seen['new'])->toBe(9)->and($seen['new'])->toBeGreaterThan(0)->and(count($kept))->toBeGreaterThan(0);
 });

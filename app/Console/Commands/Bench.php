@@ -9,6 +9,7 @@ use App\Bench\DemoServer;
 use App\Bench\HearingAccuracy;
 use App\Bench\InitialScript;
 use App\Bench\Stopwatch;
+use App\Bench\UnderLoad;
 use Database\Seeders\DemoBreakdowns;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Formats\BreakdownJson;
@@ -47,7 +48,7 @@ final class Bench extends Command
 
     private const LINE = ['Dm6', 'B♭7', 'Gm7', 'A7', 'C9', 'F13', 'B♭6', 'Em7♭5'];
 
-    public function handle(): int
+    public function handle(UnderLoad $underLoad): int
     {
         $recording = $this->option('jit-with');
         if (! is_string($recording)) {
@@ -55,7 +56,7 @@ final class Bench extends Command
         }
         // Hearing comes first, and its recording is made before, as in a process of its own: the JIT compiles only so much, and then leaves the rest as it is.
         $hearing = $this->hearing($recording);
-        $rows = [...$this->core(), $hearing, ...(new HearingAccuracy(DemoBreakdowns::all()[0]))->rows(), ...$this->http(), ...$this->script()];
+        $rows = [...$this->core(), $hearing, ...(new HearingAccuracy(DemoBreakdowns::all()[0]))->rows(), ...$this->http(), ...$this->script(), ...$underLoad->rows()];
         if ($this->option('json') === true) {
             $this->output->writeln((string) json_encode(['load' => sys_getloadavg(), 'figures' => $rows], JSON_UNESCAPED_UNICODE | JSON_PRETTY_PRINT));
 

@@ -31,7 +31,6 @@ final class GuardHeaders
         if ($request->isSecure()) {
             $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
         }
-        header_remove('X-Powered-By');
 
         return $response;
     }

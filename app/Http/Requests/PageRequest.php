@@ -37,10 +37,10 @@ final class PageRequest extends FormRequest
         if (! $this->filled('cursor')) {
             return null;
         }
-        $cursor = Cursor::fromEncoded($this->input('cursor'));
-        $places = $cursor === null ? [] : array_diff_key($cursor->toArray(), ['_pointsToNextItems' => true]);
+        $decoded = json_decode((string) base64_decode(strtr($this->string('cursor')->toString(), '-_', '+/'), true), true, 4);
+        $places = is_array($decoded) ? array_filter($decoded, is_scalar(...)) : [];
 
-        return array_keys($places) === $columns && array_filter($places, is_scalar(...)) === $places ? $cursor : throw ValidationException::withMessages(['cursor' => self::NOT_KNOWN]);
+        return array_keys($places) === [...$columns, '_pointsToNextItems'] ? Cursor::fromEncoded($this->input('cursor')) : throw ValidationException::withMessages(['cursor' => self::NOT_KNOWN]);
     }
 
     /** @return list<string> in lower case */
