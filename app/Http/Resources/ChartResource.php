@@ -51,7 +51,7 @@ final class ChartResource
     public static function of(Breakdown $breakdown): array
     {
         $reader = new ChartLine($breakdown->key, $breakdown->meter);
-        $numeral = new Numeral($breakdown->key);
+        $numeral = Numeral::in($breakdown->key);
 
         return [
             'beats' => $breakdown->meter->beats(),

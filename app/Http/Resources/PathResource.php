@@ -57,7 +57,7 @@ final class PathResource
     /** @return array<string, mixed> */
     public static function of(Breakdown $breakdown, VoicedForm $voiced): array
     {
-        $numeral = new Numeral($breakdown->key);
+        $numeral = Numeral::in($breakdown->key);
         $links = LinkedPins::of($voiced->form, $breakdown->pins);
         $chords = [];
         foreach ($voiced->form->chords as $place => $chord) {

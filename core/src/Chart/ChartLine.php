@@ -43,7 +43,7 @@ final readonly class ChartLine
     /** A single symbol, letter or numeral. */
     public function chord(string $typed): ChordSymbol
     {
-        return Numeral::looksLikeOne($typed) ? (new Numeral($this->key))->chord($typed) : ChordSymbol::parse($typed);
+        return Numeral::looksLikeOne($typed) ? Numeral::in($this->key)->chord($typed) : ChordSymbol::parse($typed);
     }
 
     /**

@@ -15,6 +15,9 @@ use Gravik\Pitch\NoteName;
  */
 final readonly class ChordNamer
 {
+    /** Fewer notes are a triad or guide tones, whose name a rootless one does not displace. */
+    private const ROOTLESS_NOTES = 4;
+
     private NamingCost $cost;
 
     public function __construct(private ?Key $key = null, private ?ChordSymbol $asked = null)
@@ -39,6 +42,30 @@ final readonly class ChordNamer
         }
         usort($names, static fn (ChordName $a, ChordName $b): int => $a->cost <=> $b->cost);
 
+        return count(array_unique($classes)) < self::ROOTLESS_NOTES ? $names : $this->withRootlessFirst($names);
+    }
+
+    /**
+     * A rootless name comes first only where the name with its root in the bass is foreign to the key and the rootless one is not.
+     *
+     * @param list<ChordName> $names in order
+     *
+     * @return list<ChordName>
+     */
+    private function withRootlessFirst(array $names): array
+    {
+        $first = $names[0] ?? null;
+        if ($first === null || $this->asked !== null || ! $this->cost->isForeign($first->chord)) {
+            return $names;
+        }
+        foreach ($names as $place => $name) {
+            if ($this->cost->isForeign($name->chord) || ! in_array(1, array_map(static fn (Degree $degree): int => $degree->number, $name->omitted), true)) {
+                continue;
+            }
+
+            return [$name, ...array_values(array_filter($names, static fn (int $other): bool => $other !== $place, ARRAY_FILTER_USE_KEY))];
+        }
+
         return $names;
     }
 
@@ -51,8 +78,8 @@ final readonly class ChordNamer
         $chords = $this->asked === null ? [] : [$this->asked];
         foreach ($endings as $ending) {
             $model = ChordSymbol::parse('C'.$ending);
-            foreach ($roots as $root) {
-                $chords[] = $model->onRoot($root, null);
+            foreach ($roots as $pitchClass => $root) {
+                $chords[] = $model->onRoot(str_starts_with($ending, 'dim') ? $this->key?->spellLeading($pitchClass) ?? $root : $root, null);
             }
         }
 
@@ -88,14 +115,14 @@ final readonly class ChordNamer
             array_map($named->degreeOf(...), $classes),
             $omitted,
             $this->why($named, $rootless, $omitted, $foreignBass),
-            $this->cost->of($named, $rootless, $omitted, $foreignBass, count(array_unique($classes))),
+            $this->cost->of($named, $rootless, $omitted, $foreignBass, array_values(array_unique($classes))),
         );
     }
 
     /** @param list<Degree> $omitted */
     private function why(ChordSymbol $chord, bool $rootless, array $omitted, bool $foreignBass): string
     {
-        $parts = $this->key === null ? [] : [(new Numeral($this->key))->text($chord->onRoot($chord->root, null)).' in '.$this->key->text()];
+        $parts = $this->key === null ? [] : [Numeral::in($this->key)->text($chord->onRoot($chord->root, null)).' in '.$this->key->text()];
         $parts[] = match (true) {
             $rootless => 'root not played',
             $foreignBass => 'over a bass that is not its own',

@@ -13,6 +13,12 @@ final readonly class Key
     /** Place of C D E F G A B on the line of fifths, C = 0. */
     private const FIFTHS = [0, 2, 4, -1, 1, 3, 5];
 
+    /** By semitones above the tonic: the step whose letter a note foreign to the key takes. */
+    private const LETTERS_OF_STRANGERS = [
+        'major' => [1 => 1, 3 => 2, 6 => 3, 8 => 5, 10 => 6],
+        'minor' => [1 => 1, 4 => 2, 6 => 3, 9 => 5, 11 => 6],
+    ];
+
     public function __construct(public NoteName $tonic, public Mode $mode)
     {
         if (abs($this->signature()) > 7) {
@@ -65,12 +71,29 @@ final readonly class Key
         return ($other->tonic->pitchClass() - $this->tonic->pitchClass() + 12) % 12;
     }
 
-    /** How a pitch class is called in this key: its own notes by their letters, the rest with the signature's kind of sign. */
+    /**
+     * How a pitch class is called in this key: its own notes by their letters, the rest by what they do there (♭II, ♯IV, the raised
+     * leading note). Where that would need a double sign, the everyday name with the signature's kind of sign.
+     */
     public function spell(int $pitchClass): NoteName
     {
-        $step = array_search(($pitchClass - $this->tonic->pitchClass() + 12) % 12, $this->mode->steps(), true);
+        $semitones = ($pitchClass - $this->tonic->pitchClass() + 12) % 12;
+        $own = array_search($semitones, $this->mode->steps(), true);
+        $named = NoteName::withLetter($this->tonic->letter + ($own === false ? self::LETTERS_OF_STRANGERS[$this->mode->value][$semitones] : $own), $pitchClass);
 
-        return $step === false ? NoteName::plain($pitchClass, $this->signature() > 0) : NoteName::withLetter($this->tonic->letter + $step, $pitchClass);
+        return abs($named->alter) > 1 ? NoteName::plain($pitchClass, $this->signature() > 0) : $named;
+    }
+
+    /** How the root of a diminished chord is called: where it leads up to a note of the key, by the letter below that note. */
+    public function spellLeading(int $pitchClass): NoteName
+    {
+        $semitones = ($pitchClass - $this->tonic->pitchClass() + 12) % 12;
+        $goal = array_search(($semitones + 1) % 12, $this->mode->steps(), true);
+        if ($goal === false || in_array($semitones, $this->mode->steps(), true)) {
+            return $this->spell($pitchClass);
+        }
+
+        return NoteName::withLetter($this->tonic->letter + $goal - 1, $pitchClass);
     }
 
     public function carryChord(ChordSymbol $chord, self $to): ChordSymbol

@@ -32,8 +32,8 @@ it('puts the name first that a teacher would say in that key', function (string 
         expect($names[1])->toBe($second);
     }
 })->with([
-    'four middle strings in F: the ninth of the key without its root, then the half-diminished' => ['x 7 8 7 8 x', 'F', 'C9', 'Em7♭5'],
-    'the same in C, where it is a I9' => ['x 7 8 7 8 x', 'C', 'C9', 'Em7♭5'],
+    'four middle strings in F: the half-diminished, whole and with its root in the bass, then the ninth without its root' => ['x 7 8 7 8 x', 'F', 'Em7♭5', 'C9'],
+    'the same in C, where the half-diminished is foreign and it is a I9' => ['x 7 8 7 8 x', 'C', 'C9', 'Em7♭5'],
     'without a key the root in the bass decides' => ['x 7 8 7 8 x', null, 'Em7♭5', 'C9'],
     'open C' => ['x 3 2 0 1 0', 'C', 'C'],
     'C over its third' => ['0 3 2 0 1 0', 'C', 'C/E'],
@@ -49,6 +49,13 @@ it('puts the name first that a teacher would say in that key', function (string 
     'a power chord with its fifth below' => ['3 3 x x x x', null, 'C5/G'],
     'a barre' => ['1 3 3 2 1 1', 'B♭', 'F'],
     'a diminished seventh takes its name from the bass' => ['x x 1 2 1 2', null, 'E♭dim7'],
+    'the half-diminished ii of a minor key' => ['x 2 3 2 3 x', 'Am', 'Bm7♭5', 'G9'],
+    'a barre on ♭II is itself and no altered V' => ['x 4 6 4 6 4', 'C', 'D♭7'],
+    'a barre on ♭VI' => ['4 6 6 5 4 4', 'C', 'A♭'],
+    'the exact name before alt' => ['0 x 0 1 0 3', 'A', 'E7♯9'],
+    'the same with a lowered ninth' => ['x 3 2 3 2 x', 'F', 'C7♭9'],
+    'a ninth without its third is suspended' => ['x 5 5 5 5 5', 'G', 'D9sus4'],
+    'the leading-tone diminished of a minor key' => ['x 4 5 3 5 x', 'Dm', 'C♯dim7'],
     'spelled by the key: sharps' => ['x 4 6 6 6 4', 'F♯', 'C♯'],
     'spelled by the key: flats' => ['x 4 6 6 6 4', 'A♭', 'D♭'],
 ]);
@@ -95,9 +102,9 @@ it('never lists a chord to which a sounding note is foreign or of which a requir
 it('says what is left out and what it is in the key', function (): void {
     $names = (new GripNamer(new Neck(Tuning::standard()), Key::parse('F')))->names([null, 7, 8, 7, 8, null]);
 
-    expect($names[0]->why)->toBe('V9 in F major, root not played')
-        ->and(array_map(static fn (Degree $degree): string => $degree->label(), $names[0]->omitted))->toBe(['R'])
-        ->and($names[1]->why)->toBe('viiø7 in F major, root in the bass, complete');
+    expect($names[0]->why)->toBe('viiø7 in F major, root in the bass, complete')
+        ->and(array_map(static fn (Degree $degree): string => $degree->label(), $names[1]->omitted))->toBe(['R'])
+        ->and($names[1]->why)->toBe('V9 in F major, root not played');
 });
 
 it('has no name for notes that make no chord', function (): void {
@@ -122,3 +129,35 @@ it('moves every name by the frets that a grip is moved, so that the V lies two f
         expect($sorted($facts($namer->names($moved), $by)))->toBe($sorted($facts($namer->names($frets), 0)));
     }
 })->with(['1 3 3 2 1 1', 'x 7 8 7 8 x', 'x x 2 3 3 x', 'x 3 2 3 3 x', 'x x 1 2 1 2', '3 x 2 3 x x', 'x 3 5 5 4 3']);
+
+/** Grips everybody plays, low to high from the root at fret 0 of its string, by the ending they sound. */
+function commonGrips(): array
+{
+    return [
+        '' => [[0, 2, 2, 1, 0, 0], [null, 0, 2, 2, 2, 0], [null, null, 0, 2, 3, 2]], 'm' => [[0, 2, 2, 0, 0, 0], [null, 0, 2, 2, 1, 0], [null, null, 0, 2, 3, 1]],
+        '7' => [[0, 2, 0, 1, 0, 0], [null, 0, 2, 0, 2, 0], [null, null, 0, 2, 1, 2]], 'm7' => [[0, 2, 0, 0, 0, 0], [null, 0, 2, 0, 1, 0], [null, null, 0, 2, 1, 1]],
+        'maj7' => [[0, null, 1, 1, 0, null], [null, 0, 2, 1, 2, 0], [null, null, 0, 2, 2, 2]], 'm7♭5' => [[0, null, 0, 0, -1, null], [null, 0, 1, 0, 1, null], [null, null, 0, 1, 1, 1]],
+        'dim7' => [[null, 0, 1, -1, 1, null], [null, null, 0, 1, 0, 1]], '6' => [[null, null, 0, 2, 0, 2]], '9' => [[null, 0, -1, 0, 0, null]], 'm6' => [[null, null, 0, 2, 0, 1]],
+    ];
+}
+
+it('says first what every chord of a key is called in its common grips', function (string $keyName): void {
+    $key = Key::parse($keyName);
+    $neck = new Neck(Tuning::standard());
+    $namer = new GripNamer($neck, $key);
+    $numerals = $key->mode === Gravik\Harmony\Mode::Major
+        ? ['I', 'Imaj7', 'ii', 'ii7', 'iii', 'iii7', 'IV', 'IVmaj7', 'V', 'V7', 'V9', 'vi', 'vi7', 'viiø7', 'V7/V', 'V7/ii', 'V7/vi', 'V7/iii', '♭VII', 'iv', '♭VI', '♭III', '♭II7', 'I6', 'IV6', 'I7', 'IV7', '♯iv°7', 'ii6', '♭VI7']
+        : ['i', 'i7', 'iiø7', 'III', 'IIImaj7', 'iv', 'iv7', 'V7', 'v7', 'VI', 'VImaj7', 'VII', 'VII7', 'vii°7', 'V7/V', 'V7/iv', 'V7/VII', '♭II', 'IV', 'IV7', 'VI7', 'i6', 'V9'];
+    foreach ($numerals as $numeral) {
+        $chord = Gravik\Harmony\Numeral::in($key)->chord($numeral);
+        foreach (commonGrips()[$chord->ending] as $shape) {
+            $string = (int) array_key_first(array_filter($shape, static fn (?int $fret): bool => $fret !== null));
+            $root = ($chord->rootPitchClass() - $neck->openMidi()[$string] % 12 + 12) % 12;
+            $root += min(array_map(static fn (?int $fret): int => $fret ?? 0, $shape)) + $root < 0 ? 12 : 0;
+            $names = $namer->names(array_map(static fn (?int $fret): ?int => $fret === null ? null : $fret + $root, $shape));
+            // Roots with a double sign have everyday names, but for the leading note.
+            $said = abs($chord->root->alter) > 1 && $chord->ending !== 'dim7' ? $chord->onRoot($key->spell($chord->rootPitchClass()), null) : $chord;
+            expect("{$numeral}: ".$names[0]->chord->text())->toBe("{$numeral}: ".$said->text());
+        }
+    }
+})->with(['C', 'G', 'D', 'A', 'E', 'B', 'F♯', 'C♯', 'F', 'B♭', 'E♭', 'A♭', 'D♭', 'G♭', 'C♭', 'Am', 'Em', 'Bm', 'F♯m', 'C♯m', 'G♯m', 'D♯m', 'A♯m', 'Dm', 'Gm', 'Cm', 'Fm', 'B♭m', 'E♭m', 'A♭m']);

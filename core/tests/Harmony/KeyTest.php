@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Gravik\Harmony\ChordNotUnderstood;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
+use Gravik\Harmony\Mode;
 use Gravik\Harmony\Numeral;
 use Gravik\Pitch\NoteName;
 
@@ -45,7 +46,7 @@ it('brings a chord back to where it came from', function (): void {
 });
 
 it('reads numerals as chords of the key', function (string $key, string $numeral, string $chord): void {
-    expect((new Numeral(Key::parse($key)))->chord($numeral)->text())->toBe($chord);
+    expect(Numeral::in(Key::parse($key))->chord($numeral)->text())->toBe($chord);
 })->with([
     ['C', 'I', 'C'], ['C', 'ii7', 'Dm7'], ['C', 'V7', 'G7'], ['C', '♭VII7', 'B♭7'], ['C', 'vii°', 'Bdim'], ['C', 'viiø7', 'Bm7♭5'],
     ['C', 'IV7', 'F7'], ['C', '#iv°7', 'F♯dim7'], ['C', 'V7/V', 'D7'], ['C', 'V7/ii', 'A7'], ['C', 'iv6', 'Fm6'], ['C', 'Vsus4', 'Gsus4'],
@@ -54,11 +55,44 @@ it('reads numerals as chords of the key', function (string $key, string $numeral
 ]);
 
 it('writes chords as numerals that read as the same chord again', function (string $key, string $symbol, string $numeral): void {
-    $numerals = new Numeral(Key::parse($key));
+    $numerals = Numeral::in(Key::parse($key));
     expect($numerals->text(ChordSymbol::parse($symbol)))->toBe($numeral)
         ->and($numerals->chord($numeral)->text())->toBe($symbol);
 })->with([
-    ['A♭', 'A♭6', 'I6'], ['A♭', 'B♭m7', 'ii7'], ['A♭', 'D♭9', 'IV9'], ['A♭', 'F7', 'VI7'], ['A♭', 'G♭7', '♭VII7'],
+    ['A♭', 'A♭6', 'I6'], ['A♭', 'B♭m7', 'ii7'], ['A♭', 'D♭9', 'IV9'], ['A♭', 'F7', 'V7/ii'], ['A', 'B7', 'V7/V'], ['C♯ minor', 'D♯7', 'V7/V'], ['D minor', 'D7', 'V7/iv'], ['C', 'G7/B', 'V7↓3'], ['A minor', 'Am7/G', 'i7↓♭7'], ['C', 'D7/F♯', 'V7/V↓3'], ['A♭', 'G♭7', '♭VII7'],
     ['D minor', 'Dm6', 'i6'], ['D minor', 'B♭7', 'VI7'], ['D minor', 'A7', 'V7'], ['D minor', 'C♯dim7', 'vii°7'], ['G', 'F♯m7♭5', 'viiø7'],
     ['E', 'A7', 'IV7'], ['C', 'Cmaj7', 'Imaj7'],
 ]);
+
+it('prints numerals in every key that can be typed back', function (string $mode): void {
+    foreach (range(0, 11) as $tonic) {
+        foreach ([false, true] as $sharps) {
+            try {
+                $key = new Key(NoteName::plain($tonic, $sharps), Mode::from($mode));
+            } catch (ChordNotUnderstood) {
+                continue;
+            }
+            $numerals = Numeral::in($key);
+            foreach (range(0, 11) as $root) {
+                foreach (['', 'm', '7', 'm7', 'maj7', 'm7♭5', 'dim7', '9', '7♯9', '6/9', 'sus4', '13'] as $ending) {
+                    $chord = ChordSymbol::parse($key->spell($root)->text().$ending);
+                    $third = $chord->onRoot($chord->root, $chord->spell(($root + $chord->required[0]->semitones()) % 12));
+                    foreach ([$chord, $third] as $each) {
+                        foreach ([$numerals->text($each), $numerals->plain($each)] as $printed) {
+                            $again = $numerals->chord($printed);
+                            expect([$printed, $again->rootPitchClass(), $again->ending, $again->bass?->pitchClass()])->toBe([$printed, $root, $chord->ending, $each->bass?->pitchClass()]);
+                        }
+                    }
+                }
+            }
+        }
+    }
+})->with(['major', 'minor']);
+
+it('reads secondary dominants in every key, also where the goal is no key of the list', function (string $key, string $numeral, string $chord): void {
+    expect(Numeral::in(Key::parse($key))->chord($numeral)->text())->toBe($chord);
+})->with([['C♯ minor', 'V7/V', 'D♯7'], ['C♯', 'V7/iii', 'B♯7'], ['A♭ minor', 'V7/VI', 'C♭7'], ['C', 'vii°7/V', 'F♯dim7'], ['E♭', 'V7_3', 'B♭7/D'], ['C', 'V7/3', 'G7/B'], ['B', 'V7/vi', 'D♯7']]);
+
+it('spells strangers by what they do in the key', function (string $key, int $pitchClass, string $name): void {
+    expect(Key::parse($key)->spell($pitchClass)->text())->toBe($name);
+})->with([['C', 1, 'D♭'], ['C', 6, 'F♯'], ['E', 5, 'F'], ['A', 10, 'B♭'], ['D minor', 1, 'C♯'], ['A minor', 8, 'G♯'], ['G', 8, 'A♭'], ['A♭', 2, 'D'], ['C♭', 0, 'C']]);
