@@ -13,7 +13,7 @@ use Gravik\Harmony\ChordSymbol;
 final readonly class InnerLine
 {
     /** The falling voice, and the endings that name each step best. */
-    private const FALL = [[10, '7'], [9, '6'], [8, '7♭13'], [7, '']];
+    private const FALL = [[10, '7'], [9, '6'], [8, 'add♭6'], [7, '']];
 
     private const WIDEST = 4;
 
@@ -31,7 +31,7 @@ final readonly class InnerLine
                     foreach ($this->places($open[$high], $tonic->rootPitchClass()) as $held) {
                         $grips = $this->grips($tonic, $low, $high, $first, $held);
                         $cost = array_sum(array_map(static fn (Voicing $grip): float => $grip->difficultySum(), $grips)) + 0.05 * $first;
-                        if (count($grips) === count(self::FALL) && $open[$low] + $first < $open[$high] + $held && $cost < $least) {
+                        if (count($grips) === count(self::FALL) && $open[$low] + $first < $open[$high] + $held && $cost < $least && self::isClear($grips)) {
                             [$best, $least] = [$grips, $cost];
                         }
                     }
@@ -40,6 +40,19 @@ final readonly class InnerLine
         }
 
         return $best;
+    }
+
+    /** @param list<Voicing> $grips */
+    private static function isClear(array $grips): bool
+    {
+        foreach ($grips as $grip) {
+            $notes = array_values(array_filter($grip->midi, static fn (?int $midi): bool => $midi !== null));
+            if (Unsuitability::isMuddy(min($notes), max($notes) - min($notes))) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** @return list<int> the frets at which a string sounds that pitch class */

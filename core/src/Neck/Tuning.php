@@ -26,16 +26,18 @@ final readonly class Tuning
         }
     }
 
-    /** Reads a slug ("drop-d") or pitches separated by commas, lowest string first. */
+    /** Reads a name ("drop-d", "Drop D") or pitches separated by commas, lowest string first. */
     public static function parse(string $typed): self
     {
         $known = self::known();
         $typed = trim($typed);
-        if (isset($known[$typed])) {
-            return new self($typed, self::pitches($known[$typed][1]));
+        foreach ($known as $slug => [$name, $pitches]) {
+            if (in_array(self::plain($typed), [self::plain($slug), self::plain($name)], true)) {
+                return new self($slug, self::pitches($pitches));
+            }
         }
         if (! str_contains($typed, ',') || mb_strlen($typed) > 80) {
-            throw NeckException::unknownTuning($typed, implode(', ', array_keys($known)));
+            throw NeckException::unknownTuning($typed, implode(', ', array_column($known, 0)));
         }
         $pitches = self::pitches($typed);
 
@@ -45,6 +47,18 @@ final readonly class Tuning
     public static function standard(): self
     {
         return self::parse('standard');
+    }
+
+    /** What a guitar of so many strings is usually tuned to. */
+    public static function usual(int $strings): self
+    {
+        return self::parse(match (true) {
+            $strings <= 4 => 'tenor',
+            $strings === 5 => 'A2,D3,G3,B3,E4',
+            $strings === 6 => 'standard',
+            $strings === 7 => 'seven-string',
+            default => 'eight-string',
+        });
     }
 
     /** @return array<string, array{string, string}> slug => [shown name, pitches] */
@@ -74,6 +88,12 @@ final readonly class Tuning
         $steps = array_map(static fn (int $lower, int $upper): int => $upper - $lower, array_slice($midi, 0, -1), array_slice($midi, 1));
 
         return $steps === [5, 5, 5, 4, 5];
+    }
+
+    /** Names are the same however they are capitalised and parted. */
+    private static function plain(string $name): string
+    {
+        return (string) preg_replace('/[^a-z0-9]+/', '', mb_strtolower($name));
     }
 
     /** @return list<Pitch> */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Neck;
 
 /**
- * A grip carried to another tuning. The same notes on other frets where one hand can hold them, found by trying every
+ * A grip carried to another tuning. It stays where it is if it sounds the same there; else the same notes on other frets where one hand can hold them, found by trying every
  * way to lay them on the strings; else the grip of the same chord whose notes lie nearest.
  */
 final readonly class TuningConverter
@@ -17,7 +17,15 @@ final readonly class TuningConverter
     /** @throws NeckException where the chord has no grip in the other tuning */
     public function convert(Voicing $grip): Voicing
     {
-        return $this->sameNotes($grip) ?? $this->nearest($grip);
+        return $this->samePlaces($grip) ?? $this->sameNotes($grip) ?? $this->nearest($grip);
+    }
+
+    /** @return ?Voicing the same frets, where every string that sounds has kept its pitch */
+    private function samePlaces(Voicing $grip): ?Voicing
+    {
+        $stays = count($grip->frets) === count($this->to->openMidi()) ? $this->finder->voicing($grip->chord, $grip->frets) : null;
+
+        return $stays?->midi === $grip->midi ? $stays : null;
     }
 
     /** @return ?Voicing the easiest grip that sounds exactly these notes; null where no hand holds them in this tuning */

@@ -38,6 +38,17 @@ final readonly class Unsuitability
     private const UNISON = 0.6;
 
     /**
+     * Whether an interval lies so low that it turns to mud.
+     *
+     * @param int $midi     its lower note
+     * @param int $interval semitones
+     */
+    public static function isMuddy(int $midi, int $interval): bool
+    {
+        return $midi < (self::LOW_LIMITS[$interval] ?? 0);
+    }
+
+    /**
      * @param list<int|null> $frets low to high
      * @param list<int>      $openMidi
      *
@@ -61,7 +72,7 @@ final readonly class Unsuitability
         $inTheBass = 0;
         foreach ($notes as $place => $note) {
             $interval = $place === 0 ? 0 : $note - $notes[$place - 1];
-            $mud += $interval > 0 && $interval < 12 && $notes[$place - 1] < self::LOW_LIMITS[$interval] ? 1 : 0;
+            $mud += $place > 0 && self::isMuddy($notes[$place - 1], $interval) ? 1 : 0;
             $inTheBass += $note < self::BASS_PLAYERS_ROOM ? 1 : 0;
         }
         [$fewest, $most] = match ($company) {

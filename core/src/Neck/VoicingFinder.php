@@ -69,21 +69,44 @@ final readonly class VoicingFinder
     }
 
     /**
+     * As find(), but for a part that plays alone led by the grips of this chord that everybody plays, from the nut upwards.
+     *
+     * @throws NeckException
+     */
+    public function findFamiliar(ChordSymbol $chord, int $limit): FoundGrips
+    {
+        $found = $this->find($chord, $limit);
+        $common = $this->company === Company::Alone ? (new CommonGrips($this->neck))->of($chord) : [];
+        $known = [];
+        foreach ($common === [] ? [] : $this->search($chord) as $frets) {
+            $grip = isset($common[Frets::text($frets)]) ? $this->voicing($chord, $frets) : null;
+            if ($grip !== null && $grip->spanMm <= $this->hand->reachMm()) {
+                $known[] = $grip;
+            }
+        }
+        usort($known, static fn (Voicing $a, Voicing $b): int => [$a->position, $common[Frets::text($a->frets)]] <=> [$b->position, $common[Frets::text($b->frets)]]);
+        $others = array_filter($found->best, static fn (Voicing $grip): bool => ! isset($common[Frets::text($grip->frets)]));
+
+        return new FoundGrips($found->count, array_slice([...$known, ...array_values($others)], 0, max(1, $limit)));
+    }
+
+    /**
      * Every grip within the bare rules, whatever the hand's reach, in order of the strings from low to high.
      *
      * @return list<Voicing>
      */
     public function all(ChordSymbol $chord): array
     {
-        return array_values(array_filter(array_map(fn (array $frets): ?Voicing => $this->voicing($chord, $frets), $this->search($chord))));
+        return array_values(array_filter(array_map(fn (array $frets): ?Voicing => $this->voicing($chord, $frets, true), $this->search($chord))));
     }
 
     /**
      * A grip somebody chose, as a voicing of this chord; null when four fingers cannot hold it or fewer than two strings sound.
      *
      * @param list<int|null> $frets one for each string, low to high
+     * @param bool           $bare  also where a string damped under a barre could not be kept silent, as the bare rules count fingers
      */
-    public function voicing(ChordSymbol $chord, array $frets): ?Voicing
+    public function voicing(ChordSymbol $chord, array $frets, bool $bare = false): ?Voicing
     {
         $open = $this->neck->openMidi();
         if (count($frets) !== count($open)) {
@@ -95,7 +118,7 @@ final readonly class VoicingFinder
             $midi[] = $fret === null ? null : $open[$index] + $fret;
             $sounding += $fret === null ? 0 : 1;
         }
-        $fingering = $sounding < 2 ? null : $this->fingering->easiest($frets, $this->hand);
+        $fingering = $sounding < 2 ? null : $this->fingering->easiest($frets, $this->hand) ?? ($bare ? $this->fingering->easiest($frets, $this->hand, true) : null);
         if ($fingering === null) {
             return null;
         }
@@ -134,12 +157,13 @@ final readonly class VoicingFinder
     {
         $open = $this->neck->openMidi();
         $reach = $this->hand->reachMm();
-        // Every grip the search gives can be held by four fingers with barres; another hand has to be asked.
+        // Every grip the search gives can be held by four fingers with barres, unless a barre had to leave a string silent; another hand
+        // has to be asked.
         $plain = $this->hand->barre && ! $this->hand->thumb && $this->hand->avoid === [];
         $ranks = [];
         foreach ($grips as $index => $frets) {
             $span = $this->span($frets);
-            if ($span <= $reach && ($plain || $this->fingering->easiest($frets, $this->hand) !== null)) {
+            if ($span <= $reach && (($plain && ! self::hasSilentStringInside($frets)) || $this->fingering->easiest($frets, $this->hand) !== null)) {
                 $fingering = $this->fingering->atLeast($frets, $this->hand);
                 $ranks[$index] = array_sum($this->difficulty->of($frets, $fingering, $span, $this->hand))
                     + array_sum($this->unsuitability->of($frets, $open, $this->company));
@@ -147,6 +171,14 @@ final readonly class VoicingFinder
         }
 
         return $ranks;
+    }
+
+    /** @param list<int|null> $frets */
+    private static function hasSilentStringInside(array $frets): bool
+    {
+        $sounding = array_keys(array_filter($frets, static fn (?int $fret): bool => $fret !== null));
+
+        return $sounding !== [] && end($sounding) - $sounding[0] + 1 > count($sounding);
     }
 
     /** @param list<int|null> $frets */

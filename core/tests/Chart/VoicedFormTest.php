@@ -64,6 +64,7 @@ it('lays accents and lengths over the pattern of a breakdown and leaves the rest
 
 it('carries an approach to another key with its chord', function (): void {
     $moved = Examples::breakdown(['key' => 'C major', 'sections' => [['name' => 'A', 'line' => '| C | G7 |']],
+        'path' => ['window' => '4-12', 'strings' => '', 'keepTop' => false, 'bass' => 'free', 'parallel' => false, 'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1]],
         'approaches' => [['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'G7', 'kind' => 'walk-up', 'steps' => 2, 'slotTicks' => 480]]])->inKey(Key::parse('E♭ major'))->breakdown;
 
     expect($moved->approaches[0]->symbol)->toBe('B♭7')->and($moved->approacher()->all($moved->voiced(), $moved->approaches))->toHaveCount(1);

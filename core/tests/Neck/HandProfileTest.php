@@ -41,7 +41,7 @@ function someFingeringExists(array $frets, HandProfile $hand): bool
                     $finger === HandProfile::THUMB => $otherFinger === HandProfile::THUMB && $otherFret === $frets[$string] && $string === 1,
                     $otherFinger === HandProfile::THUMB => $otherFret <= $frets[$string] + 1,
                     $finger === $otherFinger => $hand->barre && $otherFret === $frets[$string]
-                        && array_filter($between, static fn (?int $fret): bool => $fret !== null && $fret < $otherFret) === [],
+                        && array_filter($between, static fn (?int $fret): bool => $fret === null || $fret < $otherFret) === [],
                     default => ($finger <=> $otherFinger) * ($frets[$string] <=> $otherFret) >= 0,
                 };
             }
@@ -109,7 +109,7 @@ it('names what damps each silent string', function (string $symbol, array $frets
 })->with([
     'open C' => ['C', [null, 3, 2, 0, 1, 0], [6 => 'underside of finger 3']],
     'open D' => ['D', [null, null, 0, 2, 3, 2], [6 => 'thumb', 5 => 'thumb']],
-    'an inner string' => ['G7', [3, null, 3, 4, 3, null], [5 => 'tip of finger 1', 1 => 'tip of finger 3']],
+    'an inner string' => ['G7', [3, null, 3, 4, 3, null], [5 => 'tip of finger 2', 1 => 'tip of finger 3']],
 ]);
 
 it('refuses hands that do not exist', function (string $typed): void {

@@ -3,8 +3,10 @@
 declare(strict_types=1);
 
 use Gravik\Harmony\ChordSymbol;
+use Gravik\Neck\CommonGrips;
 use Gravik\Neck\Company;
 use Gravik\Neck\FretRange;
+use Gravik\Neck\Frets;
 use Gravik\Neck\HandProfile;
 use Gravik\Neck\Neck;
 use Gravik\Neck\NeckException;
@@ -162,3 +164,29 @@ it('proposes a bass player only to somebody who has none', function (Company $co
     'alone' => [Company::Alone, true],
     'with a bass player already' => [Company::WithBass, false],
 ]);
+
+it('begins with the grips everybody knows where a chord stands alone', function (string $symbol, string $grip): void {
+    $found = (new VoicingFinder(new Neck(Tuning::standard())))->findFamiliar(ChordSymbol::parse($symbol), 12)->best;
+
+    expect(array_slice(array_map(static fn (Voicing $voicing): string => Frets::text($voicing->frets), $found), 0, 4))->toContain($grip);
+})->with([['B♭', 'x 1 3 3 3 1'], ['G7', '3 2 0 0 0 1'], ['G', '3 2 0 0 0 3'], ['G13', '3 x 3 4 5 x'], ['F', '1 3 3 2 1 1'], ['C', 'x 3 2 0 1 0'], ['Em', '0 2 2 0 0 0'], ['B7', 'x 2 1 2 0 2']]);
+
+it('writes grips everybody knows so that each is a grip of its chord', function (): void {
+    foreach (require __DIR__.'/../../src/Neck/Data/common-grips.php' as $ending => $shapes) {
+        $chord = ChordSymbol::parse('G'.$ending);
+        $common = (new CommonGrips(new Neck(Tuning::standard())))->of($chord);
+        $bare = array_map(static fn (Voicing $voicing): string => Frets::text($voicing->frets), (new VoicingFinder(new Neck(Tuning::standard()), new FretRange(0, 15)))->all($chord));
+        expect(array_diff(array_keys($common), $bare))->toBe([]);
+    }
+});
+
+it('lays no finger over a string that is to stay silent', function (string $symbol): void {
+    foreach ([Company::Alone, Company::WithBass, Company::Shell] as $company) {
+        foreach ((new VoicingFinder(new Neck(Tuning::standard()), new FretRange(), $company))->find(ChordSymbol::parse($symbol), 24)->best as $grip) {
+            foreach ($grip->barres as $barre) {
+                $under = array_slice($grip->frets, 6 - $barre->from, $barre->from - $barre->to + 1);
+                expect($under)->not->toContain(null);
+            }
+        }
+    }
+})->with(['C', 'Gm7', 'C9', 'F♯m7♭5', 'Dm6', 'G7']);

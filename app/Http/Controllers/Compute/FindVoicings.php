@@ -36,8 +36,9 @@ final class FindVoicings extends Controller
     {
         $chord = ChordSymbol::parse($request->string('symbol')->toString());
         $neck = $request->neck();
-        $found = $request->finder()->find($chord, max($request->limit(), PathFinder::CANDIDATES));
-        $best = (new PathFinder($neck))->inLine($found->best, $request->neighbour('before'), $request->neighbour('after'));
+        [$before, $after] = [$request->neighbour('before'), $request->neighbour('after')];
+        $found = $request->finder()->findFamiliar($chord, max($request->limit(), PathFinder::CANDIDATES));
+        $best = $before === null && $after === null ? $found->best : (new PathFinder($neck))->inLine($found->best, $before, $after);
 
         return new JsonResponse([
             'symbol' => $chord->text(),

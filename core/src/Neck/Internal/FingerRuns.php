@@ -53,6 +53,32 @@ final readonly class FingerRuns
         return new self($all);
     }
 
+    /**
+     * The runs as one finger can really take them: a finger laid over a muted string would sound it, so that ends a run as well.
+     *
+     * @param list<int|null> $frets low to high
+     *
+     * @return list<array{fret: int, strings: non-empty-list<int>}>
+     */
+    public function brokenByMuted(array $frets): array
+    {
+        $runs = [];
+        foreach ($this->runs as ['fret' => $fret, 'strings' => $strings]) {
+            $part = [];
+            foreach ($strings as $string) {
+                $skipped = $part === [] ? [] : range(end($part), $string);
+                if (array_filter($skipped, static fn (int $between): bool => $frets[$between] === null) !== []) {
+                    $runs[] = ['fret' => $fret, 'strings' => $part];
+                    $part = [];
+                }
+                $part[] = $string;
+            }
+            $runs[] = ['fret' => $fret, 'strings' => $part];
+        }
+
+        return $runs;
+    }
+
     public function count(): int
     {
         return count($this->runs);

@@ -28,6 +28,9 @@ final readonly class FingeringSearch
 
     private const BARRE_PER_STRING = 0.12;
 
+    /** Two fingers at one fret with a higher fret held between them: the hand would have to reach round itself. */
+    private const ROUND_ITSELF = 1.2;
+
     private const THUMB = 0.3;
 
     /** The thumb comes round the neck opposite the first finger: so many frets above it at the most. */
@@ -37,18 +40,19 @@ final readonly class FingeringSearch
 
     /**
      * @param list<int|null> $frets low to high
+     * @param bool           $bare  whether one finger may hold two strings and leave one between them silent, which no hand can
      *
      * @return array{fingers: list<int|null>, barres: list<Barre>, cost: float}|null null when this hand cannot do it
      */
-    public function easiest(array $frets, HandProfile $hand = new HandProfile()): ?array
+    public function easiest(array $frets, HandProfile $hand = new HandProfile(), bool $bare = false): ?array
     {
-        $best = $this->withFingers($frets, $hand);
+        $best = $this->withFingers($frets, $hand, $bare);
         foreach ($hand->thumb ? self::underTheThumb($frets) : [] as $strings) {
             $rest = $frets;
             foreach ($strings as $string) {
                 $rest[$string] = null;
             }
-            $fingered = $this->withFingers(array_values($rest), $hand);
+            $fingered = $this->withFingers(array_values($rest), $hand, $bare);
             $cost = ($fingered['cost'] ?? INF) + self::THUMB;
             if ($fingered !== null && ($best === null || $cost < $best['cost'] - 1e-9)) {
                 $fingers = $fingered['fingers'];
@@ -67,9 +71,9 @@ final readonly class FingeringSearch
      *
      * @return array{fingers: list<int|null>, barres: list<Barre>, cost: float}|null
      */
-    private function withFingers(array $frets, HandProfile $hand): ?array
+    private function withFingers(array $frets, HandProfile $hand, bool $bare): ?array
     {
-        $runs = FingerRuns::of($frets)->runs;
+        $runs = $bare ? FingerRuns::of($frets)->runs : FingerRuns::of($frets)->brokenByMuted($frets);
         $best = null;
         foreach (self::plans($runs, $hand) as $presses) {
             $count = count($presses);
@@ -77,7 +81,7 @@ final readonly class FingeringSearch
                 if ($hand->avoid !== [] && array_intersect($fingers, $hand->avoid) !== []) {
                     continue;
                 }
-                $cost = self::cost($presses, $fingers);
+                $cost = self::cost($presses, $fingers) + self::ROUND_ITSELF * self::roundItself($presses);
                 if ($best === null || $cost < $best[0] - 1e-9) {
                     $best = [$cost, $presses, $fingers];
                 }
@@ -193,6 +197,24 @@ final readonly class FingeringSearch
         }
 
         return $cost;
+    }
+
+    /**
+     * @param list<array{int, non-empty-list<int>}> $presses
+     *
+     * @return int pairs of presses at one fret that have a press at a higher fret between them
+     */
+    private static function roundItself(array $presses): int
+    {
+        $pairs = 0;
+        foreach ($presses as $place => [$fret, $strings]) {
+            foreach (array_slice($presses, $place + 1) as [$other, $others]) {
+                $between = array_filter($presses, static fn (array $press): bool => $press[0] > $fret && min($press[1]) > min($strings[0], $others[0]) && max($press[1]) < max(end($strings), end($others)));
+                $pairs += $other === $fret && $between !== [] ? 1 : 0;
+            }
+        }
+
+        return $pairs;
     }
 
     /**
