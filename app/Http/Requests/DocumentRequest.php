@@ -44,7 +44,7 @@ class DocumentRequest extends FormRequest
         'accents' => ['string', 'max:30'],
         'lengths' => ['string', 'max:30'],
         'counted' => ['string', 'max:4000'],
-        'stream' => ['integer', 'between:0,7'],
+        'line' => ['integer', 'between:0,7'],
     ];
 
     /** @return array<string, mixed> */

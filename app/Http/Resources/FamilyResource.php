@@ -18,10 +18,11 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Families', required: ['routes', 'swaps', 'enrich'], properties: [
     new OA\Property(property: 'routes', description: 'the shortest first', type: 'array', items: new OA\Items(ref: '#/components/schemas/FamilyRoute')),
     new OA\Property(property: 'swaps', description: 'the nearest grip of each other shape family', type: 'array', items: new OA\Items(ref: '#/components/schemas/Voicing')),
-    new OA\Property(property: 'enrich', description: 'notes of the key that the hand can add above', type: 'array', items: new OA\Items(required: ['string', 'fret', 'degree', 'voicing'], properties: [
+    new OA\Property(property: 'enrich', description: 'notes of the key that the hand can add above', type: 'array', items: new OA\Items(required: ['string', 'fret', 'degree', 'fights', 'voicing'], properties: [
         new OA\Property(property: 'string', type: 'integer'),
         new OA\Property(property: 'fret', type: 'integer'),
         new OA\Property(property: 'degree', type: 'string'),
+        new OA\Property(property: 'fights', description: 'rubs against a tone of the chord when it is held', type: 'boolean'),
         new OA\Property(property: 'voicing', ref: '#/components/schemas/Voicing'),
     ], type: 'object')),
 ])]

@@ -56,7 +56,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'sketch', ref: '#/components/schemas/HandSketch'),
     new OA\Property(property: 'slots', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandSlot')),
     new OA\Property(property: 'warnings', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandWarning')),
-    new OA\Property(property: 'counted', description: 'the first stream as it is counted aloud', type: 'string'),
+    new OA\Property(property: 'counted', description: 'each line as it is counted aloud', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'advice', required: ['school', 'reason'], properties: [
         new OA\Property(property: 'school', type: 'string', enum: ['pendulum', 'all-down', 'down-down-up', 'down-up-up', 'alternate', 'thumb-fingers', 'pick-fingers']),
         new OA\Property(property: 'reason', type: 'string'),
@@ -95,7 +95,7 @@ final class HandResource
             'sketch' => self::sketch($breakdown, $hand, $ruler),
             'slots' => self::slots($breakdown, $ruler, $grid, $divided),
             'warnings' => array_map(static fn (Warning $warning): array => WarningResource::of($breakdown, $warning, $ruler->tempo), $hand->warnings),
-            'counted' => CountLine::write($breakdown->pattern),
+            'counted' => array_map(static fn (int $line): string => CountLine::write($breakdown->pattern, $line), array_keys($breakdown->pattern->streams)),
             'advice' => ['school' => $advice->school->value, 'reason' => $advice->reason],
             'limit' => self::limit(TempoLimit::of($hand->pattern)),
             'crossings' => self::crossings(Crossings::of($hand->pattern->strokes())),

@@ -24,12 +24,13 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'to', type: 'integer'),
     ], type: 'object')),
 ])]
-#[OA\Schema(schema: 'FillNote', required: ['string', 'fret', 'midi', 'degree', 'chord_tone'], properties: [
+#[OA\Schema(schema: 'FillNote', required: ['string', 'fret', 'midi', 'degree', 'chord_tone', 'fights'], properties: [
     new OA\Property(property: 'string', type: 'integer'),
     new OA\Property(property: 'fret', type: 'integer'),
     new OA\Property(property: 'midi', type: 'integer'),
     new OA\Property(property: 'degree', description: 'on the chord', type: 'string'),
     new OA\Property(property: 'chord_tone', type: 'boolean'),
+    new OA\Property(property: 'fights', description: 'a half step above a tone of the chord: to pass over, not to hold', type: 'boolean'),
 ])]
 #[OA\Schema(schema: 'NeckMap', required: ['symbol', 'stops', 'fills'], properties: [
     new OA\Property(property: 'symbol', type: 'string'),
@@ -40,7 +41,7 @@ final class NeckMapResource
 {
     /**
      * @param list<DoubleStop>                                                   $stops
-     * @param list<array{string: int, fret: int, midi: int, chordTone: bool}>    $fills
+     * @param list<array{string: int, fret: int, midi: int, chordTone: bool, fights: bool}> $fills
      *
      * @return array<string, mixed>
      */
@@ -62,7 +63,7 @@ final class NeckMapResource
                 'hammers' => $stop->hammers,
             ], $stops),
             'fills' => array_map(static fn (array $fill): array => [
-                'string' => $fill['string'], 'fret' => $fill['fret'], 'midi' => $fill['midi'], 'degree' => $degree($fill['midi']), 'chord_tone' => $fill['chordTone'],
+                'string' => $fill['string'], 'fret' => $fill['fret'], 'midi' => $fill['midi'], 'degree' => $degree($fill['midi']), 'chord_tone' => $fill['chordTone'], 'fights' => $fill['fights'],
             ], $fills),
         ];
     }

@@ -187,9 +187,9 @@ final readonly class Breakdown
     }
 
     /** The same breakdown with its pattern as it is counted aloud. */
-    public function counted(string $typed): self
+    public function counted(string $typed, int $line = 0): self
     {
-        return $this->with(pattern: (new PatternShaper())->recounted($this->pattern, CountLine::parse($typed, $this->meter)));
+        return $this->with(pattern: (new PatternShaper())->recounted($this->pattern, CountLine::parse($typed, $this->meter), $line));
     }
 
     /** The same breakdown with other weights and lengths laid over its pattern. */

@@ -83,6 +83,12 @@ final readonly class ChordSymbol
         return array_filter($this->degrees(), static fn (Degree $degree): bool => $degree->semitones() === $semitones) !== [];
     }
 
+    /** Whether a pitch (MIDI) that is not in the chord lies a half step above one of its tones, and so fights it when it is held. */
+    public function isFoughtBy(int $midi): bool
+    {
+        return ! $this->has($midi) && $this->has($midi - 1);
+    }
+
     /** How that pitch class is spelled in this chord: the ♭3 of A♭ is C♭. */
     public function spell(int $pitchClass): NoteName
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Listening;
 
 use Gravik\Listening\Internal\BeatReader;
+use Gravik\Listening\Internal\PlainReading;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\HandPlanner;
 use Gravik\Strokes\Pattern;
@@ -49,7 +50,7 @@ final readonly class RhythmReader
      * @param Take $take over the pattern's bars, once
      * @param int  $bars 1 to 4
      *
-     * @return list<RhythmReading> the likeliest first, each another pattern or feel
+     * @return list<RhythmReading> the likeliest first, each another pattern or feel; last the plain one, where no other is the same
      *
      * @throws ListeningException where nothing was tapped
      */
@@ -63,10 +64,12 @@ final readonly class RhythmReader
         $ways = $this->meter->isCompound() ? [[null, $all]] : [[null, $all], [null, [1, 3, 6]], [SwingUnit::Eighth, $all], [SwingUnit::Sixteenth, $all]];
         $readings = array_map(fn (array $way): RhythmReading => $this->cheapest($taps, $bars, ...$way), $ways);
         usort($readings, static fn (RhythmReading $a, RhythmReading $b): int => $a->cost <=> $b->cost);
+        $plain = (new PlainReading($this->tempo, $this->meter))->of($taps, $bars);
+        $plain = $plain->withPattern($plain->pattern->withStreams([new Stream('strum', $this->fixedWhereTheHandDiffers($plain->pattern->streams[0]->strokes, 1, $plain->feel))]));
         $different = [];
-        foreach ($readings as $reading) {
-            if ($reading->cost <= $readings[0]->cost + self::WORTH_OFFERING) {
-                $different[$reading->words().serialize(array_map(static fn (Stroke $stroke): array => [$stroke->at, $stroke->division], $reading->pattern->strokes()))] ??= $reading;
+        foreach ([...$readings, $plain] as $reading) {
+            if ($reading->isPlain || ($reading->cost <= $readings[0]->cost + self::WORTH_OFFERING && ($reading->feel->ratio <= 1 || $reading->hasPair()))) {
+                $different[$reading->feel->ratio.serialize(array_map(fn (Stroke $stroke): array => [$stroke->at, $stroke->at % $this->meter->beatTicks() === 0 ? 1 : $stroke->division], $reading->pattern->strokes())).$reading->pattern->ticks] ??= $reading;
             }
         }
 

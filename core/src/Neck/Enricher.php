@@ -37,7 +37,7 @@ final readonly class Enricher
                 }
                 $richer = $this->finder->voicing($grip->chord, array_values($frets));
                 if ($richer !== null && $richer->spanMm <= $this->hand->reachMm() && $richer->bassMidi() === $grip->bassMidi()) {
-                    $found[] = new Enrichment(count($open) - $string, $fret, $grip->chord->degreeOf(($midi + $fret) % 12)->label(), $richer);
+                    $found[] = new Enrichment(count($open) - $string, $fret, $grip->chord->degreeOf(($midi + $fret) % 12)->label(), $grip->chord->isFoughtBy($midi + $fret), $richer);
                 }
             }
         }

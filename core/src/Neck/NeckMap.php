@@ -50,7 +50,7 @@ final readonly class NeckMap
      *
      * @param int $position fret of the first finger; 0 for an open grip
      *
-     * @return list<array{string: int, fret: int, midi: int, chordTone: bool}>
+     * @return list<array{string: int, fret: int, midi: int, chordTone: bool, fights: bool}>
      */
     public function fillZone(Scale $scale, ChordSymbol $chord, int $position): array
     {
@@ -60,7 +60,7 @@ final readonly class NeckMap
         foreach ($open as $index => $midi) {
             for ($fret = $from; $fret <= max($position, 1) + self::HAND; $fret++) {
                 if ($scale->has(($midi + $fret) % 12)) {
-                    $zone[] = ['string' => count($open) - $index, 'fret' => $fret, 'midi' => $midi + $fret, 'chordTone' => $chord->has($midi + $fret)];
+                    $zone[] = ['string' => count($open) - $index, 'fret' => $fret, 'midi' => $midi + $fret, 'chordTone' => $chord->has($midi + $fret), 'fights' => $chord->isFoughtBy($midi + $fret)];
                 }
             }
         }
@@ -91,7 +91,7 @@ final readonly class NeckMap
                 if (($tones[0] || $scale->has($midi[0] % 12)) && ($tones[1] || $scale->has($midi[1] % 12))) {
                     $kind = match (count(array_filter($tones))) {
                         2 => DoubleStopKind::BothChordTones,
-                        1 => DoubleStopKind::OneAndAColour,
+                        1 => array_filter($midi, $chord->isFoughtBy(...)) === [] ? DoubleStopKind::OneAndAColour : DoubleStopKind::Passing,
                         default => DoubleStopKind::Passing,
                     };
                     $places = [[$count - $low, $fret, $midi[0], $tones[0]], [$count - $high, $upper, $midi[1], $tones[1]]];

@@ -16,6 +16,8 @@ use Gravik\Strokes\Warning;
 /** Strokes that the grips of the form cannot take as they are drawn: strings that are muted there, slides below the nut. */
 final readonly class StrokeFaults
 {
+    private const FROM_A_BEND = [OrnamentKind::Bent, OrnamentKind::Release];
+
     private const FROM_ELSEWHERE = [OrnamentKind::SlideIn, OrnamentKind::SlideOut, OrnamentKind::HammerOn, OrnamentKind::PullOff, OrnamentKind::Grace];
 
     /** @return list<Warning> one for each stroke of the pattern that has one, naming its slot */
@@ -26,6 +28,25 @@ final readonly class StrokeFaults
             $warning = $this->stroke($voiced, $hand, $stroke);
             if ($warning !== null) {
                 $warnings[] = $warning;
+            }
+        }
+
+        return [...$warnings, ...$this->bends($hand)];
+    }
+
+    /** @return list<Warning> strokes that go on from a bend which nothing before them bends */
+    private function bends(HandPlan $hand): array
+    {
+        $warnings = [];
+        foreach ($hand->pattern->streams as $stream) {
+            foreach ($stream->strokes as $place => $stroke) {
+                if (! in_array($stroke->ornament?->kind, self::FROM_A_BEND, true)) {
+                    continue;
+                }
+                $before = $stream->strokes[$place - 1] ?? $stream->strokes[count($stream->strokes) - 1];
+                if (! in_array($before->ornament?->kind, [OrnamentKind::Bend, OrnamentKind::Bent], true)) {
+                    $warnings[] = new Warning('no-bend-before', sprintf('The stroke on %s goes on from a bend, and the stroke before it bends nothing. Bend that one first, or strike this one plainly.', Counting::place($hand->pattern, $stroke->at)), [$stroke->at]);
+                }
             }
         }
 

@@ -8,6 +8,8 @@ use Gravik\Breakdown\Breakdown;
 use Gravik\Chart\VoicedForm;
 use Gravik\Strokes\Action;
 use Gravik\Strokes\HandPlanner;
+use Gravik\Neck\Voicing;
+use Gravik\Strokes\OrnamentKind;
 use Gravik\Strokes\Ornament;
 use Gravik\Strokes\PlayedBy;
 use Gravik\Strokes\School;
@@ -32,13 +34,13 @@ final readonly class StrokeRepairs
     public function of(Breakdown $breakdown, Warning $warning, Tempo $tempo, ?VoicedForm $voiced = null): array
     {
         return array_values(array_filter(
-            $this->offers($breakdown, $warning),
+            $this->offers($breakdown, $warning, $voiced),
             fn (Repair $offer): bool => ! $this->warnsStill($offer->breakdown, $warning, $tempo, $voiced),
         ));
     }
 
     /** @return list<Repair> */
-    private function offers(Breakdown $breakdown, Warning $warning): array
+    private function offers(Breakdown $breakdown, Warning $warning, ?VoicedForm $voiced): array
     {
         return match ($warning->kind) {
             'breaks-the-swing' => [new Repair('Let the hand choose there', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->freed('direction')))],
@@ -50,7 +52,11 @@ final readonly class StrokeRepairs
                 new Repair('Let the swing follow the tempo', $breakdown->with(feel: new Feel(FeelMode::FollowsTempo, $breakdown->feel->ratio, $breakdown->feel->unit))),
                 new Repair('Play it straight', $breakdown->with(feel: Feel::fixed(1.0, $breakdown->feel->unit))),
             ],
-            'silent-strings' => [new Repair('Strike the whole grip', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->striking(Zone::All, $stroke->action, $stroke->by)))],
+            'no-bend-before' => [
+                new Repair('Bend on the stroke before', $this->bentBefore($breakdown, $warning->at)),
+                new Repair('Strike it plainly', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->plain())),
+            ],
+            'silent-strings' => [...($voiced === null ? [] : $this->onSoundingStrings($breakdown, $warning->at, $voiced)), new Repair('Strike the whole grip', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->striking(Zone::All, $stroke->action, $stroke->by)))],
             'below-the-nut' => [
                 new Repair('Come from one fret away', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->ornament === null ? $stroke : $stroke->ornamented(new Ornament($stroke->ornament->kind, -1)))),
                 new Repair('Strike it plainly', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->plain())),
@@ -58,6 +64,53 @@ final readonly class StrokeRepairs
             'reset-accent' => [new Repair('Play it like the others', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->accented(1)))],
             default => [],
         };
+    }
+
+    /**
+     * The nearest strings that every grip of the form sounds, each for one that was struck; none where there are too few.
+     *
+     * @param list<int> $at
+     *
+     * @return list<Repair>
+     */
+    private function onSoundingStrings(Breakdown $breakdown, array $at, VoicedForm $voiced): array
+    {
+        $count = $breakdown->neck->tuning->strings();
+        $sounding = array_map(static fn (Voicing $grip): array => array_map(static fn (int $index): int => $count - $index, array_keys(array_filter($grip->frets, static fn (?int $fret): bool => $fret !== null))), $voiced->path->voicings);
+        $always = $sounding === [] ? [] : array_values(array_intersect(...$sounding, ...[$sounding[0]]));
+        $named = [];
+        $moved = $this->changed($breakdown, $at, static function (Stroke $stroke) use ($always, &$named): Stroke {
+            if (! is_array($stroke->strings)) {
+                return $stroke;
+            }
+            $left = $always;
+            $strings = [];
+            foreach ($stroke->strings as $string) {
+                usort($left, static fn (int $a, int $b): int => abs($a - $string) <=> abs($b - $string));
+                array_push($strings, ...array_splice($left, 0, 1));
+            }
+            $named = $strings;
+
+            return $strings === [] ? $stroke : $stroke->striking($strings, $stroke->action, $stroke->by);
+        });
+
+        return $named === [] ? [] : [new Repair(sprintf('Strike string%s %s instead', count($named) === 1 ? '' : 's', implode(' and ', $named)), $moved)];
+    }
+
+    /** @param list<int> $at */
+    private function bentBefore(Breakdown $breakdown, array $at): Breakdown
+    {
+        return $this->withStrokes($breakdown, static function (Stream $stream) use ($at): array {
+            $strokes = $stream->strokes;
+            foreach ($strokes as $place => $stroke) {
+                $before = ($place + count($strokes) - 1) % count($strokes);
+                if (in_array($stroke->at, $at, true) && $before !== $place) {
+                    $strokes[$before] = $strokes[$before]->ornamented(new Ornament(OrnamentKind::Bend, $stroke->ornament->frets ?? 2));
+                }
+            }
+
+            return array_values($strokes);
+        });
     }
 
     private function warnsStill(Breakdown $breakdown, Warning $warning, Tempo $tempo, ?VoicedForm $voiced): bool

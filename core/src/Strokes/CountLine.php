@@ -54,12 +54,16 @@ final readonly class CountLine
         return new Pattern($meter, intdiv(count($beats), $perBar) * $meter->barTicks(), [new Stream('strum', $strokes)]);
     }
 
-    /** The first stream of a pattern as it is counted; places of the hand that are not struck stand in brackets. */
-    public static function write(Pattern $pattern): string
+    /**
+     * One line of a pattern as it is counted; places of the hand that are not struck stand in brackets.
+     *
+     * @param int $line of the pattern, from 0
+     */
+    public static function write(Pattern $pattern, int $line = 0): string
     {
         $meter = $pattern->meter;
         $at = [];
-        foreach ($pattern->streams[0]->strokes as $stroke) {
+        foreach ($pattern->streams[$line]->strokes ?? [] as $stroke) {
             $at[intdiv($stroke->at, $meter->beatTicks())][$stroke->at % $meter->beatTicks()] = $stroke;
         }
         $bars = [];
@@ -158,7 +162,8 @@ final readonly class CountLine
         return new Stroke($at, $division, direction: $direction, articulation: $articulation, accent: $accent, chord: $has('>') ? ChordOf::Next : ($has('o') ? ChordOf::Open : ChordOf::This), fixed: $direction === null ? [] : ['direction']);
     }
 
-    private static function signs(Stroke $stroke): string
+    /** What stands behind a syllable for this stroke. */
+    public static function signs(Stroke $stroke): string
     {
         return str_repeat('!', max(0, $stroke->accent - 1)).match ($stroke->articulation) {
             Articulation::Chuck => 'x',

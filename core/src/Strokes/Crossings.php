@@ -6,7 +6,7 @@ namespace Gravik\Strokes;
 
 use Gravik\Strokes\Internal\StringPlace;
 
-/** How often the pick goes to another string, and how often it has to come round a string to get there. */
+/** How often the pick goes to another string, and at how many of these it has to come round a string to get there. */
 final readonly class Crossings
 {
     private function __construct(public int $count, public int $around) {}
@@ -26,7 +26,7 @@ final readonly class Crossings
             // A down stroke leaves the pick beyond its string on the high side, where the next higher string lies.
             $towards = $to < $from ? Direction::Down : Direction::Up;
             $count++;
-            $around += ($stroke->direction === $towards ? 0 : 1) + ($next->direction === $towards ? 0 : 1);
+            $around += $stroke->direction === $towards && $next->direction === $towards ? 0 : 1;
         }
 
         return new self($count, $around);

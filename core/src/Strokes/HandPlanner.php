@@ -53,8 +53,8 @@ final readonly class HandPlanner
             $warnings[] = new Warning('breaks-the-swing', sprintf('%d %s against the swing of the hand (%s): it has to stop or double back there.', count($against), count($against) === 1 ? 'stroke goes' : 'strokes go', Counting::places($pattern, $against)), $against);
         }
         array_push($warnings, ...Faults::of($pattern, $school));
-        $bar = $ruler->seconds($pattern->meter->beats());
-        $same = max(TempoLimit::busiest($pattern, Direction::Down), TempoLimit::busiest($pattern, Direction::Up)) / $bar;
+        $beat = $ruler->tempo->beatSeconds();
+        $same = max(TempoLimit::busiest($pattern, Direction::Down), TempoLimit::busiest($pattern, Direction::Up)) / $beat;
         if ($same > TempoLimit::SAME_DIRECTION['easy']) {
             $hard = $same > TempoLimit::SAME_DIRECTION['hard'];
             $warnings[] = new Warning('same-direction', sprintf(
@@ -62,7 +62,7 @@ final readonly class HandPlanner
                 $same, $hard ? 'is more than most hands hold' : 'is hard work', $school === School::AllDown ? ' The pendulum would halve it.' : '',
             ));
         }
-        $all = TempoLimit::busiest($pattern, null) / $bar;
+        $all = TempoLimit::busiest($pattern, null) / $beat;
         if ($all > TempoLimit::ANY_DIRECTION['easy']) {
             $warnings[] = new Warning('total-rate', sprintf('%.1f strokes a second %s at this tempo.', $all, $all > TempoLimit::ANY_DIRECTION['hard'] ? 'is more than most hands hold' : 'is hard work'));
         }

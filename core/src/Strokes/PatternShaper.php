@@ -50,17 +50,34 @@ final readonly class PatternShaper
         }, $pattern->streams));
     }
 
-    /** Its first stream as it was counted anew, over as many bars as were counted; a second stream stays under it. */
-    public function recounted(Pattern $pattern, Pattern $counted): Pattern
+    /**
+     * One of its lines as it was counted anew, over as many bars as were counted; the other stays beside it. A stroke that is
+     * counted as before stays as it is; what was retyped is struck the way of its line, a thumb's line by the thumb on the bass.
+     *
+     * @param Pattern $counted of one line
+     * @param int     $line    from 0
+     *
+     * @throws StrokesException where the pattern has no such line
+     */
+    public function recounted(Pattern $pattern, Pattern $counted, int $line = 0): Pattern
     {
+        $old = $pattern->streams[$line] ?? throw StrokesException::value('line', 'is 1 or 2, as many as the pattern has.');
         $before = [];
-        foreach ($pattern->streams[0]->strokes as $stroke) {
+        foreach ($old->strokes as $stroke) {
             $before[$stroke->at] = $stroke;
         }
-        $first = array_map(static fn (Stroke $stroke): Stroke => isset($before[$stroke->at]) ? $before[$stroke->at]->recounted($stroke) : $stroke, $counted->streams[0]->strokes);
-        $others = array_slice($this->shaped($pattern, $counted->meter, $counted->bars(), $pattern->grid())->streams, 1);
+        $way = $old->usualWay();
+        $new = array_map(static function (Stroke $stroke) use ($before, $way): Stroke {
+            $same = $before[$stroke->at] ?? null;
 
-        return new Pattern($counted->meter, $counted->ticks, [new Stream($pattern->streams[0]->name, $first), ...$others]);
+            return $same !== null && CountLine::signs($same) === CountLine::signs($stroke)
+                ? $same->movedTo($stroke->at, $stroke->division)
+                : ($same === null ? $stroke : $same->recounted($stroke))->striking(...$way);
+        }, $counted->streams[0]->strokes);
+        $streams = $this->shaped($pattern, $counted->meter, $counted->bars(), $pattern->grid())->streams;
+        $streams[$line] = new Stream($old->name, $new);
+
+        return new Pattern($counted->meter, $counted->ticks, array_values($streams));
     }
 
     /** @return list<Stroke> */

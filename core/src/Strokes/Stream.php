@@ -23,4 +23,23 @@ final readonly class Stream
         }
         $this->strokes = $strokes;
     }
+
+    /**
+     * How its strokes are mostly struck: where, how and by what. A line without strokes goes by its name.
+     *
+     * @return array{Zone, Action, PlayedBy}
+     */
+    public function usualWay(): array
+    {
+        $ways = [];
+        foreach ($this->strokes as $stroke) {
+            // Single strings are a stroke's own, not its line's.
+            $zone = $stroke->strings instanceof Zone ? $stroke->strings : ($stroke->by === PlayedBy::Thumb ? Zone::Bass : Zone::All);
+            $key = "{$zone->value} {$stroke->action->value} {$stroke->by->value}";
+            $ways[$key] = ['count' => ($ways[$key]['count'] ?? 0) + 1, 'way' => [$zone, $stroke->action, $stroke->by]];
+        }
+        usort($ways, static fn (array $a, array $b): int => $b['count'] <=> $a['count']);
+
+        return $ways[0]['way'] ?? (preg_match('/thumb|bass/i', $this->name) === 1 ? [Zone::Bass, Action::Pick, PlayedBy::Thumb] : [Zone::All, Action::Strum, PlayedBy::Pick]);
+    }
 }

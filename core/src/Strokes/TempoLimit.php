@@ -18,30 +18,31 @@ final readonly class TempoLimit
     /** @param Pattern $pattern with directions */
     public static function of(Pattern $pattern): ?self
     {
-        $beats = $pattern->meter->beats();
         $same = max(self::busiest($pattern, Direction::Down), self::busiest($pattern, Direction::Up));
         $all = self::busiest($pattern, null);
         if ($all === 0) {
             return null;
         }
-        // n strokes in a bar of b beats come n·tempo/(60·b) times a second.
-        $tempo = static fn (float $rate, int $strokes): float => $strokes === 0 ? INF : $rate * 60 * $beats / $strokes;
+        // n strokes within a beat come n·tempo/60 times a second.
+        $tempo = static fn (float $rate, int $strokes): float => $strokes === 0 ? INF : $rate * 60 / $strokes;
         $easy = ['same-direction' => $tempo(self::SAME_DIRECTION['easy'], $same), 'total' => $tempo(self::ANY_DIRECTION['easy'], $all)];
         $hard = ['same-direction' => $tempo(self::SAME_DIRECTION['hard'], $same), 'total' => $tempo(self::ANY_DIRECTION['hard'], $all)];
 
         return new self(min($easy), min($hard), $hard['same-direction'] <= $hard['total'] ? 'same-direction' : 'total');
     }
 
-    /** Strokes in the busiest bar. */
+    /** Strokes within a beat's length where they come fastest, wherever that begins; the pattern goes round. */
     public static function busiest(Pattern $pattern, ?Direction $direction): int
     {
-        $counts = array_fill(0, $pattern->bars(), 0);
-        foreach ($pattern->strokes() as $stroke) {
-            if ($direction === null || $stroke->direction === $direction) {
-                $counts[intdiv($stroke->at, $pattern->meter->barTicks())]++;
-            }
+        $strokes = array_values(array_filter($pattern->strokes(), static fn (Stroke $stroke): bool => $direction === null || $stroke->direction === $direction));
+        // Strokes of two lines at one moment are one movement.
+        $at = array_values(array_unique(array_map(static fn (Stroke $stroke): int => $stroke->at, $strokes)));
+        $beat = $pattern->meter->beatTicks();
+        $most = 0;
+        foreach ($at as $from) {
+            $most = max($most, count(array_filter($at, static fn (int $tick): bool => ($tick - $from + $pattern->ticks) % $pattern->ticks < $beat)));
         }
 
-        return max(0, ...$counts);
+        return $most;
     }
 }

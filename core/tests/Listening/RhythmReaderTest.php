@@ -96,3 +96,18 @@ function cheapestOfAll(array $taps, array $slots, int $tap, int $slot): float
 
     return min($ways);
 }
+
+it('offers what a teacher would write down beside the exact ways, however far one tap strays', function (): void {
+    $strayed = Take::read([0.0, 0.5, 0.75, 1.0, 1.33, 1.5, 1.75]);
+    $repeated = Take::read(array_merge(...array_map(static fn (int $bar): array => array_map(static fn (float $t): float => 2.0 * $bar + $t + [0.012, -0.02, 0.03, -0.01][$bar], $bar === 2 ? [0.0, 0.5, 0.75, 1.25] : [0.0, 0.5, 0.75, 1.25, 1.75]), range(0, 3))));
+    $plainOf = static fn (Take $take, int $bars): array => array_values(array_filter((new RhythmReader(new Tempo(120), Meter::parse('4/4')))->read($take, $bars), static fn (RhythmReading $reading): bool => CountLine::write($reading->pattern) !== ''));
+
+    expect(array_map(static fn (RhythmReading $reading): string => CountLine::write($reading->pattern), $plainOf($strayed, 1)))->toContain('1 2 & 3 & 4 &')
+        ->and(array_map(static fn (RhythmReading $reading): string => CountLine::write($reading->pattern), $plainOf($repeated, 4)))->toContain('1 2 & (3) & (4) &');
+});
+
+it('claims no swing where no beat and off-beat lie side by side', function (): void {
+    $readings = (new RhythmReader(new Tempo(120), Meter::parse('4/4')))->read(Take::read([0.0, 0.83, 1.5]), 1);
+
+    expect(array_filter($readings, static fn (RhythmReading $reading): bool => $reading->feel->ratio > 1))->toBe([]);
+});

@@ -26,9 +26,10 @@ function everyStop(string $key, array $scale, array $chord, string $tuning = 'st
                     $notes = [$lowest + $a, $open[$low + $apart] + $b];
                     $name = $names[$notes[1] - $notes[0]] ?? null;
                     $inChord = array_map(static fn (int $note): bool => in_array($note % 12, $chord, true), $notes);
+                    $fights = array_filter($notes, static fn (int $note): bool => ! in_array($note % 12, $chord, true) && in_array(($note + 11) % 12, $chord, true)) !== [];
                     $inKey = array_map(static fn (int $note): bool => in_array(($note - $tonic + 120) % 12, $scale, true), $notes);
                     if ($name !== null && ($a === 0 || $b === 0 || abs($a - $b) <= 3) && ($inChord[0] || $inKey[0]) && ($inChord[1] || $inKey[1])) {
-                        $stops[] = sprintf('%d-%d: %d %d %s %s', count($open) - $low, count($open) - $low - $apart, $a, $b, $name, ['passing', 'one', 'both'][count(array_filter($inChord))]);
+                        $stops[] = sprintf('%d-%d: %d %d %s %s', count($open) - $low, count($open) - $low - $apart, $a, $b, $name, ['passing', $fights ? 'passing' : 'one', 'both'][count(array_filter($inChord))]);
                     }
                 }
             }

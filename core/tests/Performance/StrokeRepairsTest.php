@@ -43,7 +43,8 @@ it('mends what it warns of, and the warning is gone when the pattern is played a
     'thirds among halves' => ['tuplets-overlap', struck([['at' => 0, 'division' => 2], ['at' => 480, 'division' => 2], ['at' => 640, 'division' => 3]]), ['Move the odd ones to the nearest slot']],
     'too many downs' => ['same-direction', Examples::breakdown(['school' => 'all-down', 'tempo' => 160], 'xxxxxxxx'), ['Change to the pendulum']],
     'a short note too short' => ['short-note', Examples::breakdown(['tempo' => 220, 'feel' => ['mode' => 'fixed', 'ratio' => 3, 'unit' => 'eighth']]), ['Let the swing follow the tempo', 'Play it straight']],
-    'strings the grip mutes' => ['silent-strings', struck([['at' => 0, 'division' => 1, 'strings' => [6]]], ['pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]]]]), ['Strike the whole grip']],
+    'strings the grip mutes' => ['silent-strings', struck([['at' => 0, 'division' => 1, 'strings' => [6]]], ['pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]]]]), ['Strike string 5 instead', 'Strike the whole grip']],
+    'a bend that nothing began' => ['no-bend-before', struck([['at' => 0, 'division' => 1, 'strings' => [2]], ['at' => 960, 'division' => 1, 'strings' => [2], 'ornament' => ['kind' => 'release', 'frets' => 2]]]), ['Bend on the stroke before', 'Strike it plainly']],
     'a slide below the nut' => ['below-the-nut', struck([['at' => 0, 'division' => 1, 'strings' => [1], 'ornament' => ['kind' => 'slide-in', 'frets' => -4]]], ['pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, null, 0, 2, 3, 1]], ['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'A7', 'frets' => [null, 0, 2, 0, 2, 3]]]]), ['Come from one fret away', 'Strike it plainly']],
 ]);
 

@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use Gravik\Strokes\AccentProfile;
+use Gravik\Strokes\Action;
+use Gravik\Strokes\PlayedBy;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\ChordOf;
 use Gravik\Strokes\CountLine;
@@ -133,4 +135,18 @@ it('keeps what a count does not say when a pattern is counted anew, and the line
         // A dead stroke has no use for the length of the ringing one.
         ->and($longer->streams[0]->strokes[0]->length)->toBeNull()
         ->and(array_map(static fn (Stroke $stroke): int => $stroke->at, $longer->streams[1]->strokes))->toBe([960, 2880]);
+});
+
+it('edits the line that is meant, and a thumb\'s line is struck by the thumb', function (): void {
+    $thumb = new Stream('thumb', [(new Stroke(0, 1))->striking(Zone::Bass, Action::Pick, PlayedBy::Thumb), (new Stroke(1920, 1))->striking([6], Action::Pick, PlayedBy::Thumb)]);
+    $brushes = new Stream('brushes', [(new Stroke(960, 1))->striking([3, 2], Action::Brush, PlayedBy::Fingers)]);
+    $pattern = new Pattern(Meter::parse('4/4'), 3840, [$brushes, $thumb]);
+    $shaper = new PatternShaper();
+    $counted = $shaper->recounted($pattern, CountLine::parse('1 2 3! 4', Meter::parse('4/4')), 1);
+    $kept = $shaper->recounted($pattern, CountLine::parse('(1) 2 & (3) (4)', Meter::parse('4/4')));
+
+    expect(CountLine::write($pattern, 1))->toBe('1 (2) 3 (4)')->and(CountLine::write($pattern))->toBe('(1) 2 (3) (4)')
+        ->and($counted->streams[0])->toEqual($brushes)
+        ->and(array_map(static fn (Stroke $stroke): array => [$stroke->at, $stroke->strings, $stroke->by], $counted->streams[1]->strokes))->toBe([[0, Zone::Bass, PlayedBy::Thumb], [960, Zone::Bass, PlayedBy::Thumb], [1920, Zone::Bass, PlayedBy::Thumb], [2880, Zone::Bass, PlayedBy::Thumb]])
+        ->and(array_map(static fn (Stroke $stroke): array => [$stroke->at, $stroke->strings], $kept->streams[0]->strokes))->toBe([[960, [3, 2]], [1440, Zone::All]]);
 });

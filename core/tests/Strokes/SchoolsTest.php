@@ -136,3 +136,22 @@ it('shows every school beside the one chosen, and where they part', function ():
         ->and($of(School::DownDownUp)->differs)->toBe([320, 640, 960])
         ->and($of(School::DownDownUp)->crossings->around)->toBeLessThan($of(School::Alternate)->crossings->around);
 });
+
+it('limits the tempo by the fastest stretch of the bar, not by its average', function (): void {
+    $pattern = static fn (string $count): Pattern => (new HandPlanner())->plan(CountLine::parse($count, Meter::parse('4/4')), School::AllDown, new Ruler(Meter::parse('4/4'), new Tempo(160), Feel::straight()), Feel::straight())->pattern;
+    $gallop = (new HandPlanner())->plan(CountLine::parse('1 e & a (2) (3) (4)', Meter::parse('4/4')), School::AllDown, new Ruler(Meter::parse('4/4'), new Tempo(160), Feel::straight()), Feel::straight());
+
+    expect(TempoLimit::busiest($pattern('1 e & a (2) (3) (4)'), Direction::Down))->toBe(4)
+        ->and(TempoLimit::busiest($pattern('1 2 3 4'), Direction::Down))->toBe(1)
+        ->and(TempoLimit::busiest($pattern('(1) & 2 & (3) (4)'), null))->toBe(2)
+        ->and(TempoLimit::of($pattern('1 e & a (2) (3) (4)'))?->hardTo)->toEqualWithDelta(6.5 * 60 / 4, 1e-9)
+        ->and($gallop->warnings[0]->text)->toContain('10.7 strokes a second in one direction');
+});
+
+it('counts a crossing once, whether the pick comes round one string or both', function (): void {
+    $roll = static fn (string ...$directions): array => array_map(static fn (int $place, string $direction): Stroke => (new Stroke(480 * $place, 2, direction: Direction::from($direction)))->striking([4 - $place], Action::Pick, PlayedBy::Pick), array_keys($directions), $directions);
+
+    // Back from the highest string to the lowest closes each round.
+    expect(Crossings::of($roll('down', 'down', 'up')))->toMatchObject(['count' => 3, 'around' => 2])
+        ->and(Crossings::of($roll('up', 'down', 'up')))->toMatchObject(['count' => 3, 'around' => 2]);
+});

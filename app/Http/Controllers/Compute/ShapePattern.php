@@ -25,7 +25,8 @@ final class ShapePattern extends Controller
         new OA\Property(property: 'division', description: 'of that beat', type: 'integer'),
         new OA\Property(property: 'accents', type: 'string', enum: ['flat', 'back-beat', 'boom-chuck', 'reset']),
         new OA\Property(property: 'lengths', type: 'string', enum: ['ringing', 'long-dry', 'release-2-4', 'release-all']),
-        new OA\Property(property: 'counted', description: 'the pattern as it is counted aloud', type: 'string'),
+        new OA\Property(property: 'counted', description: 'one line of the pattern as it is counted aloud', type: 'string'),
+        new OA\Property(property: 'line', description: 'that was counted, from 0', type: 'integer'),
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(required: ['document'], properties: [
         new OA\Property(property: 'document', type: 'object'),
     ]))])]
@@ -33,7 +34,7 @@ final class ShapePattern extends Controller
     {
         $breakdown = $request->breakdown();
         if ($request->filled('counted')) {
-            return new JsonResponse(['document' => $json->write($breakdown->counted($request->string('counted')->toString()))]);
+            return new JsonResponse(['document' => $json->write($breakdown->counted($request->string('counted')->toString(), $request->integer('line')))]);
         }
         if ($request->has('beat')) {
             $divided = $breakdown->with(pattern: (new PatternShaper())->withBeatDivided($breakdown->pattern, $request->integer('beat'), $request->integer('division')));

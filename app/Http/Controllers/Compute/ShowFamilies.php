@@ -39,7 +39,7 @@ final class ShowFamilies extends Controller
         return new JsonResponse([
             'routes' => array_map(static fn (FamilyRoute $route): array => FamilyResource::route($route, $neck), $families->routes($grip)),
             'swaps' => array_map(static fn (Voicing $voicing): array => VoicingResource::of($voicing, $neck), array_values($families->inOtherFamilies($grip))),
-            'enrich' => array_map(static fn (Enrichment $each): array => ['string' => $each->string, 'fret' => $each->fret, 'degree' => $each->degree, 'voicing' => VoicingResource::of($each->voicing, $neck)],
+            'enrich' => array_map(static fn (Enrichment $each): array => ['string' => $each->string, 'fret' => $each->fret, 'degree' => $each->degree, 'fights' => $each->fights, 'voicing' => VoicingResource::of($each->voicing, $neck)],
                 (new Enricher($neck, $finder, $breakdown->company))->of($grip, $breakdown->key)),
         ]);
     }
