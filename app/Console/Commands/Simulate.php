@@ -38,7 +38,9 @@ final class Simulate extends CoreCommand
         $take = new SimulatedTake($timeline, $player->play($timeline, $bars));
         $bytes = str_ends_with(strtolower($path), 'wav') ? $take->wav() : json_encode(['taps' => $player->taps($timeline, $bars)], JSON_THROW_ON_ERROR);
         $truth = preg_replace('/\.(wav|json)$/i', '.truth.json', $path) ?? $path.'.truth.json';
-        foreach ([$path => $bytes, $truth => json_encode($take->truth(), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT)] as $file => $content) {
+        // Taps count from bar 1 beat 1; a recording has a moment of silence before.
+        $played = (str_ends_with(strtolower($path), 'json') ? ['first_beat' => 0.0] : []) + $take->truth();
+        foreach ([$path => $bytes, $truth => json_encode($played, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT)] as $file => $content) {
             if (! is_dir(dirname($file)) || @file_put_contents($file, $content) === false) {
                 throw UnusableInput::cannotWrite($file);
             }

@@ -28,4 +28,9 @@ final class BandException extends \InvalidArgumentException implements CoreExcep
     {
         return new self('A part\'s level runs from 0 (silent) to 1 (full), and it is placed at most 100 ms early or late.');
     }
+
+    public static function drum(string $name): self
+    {
+        return new self(sprintf('"%s" is no drum of the set. A groove plays kick, rim, snare, hat, ride or shaker.', Quote::short($name)));
+    }
 }

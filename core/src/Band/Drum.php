@@ -14,6 +14,7 @@ enum Drum: int
     case Ride = 51;
     case Shaker = 70;
 
+    /** @throws BandException */
     public static function named(string $name): self
     {
         return match ($name) {
@@ -22,7 +23,8 @@ enum Drum: int
             'snare' => self::Snare,
             'hat' => self::Hat,
             'ride' => self::Ride,
-            default => self::Shaker,
+            'shaker' => self::Shaker,
+            default => throw BandException::drum($name),
         };
     }
 }

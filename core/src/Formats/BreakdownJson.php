@@ -62,7 +62,7 @@ final readonly class BreakdownJson
         }
         $fields = Fields::of($document, '');
         if ($fields->int('version') !== self::VERSION) {
-            throw DocumentNotReadable::newerVersion($fields->int('version'));
+            throw $fields->int('version') > self::VERSION ? DocumentNotReadable::newerVersion($fields->int('version')) : DocumentNotReadable::noVersion($fields->int('version'));
         }
         $fields->only(self::FIELDS);
         $meter = $fields->build(static fn (): Meter => Meter::parse($fields->string('meter')), 'meter');

@@ -24,6 +24,11 @@ final class DocumentNotReadable extends \InvalidArgumentException implements Cor
         return new self('This file is not a breakdown: its "format" is not "gravik-breakdown". Choose a file that Gravik exported (.gravik.json).', '/format');
     }
 
+    public static function noVersion(int $version): self
+    {
+        return new self(sprintf('There is no version %d of the format: versions count from 1. Export the breakdown again.', $version), '/version');
+    }
+
     public static function newerVersion(int $version): self
     {
         return new self(sprintf('This breakdown was written in version %d of the format; this Gravik reads version 1. Update Gravik to open it.', $version), '/version');

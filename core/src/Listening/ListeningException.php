@@ -65,7 +65,7 @@ final class ListeningException extends \InvalidArgumentException implements Core
 
     public static function nothingTapped(): self
     {
-        return new self('Nothing was tapped. Wait for the count-in, then tap F for a down stroke and J for an up stroke.');
+        return new self('Nothing was tapped. Wait for the count-in, then tap each stroke, down and up.');
     }
 
     public static function clicksNotHeard(int $heard, int $played): self

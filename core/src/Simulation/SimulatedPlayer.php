@@ -6,6 +6,7 @@ namespace Gravik\Simulation;
 
 use Gravik\Performance\PlayedStroke;
 use Gravik\Performance\Timeline;
+use Gravik\Time\SwingUnit;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -43,12 +44,13 @@ final readonly class SimulatedPlayer
     public function play(Timeline $timeline, int $bars): array
     {
         $chance = new Randomizer(new Mt19937($this->seed));
-        $beatTicks = $timeline->ruler->meter->beatTicks();
+        // The second note of each pair that swings: of half a beat where sixteenths do.
+        $pair = intdiv($timeline->ruler->meter->beatTicks(), $timeline->ruler->unit === SwingUnit::Sixteenth ? 2 : 1);
         $formBars = count($timeline->voiced->form->bars);
         $played = [];
         for ($round = 0; $round * $formBars < $bars; $round++) {
             foreach ($timeline->strokes as $stroke) {
-                $off = 2 * ($stroke->formTick % $beatTicks) === $beatTicks ? $this->offBeatMs : 0.0;
+                $off = 2 * ($stroke->formTick % $pair) === $pair ? $this->offBeatMs : 0.0;
                 $ms = $this->biasMs + $off + $this->spreadMs * self::normal($chance);
                 if (self::even($chance) >= $this->missed && $stroke->bar + $round * $formBars < $bars) {
                     $t = $stroke->t + $round * $timeline->seconds;

@@ -18,7 +18,7 @@ final readonly class Ruler
 
     public float $ratio;
 
-    private SwingUnit $unit;
+    public SwingUnit $unit;
 
     public function __construct(public Meter $meter, public Tempo $tempo, Feel $feel)
     {

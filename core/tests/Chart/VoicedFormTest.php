@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Chart\LinkedPins;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
 use Gravik\Neck\GripMover;
@@ -73,4 +74,14 @@ it('carries an approach to another key with its chord', function (): void {
 it('lays a melody over the chords of its bars, and over the tonic where there is none', function (): void {
     $chords = array_map(static fn ($note): string => $note->chord->text(), line('| Em Am | N.C. |')->harmonised('E4 G4 A4 C5 | B4 | G4', 0));
     expect($chords)->toBe(['Em', 'Em', 'Am', 'Am', 'E', 'E']);
+});
+
+it('carries a linked grip to chords up to two frets away and no further', function (): void {
+    $breakdown = Examples::breakdown(['key' => 'C major', 'sections' => [['name' => 'A', 'line' => '| G7 | A7 | F7 | B♭7 | E7 |']],
+        'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'G7', 'frets' => [3, null, 3, 4, 3, null], 'linked' => true]]]);
+    $links = LinkedPins::of($breakdown->form(), $breakdown->pins);
+    $frets = static fn (string $symbol): ?array => $links->fretsFor(ChordSymbol::parse($symbol));
+
+    expect($frets('A7'))->toBe([5, null, 5, 6, 5, null])->and($frets('F7'))->toBe([1, null, 1, 2, 1, null])
+        ->and($frets('B♭7'))->toBeNull()->and($frets('E7'))->toBeNull();
 });

@@ -342,3 +342,10 @@ it('holds each stage to its own gate, and shows a drift bar by bar', function ()
         ->and(array_keys(reported($late, $timeline)->barsMs()))->toBe(range(0, 7))
         ->and(reported($late, $timeline)->barsMs()[7])->toBeLessThan(reported($late, $timeline)->barsMs()[0] - 4);
 });
+
+it('hears planned strokes within twenty milliseconds as one', function (float $apartMs, int $onsets): void {
+    $pattern = ['ticks' => 3840, 'streams' => [['name' => 'bass', 'strokes' => [['at' => 0, 'division' => 1, 'zone' => 'bass']]], ['name' => 'brushes', 'strokes' => [['at' => 0, 'division' => 1, 'zone' => 'high', 'offsetMs' => $apartMs]]]]];
+    $timeline = timelineOf(Examples::breakdown(['pattern' => $pattern]));
+
+    expect(Gravik\Listening\Plan::ofBars($timeline, 1)->onsets)->toHaveCount($onsets);
+})->with([[19.0, 1], [21.0, 2]]);

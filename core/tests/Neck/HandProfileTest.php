@@ -10,6 +10,7 @@ use Gravik\Neck\FretRange;
 use Gravik\Neck\HandProfile;
 use Gravik\Neck\Neck;
 use Gravik\Neck\NeckException;
+use Gravik\Neck\PathFinder;
 use Gravik\Neck\Tuning;
 use Gravik\Neck\Voicing;
 use Gravik\Neck\VoicingFinder;
@@ -119,3 +120,23 @@ it('refuses hands that do not exist', function (string $typed): void {
 it('writes a hand as it reads it', function (string $typed): void {
     expect(HandProfile::parse($typed)->text())->toBe($typed);
 })->with(['medium', 'small,thumb', 'large,no-barre', 'small,thumb,no-barre,avoid-3,avoid-4']);
+
+it('offers of easier grips the one that changes least and lies near the old one', function (): void {
+    $finder = finderFor('medium,no-barre');
+    $small = new EasierGrip($finder, HandProfile::parse('medium,no-barre'));
+    $elsewhere = 0;
+    foreach ([['F', 1], ['G', 3], ['A', 5], ['B', 7], ['C', 8], ['D', 10], ['E♭', 11]] as [$symbol, $fret]) {
+        $barre = finderFor('medium')->voicing(ChordSymbol::parse($symbol), [$fret, $fret + 2, $fret + 2, $fret + 1, $fret, $fret]) ?? throw new LogicException('no grip');
+        $best = static function (float $perFret) use ($finder, $barre): string {
+            $costs = [];
+            foreach ($finder->find($barre->chord, PathFinder::CANDIDATES)->best as $grip) {
+                $costs[$grip->text()] = $grip->rank + 0.2 * count(array_diff_assoc(array_map(static fn (?int $each): int => $each ?? -1, $grip->frets), array_map(static fn (?int $each): int => $each ?? -1, $barre->frets))) + $perFret * abs($grip->position - $barre->position);
+            }
+
+            return (string) array_search(min($costs), $costs, true);
+        };
+        expect($small->instead($barre)->text())->toBe($best(0.25));
+        $elsewhere += $best(0.0) === $best(0.25) ? 0 : 1;
+    }
+    expect($elsewhere)->toBeGreaterThan(0);
+});

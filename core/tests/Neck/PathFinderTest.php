@@ -178,3 +178,17 @@ it('puts grips first that cost least between their neighbours', function (): voi
     expect($costs)->toBe($rising)->and($sorted)->toHaveCount(30)->and($finder->inLine($grips, null, null))->toBe($grips)
         ->and($sorted[0])->toBe($finder->cheapest([[$before], $grips, [$after]])->voicings[1]);
 });
+
+it('finds a finger that slides on its string cheaper than one that comes anew', function (): void {
+    $neck = new Neck(Tuning::standard());
+    $finder = new VoicingFinder($neck);
+    $grip = static fn (string $symbol, array $frets): Voicing => $finder->voicing(ChordSymbol::parse($symbol), $frets) ?? throw new LogicException('no grip');
+    $cost = new Gravik\Neck\Internal\ChangeCost($neck, new PathWishes(weights: new PathWeights(shift: 0.0, fingers: 1.0, top: 0.0, rank: 0.0)));
+    $from = $cost->unpacked($grip('C5', [null, 3, 5, 5, null, null]));
+    $slid = $cost->unpacked($grip('D5', [null, 5, 7, 7, null, null]));
+    $anew = $cost->unpacked($grip('G5', [3, 5, 5, null, null, null]));
+    $kept = array_intersect_key($slid['fingers'], $from['fingers']);
+
+    expect($cost->between($from, $slid))->toEqualWithDelta(count($kept) / 3, 1e-9)
+        ->and($cost->between($from, $anew))->toEqualWithDelta((float) count($anew['fingers']), 1e-9);
+});

@@ -160,3 +160,10 @@ it('plays at another tempo without changing the breakdown', function (): void {
     $breakdown = Examples::breakdown();
     expect(performed($breakdown, 60)->seconds)->toEqualWithDelta(2 * performed($breakdown)->seconds, 1e-9)->and($breakdown->tempo->bpm)->toBe(120.0);
 });
+
+it('strikes up strokes a little softer than down strokes with the same accent', function (): void {
+    $timeline = performed(withStrokes([['at' => 0, 'division' => 2, 'direction' => 'down', 'fixed' => ['direction']], ['at' => 480, 'division' => 2, 'direction' => 'up', 'fixed' => ['direction']]]));
+    $loudness = static fn (Direction $direction): float => eventsOf($timeline, PartName::Guitar)[array_search($direction, array_map(static fn (Event $event): ?Direction => $event->direction, eventsOf($timeline, PartName::Guitar)), true)]->velocity;
+
+    expect($loudness(Direction::Up) / $loudness(Direction::Down))->toEqualWithDelta(0.92, 1e-9);
+});

@@ -38,3 +38,9 @@ it('counts aloud', function (string $meter, int $grid, string $said): void {
 it('cannot count a beat in five', function (): void {
     Counting::syllables(Meter::parse('4/4'), 5);
 })->throws(TimeException::class, 'Choose 1, 2, 3, 4 or 6');
+
+it('weighs the slots of nine eighths by their beats', function (): void {
+    $meter = Meter::parse('9/8');
+
+    expect(array_map(static fn (int $slot): int => $meter->weightAt($slot * 480), range(0, 8)))->toBe([0, -2, -2, -1, -2, -2, -1, -2, -2]);
+});

@@ -41,7 +41,7 @@ final readonly class Findings
         }
         if ($report->matched < LockReporter::FEWEST || $deviations === null) {
             $text = $report->played === 0
-                ? 'No strokes were heard. Tap F for down and J for up while the band plays.'
+                ? 'No strokes were heard. Tap along or play while the band does, and check that the microphone is on.'
                 : sprintf('Only %d of your %d strokes met the plan: too few to say how they sit. Play at least four bars.', $report->matched, $report->played);
 
             return $report->saying([new Finding('too-few', [], $text)], ['too few strokes to judge']);
