@@ -8,6 +8,7 @@ use App\Http\Controllers\Compute;
 use App\Http\Controllers\Grips;
 use App\Http\Controllers\ListChoices;
 use App\Http\Controllers\ListPatterns;
+use App\Http\Controllers\ListStarts;
 use App\Http\Controllers\Session;
 use App\Http\Controllers\Students;
 use App\Http\Controllers\Takes;
@@ -25,6 +26,7 @@ Route::middleware('auth')->group(static function (): void {
 
     Route::get('choices', ListChoices::class);
     Route::get('patterns', ListPatterns::class);
+    Route::get('starts', ListStarts::class);
 
     Route::get('breakdowns', Breakdowns\ListBreakdowns::class);
     Route::post('breakdowns', Breakdowns\CreateBreakdown::class);
@@ -62,6 +64,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('strokes', Compute\PlanHand::class);
         Route::post('timeline', Compute\BuildTimeline::class);
         Route::post('key', Compute\MoveToKey::class);
+        Route::post('without-section', Compute\TakeSectionOut::class);
         Route::post('capo', Compute\MoveCapo::class);
         Route::post('approaches', Compute\OfferApproaches::class);
         Route::post('changes', Compute\MeasureChanges::class);

@@ -33,7 +33,7 @@ final readonly class BreakdownStore
             if ($existing !== null) {
                 return $existing->owner_id === $owner->id ? $existing : throw IdTaken::byABreakdown();
             }
-            $breakdown = new Breakdown(['owner_id' => $owner->id, 'revision' => 1] + $this->columns($document));
+            $breakdown = new Breakdown(['owner_id' => $owner->id, 'revision' => 1, 'sitting' => $sitting] + $this->columns($document));
             if ($id !== null) {
                 $breakdown->id = $id;
             }
@@ -50,7 +50,7 @@ final readonly class BreakdownStore
         $saved = DB::transaction(function () use ($breakdown, $by, $document, $from, $sitting): ?Breakdown {
             $columns = $this->columns($document);
             // The revision in the where clause makes check and write one step, also between two server workers.
-            $updated = Breakdown::query()->whereKey($breakdown->id)->where('revision', $from)->update(['revision' => $from + 1, 'updated_at' => now()] + $columns);
+            $updated = Breakdown::query()->whereKey($breakdown->id)->where('revision', $from)->update(['revision' => $from + 1, 'sitting' => $sitting, 'updated_at' => now()] + $columns);
             if ($updated === 1) {
                 $fresh = Breakdown::query()->findOrFail($breakdown->id);
                 $this->keep($fresh, $by, $sitting);

@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property float                $tempo
  * @property string               $feel
  * @property int                  $revision
+ * @property string               $sitting    in which it was saved last
  * @property string               $document   the breakdown as JSON
  * @property string|null          $words      what it is searched by, in lower case
  * @property string|null          $sketch     one bar of the hand as the shelf draws it, as JSON

@@ -22,6 +22,7 @@ return new class () extends Migration {
         Schema::table('breakdowns', static function (Blueprint $table): void {
             $table->text('sketch')->nullable();
             $table->text('words')->nullable();
+            $table->string('sitting', 40)->default('');
             $table->index(['owner_id', 'updated_at']);
         });
         Schema::table('breakdown_revisions', static function (Blueprint $table): void {
@@ -64,7 +65,7 @@ return new class () extends Migration {
         });
         Schema::table('breakdowns', static function (Blueprint $table): void {
             $table->dropIndex(['owner_id', 'updated_at']);
-            $table->dropColumn(['sketch', 'words']);
+            $table->dropColumn(['sketch', 'words', 'sitting']);
         });
     }
 

@@ -52,6 +52,7 @@ it('answers as the published description says', function (string $method, string
 })->with([
     ['GET', '/api/session', [], 200],
     ['GET', '/api/choices', [], 200],
+    ['GET', '/api/starts', ['key' => 'E♭ minor'], 200],
     ['GET', '/api/breakdowns', [], 200],
     ['POST', '/api/breakdowns', ['document' => Examples::document(), 'sitting' => 'one'], 201],
     ['GET', '/api/breakdowns/{id}', [], 200],

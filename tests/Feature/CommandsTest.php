@@ -185,9 +185,10 @@ it('stops with status 2 and one line that says what to do', function (array $wor
 it('simulates a take as sound and as taps with the truth beside them, hears it, and judges both alike', function (): void {
     $plan = breakdownFile(['tempo' => 110]);
     $out = sys_get_temp_dir().'/gravik-test-'.bin2hex(random_bytes(4));
-    foreach (['wav', 'json'] as $kind) {
+    foreach (['json', 'wav'] as $kind) {
         expect(artisan('gravik:simulate', '--plan='.$plan, '--bias-ms=18', '--spread-ms=5', '--miss=0.05', '--bars=8', '--seed=3', '-o', "{$out}.{$kind}")[0])->toBe(0);
     }
+    // The recording came last: it begins with a moment of silence, as taps do not.
     $truth = json_decode((string) file_get_contents($out.'.truth.json'), true);
     $heard = json_decode(artisan('gravik:listen', $out.'.wav', '--json')[1], true);
     $sound = json_decode(artisan('gravik:lock', $out.'.wav', '--plan='.$plan, '--first-beat='.$truth['first_beat'], '--json')[1], true);

@@ -24,7 +24,7 @@ it('finds grips for a chord and refuses what it cannot find', function (): void 
 });
 
 it('names a grip in the key of the tune, and refuses what is none', function (): void {
-    $this->postJson('/api/compute/name', ['frets' => [null, 7, 8, 7, 8, null], 'key' => 'F major'])->assertOk()->assertJsonPath('names.0.symbol', 'C9')->assertJsonPath('names.0.degrees', ['3', '♭7', '9', '5'])->assertJsonPath('voicing.root.fret', 8);
+    $this->postJson('/api/compute/name', ['frets' => [null, 7, 8, 7, 8, null], 'key' => 'C major'])->assertOk()->assertJsonPath('names.0.symbol', 'C9')->assertJsonPath('names.0.degrees', ['3', '♭7', '9', '5'])->assertJsonPath('voicing.root.fret', 8);
     $this->postJson('/api/compute/name', ['frets' => [0, 1, 2, 3, 4, 5]])->assertOk()->assertJsonPath('names', [])->assertJsonPath('voicing', null);
     $this->postJson('/api/compute/name', ['frets' => [null, null, null, null, null, 3]])->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, 'at least two strings'));
     $this->postJson('/api/compute/name', ['frets' => [1, 2, 3, 'x', 5, 99]])->assertStatus(422);
@@ -179,7 +179,7 @@ it('lays a pattern out as it is counted, with other weights and lengths, and say
     $document = Examples::document();
     $counted = $this->postJson('/api/compute/shape', ['document' => $document, 'counted' => '1! & (2) & 3x & (4) &>'])->assertOk()->json('document');
     expect(array_column($counted['pattern']['streams'][0]['strokes'], 'at'))->toBe([0, 480, 1440, 1920, 2400, 3360]);
-    $this->postJson('/api/compute/strokes', ['document' => $counted])->assertOk()->assertJsonPath('counted', '1! & (2) & 3x & (4) &>')->assertJsonPath('sketch.strokes.7.chord', 'next')->assertJsonPath('advice.school', 'pendulum');
+    $this->postJson('/api/compute/strokes', ['document' => $counted])->assertOk()->assertJsonPath('counted', ['1! & (2) & 3x & (4) &>'])->assertJsonPath('sketch.strokes.7.chord', 'next')->assertJsonPath('advice.school', 'pendulum');
     $this->postJson('/api/compute/shape', ['document' => $document, 'counted' => '1 and 2'])->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, '"and" is not counted'));
     $this->postJson('/api/compute/shape', ['document' => $document, 'accents' => 'back-beat', 'lengths' => 'long-dry'])->assertOk()->assertJsonPath('document.pattern.streams.0.strokes.1.accent', 2);
     $this->postJson('/api/compute/shape', ['document' => $document, 'accents' => 'wild'])->assertStatus(422);
@@ -198,7 +198,7 @@ it('thins what is drawn and what is heard alike', function (): void {
 it('lists patterns to start from, each a document part that can be taken over', function (): void {
     foreach ($this->getJson('/api/patterns')->assertOk()->json() as $entry) {
         $document = Examples::document(['meter' => $entry['meter'], 'pattern' => $entry['pattern'], 'school' => $entry['school'], 'feel' => $entry['feel']], str_repeat('x', 2 * Gravik\Time\Meter::parse($entry['meter'])->beats()));
-        $this->postJson('/api/compute/strokes', ['document' => $document])->assertOk()->assertJsonPath('counted', $entry['counted']);
+        $this->postJson('/api/compute/strokes', ['document' => $document])->assertOk()->assertJsonPath('counted.0', $entry['counted']);
     }
 });
 

@@ -45,6 +45,7 @@ class DocumentRequest extends FormRequest
         'lengths' => ['string', 'max:30'],
         'counted' => ['string', 'max:4000'],
         'line' => ['integer', 'between:0,7'],
+        'section' => ['integer', 'between:0,1000'],
     ];
 
     /** @return array<string, mixed> */

@@ -22,9 +22,10 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'takes', type: 'integer'),
     new OA\Property(property: 'sketch', ref: '#/components/schemas/HandSketch'),
 ])]
-#[OA\Schema(schema: 'StoredBreakdown', required: ['id', 'revision', 'updated_at', 'mine', 'document'], properties: [
+#[OA\Schema(schema: 'StoredBreakdown', required: ['id', 'revision', 'sitting', 'updated_at', 'mine', 'document'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'revision', type: 'integer'),
+    new OA\Property(property: 'sitting', description: 'of the page that saved it last, as that page called it', type: 'string'),
     new OA\Property(property: 'updated_at', type: 'string'),
     new OA\Property(property: 'mine', type: 'boolean'),
     new OA\Property(property: 'document', description: 'see breakdown-1.json', type: 'object'),
@@ -37,6 +38,7 @@ final class BreakdownResource
         return [
             'id' => $breakdown->id,
             'revision' => $breakdown->revision,
+            'sitting' => $breakdown->sitting,
             'updated_at' => $breakdown->updated_at->toIso8601String(),
             'mine' => $breakdown->owner_id === $for->id,
             'document' => json_decode($breakdown->document, true, 64, JSON_THROW_ON_ERROR),

@@ -146,10 +146,10 @@ final readonly class Breakdown
      * @param ?list<Pin>               $pins
      * @param ?list<Approach>          $approaches
      */
-    public function with(?Key $key = null, ?Meter $meter = null, ?Neck $neck = null, ?array $sections = null, ?array $pins = null, ?Pattern $pattern = null, ?Groove $groove = null, ?array $approaches = null, ?School $school = null, ?Feel $feel = null, ?Tempo $tempo = null): self
+    public function with(?Key $key = null, ?Meter $meter = null, ?Neck $neck = null, ?array $sections = null, ?array $pins = null, ?Pattern $pattern = null, ?Groove $groove = null, ?array $approaches = null, ?School $school = null, ?Feel $feel = null, ?Tempo $tempo = null, ?PathWishes $wishes = null): self
     {
         return new self($this->title, $this->genre, $key ?? $this->key, $meter ?? $this->meter, $tempo ?? $this->tempo, $feel ?? $this->feel, $neck ?? $this->neck, $this->company, $sections ?? $this->sections,
-            $pins ?? $this->pins, $pattern ?? $this->pattern, $school ?? $this->school, $groove ?? $this->groove, $this->parts, $this->notes, $this->wishes, $approaches ?? $this->approaches, $this->gates);
+            $pins ?? $this->pins, $pattern ?? $this->pattern, $school ?? $this->school, $groove ?? $this->groove, $this->parts, $this->notes, $wishes ?? $this->wishes, $approaches ?? $this->approaches, $this->gates);
     }
 
     /** The same breakdown with its pattern laid out anew; in another meter it takes that meter's first groove. */
@@ -200,6 +200,31 @@ final readonly class Breakdown
         return $this->with(pattern: $lengths?->over($pattern) ?? $pattern);
     }
 
+    /**
+     * The same breakdown without one of its sections: what was held to places in later ones goes along with them, what was held to
+     * this one goes.
+     *
+     * @param int $place from 0
+     *
+     * @throws BreakdownNotValid where there is no such section, or no other
+     */
+    public function withoutSection(int $place): self
+    {
+        if (! isset($this->sections[$place]) || count($this->sections) === 1) {
+            throw BreakdownNotValid::noSuchSection($place + 1, count($this->sections));
+        }
+        $renumbered = static fn (int $section): int => $section > $place ? $section - 1 : $section;
+        $sections = array_values(array_diff_key($this->sections, [$place => true]));
+        $pins = array_values(array_filter($this->pins, static fn (Pin $pin): bool => $pin->section !== $place));
+        $approaches = array_values(array_filter($this->approaches, static fn (Approach $approach): bool => $approach->section !== $place));
+
+        return $sections === [] ? $this : $this->with(
+            sections: $sections,
+            pins: array_map(static fn (Pin $pin): Pin => $pin->inSection($renumbered($pin->section)), $pins),
+            approaches: array_map(static fn (Approach $approach): Approach => $approach->inSection($renumbered($approach->section)), $approaches),
+        );
+    }
+
     /** The same breakdown with its capo elsewhere: pinned grips keep sounding as they do, where the neck lets them. */
     public function withCapo(int $capo): MovedBreakdown
     {
@@ -216,7 +241,7 @@ final readonly class Breakdown
     /** The same breakdown in another tuning: every grip of its line goes over, with the same notes where a hand can hold them. */
     public function withTuning(Tuning $tuning): self
     {
-        $retuned = $this->with(neck: new Neck($tuning, $this->neck->capo), pins: []);
+        $retuned = $this->with(neck: new Neck($tuning, $this->neck->capo), pins: [], wishes: $this->wishes->onStrings($tuning->strings()));
         $converter = new TuningConverter($retuned->neck, $retuned->finder());
         $voiced = $this->voiced();
         $pins = [];

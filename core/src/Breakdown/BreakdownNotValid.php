@@ -27,4 +27,9 @@ final class BreakdownNotValid extends \InvalidArgumentException implements CoreE
     {
         return new self(sprintf('%d sections are more than one breakdown holds; 24 is the most.', $count));
     }
+
+    public static function noSuchSection(int $number, int $count): self
+    {
+        return new self($count === 1 ? 'A breakdown keeps its only section. Empty its line instead.' : sprintf('There is no section %d to take out; this breakdown has %d.', $number, $count));
+    }
 }

@@ -28,6 +28,12 @@ final readonly class Approach
         }
     }
 
+    /** The same approach in the same bar of a section that is another by number. */
+    public function inSection(int $section): self
+    {
+        return new self($section, $this->bar, $this->at, $this->symbol, $this->kind, $this->steps, $this->slotTicks);
+    }
+
     public function belongsTo(FormChord $chord): bool
     {
         return $this->section === $chord->section && $this->bar === $chord->bar && $this->at === $chord->at && $this->symbol === $chord->chord->text();

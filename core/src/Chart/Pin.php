@@ -27,6 +27,12 @@ final readonly class Pin
         }
     }
 
+    /** The same grip in the same bar of a section that is another by number. */
+    public function inSection(int $section): self
+    {
+        return new self($section, $this->bar, $this->at, $this->symbol, $this->frets, $this->linked);
+    }
+
     public function belongsTo(FormChord $chord): bool
     {
         return $this->section === $chord->section && $this->bar === $chord->bar && $this->at === $chord->at && $this->symbol === $chord->chord->text();

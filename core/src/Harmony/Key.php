@@ -26,9 +26,10 @@ final readonly class Key
         }
     }
 
-    /** Reads "D minor", "Dm", "A♭ major", "Eb". */
+    /** Reads "D minor", "Dm", "A♭ major", "Eb", "B flat". */
     public static function parse(string $typed): self
     {
+        $typed = (string) preg_replace(['/^\s*([A-Ga-g])[\s-]*flat\b/i', '/^\s*([A-Ga-g])[\s-]*sharp\b/i'], ['$1♭', '$1♯'], $typed);
         if (preg_match('/^\s*([A-Ga-g](?:♭|♯|b|#)?)\s*(major|maj|minor|min|m)?\s*$/u', $typed, $found) !== 1) {
             throw ChordNotUnderstood::key($typed);
         }

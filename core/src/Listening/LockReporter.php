@@ -55,7 +55,8 @@ final readonly class LockReporter
 
         $report = new LockReport(
             planned: count($hits) + count($missed),
-            played: count($played),
+            // A stroke that closes the take is no part of what was asked.
+            played: count($hits) + count($extra),
             matched: count($hits),
             missed: count($missed),
             extra: count($extra),

@@ -23,4 +23,15 @@ final readonly class PathWishes
         public PathWeights $weights = new PathWeights(),
         public bool $loop = false,
     ) {}
+
+    /** The same wishes on a guitar of so many strings: strings it lacks are no longer asked for. */
+    public function onStrings(int $count): self
+    {
+        preg_match_all('/\d/', $this->strings, $named);
+        $range = str_contains($this->strings, '-') ? range(min(array_map(intval(...), $named[0])), max(array_map(intval(...), $named[0]))) : array_map(intval(...), $named[0]);
+        $left = array_filter($range, static fn (int $string): bool => $string <= $count);
+        $strings = count($left) === count($range) ? $this->strings : implode(',', $left);
+
+        return new self(...['strings' => $strings] + get_object_vars($this));
+    }
 }

@@ -6,11 +6,11 @@ namespace Gravik\Performance;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Chart\VoicedForm;
+use Gravik\Neck\Voicing;
 use Gravik\Strokes\Action;
 use Gravik\Strokes\HandPlanner;
-use Gravik\Neck\Voicing;
-use Gravik\Strokes\OrnamentKind;
 use Gravik\Strokes\Ornament;
+use Gravik\Strokes\OrnamentKind;
 use Gravik\Strokes\PlayedBy;
 use Gravik\Strokes\School;
 use Gravik\Strokes\Stream;

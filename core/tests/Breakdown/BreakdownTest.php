@@ -11,6 +11,7 @@ use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Chart\Pin;
 use Gravik\Chart\Section;
 use Gravik\Harmony\Key;
+use Gravik\Neck\Tuning;
 use Gravik\Neck\Voicing;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\Meter;
@@ -127,4 +128,26 @@ it('tells which strings the grips of the tune sound', function (): void {
 
     expect($upper->stringsUsed())->toEqualCanonicalizing(array_map(static fn (int $place): int => $place + 1, array_values(array_unique(array_merge(...$sounding)))))
         ->and(max($upper->stringsUsed()))->toBeLessThanOrEqual(4);
+});
+
+it('takes a section out, and what was held to the later ones goes along', function (): void {
+    $sections = [['name' => 'A', 'line' => '| Dm |'], ['name' => 'B', 'line' => '| G7 |'], ['name' => 'C', 'line' => '| A7 |']];
+    $pin = static fn (int $section, string $symbol): array => ['section' => $section, 'bar' => 0, 'at' => 0, 'symbol' => $symbol, 'frets' => [null, 5, 7, 6, 8, null]];
+    $approach = static fn (int $section, string $symbol): array => ['section' => $section, 'bar' => 0, 'at' => 0, 'symbol' => $symbol, 'kind' => 'walk-up', 'steps' => 2, 'slotTicks' => 480];
+    $left = Examples::breakdown(['sections' => $sections, 'pins' => [$pin(0, 'Dm'), $pin(1, 'G7'), $pin(2, 'A7')], 'approaches' => [$approach(1, 'G7'), $approach(2, 'A7')]])->withoutSection(1);
+
+    expect(array_map(static fn ($each): array => [$each->section, $each->symbol], $left->pins))->toBe([[0, 'Dm'], [1, 'A7']])
+        ->and(array_map(static fn ($each): array => [$each->section, $each->symbol], $left->approaches))->toBe([[1, 'A7']])
+        ->and(array_map(static fn ($section): string => $section->name, $left->sections))->toBe(['A', 'C'])
+        ->and(fn () => Examples::breakdown()->withoutSection(0))->toThrow(Gravik\Breakdown\BreakdownNotValid::class, 'only section')
+        ->and(fn () => $left->withoutSection(4))->toThrow(Gravik\Breakdown\BreakdownNotValid::class, 'no section 5');
+});
+
+it('retunes to fewer strings where the path named strings, and leaves grips that can stay', function (): void {
+    $wishes = ['window' => '0-15', 'strings' => '6,4,3,2,1', 'keepTop' => false, 'bass' => 'free', 'parallel' => false, 'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1]];
+    $four = Examples::breakdown(['path' => $wishes])->withTuning(Tuning::parse('tenor'));
+    $five = Examples::breakdown(['key' => 'A major', 'sections' => [['name' => 'A', 'line' => '| A5 |']], 'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'A5', 'frets' => [null, 0, 2, null, null, null]]]]);
+
+    expect($four->wishes->strings)->toBe('4,3,2,1')->and($four->pins[0]->frets)->toHaveCount(4)
+        ->and($five->withTuning(Tuning::parse('open-d'))->pins[0]->frets)->toBe([null, 0, 2, null, null, null]);
 });

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use Gravik\Strokes\AccentProfile;
 use Gravik\Strokes\Action;
-use Gravik\Strokes\PlayedBy;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\ChordOf;
 use Gravik\Strokes\CountLine;
@@ -19,6 +18,7 @@ use Gravik\Strokes\OrnamentKind;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\PatternLibrary;
 use Gravik\Strokes\PatternShaper;
+use Gravik\Strokes\PlayedBy;
 use Gravik\Strokes\School;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;

@@ -1,7 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { call } from './client'
-import type { ApproachOffer, ChordName, Families, FeelReading, GripChange, HardGrip, HarmonisedNote, HeardStroke, Ladder, LibraryPattern, NeckMap, OwnGrip, Remark, RhythmReading, RiffPlace, SchoolInUse, StatedTuning, StringsPlan, Student, Tap, VoicedChord, Voicing } from './types'
-import type { BreakdownCard, BreakdownDocument, Calibration, Chart, Choices, Hand, LockReport, Path, Person, StoredBreakdown, Take, Timeline, Version, Voicings } from './types'
+import { inTurn } from './inTurn'
+import { usePages } from './pages'
+import type { ApproachOffer, ChordName, Families, FeelReading, GripChange, HardGrip, HarmonisedNote, HeardStroke, Ladder, LibraryPattern, NeckMap, OwnGrip, Remark, RhythmReading, RiffPlace, SchoolInUse, Starter, StatedTuning, StringsPlan, Student, Tap, VoicedChord, UsualForm, Voicing } from './types'
+import type { BreakdownCard, BreakdownDocument, Calibration, Chart, Choices, Hand, LockReport, Path, Person, StoredBreakdown, Take, TakeRow, Timeline, Version, Voicings } from './types'
 
 /** What each computation depends on, so that a change elsewhere in the document asks nothing anew. */
 const chartParts = (d: BreakdownDocument) => [d.sections, d.key, d.meter, d.capo, d.approaches]
@@ -20,15 +22,27 @@ export const keys = {
 
 export const usePerson = () => useQuery({ queryKey: keys.person, queryFn: () => call<Person>('GET', 'session'), retry: false, staleTime: Infinity })
 
-export const useShelf = () => useQuery({ queryKey: keys.shelf, queryFn: () => call<BreakdownCard[]>('GET', 'breakdowns') })
+/** @param search words of title, genre, key, feel or meter */
+export const useShelf = (search = '') => usePages<BreakdownCard>(keys.shelf, 'breakdowns', search.trim() === '' ? {} : { search: search.trim() })
 
 export const useChoices = () => useQuery({ queryKey: ['choices'], queryFn: () => call<Choices>('GET', 'choices'), staleTime: Infinity })
 
+export type Starts = { forms: UsualForm[]; starters: Starter[] }
+
+export const useStarts = (key: string) => useQuery({ queryKey: ['starts', key], queryFn: () => call<Starts>('GET', `starts?${new URLSearchParams({ key })}`), staleTime: Infinity, placeholderData: keepPreviousData })
+
 export const fetchBreakdown = (id: string) => call<StoredBreakdown>('GET', `breakdowns/${id}`)
 
-export const useTakes = (id: string) => useQuery({ queryKey: keys.takes(id), queryFn: () => call<Take[]>('GET', `breakdowns/${id}/takes`) })
+/** Newest first. */
+export const useTakes = (id: string) => usePages<TakeRow>(keys.takes(id), `breakdowns/${id}/takes`)
 
-export const useVersions = (id: string) => useQuery({ queryKey: keys.versions(id), queryFn: () => call<Version[]>('GET', `breakdowns/${id}/versions`) })
+/** One take with its report; it never changes. */
+export const useTake = (id: string, take: string | null) =>
+  useQuery({ queryKey: ['take', id, take], queryFn: () => call<Take>('GET', `breakdowns/${id}/takes/${take ?? ''}`), enabled: take !== null, staleTime: Infinity, placeholderData: keepPreviousData })
+
+export const useVersions = (id: string) => usePages<Version>(keys.versions(id), `breakdowns/${id}/versions`)
+
+export const fetchVersion = (id: string, version: number) => call<{ document: BreakdownDocument }>('GET', `breakdowns/${id}/versions/${version}`)
 
 export const useCalibration = (device: string) =>
   useQuery({ queryKey: keys.calibration(device), queryFn: () => call<{ calibration: Calibration | null }>('GET', `calibrations/${device}`) })
@@ -36,7 +50,7 @@ export const useCalibration = (device: string) =>
 function useCompute<T>(what: string, parts: unknown[], body: Record<string, unknown>, enabled = true) {
   return useQuery({
     queryKey: ['compute', what, ...parts],
-    queryFn: ({ signal }) => call<T>('POST', `compute/${what}`, body, signal),
+    queryFn: ({ signal }) => inTurn(what, signal, () => call<T>('POST', `compute/${what}`, body)),
     enabled,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
@@ -86,7 +100,7 @@ export const useVoicings = (document: Pick<BreakdownDocument, 'tuning' | 'capo' 
   const asked = { symbol, tuning, capo, company, frets: path?.window ?? '0-15', ...(path?.strings ? { strings: path.strings } : {}), ...(kind === '' ? {} : { kind }), before: inLine(beside.before), after: inLine(beside.after), limit: 24 }
   return useQuery({
     queryKey: ['compute', 'voicings', asked],
-    queryFn: ({ signal }) => call<Voicings>('POST', 'compute/voicings', asked, signal),
+    queryFn: ({ signal }) => inTurn('voicings', signal, () => call<Voicings>('POST', 'compute/voicings', asked)),
     enabled: symbol !== null,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
@@ -130,7 +144,7 @@ export const forgetGrip = (id: string) => call<null>('DELETE', `grips/${id}`)
 export const useGripNames = (frets: (number | null)[], neck: { key: string; tuning: string; capo: number }) =>
   useQuery({
     queryKey: ['compute', 'name', frets, neck],
-    queryFn: ({ signal }) => call<{ names: ChordName[]; voicing: Voicing | null }>('POST', 'compute/name', { frets, ...neck }, signal),
+    queryFn: ({ signal }) => inTurn('name', signal, () => call<{ names: ChordName[]; voicing: Voicing | null }>('POST', 'compute/name', { frets, ...neck })),
     enabled: frets.filter((fret) => fret !== null).length >= 2,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
@@ -143,7 +157,9 @@ export const moveToKey = (document: BreakdownDocument, key: string) =>
 export const moveCapo = (document: BreakdownDocument, capo: number) =>
   call<{ document: BreakdownDocument; dropped: { symbol: string }[] }>('POST', 'compute/capo', { document, capo })
 
-export const reshape = (document: BreakdownDocument, shape: { meter?: string; bars?: number; grid?: number; beat?: number; division?: number; accents?: string; lengths?: string; counted?: string }) =>
+export const reshape = (document: BreakdownDocument, shape: { meter?: string; bars?: number; grid?: number; beat?: number; division?: number; accents?: string; lengths?: string; counted?: string; line?: number }) =>
   call<{ document: BreakdownDocument }>('POST', 'compute/shape', { document, ...shape })
+
+export const takeSectionOut = (document: BreakdownDocument, section: number) => call<{ document: BreakdownDocument }>('POST', 'compute/without-section', { document, section })
 
 export const convertTuning = (document: BreakdownDocument, tuning: string) => call<{ document: BreakdownDocument }>('POST', 'compute/tuning', { document, tuning })

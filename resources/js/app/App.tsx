@@ -1,16 +1,16 @@
 import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { App as AntApp, ConfigProvider } from 'antd'
-import { lazy, Suspense } from 'react'
-import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
+import { BrowserRouter, Link, Route, Routes } from 'react-router'
 import { ApiError } from '../api/client'
 import { ErrorBoundary } from './ErrorBoundary'
 import { SessionGate } from '../features/session/SessionGate'
 import { signedOut } from '../features/session/signedOut'
+import { chunk } from '../ui/chunk'
 import { Hatches } from '../ui/Hatches'
 import { theme } from './theme'
 
-const Shelf = lazy(() => import('../features/shelf/Shelf'))
-const Bench = lazy(() => import('../features/bench/Bench'))
+const Shelf = chunk(() => import('../features/shelf/Shelf'), 'Laying out the page …')
+const Bench = chunk(() => import('../features/bench/Bench'), 'Laying out the page …')
 
 const client = new QueryClient({
   queryCache: new QueryCache({
@@ -21,6 +21,14 @@ const client = new QueryClient({
   defaultOptions: { queries: { refetchOnWindowFocus: false, retry: (count, problem) => count < 2 && problem instanceof ApiError && (problem.status === 0 || problem.status >= 500) } },
 })
 
+const NotHere = () => (
+  <main className="plain-page">
+    <h1>There is nothing at this address</h1>
+    <p>Perhaps it was typed wrong, or what stood here has moved.</p>
+    <Link to="/">Back to the shelf</Link>
+  </main>
+)
+
 export function App() {
   return (
     <ConfigProvider theme={theme} wave={{ disabled: true }}>
@@ -30,13 +38,11 @@ export function App() {
           <ErrorBoundary>
             <BrowserRouter>
               <SessionGate>
-                <Suspense fallback={<p className="loading">Laying out the page …</p>}>
                   <Routes>
                     <Route path="/" element={<Shelf />} />
                     <Route path="/breakdown/:id/:station?" element={<Bench />} />
-                    <Route path="*" element={<Navigate to="/" replace />} />
+                    <Route path="*" element={<NotHere />} />
                   </Routes>
-                </Suspense>
               </SessionGate>
             </BrowserRouter>
           </ErrorBoundary>

@@ -211,8 +211,10 @@ export class BandPlayer {
 
   private endOf(stretch: Stretch): number {
     const { timeline } = stretch
-    const loopEnd = (this.span(timeline)[1] + 1) * timeline.beats_a_bar * timeline.beat_seconds
-    const end = loopEnd > stretch.t + 1e-6 ? loopEnd : timeline.seconds
+    const bar = timeline.beats_a_bar * timeline.beat_seconds
+    const loopEnd = (this.span(timeline)[1] + 1) * bar
+    // A loop set behind the place that plays: what is scheduled already sounds, the bar is finished, then it jumps.
+    const end = loopEnd > this.cursor - 1e-6 && loopEnd > stretch.t + 1e-6 ? loopEnd : Math.min(timeline.seconds, Math.max(1, Math.ceil((this.cursor - 1e-6) / bar)) * bar)
     if (this.endAfterBars === null) return end
     const beatsLeft = this.endAfterBars * timeline.beats_a_bar - stretch.elapsedBeats
     return Math.min(end, stretch.t + beatsLeft * timeline.beat_seconds)

@@ -1,3 +1,4 @@
+import { recall, remember } from '../ui/remembered'
 import { BandPlayer } from './BandPlayer'
 import { TapClock } from './tapClock'
 import { ToneOutput } from './toneOutput'
@@ -7,9 +8,9 @@ export const output = new ToneOutput()
 const LEVEL = 'gravik:level'
 
 /** How loud everything plays, 0 to 1, as it was last set in this browser. */
-export const playbackLevel = (): number => Number(localStorage.getItem(LEVEL) ?? 1)
+export const playbackLevel = (): number => Number(recall(LEVEL) ?? 1)
 export function setPlaybackLevel(level: number): void {
-  localStorage.setItem(LEVEL, String(level))
+  remember(LEVEL, String(level))
   output.setLevel(level)
 }
 output.setLevel(playbackLevel())

@@ -2,12 +2,12 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import type { Tap } from '../api/types'
 import { band, tapClock } from './band'
 
-export type Recorded = { taps: Tap[]; tempo: number; bars: number }
+export type Recorded = { taps: Tap[]; tempo: number; bars: number; /** of the pattern that was asked for, where one was */ level?: number }
 export type Recorder = {
   status: 'idle' | 'recording'
   /** taps so far, seconds from bar 1 beat 1 */
   taps: Tap[]
-  start: (take: { bars: number; tempo: number; clickOnly?: 'every beat' | 'as set' }) => Promise<void>
+  start: (take: { bars: number; tempo: number; level?: number; clickOnly?: 'every beat' | 'as set' }) => Promise<void>
   stop: () => void
   tap: (stroke: Struck, timeStamp: number) => void
 }
@@ -22,7 +22,7 @@ const EARLY_BEATS = 0.5
 export function useRecorder(onTake: (take: Recorded) => void, keys: Record<string, Struck> = STRUCK): Recorder {
   const [status, setStatus] = useState<Recorder['status']>('idle')
   const [taps, setTaps] = useState<Tap[]>([])
-  const recording = useRef<{ taps: Tap[]; bars: number; tempo: number } | null>(null)
+  const recording = useRef<Recorded | null>(null)
   const done = useRef(onTake)
   useEffect(() => {
     done.current = onTake
@@ -32,16 +32,16 @@ export function useRecorder(onTake: (take: Recorded) => void, keys: Record<strin
     const take = recording.current
     recording.current = null
     setStatus('idle')
-    if (take !== null && take.taps.length > 0) done.current({ taps: [...take.taps].sort((a, b) => a.t - b.t), tempo: take.tempo, bars: take.bars })
+    if (take !== null && take.taps.length > 0) done.current({ ...take, taps: [...take.taps].sort((a, b) => a.t - b.t) })
   }, [])
 
   const start = useCallback(
-    async ({ bars, tempo, clickOnly }: { bars: number; tempo: number; clickOnly?: 'every beat' | 'as set' }) => {
+    async ({ bars, tempo, level, clickOnly }: { bars: number; tempo: number; level?: number; clickOnly?: 'every beat' | 'as set' }) => {
       if (recording.current !== null) return
       band.stop()
       if (band.snapshot().countInBars === 0) band.set({ countInBars: 1 })
       band.set({ loop: null })
-      recording.current = { taps: [], bars, tempo }
+      recording.current = { taps: [], bars, tempo, ...(level === undefined ? {} : { level }) }
       setTaps([])
       setStatus('recording')
       await band.start({ fromBar: 0, bars, ...(clickOnly === undefined ? {} : { clickOnly }), onEnd: finish })

@@ -128,10 +128,11 @@ export function show(screen: ReactNode, path = '/') {
 
 /** A station with a breakdown on the bench; saves go nowhere. */
 export function showOnBench(station: ReactNode, { document = tune, mine = true, plays = timeline as Timeline | undefined } = {}) {
-  const stored: StoredBreakdown = { id: 'b1', revision: 1, updated_at: '2026-05-09T12:00:00Z', mine, document }
+  const stored: StoredBreakdown = { id: 'b1', revision: 1, sitting: 'elsewhere', updated_at: '2026-05-09T12:00:00Z', mine, document }
   const store: DocumentStore = openDocument(stored, {
     put: async (_id, saved, revision) => ({ ...stored, document: saved, revision: revision + 1 }),
-    draft: { read: () => null, write: () => undefined, clear: () => undefined },
+    sitting: 'here',
+    draft: { read: () => null, write: () => true, clear: () => undefined },
   })
   const setTempo = vi.fn()
   const setLevel = vi.fn()

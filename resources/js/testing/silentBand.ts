@@ -13,5 +13,7 @@ export const band = {
   start: vi.fn(),
   playing: false,
 }
+export const playbackLevel = (): number => 1
+export const setPlaybackLevel = vi.fn()
 export const output = { now: () => 0, resume: async () => undefined, play: vi.fn(), click: vi.fn(), count: vi.fn(), silence: vi.fn() }
 export const tapClock = { audioTimeOf: (time: number) => time / 1000, compare: () => undefined }

@@ -7,6 +7,7 @@ import { SwingGauge } from '../features/lock/SwingGauge'
 import { FretLane } from '../features/hand/FretLane'
 import { RangeBar } from '../features/hand/RangeBar'
 import { HandWave } from './HandWave'
+import { useLean } from './lean'
 import { LongNeck, longNeck } from './LongNeck'
 import { MiniNeck } from './MiniNeck'
 
@@ -113,6 +114,7 @@ describe('gauges', () => {
     fireEvent.keyDown(dial, { key: 'ArrowLeft' })
     const p = 2 / 3 - 0.01
     expect(onChange).toHaveBeenLastCalledWith(Math.round((p / (1 - p)) * 1000) / 1000)
+    useLean.setState({ p: null })
     rerender(<FeelDial offBeatMs={0} onTyped={vi.fn()} p={0.75} words="" disabled={false} onChange={onChange} />)
     fireEvent.keyDown(dial, { key: 'ArrowRight' })
     expect(onChange).toHaveBeenLastCalledWith(3)

@@ -10,15 +10,29 @@ function nameOf(event: KeyboardEvent): string {
   return [event.ctrlKey || event.metaKey ? 'mod' : null, event.altKey ? 'alt' : null, event.shiftKey && (named || event.ctrlKey || event.metaKey) ? 'Shift' : null, key].filter((part) => part !== null).join('+')
 }
 
-/** Shortcuts of a screen. They rest while somebody types in a field, and buttons keep Enter and Space. */
+const PRESSED = 'button, a[href], summary, [role="button"], [role="link"], [role="checkbox"], [role="switch"], input[type="checkbox"], input[type="radio"]'
+const WALKED = '[role="tab"], [role="option"], [role="listbox"], [role="radiogroup"], [role="menuitem"], [role="slider"], [role="spinbutton"], .ant-segmented, input[type="radio"], input[type="range"]'
+const OWNS_ALL = '[role="combobox"], .ant-select, .ant-picker'
+
+/** Whether what has the focus does something of its own with this key: it comes before any shortcut. */
+function belongsToFocus(target: EventTarget | null, name: string): boolean {
+  if (!(target instanceof HTMLElement)) return false
+  if (inText(target)) return true
+  const bare = name.replace(/^Shift\+/, '')
+  if (target.closest(OWNS_ALL) !== null) return !name.startsWith('mod+') && !name.startsWith('alt+')
+  if (target.closest(PRESSED) !== null && (bare === 'Enter' || bare === 'Space')) return true
+  return target.closest(WALKED) !== null && ['Enter', 'Space', 'ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight', 'Home', 'End', 'PageUp', 'PageDown'].includes(bare)
+}
+
+/** Shortcuts of a screen. The keyboard belongs to what has the focus first, and to a sheet that lies over the page. */
 export function useKeys(keys: Record<string, (event: KeyboardEvent) => void>, enabled = true): void {
   useEffect(() => {
     if (!enabled) return
     const listen = (event: KeyboardEvent) => {
-      if (inText(event.target) || event.defaultPrevented) return
+      if (event.defaultPrevented) return
       if (document.querySelector('.ant-modal-wrap:not([style*="display: none"]), .ant-popover:not(.ant-popover-hidden) input') !== null) return
       const name = nameOf(event)
-      if (event.target instanceof HTMLElement && event.target.closest('button, a, [role="combobox"]') !== null && name === 'Enter') return
+      if (belongsToFocus(event.target, name)) return
       const act = keys[name]
       if (act !== undefined) {
         event.preventDefault()

@@ -1,8 +1,9 @@
-const DAY = 86_400_000
+/** Days since some day long ago, as the calendar on the reader's wall counts them. */
+const dayOf = (time: Date): number => Math.round(Date.UTC(time.getFullYear(), time.getMonth(), time.getDate()) / 86_400_000)
 
-/** "today", "yesterday", "4 days ago". */
+/** "today", "yesterday", "4 days ago", by the reader's own calendar. */
 export function ago(iso: string, now = Date.now()): string {
-  const days = Math.floor(now / DAY) - Math.floor(new Date(iso).getTime() / DAY)
+  const days = dayOf(new Date(now)) - dayOf(new Date(iso))
   if (days <= 0) return 'today'
   return days === 1 ? 'yesterday' : `${days} days ago`
 }
@@ -12,3 +13,6 @@ export function lateness(ms: number): string {
   const whole = Math.round(Math.abs(ms))
   return whole === 0 ? 'on time' : `${whole} ms ${ms < 0 ? 'early' : 'late'}`
 }
+
+/** "1 bar", "4 bars". */
+export const countOf = (count: number, word: string): string => `${count} ${word}${count === 1 ? '' : 's'}`

@@ -122,6 +122,7 @@ final readonly class NamingCost
         if ($this->key === null) {
             return 0.0;
         }
+
         return self::STEPS[$this->key->mode->value][$this->step($chord)] + self::OUTSIDE_THE_KEY * $this->foreignTones($chord) + self::OUTSIDE_BY_CUSTOM * $this->tonesByCustom($chord);
     }
 

@@ -9,7 +9,6 @@ use Gravik\Listening\Finding;
 use Gravik\Listening\LockReport;
 use Gravik\Listening\LockReporter;
 use Gravik\Listening\SlotFigures;
-use Gravik\Listening\Statistics;
 use Gravik\Listening\SwingPlayed;
 use Gravik\Time\Ruler;
 use Gravik\Time\SwingUnit;

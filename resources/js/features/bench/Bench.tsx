@@ -1,12 +1,13 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button } from 'antd'
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { useStore } from 'zustand'
 import { ApiError } from '../../api/client'
 import { fetchBreakdown, keys, useTimeline } from '../../api/queries'
 import type { StoredBreakdown } from '../../api/types'
 import { band, output } from '../../audio/band'
+import { chunk } from '../../ui/chunk'
 import { useKeys } from '../../ui/keys'
 import { Transport } from '../transport/Transport'
 import { BenchContext, type BenchValue } from './benchContext'
@@ -19,12 +20,13 @@ import { StationBar } from './StationBar'
 import { isStation, STATIONS, type Station } from './stations'
 import { TitleRow } from './TitleRow'
 
-const ListenStation = lazy(() => import('../listen/ListenStation'))
-const ChartStation = lazy(() => import('../chart/ChartStation'))
-const ShapesStation = lazy(() => import('../shapes/ShapesStation'))
-const HandStation = lazy(() => import('../hand/HandStation'))
-const LockStation = lazy(() => import('../lock/LockStation'))
-const HandoutStation = lazy(() => import('../handout/HandoutStation'))
+const STATION_COMES = 'Laying out the station …'
+const ListenStation = chunk(() => import('../listen/ListenStation'), STATION_COMES)
+const ChartStation = chunk(() => import('../chart/ChartStation'), STATION_COMES)
+const ShapesStation = chunk(() => import('../shapes/ShapesStation'), STATION_COMES)
+const HandStation = chunk(() => import('../hand/HandStation'), STATION_COMES)
+const LockStation = chunk(() => import('../lock/LockStation'), STATION_COMES)
+const HandoutStation = chunk(() => import('../handout/HandoutStation'), STATION_COMES)
 
 /** Fetches a breakdown and puts it on the bench. */
 export default function BenchPage() {
@@ -107,14 +109,12 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
               {timeline.error.message}
             </p>
           )}
-          <Suspense fallback={<p className="loading">Laying out the station …</p>}>
-            {station === 'listen' && <ListenStation />}
-            {station === 'chart' && <ChartStation />}
-            {station === 'shapes' && <ShapesStation />}
-            {station === 'hand' && <HandStation />}
-            {station === 'lock' && <LockStation />}
-            {station === 'handout' && <HandoutStation />}
-          </Suspense>
+          {station === 'listen' && <ListenStation />}
+          {station === 'chart' && <ChartStation />}
+          {station === 'shapes' && <ShapesStation />}
+          {station === 'hand' && <HandStation />}
+          {station === 'lock' && <LockStation />}
+          {station === 'handout' && <HandoutStation />}
         </main>
         <Transport />
         {save.status === 'stale' && <StaleSheet save={save} />}

@@ -1,4 +1,5 @@
-import { Modal } from 'antd'
+import { Dialog } from '../../ui/Dialog'
+
 
 const GROUPS: [string, [string, string][]][] = [
   ['Everywhere', [['Space', 'play, stop'], ['Alt 1 – 6', 'go to a station'], ['Alt 0', 'back to the shelf'], ['Ctrl Z, Ctrl Shift Z', 'undo, redo'], ['Ctrl S', 'save now'], ['[ ]', 'tempo down, up'], ['T', 'tap the tempo'], ['/', 'straight, and swung again'], ['Q', 'name a grip, find a chord'], ['?', 'this list']]],
@@ -11,7 +12,7 @@ const GROUPS: [string, [string, string][]][] = [
 
 export function Shortcuts({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
-    <Modal open={open} onCancel={onClose} footer={null} title="Keys" width={1080}>
+    <Dialog open={open} onCancel={onClose} footer={null} title="Keys" width={1080}>
       <div className="shortcut-groups">
         {GROUPS.map(([group, rows]) => (
           <section key={group}>
@@ -29,6 +30,6 @@ export function Shortcuts({ open, onClose }: { open: boolean; onClose: () => voi
           </section>
         ))}
       </div>
-    </Modal>
+    </Dialog>
   )
 }

@@ -1,9 +1,10 @@
-import { Button, Modal } from 'antd'
+import { Button } from 'antd'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { useBench } from './benchContext'
 import type { SaveState } from './documentStore'
 import { putOnShelf } from './keeper'
+import { Dialog } from '../../ui/Dialog'
 
 /** Two versions of one breakdown: nothing is decided for the teacher, and neither is lost. */
 export function StaleSheet({ save }: { save: Extract<SaveState, { status: 'stale' }> }) {
@@ -18,7 +19,7 @@ export function StaleSheet({ save }: { save: Extract<SaveState, { status: 'stale
     void navigate(`/breakdown/${copy.id}`)
   }
   return (
-    <Modal open title="Saved from somewhere else meanwhile" footer={null} closable={false}>
+    <Dialog open title="Saved from somewhere else meanwhile" footer={null} closable={false}>
       <p>{save.message}</p>
       <div className="button-row">
         <Button type="primary" loading={busy} onClick={() => void keepMine()}>
@@ -26,6 +27,6 @@ export function StaleSheet({ save }: { save: Extract<SaveState, { status: 'stale
         </Button>
         <Button onClick={() => store.takeSaved()}>Go on with the saved one</Button>
       </div>
-    </Modal>
+    </Dialog>
   )
 }

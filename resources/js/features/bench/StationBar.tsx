@@ -59,7 +59,7 @@ function useStateLines(): Record<Station, { text: string; off: boolean }> {
   const document = useDocument()
   const { store, timeline } = useBench()
   const chart = useChart(document).data
-  const takes = useTakes(store.getState().id).data
+  const takes = useTakes(store.getState().id)
   const recording = useSyncExternalStore(watchName, () => kept(store.getState().id)?.name ?? 'no recording')
   const bars = chart?.sections.reduce((sum, section) => sum + section.bars.length, 0) ?? 0
   const unread = chart?.sections.reduce((sum, section) => sum + section.problems.length, 0) ?? 0
@@ -71,7 +71,7 @@ function useStateLines(): Record<Station, { text: string; off: boolean }> {
     chart: unread > 0 ? { text: `${unread} unread`, off: true } : { text: plural(bars, 'bar'), off: false },
     shapes: { text: shapes === 0 ? 'no chords yet' : `${plural(shapes, 'chord')}, ${document.pins.length} pinned`, off: false },
     hand: { text: plural(strokes, 'stroke'), off: strokes === 0 },
-    lock: { text: takes === undefined || takes.length === 0 ? 'no takes yet' : plural(takes.length, 'take'), off: false },
+    lock: { text: takes.items === undefined || takes.items.length === 0 ? 'no takes yet' : takes.more === null ? plural(takes.items.length, 'take') : `over ${takes.items.length} takes`, off: false },
     handout: { text: 'MIDI, WAV, JSON', off: false },
   }
 }

@@ -1,7 +1,7 @@
 import { Button, Checkbox, InputNumber, Select } from 'antd'
-import { moveCapo, moveToKey, reshape, useChoices } from '../../api/queries'
+import { convertTuning, moveCapo, moveToKey, reshape, useChoices } from '../../api/queries'
 import type { BreakdownDocument } from '../../api/types'
-import { KEYS, METERS } from '../../ui/choices'
+import { isKeyTyped, KEYS, METERS } from '../../ui/choices'
 import { useTapTempo } from '../../ui/useTapTempo'
 import { useBench, useDocument } from './benchContext'
 import { BELOW_THE_CAPO, OPEN_STRINGS_STAY, useRemake } from './useRemake'
@@ -54,7 +54,7 @@ export function TuneForm() {
     <div className="tune-form">
       <label>
         Key
-        <Select showSearch value={document.key} options={KEYS.map((value) => ({ value }))} onChange={(key: string) => void remake((d) => moveToKey(d, key), OPEN_STRINGS_STAY)} />
+        <Select showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }} value={document.key} options={KEYS.map((value) => ({ value }))} onChange={(key: string) => void remake((d) => moveToKey(d, key), OPEN_STRINGS_STAY)} />
       </label>
       <label>
         Written tempo
@@ -104,7 +104,7 @@ export function TuneForm() {
       </label>
       <label>
         Tuning
-        <Select value={document.tuning} options={(choices?.tunings ?? []).map((tuning) => ({ value: tuning.slug, label: tuning.name }))} onChange={(tuning: string) => change({ tuning })} />
+        <Select value={document.tuning} options={(choices?.tunings ?? []).map((tuning) => ({ value: tuning.slug, label: tuning.name }))} onChange={(tuning: string) => void remake((d) => convertTuning(d, tuning))} />
       </label>
       <label>
         Capo

@@ -5,10 +5,11 @@ import { openDocument, type Draft, type Keeper } from './documentStore'
 
 const blank = { title: 'Tide Table', tempo: 120, notes: '' } as BreakdownDocument
 
-const stored = (document: BreakdownDocument = blank, revision = 1, mine = true): StoredBreakdown => ({ id: 'b1', revision, updated_at: '2026-05-09T12:00:00Z', mine, document })
+const stored = (document: BreakdownDocument = blank, revision = 1, mine = true): StoredBreakdown => ({ id: 'b1', revision, sitting: 'another page', updated_at: '2026-05-09T12:00:00Z', mine, document })
 
 /** A server that counts saves, and a browser that keeps drafts. */
 class FakeKeeper implements Keeper {
+  sitting = 'this page'
   saves: { document: BreakdownDocument; revision: number }[] = []
   drafts = new Map<string, Draft>()
   answer: (document: BreakdownDocument, revision: number) => Promise<StoredBreakdown> = async (document, revision) => stored(document, revision + 1)
@@ -18,7 +19,7 @@ class FakeKeeper implements Keeper {
   }
   draft = {
     read: (id: string) => this.drafts.get(id) ?? null,
-    write: (id: string, draft: Draft) => void this.drafts.set(id, draft),
+    write: (id: string, draft: Draft) => this.drafts.set(id, draft).has(id),
     clear: (id: string) => void this.drafts.delete(id),
   }
 }
@@ -61,7 +62,7 @@ describe('saving', () => {
   it('keeps every change in the browser at once, until it is saved', async () => {
     const store = openDocument(stored(), keeper)
     store.change(titled('A'))
-    expect(keeper.drafts.get('b1')).toEqual({ document: { ...blank, title: 'A' }, revision: 1 })
+    expect(keeper.drafts.get('b1')).toEqual({ document: { ...blank, title: 'A' }, revision: 1, sitting: 'this page' })
     await vi.advanceTimersByTimeAsync(1000)
     expect(keeper.drafts.size).toBe(0)
   })
@@ -76,9 +77,39 @@ describe('saving', () => {
     expect(store.getState().document.title).toBe('Tide Table')
   })
 
-  it('leaves an older draft alone when the server has gone on', () => {
-    keeper.drafts.set('b1', { document: { ...blank, title: 'Old' }, revision: 1 })
-    expect(openDocument(stored(blank, 5), keeper).getState().document.title).toBe('Tide Table')
+  it('brings back what was changed while a save was on its way, though the page was left before the next one', async () => {
+    keeper.drafts.set('b1', { document: { ...blank, title: 'Changed while saving' }, revision: 1, sitting: 'the page before' })
+    const store = openDocument({ ...stored({ ...blank, title: 'On its way' }, 2), sitting: 'the page before' }, keeper)
+    expect(store.getState().document.title).toBe('Changed while saving')
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(keeper.saves.map((save) => [save.document.title, save.revision])).toEqual([['Changed while saving', 2]])
+  })
+
+  it('shows both versions where the server has gone on from somewhere else', () => {
+    keeper.drafts.set('b1', { document: { ...blank, title: 'Mine' }, revision: 1, sitting: 'the page before' })
+    const store = openDocument(stored({ ...blank, title: 'Theirs' }, 5), keeper)
+    expect(store.getState()).toMatchObject({ document: { title: 'Mine' }, save: { status: 'stale', saved: { document: { title: 'Theirs' } } } })
+    store.takeSaved()
+    expect(store.getState().document.title).toBe('Theirs')
+  })
+
+  it('tries again by itself, with growing pauses, until the server answers', async () => {
+    keeper.answer = () => Promise.reject(new ApiError('Gravik cannot be reached.', 503, {}))
+    const store = openDocument(stored(), keeper)
+    store.change(titled('A'))
+    await vi.advanceTimersByTimeAsync(1000 + 2000 + 4000 + 8000)
+    expect(keeper.saves).toHaveLength(4)
+    keeper.answer = async (document, revision) => stored(document, revision + 1)
+    await vi.advanceTimersByTimeAsync(16_000)
+    expect(store.getState().save.status).toBe('saved')
+  })
+
+  it('does not try again what was refused', async () => {
+    keeper.answer = () => Promise.reject(new ApiError('A title has at most 120 characters.', 422, {}))
+    const store = openDocument(stored(), keeper)
+    store.change(titled('A'))
+    await vi.advanceTimersByTimeAsync(100_000)
+    expect(keeper.saves).toHaveLength(1)
   })
 
   it('says that a save failed, keeps the draft, and saves on the next try', async () => {

@@ -32,44 +32,64 @@ export type DocumentStore = StoreApi<DocumentState> & {
 /** What the store needs from outside. */
 export type Keeper = {
   put(id: string, document: BreakdownDocument, revision: number): Promise<StoredBreakdown>
-  draft: { read(id: string): Draft | null; write(id: string, draft: Draft): void; clear(id: string): void }
+  /** by which the server knows the saves of this page */
+  sitting: string
+  /** write answers whether the draft outlives the page */
+  draft: { read(id: string): Draft | null; write(id: string, draft: Draft): boolean; clear(id: string): void }
 }
-export type Draft = { document: BreakdownDocument; revision: number }
+/** What is not saved yet: the revision it follows, and the page that made it, whose save may have been on its way. */
+export type Draft = { document: BreakdownDocument; revision: number; sitting?: string }
 
 const IDLE_MS = 1000
+/** A save that did not get through is tried again after so long, then after twice that, and so on. */
+const FIRST_RETRY_MS = 2000
+const LONGEST_RETRY_MS = 60_000
+const PARTED = 'This browser holds changes that were never saved, and the breakdown was saved from somewhere else meanwhile. Both are kept: choose which one to go on with.'
+
 const MOST_STEPS = 200
 /** Changes of one kind (dragging, typing) within this time are one step to undo. */
 const TOGETHER_MS = 900
 
-const message = (problem: unknown): string => (problem instanceof Error ? problem.message : 'The save did not work. It is tried again with the next change.')
+const message = (problem: unknown): string => (problem instanceof Error ? problem.message : 'The save did not work. It is tried again by itself.')
+
+/** The server or the way to it failed; the same save may work in a moment. */
+const mayPass = (problem: unknown): boolean => !(problem instanceof ApiError) || problem.status === 0 || problem.status === 429 || problem.status >= 500
+
+/** The draft was made on what is saved now, or on the save before it that was on its way from the same page. */
+const follows = (draft: Draft, stored: StoredBreakdown): boolean =>
+  draft.revision === stored.revision || (draft.sitting !== undefined && draft.sitting === stored.sitting && draft.revision + 1 === stored.revision)
 
 /**
  * The document on the bench: every change can be undone, is kept in the browser at once and saved after a second of
- * rest. A draft that outlived a crash comes back when it started from the revision that is saved.
+ * rest, again and again until it gets through. A draft that outlived a crash comes back; where the breakdown was saved from
+ * elsewhere meanwhile, both versions are there to choose from.
  */
 export function openDocument(stored: StoredBreakdown, keeper: Keeper): DocumentStore {
   const left = stored.mine ? keeper.draft.read(stored.id) : null
-  const usable = left !== null && left.revision === stored.revision
+  const usable = left !== null && follows(left, stored)
+  const parted = left !== null && !usable
   const store = createStore<DocumentState>(() => ({
     id: stored.id,
     mine: stored.mine,
-    document: usable ? left.document : stored.document,
+    document: left !== null ? left.document : stored.document,
     revision: stored.revision,
-    past: usable ? [stored.document] : [],
+    past: left !== null ? [stored.document] : [],
     future: [],
-    save: usable ? { status: 'waiting' } : { status: 'saved', at: stored.updated_at },
+    save: usable ? { status: 'waiting' } : parted ? { status: 'stale', message: PARTED, saved: stored } : { status: 'saved', at: stored.updated_at },
   }))
   let timer: ReturnType<typeof setTimeout> | undefined
+  let retryMs = FIRST_RETRY_MS
   let running: Promise<void> | null = null
   let lastStep = { kind: '', at: 0 }
 
-  const wait = () => {
+  const wait = (ms = IDLE_MS) => {
     clearTimeout(timer)
-    timer = setTimeout(() => void saveNow(), IDLE_MS)
+    timer = setTimeout(() => void saveNow(), ms)
   }
+  const keepDraft = (document: BreakdownDocument, revision: number) => keeper.draft.write(stored.id, { document, revision, sitting: keeper.sitting })
   const set = (document: BreakdownDocument, past: BreakdownDocument[], future: BreakdownDocument[]) => {
-    const { id, revision, save } = store.getState()
-    keeper.draft.write(id, { document, revision })
+    const { revision, save } = store.getState()
+    keepDraft(document, revision)
     store.setState({ document, past: past.slice(-MOST_STEPS), future, save: save.status === 'stale' ? save : { status: 'waiting' } })
     if (save.status !== 'stale') wait()
   }
@@ -87,10 +107,11 @@ export function openDocument(stored: StoredBreakdown, keeper: Keeper): DocumentS
     running = keeper
       .put(id, document, revision)
       .then((saved) => {
+        retryMs = FIRST_RETRY_MS
         const changedMeanwhile = store.getState().document !== document
         store.setState({ revision: saved.revision, save: changedMeanwhile ? { status: 'waiting' } : { status: 'saved', at: saved.updated_at } })
         if (changedMeanwhile) {
-          keeper.draft.write(id, { document: store.getState().document, revision: saved.revision })
+          keepDraft(store.getState().document, saved.revision)
           wait()
         } else {
           keeper.draft.clear(id)
@@ -99,6 +120,10 @@ export function openDocument(stored: StoredBreakdown, keeper: Keeper): DocumentS
       .catch((problem: unknown) => {
         const stale = problem instanceof ApiError && problem.status === 409
         store.setState({ save: stale ? { status: 'stale', message: problem.message, saved: problem.body.saved as StoredBreakdown } : { status: 'failed', message: message(problem) } })
+        if (!stale && mayPass(problem)) {
+          wait(retryMs)
+          retryMs = Math.min(2 * retryMs, LONGEST_RETRY_MS)
+        }
       })
       .finally(() => {
         running = null
@@ -137,7 +162,7 @@ export function openDocument(stored: StoredBreakdown, keeper: Keeper): DocumentS
       store.setState({ document: save.saved.document, revision: save.saved.revision, past: [...past, document], future: [], save: { status: 'saved', at: save.saved.updated_at } })
     },
     close() {
-      void saveNow()
+      void saveNow().then(() => clearTimeout(timer))
     },
   })
 }

@@ -1,6 +1,7 @@
 import { ulid } from 'ulid'
 import { call } from '../../api/client'
 import type { BreakdownDocument, StoredBreakdown } from '../../api/types'
+import { forget, recalled, remember } from '../../ui/remembered'
 import type { Draft, Keeper } from './documentStore'
 
 /** One sitting: the saves of one open page become one version to go back to. */
@@ -10,22 +11,11 @@ const key = (id: string) => `gravik:draft:${id}`
 
 export const browserKeeper: Keeper = {
   put: (id, document, revision) => call<StoredBreakdown>('PUT', `breakdowns/${id}`, { document, revision, sitting }),
+  sitting,
   draft: {
-    read(id) {
-      try {
-        return JSON.parse(localStorage.getItem(key(id)) ?? 'null') as Draft | null
-      } catch {
-        return null
-      }
-    },
-    write(id, draft) {
-      try {
-        localStorage.setItem(key(id), JSON.stringify(draft))
-      } catch {
-        // A full or forbidden store must not stop the work: the autosave still runs.
-      }
-    },
-    clear: (id) => localStorage.removeItem(key(id)),
+    read: (id) => recalled<Draft>(key(id)),
+    write: (id, draft) => remember(key(id), JSON.stringify(draft)),
+    clear: (id) => forget(key(id)),
   },
 }
 

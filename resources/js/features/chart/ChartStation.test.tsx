@@ -35,11 +35,17 @@ it('marks the unreadable character and puts the nearest symbol in its place, in 
 })
 
 it('adds sections, takes them out with their pins, and moves the pins of later ones', async () => {
-  serve({ 'POST compute/chart': chart() })
   const pin = (section: number) => ({ section, bar: 0, at: 0, symbol: 'Dm', frets: gripFrets })
+  serve({
+    'POST compute/chart': chart(),
+    'POST compute/without-section': (body: unknown) => {
+      const { document, section } = body as { document: typeof tune; section: number }
+      return { document: { ...document, sections: document.sections.filter((_, at) => at !== section), pins: [pin(0), pin(1)] } }
+    },
+  })
   const { store } = showOnBench(<ChartStation />, { document: { ...tune, sections: [{ name: 'A', line: '' }, { name: 'B', line: '' }, { name: 'C', line: '' }], pins: [pin(0), pin(1), pin(2)] } })
   fireEvent.click(await screen.findByLabelText('Take section B out'))
-  expect(store.getState().document.sections.map((section) => section.name)).toEqual(['A', 'C'])
+  await waitFor(() => expect(store.getState().document.sections.map((section) => section.name)).toEqual(['A', 'C']))
   expect(store.getState().document.pins.map((each) => each.section)).toEqual([0, 1])
   fireEvent.click(screen.getByText('Add a section'))
   expect(store.getState().document.sections.map((section) => section.name)).toEqual(['A', 'C', 'B'])

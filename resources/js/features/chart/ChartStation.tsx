@@ -1,8 +1,8 @@
 import { Button, Input, Segmented, Select } from 'antd'
 import { useState } from 'react'
-import { moveToKey, useChart } from '../../api/queries'
+import { moveToKey, takeSectionOut, useChart } from '../../api/queries'
 import type { BreakdownDocument } from '../../api/types'
-import { KEYS } from '../../ui/choices'
+import { isKeyTyped, KEYS } from '../../ui/choices'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { OPEN_STRINGS_STAY, useRemake } from '../bench/useRemake'
 import { LineField } from './LineField'
@@ -21,12 +21,7 @@ export default function ChartStation() {
   const setSection = (index: number, part: Partial<BreakdownDocument['sections'][number]>) =>
     store.change((d) => ({ ...d, sections: d.sections.map((section, place) => (place === index ? { ...section, ...part } : section)) as BreakdownDocument['sections'] }), { together: `section-${index}` })
   const addSection = () => store.change((d) => ({ ...d, sections: [...d.sections, { name: nextName(d.sections.map((section) => section.name)), line: '' }] as BreakdownDocument['sections'] }))
-  const dropSection = (index: number) =>
-    store.change((d) => ({
-      ...d,
-      sections: d.sections.filter((_, place) => place !== index) as BreakdownDocument['sections'],
-      pins: d.pins.filter((pin) => pin.section !== index).map((pin) => (pin.section > index ? { ...pin, section: pin.section - 1 } : pin)),
-    }))
+  const dropSection = (index: number) => void remake((d) => takeSectionOut(d, index))
   let barsBefore = 0
   return (
     <div className="chart-station">
@@ -39,7 +34,7 @@ export default function ChartStation() {
           <Segmented aria-label="Names" options={[{ value: 'letters', label: 'Letters' }, { value: 'numerals', label: 'Numerals' }]} value={names} onChange={setNames} />
           {mine && (
             <label className="inline">
-              Key <Select aria-label="Key" showSearch value={document.key} options={KEYS.map((value) => ({ value }))} style={{ width: 116 }} onChange={(key: string) => void remake((d) => moveToKey(d, key), OPEN_STRINGS_STAY)} />
+              Key <Select aria-label="Key" showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }} value={document.key} options={KEYS.map((value) => ({ value }))} style={{ width: 116 }} onChange={(key: string) => void remake((d) => moveToKey(d, key), OPEN_STRINGS_STAY)} />
             </label>
           )}
         </div>

@@ -1,4 +1,4 @@
-import { Button, Input, Modal } from 'antd'
+import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { ApiError } from '../../api/client'
 import { useChoices, useGripNames, useVoicings } from '../../api/queries'
@@ -8,6 +8,7 @@ import { LAST_FRET } from '../../ui/LongNeck'
 import { MiniNeck } from '../../ui/MiniNeck'
 import { gripText, moved, readGrip, type Grip } from './gripText'
 import { PressNeck } from './PressNeck'
+import { Dialog } from '../../ui/Dialog'
 
 type Neck = Pick<BreakdownDocument, 'key' | 'tuning' | 'capo' | 'company'>
 type Props = { neck: Neck; onClose: () => void; onUse?: (symbol: string, frets: Grip) => void }
@@ -34,7 +35,7 @@ export default function QuickFinder({ neck, onClose, onUse }: Props) {
   }
 
   return (
-    <Modal open title="What is this grip? Where is this chord?" width={940} footer={null} onCancel={onClose}>
+    <Dialog open title="What is this grip? Where is this chord?" width={940} footer={null} onCancel={onClose}>
       <div className="quick-finder">
         <Input autoFocus aria-label="Grip or chord" placeholder="x 7 8 7 8 x, or C9; or press strings on the neck" value={typed} onChange={(event) => type(event.target.value)} />
         <PressNeck grip={grip} degrees={degreesOf(grip, names[0])} root={voicing?.root ?? null} onGrip={show} />
@@ -59,7 +60,7 @@ export default function QuickFinder({ neck, onClose, onUse }: Props) {
             }} />
         )}
       </div>
-    </Modal>
+    </Dialog>
   )
 }
 

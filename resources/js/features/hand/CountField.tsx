@@ -4,7 +4,7 @@ import { reshape } from '../../api/queries'
 import { useBench, useMine } from '../bench/benchContext'
 
 /** The pattern as it is counted aloud, to be read or typed. */
-export function CountField({ counted }: { counted: string }) {
+export function CountField({ counted, line, name }: { counted: string; line: number; name: string }) {
   const { store } = useBench()
   const mine = useMine()
   const [typed, setTyped] = useState(counted)
@@ -12,11 +12,11 @@ export function CountField({ counted }: { counted: string }) {
   useEffect(() => {
     setTyped(counted)
     setRefusal('')
-  }, [counted])
+  }, [counted, line])
   const take = async () => {
     if (typed.trim() === counted) return
     try {
-      const { document } = await reshape(store.getState().document, { counted: typed })
+      const { document } = await reshape(store.getState().document, { counted: typed, line })
       store.change((d) => ({ ...d, pattern: document.pattern }))
       setRefusal('')
     } catch (problem) {
@@ -25,7 +25,7 @@ export function CountField({ counted }: { counted: string }) {
   }
   return (
     <label className="count-field">
-      Counted
+      Counted{name}
       <Input aria-label="Pattern as it is counted" disabled={!mine} value={typed} onChange={(event) => setTyped(event.target.value)} onPressEnter={() => void take()} onBlur={() => void take()} />
       {refusal === '' ? (
         <small className="muted">

@@ -137,9 +137,9 @@ export default function HandStation() {
           {sheet === 'patterns' && <PatternLibrary onClose={() => setSheet('wave')} />}
           {sheet === 'schools' && <SchoolSheet width={width} advised={hand?.advice.school} reason={hand?.advice.reason ?? ''} onClose={() => setSheet('wave')} />}
           {sheet === 'tap' && <TapSheet width={width} bars={bars} onClose={() => setSheet('wave')} />}
-          {sheet === 'wave' && hand !== undefined && <Waves hand={hand} timeline={timeline} bars={bars} width={width} selectedAt={slot?.at ?? null} line={lines.length === 2 ? line : null} onSlot={click} />}
+          {sheet === 'wave' && hand !== undefined && <Waves hand={hand} pairsABeat={document.feel.unit === 'sixteenth' ? 2 : 1} timeline={timeline} bars={bars} width={width} selectedAt={slot?.at ?? null} line={lines.length === 2 ? line : null} onSlot={click} />}
         </div>
-        {hand !== undefined && sheet === 'wave' && <CountField counted={hand.counted} />}
+        {hand !== undefined && sheet === 'wave' && <CountField counted={hand.counted[line] ?? ''} line={line} name={lines.length === 2 ? `: ${lines[line]?.name ?? 'the other line'}` : ''} />}
         <p className="legend" hidden={sheet !== 'wave' || bars > 1}>
           <i className="key-strike" /> strikes <i className="key-air" /> air <i className="key-chuck" /> chuck, no pitch <i className="key-ghost" /> ghost <i className="key-ring" /> rings until the hand lets go <i className="key-swing" /> swing moves it from here
         </p>

@@ -4,13 +4,17 @@ import { band } from '../../audio/band'
 import { useBandFrames } from '../../audio/useBandFrames'
 import { HandWave } from '../../ui/HandWave'
 import { FretLane } from './FretLane'
+import { leantSketch, leantTo, useLean } from '../../ui/lean'
 import { WavePlayhead } from './WavePlayhead'
 
-type Props = { hand: Hand; timeline: Timeline | undefined; bars: number; width: number; selectedAt: number | null; line: number | null; onSlot: (slot: HandSlot) => void }
+type Props = { hand: Hand; /** pairs of notes in a beat that swing: 1 for eighths, 2 for sixteenths */ pairsABeat: number; timeline: Timeline | undefined; bars: number; width: number; selectedAt: number | null; line: number | null; onSlot: (slot: HandSlot) => void }
 
 /** The pattern bar under bar: the pick hand's wave, the fretting hand's lane, and the place that sounds. */
-export function Waves({ hand, timeline, bars, width, selectedAt, line, onSlot }: Props) {
+export function Waves({ hand, pairsABeat, timeline, bars, width, selectedAt, line, onSlot }: Props) {
   const round = useSoundingRound(bars)
+  const lean = useLean((state) => state.p)
+  const sketch = leantSketch(hand.sketch, lean, pairsABeat)
+  const slots = lean === null ? hand.slots : hand.slots.map((slot) => ({ ...slot, beats: leantTo(slot.beats, hand.sketch.p, lean, pairsABeat) }))
   const height = bars === 1 ? 230 : 122
   const tails = timeline === undefined ? [] : tailsOf(timeline, round)
   return Array.from({ length: bars }, (_, bar) => {
@@ -19,7 +23,7 @@ export function Waves({ hand, timeline, bars, width, selectedAt, line, onSlot }:
     const chords = timeline === undefined ? [] : chordsOver(timeline, round, bar)
     return (
       <div key={bar} className="wave-row">
-        <HandWave sketch={hand.sketch} slots={hand.slots} fromBeat={from} toBeat={to} width={width} height={height} chords={chords} tails={tails} strings={6} selectedAt={selectedAt} line={line} onSlot={onSlot} />
+        <HandWave sketch={sketch} slots={slots} fromBeat={from} toBeat={to} width={width} height={height} chords={chords} tails={tails} strings={6} selectedAt={selectedAt} line={line} onSlot={onSlot} />
         {timeline !== undefined && <FretLane tails={tails} dead={deadOf(timeline, round)} changes={chords} fromBeat={from} toBeat={to} width={width} />}
         <WavePlayhead sketch={hand.sketch} fromBeat={from} toBeat={to} width={width} height={height} patternBars={bars} />
       </div>

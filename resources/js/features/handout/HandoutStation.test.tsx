@@ -3,12 +3,12 @@ import { expect, it, vi } from 'vitest'
 import { serve, showOnBench, tune } from '../../testing/page'
 import HandoutStation from './HandoutStation'
 
-const version = (title: string) => ({ id: 'v1', number: 3, saved_at: '2026-05-09T12:00:00Z', refused: false, document: { ...tune, title } })
+const version = { id: 'v1', number: 3, saved_at: '2026-05-09T12:00:00Z', refused: false }
 
 it('saves what is on the bench before it exports it', async () => {
   const went = vi.fn()
   vi.stubGlobal('location', { ...window.location, assign: went })
-  serve({ 'GET breakdowns/b1/versions': [] })
+  serve({ 'GET breakdowns/b1/versions': { items: [], next: null } })
   const { store } = showOnBench(<HandoutStation />)
   store.change((d) => ({ ...d, notes: 'lean on beat 2' }))
   fireEvent.click(screen.getByText('Export MIDI'))
@@ -17,10 +17,10 @@ it('saves what is on the bench before it exports it', async () => {
 })
 
 it('goes back to a version, and undo comes back from it', async () => {
-  serve({ 'GET breakdowns/b1/versions': [version('Ebb Table')] })
+  serve({ 'GET breakdowns/b1/versions': { items: [version], next: null }, 'GET breakdowns/b1/versions/v1': { ...version, document: { ...tune, title: 'Ebb Table' } } })
   const { store } = showOnBench(<HandoutStation />)
   fireEvent.click(await screen.findByText('Go back to it'))
-  expect(store.getState().document.title).toBe('Ebb Table')
+  await waitFor(() => expect(store.getState().document.title).toBe('Ebb Table'))
   store.undo()
   expect(store.getState().document.title).toBe('Tide Table')
 })

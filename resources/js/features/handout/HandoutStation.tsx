@@ -1,5 +1,6 @@
-import { Button, Input } from 'antd'
-import { useVersions } from '../../api/queries'
+import { App, Button, Input } from 'antd'
+import { fetchVersion, useVersions } from '../../api/queries'
+import { MoreButton } from '../../ui/MoreButton'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 
 /** What leaves the house: files in open formats, notes, and the versions to go back to. */
@@ -56,22 +57,32 @@ export default function HandoutStation() {
 function Versions({ id }: { id: string }) {
   const { store } = useBench()
   const versions = useVersions(id)
+  const { message } = App.useApp()
+  const goBack = async (version: number) => {
+    try {
+      const { document } = await fetchVersion(id, version)
+      store.change(() => document)
+    } catch (problem) {
+      void message.error(problem instanceof Error ? problem.message : 'This version could not be fetched. Try again.', 8)
+    }
+  }
   return (
     <aside className="side" aria-label="Versions">
       <h2>Versions</h2>
       <p className="muted">One for each sitting. Going back is a change like any other: undo brings you here again.</p>
-      {versions.data?.length === 0 && <p className="muted">None yet.</p>}
+      {versions.items?.length === 0 && <p className="muted">None yet.</p>}
       <div className="take-list">
-        {versions.data?.map((version) => (
+        {versions.items?.map((version) => (
           <div key={version.id} className="version">
             <b>{new Date(version.saved_at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })}</b>
             <span>{version.refused ? 'kept beside the saved one' : `revision ${version.number}`}</span>
-            <Button size="small" onClick={() => store.change(() => version.document)}>
+            <Button size="small" onClick={() => void goBack(version.id)}>
               Go back to it
             </Button>
           </div>
         ))}
       </div>
+      <MoreButton list={versions} words="Older versions" />
     </aside>
   )
 }

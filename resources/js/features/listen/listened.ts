@@ -1,4 +1,5 @@
 import type { FeelReading, Hearing, HeardStroke } from '../../api/types'
+import { forget, recalled, remember } from '../../ui/remembered'
 
 /** A stroke as it was heard, or as somebody set it by hand. */
 export type ListenedStroke = HeardStroke & { byHand?: boolean; out?: boolean }
@@ -44,11 +45,7 @@ const CHANGED = 'gravik:listened'
 const key = (id: string) => `gravik:listen:${id}`
 
 export function kept(id: string): Listened | null {
-  try {
-    return JSON.parse(localStorage.getItem(key(id)) ?? 'null') as Listened | null
-  } catch {
-    return null
-  }
+  return recalled<Listened>(key(id))
 }
 
 /** A recording too long for the browser's store is kept without its outline. */
@@ -65,15 +62,8 @@ export const watchName = (told: () => void) => {
 
 function store(id: string, listened: Listened | null): void {
   if (listened === null) {
-    localStorage.removeItem(key(id))
+    forget(key(id))
     return
   }
-  for (const version of [listened, { ...listened, outline: [] }]) {
-    try {
-      localStorage.setItem(key(id), JSON.stringify(version))
-      return
-    } catch {
-      // Full: once more with less.
-    }
-  }
+  if (!remember(key(id), JSON.stringify(listened))) remember(key(id), JSON.stringify({ ...listened, outline: [] }))
 }

@@ -1,4 +1,5 @@
 import type { LockReport } from '../../api/types'
+import { lateness } from '../../ui/words'
 
 const WIDTH = 420
 const HEIGHT = 74
@@ -11,7 +12,7 @@ export function BarDrift({ bars }: { bars: NonNullable<LockReport['bars']> }) {
   const toX = (bar: number) => 40 + (bar / last) * (WIDTH - 60)
   const toY = (ms: number) => HEIGHT / 2 + (ms / most) * (HEIGHT / 2 - 16)
   return (
-    <svg className="bar-drift" width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`Bar by bar: ${bars.map((bar) => Math.round(bar.ms)).join(', ')} ms`}>
+    <svg className="bar-drift" width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`Bar by bar: ${bars.map((bar) => lateness(bar.ms)).join(', ')}`}>
       <text x={0} y={14} className="figure-word">
         early
       </text>
@@ -27,8 +28,7 @@ export function BarDrift({ bars }: { bars: NonNullable<LockReport['bars']> }) {
         (bar) =>
           bar !== undefined && (
             <text key={bar.bar} x={toX(bar.bar)} y={toY(bar.ms) + (bar.ms > 0 ? -8 : 17)} className="figure-word" textAnchor={bar.bar === bars[0]?.bar ? 'start' : 'end'}>
-              bar {bar.bar + 1}: {bar.ms > 0 ? '+' : ''}
-              {Math.round(bar.ms)} ms
+              bar {bar.bar + 1}: {lateness(bar.ms)}
             </text>
           ),
       )}

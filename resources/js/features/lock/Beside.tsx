@@ -1,13 +1,13 @@
 import { Button } from 'antd'
 import type { Take } from '../../api/types'
-import { lateness } from '../../ui/words'
+import { countOf, lateness } from '../../ui/words'
 import { LockStrip } from './LockStrip'
 
 const FIGURES: [string, (take: Take) => string][] = [
   ['bias', ({ report }) => (report.bias_ms === null ? '–' : lateness(report.bias_ms))],
   ['spread', ({ report }) => (report.spread_ms === null ? '–' : `${Math.round(report.spread_ms)} ms`)],
   ['swing', ({ report }) => (report.swing === null || report.swing === undefined ? '–' : `${report.swing.played.toFixed(2)} : 1`)],
-  ['drift', ({ report }) => (report.drift_bpm_per_min === null ? '–' : `${report.drift_bpm_per_min.toFixed(1)} a minute`)],
+  ['drift', ({ report }) => (report.drift_ms == null ? 'none' : `${lateness(report.drift_ms)} by the end`)],
   ['missed', ({ report }) => `${report.missed} of ${report.planned}`],
   ['gate', ({ report }) => (report.gate.passed ? 'open' : 'shut')],
 ]
@@ -19,7 +19,7 @@ export function Beside({ one, other, onClose }: { one: Take; other: Take; onClos
       {[one, other].map((take) => (
         <section key={take.id}>
           <h3>
-            Take {take.number} <span className="muted">{take.player} · {take.tempo} bpm · {take.bars} bars</span>
+            Take {take.number} <span className="muted">{take.player} · {take.tempo} bpm · {countOf(take.bars, 'bar')}</span>
           </h3>
           <LockStrip report={take.report} bars={take.bars} tempo={take.tempo} sketch={null} />
         </section>

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { Button, Modal, Segmented } from 'antd'
+import { Button, Segmented } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import { call } from '../../api/client'
 import { keys } from '../../api/queries'
@@ -8,6 +8,7 @@ import { band, output, tapClock } from '../../audio/band'
 import { NoMicrophone, openMicrophone, type Microphone } from '../../audio/microphone'
 import { wavOf } from '../../audio/wav'
 import { deviceId } from './device'
+import { Dialog } from '../../ui/Dialog'
 
 const CLICKS = 16
 const LEAD_IN = 4
@@ -107,7 +108,7 @@ export function DelayCheck({ onClose }: { onClose: () => void }) {
   })
 
   return (
-    <Modal open title="Measure this device's delay" footer={null} onCancel={onClose}>
+    <Dialog open title="Measure this device's delay" footer={null} onCancel={onClose}>
       <Segmented
         aria-label="What is measured"
         block
@@ -161,7 +162,7 @@ export function DelayCheck({ onClose }: { onClose: () => void }) {
           </Button>
         )}
       </div>
-    </Modal>
+    </Dialog>
   )
 }
 

@@ -37,7 +37,7 @@ vi.mock('../../audio/microphone', () => {
 })
 
 const take = (id: string, number: number, part: Partial<Take['report']> = {}): Take => ({
-  id, number, player: 'Student A', created_at: new Date().toISOString(), tempo: 126, swing: 2, bars: 8, stage: 8, revision: 1, latency_ms: null, strokes: [0.01, 0.52],
+  id, number, player: 'Student A', created_at: new Date().toISOString(), tempo: 126, swing: 2, bars: 8, stage: 8, level: 3, revision: 1, passed: false, bias_ms: -12, spread_ms: 9, gate_ms: 15, finding: 'Your off-beats come 38 ms early.', latency_ms: null, strokes: [0.01, 0.52],
   report: {
     planned: 48, played: 47, matched: 46, missed: 2, extra: 1, latency_ms: null, bias_ms: -12, spread_ms: 9, drift_bpm_per_min: 0.4, swing: { planned: 2, played: 1.38, low: 1.3, high: 1.5 },
     anchored: true, directions: { told: 46, wrong: 0 }, slots: [], hits: [],
@@ -50,8 +50,14 @@ const take = (id: string, number: number, part: Partial<Take['report']> = {}): T
   },
 })
 
+/** What the server answers for these takes, the newest first: the page of them and each by itself. */
+const listed = (...takes: Take[]): Server => ({
+  'GET breakdowns/b1/takes': { items: takes, next: null },
+  ...Object.fromEntries(takes.map((each) => [`GET breakdowns/b1/takes/${each.id}`, each])),
+})
+
 const gate = { biasMs: 15, spreadMs: 20, swingPoints: 4, missedShare: 0.03 }
-const server: Server = { 'POST compute/strokes': [422, {}], 'GET breakdowns/b1/takes': [take('t1', 1), take('t2', 2)], 'GET calibrations/desk': { calibration: null }, 'GET choices': { stages: ['shapes alone', 'damped'], usual_stage: 1, gates: [{ name: 'beginner', ...gate }, { name: 'advanced', ...gate, spreadMs: 12 }] } }
+const server: Server = { 'POST compute/strokes': [422, {}], ...listed(take('t2', 2), take('t1', 1)), 'GET calibrations/desk': { calibration: null }, 'GET choices': { stages: ['shapes alone', 'damped'], usual_stage: 1, gates: [{ name: 'beginner', ...gate }, { name: 'advanced', ...gate, spreadMs: 12 }] } }
 
 /** Eight taps of the two keys, then the bars are over. */
 async function play(): Promise<void> {
@@ -110,10 +116,10 @@ it('sends the delay that was measured on this device', async () => {
 })
 
 it('says when it locks, and what to do before there are takes or strokes', async () => {
-  serve({ ...server, 'GET breakdowns/b1/takes': [take('t1', 1, { findings: [], gate: { passed: true, why: 'all within', bias_ms: 15, spread_ms: 20, swing_points: 4, missed_share: 0.03 } })] })
+  serve({ ...server, ...listed(take('t1', 1, { findings: [], gate: { passed: true, why: 'all within', bias_ms: 15, spread_ms: 20, swing_points: 4, missed_share: 0.03 } })) })
   showOnBench(<LockStation />)
   await screen.findByText('This locks.')
-  serve({ ...server, 'GET breakdowns/b1/takes': [] })
+  serve({ ...server, ...listed() })
   showOnBench(<LockStation />, { plays: { strokes: [], bars: 0 } as never })
   await screen.findByText('No takes yet')
   expect(screen.getByText(/There is nothing to play along to yet/)).toBeTruthy()
@@ -150,6 +156,8 @@ it('records the microphone until the bars are over, and says where its first bea
   showOnBench(<LockStation />)
   await screen.findByText(/Student A, take 2/)
   key('m')
+  await screen.findByRole('alertdialog', { name: 'The delay was never measured' })
+  fireEvent.click(screen.getByText('Record without it'))
   await screen.findByRole('img', { name: 'Level of the microphone' })
   heard.block(new Float32Array(128), -1.25)
   heard.block(new Float32Array(128), -1.234)
@@ -163,6 +171,7 @@ it('says why there is no microphone, and judges what was recorded until it went 
   await screen.findByText(/Student A, take 2/)
   heard.refuses = 'The microphone was refused.'
   key('m')
+  fireEvent.click(await screen.findByText('Record without it'))
   await screen.findByText('The microphone was refused.')
   expect(screen.getByRole('button', { name: /Record a take/ })).toBeTruthy()
   heard.refuses = ''

@@ -1,18 +1,22 @@
-import { App, Button, Select } from 'antd'
+import { App, Button, Checkbox, Select } from 'antd'
 import { useRef, useState } from 'react'
-import { useChoices, useTakes } from '../../api/queries'
+import { useChoices, useTake, useTakes } from '../../api/queries'
 import type { Take } from '../../api/types'
+import { playbackLevel, setPlaybackLevel } from '../../audio/band'
 import { useMicrophone } from '../../audio/useMicrophone'
 import { useRecorder } from '../../audio/useRecorder'
 import { FilePicker } from '../../ui/FilePicker'
 import { useKeys } from '../../ui/keys'
-import { ago } from '../../ui/words'
+import { MoreButton } from '../../ui/MoreButton'
+import { walkList } from '../../ui/walkList'
+import { ago, countOf } from '../../ui/words'
 import { useBench } from '../bench/benchContext'
 import { Beside } from './Beside'
 import { DelayCheck } from './DelayCheck'
 import { ErrorSheet } from './ErrorSheet'
 import { FreePlay } from './FreePlay'
 import { GateForm } from './GateForm'
+import { LOUDNESSES } from './loudnesses'
 import { MicRoom } from './MicRoom'
 import { PracticeRoom } from './practice/PracticeRoom'
 import { Report } from './Report'
@@ -26,7 +30,7 @@ type Sheet = 'report' | 'practice' | 'errors' | 'free'
 
 /** Play along, be measured, and see where it locks. */
 export default function LockStation() {
-  const { store, tempo, setTempo, timeline } = useBench()
+  const { store, tempo, setTempo, level, timeline } = useBench()
   const id = store.getState().id
   const { message } = App.useApp()
   const takes = useTakes(id)
@@ -40,17 +44,33 @@ export default function LockStation() {
   const [besideId, setBesideId] = useState<string | null>(null)
   const [bars, setBars] = useState(8)
   const [checking, setChecking] = useState(false)
-  const shown = takes.data?.find((take) => take.id === shownId) ?? takes.data?.at(-1) ?? null
-  const beside = takes.data?.find((take) => take.id === besideId && take.id !== shown?.id) ?? null
+  const rows = takes.items ?? []
+  const wanted = shownId ?? rows[0]?.id ?? null
+  const shown = useTake(id, wanted).data ?? null
+  const other = useTake(id, besideId !== null && besideId !== wanted ? besideId : null).data
+  const beside = besideId !== null && besideId !== wanted ? (other ?? null) : null
+  const [hidden, setHidden] = useState(false)
+  /** whether the delay is being offered; once answered, it is not offered again here */
+  const [delay, setDelay] = useState<'unasked' | 'offered' | 'answered'>('unasked')
   const show = (take: Take | null) => take !== null && setShownId(take.id)
+  const [picking, setPicking] = useState(false)
+  const setBeside = (take: string) => {
+    setBesideId(take)
+    setPicking(false)
+  }
 
   const microphone = useMicrophone(
-    (wav, firstBeat) => void judge.sound({ wav, firstBeat, bars, tempo }).then(show),
+    (wav, firstBeat) => void judge.sound({ wav, firstBeat, bars, tempo, level }).then(show),
     (problem) => void message.error(problem, 10),
   )
   const recorder = useRecorder((take) => void judge.taps(take).then(show))
-  const record = () => void recorder.start({ bars, tempo })
-  const listen = () => void microphone.start({ bars })
+  const record = () => void recorder.start({ bars, tempo, level })
+  const listenNow = () => {
+    setDelay('answered')
+    void microphone.start({ bars })
+  }
+  /** Everything a report says of early and late hangs on the delay, so it is offered before the first take. */
+  const listen = () => (judge.byMicrophone === null && delay === 'unasked' ? setDelay('offered') : listenNow())
   const busy = recorder.status !== 'idle' || microphone.status !== 'idle'
   const stop = () => {
     recorder.stop()
@@ -67,12 +87,12 @@ export default function LockStation() {
 
   return (
     <div className="with-side">
-      <div className="station-main">
+      <div className={hidden && busy ? 'station-main beats-hidden' : 'station-main'}>
         <div className="station-head">
           <h2>{{ report: 'Lock', practice: 'Practice ladder', errors: 'Hear an error', free: 'Lock' }[sheet]}</h2>
-          <button type="button" className="quiet delay-button" onClick={() => setChecking(true)} disabled={busy}>
+          <Button size="small" className="delay-button" onClick={() => setChecking(true)} disabled={busy}>
             {delayWords(judge)}
-          </button>
+          </Button>
           {at && (
             <div className="title-actions">
               {busy ? (
@@ -81,9 +101,9 @@ export default function LockStation() {
                 </Button>
               ) : (
                 <>
-                  <Select aria-label="Bars to record" value={bars} options={LENGTHS.map((value) => ({ value, label: `${value} bars` }))} onChange={setBars} style={{ width: 92 }} />
+                  <Select aria-label="Bars to record" value={bars} options={LENGTHS.map((value) => ({ value, label: countOf(value, 'bar') }))} onChange={setBars} style={{ width: 92 }} />
                   <Button onClick={() => upload.current?.click()} disabled={!canRecord || judge.hearing} loading={judge.hearing} title="A WAV or MIDI file of you alone, at the tempo below">
-                    Upload <kbd>U</kbd>
+                    {judge.hearing ? heardWords(judge.heard) : 'Upload'} <kbd>U</kbd>
                   </Button>
                   <Button onClick={listen} disabled={!canRecord || judge.hearing}>
                     Microphone <kbd>M</kbd>
@@ -115,9 +135,23 @@ export default function LockStation() {
         ) : sheet === 'free' ? (
           <FreePlay onClose={() => setSheet('report')} />
         ) : recorder.status !== 'idle' ? (
-          <TapPads recorder={recorder} bars={bars} />
+          <TapPads recorder={recorder} bars={bars} hideBeats={hidden} />
         ) : microphone.status !== 'idle' ? (
-          <MicRoom microphone={microphone} bars={bars} lateMs={judge.byMicrophone?.latency_ms} />
+          <MicRoom microphone={microphone} bars={bars} lateMs={judge.byMicrophone?.latency_ms} hideBeats={hidden} />
+        ) : delay === 'offered' ? (
+          <div className="empty" role="alertdialog" aria-label="The delay was never measured">
+            <h2>How late is this microphone?</h2>
+            <p>Every device reports a little late, and what a report says of early and late hangs on that. Measuring takes half a minute, once for this device. Without it spread and swing are right all the same.</p>
+            <div className="button-row">
+              <Button type="primary" autoFocus onClick={() => { setDelay('answered'); setChecking(true) }}>
+                Measure the delay
+              </Button>
+              <Button onClick={listenNow}>Record without it</Button>
+              <Button onClick={() => setDelay('unasked')}>Not now</Button>
+            </div>
+          </div>
+        ) : shown === null && rows.length > 0 ? (
+          <p className="loading">Fetching the take …</p>
         ) : shown === null ? (
           <div className="empty">
             <h2>No takes yet</h2>
@@ -149,7 +183,15 @@ export default function LockStation() {
           </p>
         )}
         {shown !== null && !busy && at && <Findings take={shown} onPractise={setTempo} onStage={setStage} />}
-        {!busy && (
+        {!busy && at && (
+          <div className="lock-wishes">
+            <Checkbox checked={hidden} onChange={(event) => setHidden(event.target.checked)}>
+              hide the beats while I play
+            </Checkbox>
+            <Select aria-label="Loudness" size="small" defaultValue={playbackLevel()} options={LOUDNESSES} onChange={setPlaybackLevel} style={{ width: 130 }} />
+          </div>
+        )}
+        {!busy && at && (
           <div className="button-row lock-more">
             {shown !== null && (
               <Button size="small" onClick={hear}>
@@ -166,23 +208,28 @@ export default function LockStation() {
         )}
         {choices !== undefined && stage !== undefined && <GateForm stage={stage} choices={choices} onStage={setStage} />}
         <h3>Takes</h3>
-        {takes.data === undefined || takes.data.length === 0 ? (
+        {rows.length === 0 ? (
           <p className="muted">They are listed here with their reports.</p>
         ) : (
           <>
-            <TakeTrend takes={takes.data} width={244} shown={shown?.id ?? null} />
-            <div className="take-list" role="listbox" aria-label="Takes">
-              {[...takes.data].reverse().map((take) => (
-                <button key={take.id} type="button" role="option" aria-selected={take.id === shown?.id} className={take.id === shown?.id ? 'chosen' : ''} onClick={(event) => (event.shiftKey ? setBesideId(take.id) : setShownId(take.id))}>
+            <TakeTrend takes={rows} width={244} shown={wanted} />
+            <div className="take-list" role="listbox" aria-label="Takes" onKeyDown={walkList}>
+              {rows.map((take) => (
+                <button key={take.id} type="button" role="option" aria-selected={take.id === wanted} className={take.id === wanted ? 'chosen' : take.id === besideId ? 'beside' : ''} onClick={(event) => (event.shiftKey || picking ? setBeside(take.id) : setShownId(take.id))}>
                   <b>Take {take.number}</b>
                   <span>
-                    {take.player} · {take.tempo} bpm · {take.bars} bars · {ago(take.created_at)}
+                    {take.player} · {take.tempo} bpm · {countOf(take.bars, 'bar')}{take.level < 3 ? `, level ${take.level}` : ''} · {ago(take.created_at)}
                   </span>
-                  <em className={take.report.gate.passed ? 'held' : 'cut'}>{take.report.gate.passed ? 'locks' : 'not yet'}</em>
+                  <em className={take.passed ? 'held' : 'cut'}>{take.passed ? 'locks' : 'not yet'}</em>
                 </button>
               ))}
             </div>
-            {takes.data.length > 1 && <p className="muted">Shift and a press set a take beside the one shown.</p>}
+            <MoreButton list={takes} words="Older takes" />
+            {rows.length > 1 && (
+              <Button size="small" aria-pressed={picking} onClick={() => setPicking(!picking)}>
+                {picking ? 'Now press the other take' : 'Set another take beside it'}
+              </Button>
+            )}
           </>
         )}
       </aside>
@@ -196,6 +243,9 @@ function delayWords({ byKey, byMicrophone }: ReturnType<typeof useJudge>): strin
   return byKey === null && byMicrophone === null ? 'Measure the delay' : `Delay: ${words('keys', byKey)}; ${words('microphone', byMicrophone)}`
 }
 
+/** How far a hearing is, as far as it is known. */
+const heardWords = (share: number | null): string => (share === null ? 'Hearing …' : `Heard ${Math.round(100 * share)} %`)
+
 function Findings({ take, onPractise, onStage }: { take: Take; onPractise: (tempo: number) => void; onStage: (stage: number) => void }) {
   const off = take.report.findings.filter((finding) => finding.kind !== 'holds')
   const holds = take.report.findings.find((finding) => finding.kind === 'holds')
@@ -208,7 +258,7 @@ function Findings({ take, onPractise, onStage }: { take: Take; onPractise: (temp
           <p>
             <b>{index + 1}.</b> {finding.text}
           </p>
-          {finding.practise && <Practise {...finding.practise} onPractise={onPractise} onStage={onStage} />}
+          {finding.practise && <Practise {...finding.practise} played={take.tempo} onPractise={onPractise} onStage={onStage} />}
         </div>
       ))}
       {holds !== undefined && <p className="finding finding-holds">{holds.text}</p>}
@@ -216,7 +266,7 @@ function Findings({ take, onPractise, onStage }: { take: Take; onPractise: (temp
   )
 }
 
-const Practise = ({ tempo, stage, onPractise, onStage }: { tempo: number; stage: number; onPractise: (tempo: number) => void; onStage: (stage: number) => void }) => (
+const Practise = ({ tempo, stage, played, onPractise, onStage }: { tempo: number; stage: number; /** the take's tempo */ played: number; onPractise: (tempo: number) => void; onStage: (stage: number) => void }) => (
   <Button
     size="small"
     onClick={() => {
@@ -224,6 +274,6 @@ const Practise = ({ tempo, stage, onPractise, onStage }: { tempo: number; stage:
       onStage(stage)
     }}
   >
-    Set {tempo} bpm, stage {stage}
+    {tempo === played ? `Stay at ${tempo} bpm, stage ${stage}` : `Set ${tempo} bpm, stage ${stage}`}
   </Button>
 )

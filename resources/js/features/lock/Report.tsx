@@ -1,6 +1,6 @@
 import { useHand } from '../../api/queries'
 import type { HandSketch, Take } from '../../api/types'
-import { lateness } from '../../ui/words'
+import { countOf, lateness } from '../../ui/words'
 import { useDocument } from '../bench/benchContext'
 import { BarDrift } from './BarDrift'
 import { LockStrip } from './LockStrip'
@@ -9,13 +9,13 @@ import { SwingGauge } from './SwingGauge'
 /** A take with its verdict: the sentence first, then the strip, then the swing. */
 export function Report({ take }: { take: Take }) {
   const { report } = take
-  const hand = useHand(useDocument(), take.tempo, null, 3).data
+  const hand = useHand(useDocument(), take.tempo, null, take.level).data
   const first = report.findings.find((finding) => finding.kind !== 'holds')
   return (
     <div className="report">
-      <p className={report.gate.passed ? 'verdict held' : 'verdict'}>{report.gate.passed ? (first === undefined ? 'This locks.' : 'In time it locks; the hand has something to do.') : (first?.text ?? 'Nothing stands out, but the gate stays shut.')}</p>
+      <p className={report.gate.passed ? 'verdict held' : 'verdict'}>{report.gate.passed ? (first === undefined ? 'This locks.' : `It locks. ${first.text}`) : (first?.text ?? 'Nothing stands out, but the gate stays shut.')}</p>
       <p className="muted">
-        {take.player}, take {take.number} · {take.bars} bars · {take.tempo} bpm · {report.matched} of {report.planned} strokes met, {report.missed} missed, {report.extra} extra
+        {take.player}, take {take.number} · {countOf(take.bars, 'bar')} ·{take.level < 3 ? ` level ${take.level} ·` : ''} {take.tempo} bpm · {report.matched} of {countOf(report.planned, 'stroke')} met, {report.missed} missed, {report.extra} too many
         {report.directions.told > 0 ? ` · ${report.directions.told} directions told, ${report.directions.told - report.directions.wrong} as planned` : ''}
       </p>
       <LockStrip report={report} bars={take.bars} tempo={take.tempo} sketch={fits(take, hand?.sketch) ? (hand?.sketch ?? null) : null} />
@@ -31,8 +31,8 @@ export function Report({ take }: { take: Take }) {
             <dd>{report.spread_ms === null ? '–' : `${Math.round(report.spread_ms)} ms`}</dd>
           </div>
           <div>
-            <dt>tempo drifts</dt>
-            <dd>{report.drift_bpm_per_min === null ? '–' : `${report.drift_bpm_per_min.toFixed(1)} bpm a minute`}</dd>
+            <dt>tempo {report.drift_ms == null ? '' : report.drift_ms < 0 ? 'rises' : 'falls'}</dt>
+            <dd>{report.drift_ms == null ? 'holds' : `by ${Math.round(Math.abs(report.drift_ms))} ms${report.drift_bpm_per_min === null ? '' : `, ${Math.abs(report.drift_bpm_per_min).toFixed(1)} bpm a minute`}`}</dd>
           </div>
           <div>
             <dt>gate</dt>

@@ -7,14 +7,15 @@ import { keys, useCalibration } from '../../api/queries'
 import type { Take } from '../../api/types'
 import type { Recorded } from '../../audio/useRecorder'
 import { useBench, useMine } from '../bench/benchContext'
+import { watchHearing } from '../listen/watchHearing'
 import { deviceId } from './device'
 import { keepSound } from './sounds'
 
-type Sound = { wav: Blob; bars: number; tempo: number; /** seconds into the recording; found by the core where nobody knows */ firstBeat: number | null }
+type Sound = { wav: Blob; bars: number; tempo: number; /** of the pattern that was asked for; as it is set now where nothing is said */ level?: number; /** seconds into the recording; found by the core where nobody knows */ firstBeat: number | null }
 
 /** Has takes judged and kept by the core; one that cannot be sent waits here. */
 export function useJudge(stage: number | undefined) {
-  const { store } = useBench()
+  const { store, level } = useBench()
   const mine = useMine()
   const id = store.getState().id
   const client = useQueryClient()
@@ -26,6 +27,7 @@ export function useJudge(stage: number | undefined) {
   const [unsent, setUnsent] = useState<{ id: string; take: Recorded } | null>(null)
 
   const kept = async (take: Take) => {
+    client.setQueryData(['take', id, take.id], take)
     await client.invalidateQueries({ queryKey: keys.takes(id) })
     return take
   }
@@ -33,7 +35,7 @@ export function useJudge(stage: number | undefined) {
     setUnsent({ id: takeId, take })
     try {
       if (mine) await store.saveNow()
-      const judged = await call<Take>('POST', `breakdowns/${id}/takes`, { id: takeId, tempo: take.tempo, bars: take.bars, taps: take.taps, latency_ms: byKey?.latency_ms ?? null, stage })
+      const judged = await call<Take>('POST', `breakdowns/${id}/takes`, { id: takeId, tempo: take.tempo, bars: take.bars, taps: take.taps, latency_ms: byKey?.latency_ms ?? null, stage, level: take.level })
       setUnsent(null)
       return await kept(judged)
     } catch (problem) {
@@ -41,14 +43,17 @@ export function useJudge(stage: number | undefined) {
       return null
     }
   }
+  /** The share that is heard of a recording, told while it is; null before the first word. */
+  const [heard, setHeard] = useState<number | null>(null)
   const sound = async (recorded: Sound): Promise<Take | null> => {
     const { wav, bars, tempo, firstBeat } = recorded
     setUnheard(recorded)
     setHearing(true)
     const takeId = ulid().toLowerCase()
+    const stopAsking = watchHearing(setHeard)
     try {
       if (mine) await store.saveNow()
-      const what = new URLSearchParams({ id: takeId, tempo: String(tempo), bars: String(bars), ...(stage === undefined ? {} : { stage: String(stage) }), ...(firstBeat === null ? {} : { first_beat: firstBeat.toFixed(5) }), ...(byMicrophone === null || firstBeat === null ? {} : { latency_ms: String(byMicrophone.latency_ms) }) })
+      const what = new URLSearchParams({ id: takeId, tempo: String(tempo), bars: String(bars), level: String(recorded.level ?? level), ...(stage === undefined ? {} : { stage: String(stage) }), ...(firstBeat === null ? {} : { first_beat: firstBeat.toFixed(5) }), ...(byMicrophone === null || firstBeat === null ? {} : { latency_ms: String(byMicrophone.latency_ms) }) })
       const judged = await call<Take>('POST', `breakdowns/${id}/recordings?${what}`, wav)
       setUnheard(null)
       if (wav.type !== 'audio/midi') await keepSound(takeId, { wav, firstBeat: (firstBeat ?? 0) + (byMicrophone?.latency_ms ?? 0) / 1000 })
@@ -57,8 +62,10 @@ export function useJudge(stage: number | undefined) {
       void message.error(problem instanceof Error ? problem.message : 'The recording could not be heard. Try again.', 8)
       return null
     } finally {
+      stopAsking()
+      setHeard(null)
       setHearing(false)
     }
   }
-  return { taps, sound, hearing, unsent, unheard: hearing ? null : unheard, byKey, byMicrophone }
+  return { taps, sound, hearing, heard, unsent, unheard: hearing ? null : unheard, byKey, byMicrophone }
 }

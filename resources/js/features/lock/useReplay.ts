@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { Take } from '../../api/types'
 import { band, output } from '../../audio/band'
 import { soundOf, type KeptSound } from './sounds'
@@ -10,7 +10,10 @@ export const tapsOf = (take: Take): Replayed => ({ id: take.id, tempo: take.temp
 /** A take against the band, as it was played: its sound where this browser still has it, else a click for each stroke. */
 export function useReplay() {
   const [playing, setPlaying] = useState<string | null>(null)
+  const mine = useRef(false)
   useEffect(() => band.subscribe(() => band.snapshot().status === 'stopped' && setPlaying(null)), [])
+  // Whoever leaves the screen leaves no replay behind, and the guitar as it was.
+  useEffect(() => () => void (mine.current && band.stop()), [])
   const stop = () => band.stop()
   const start = async (take: Replayed, sound?: KeptSound) => {
     const kept = sound ?? (await soundOf(take.id))
@@ -18,11 +21,13 @@ export function useReplay() {
     band.stop()
     band.mute('guitar', true)
     band.set({ loop: null })
-    await band.start({ fromBar: 0, bars: take.bars, onEnd: () => band.mute('guitar', guitar) })
+    await band.start({ fromBar: 0, bars: take.bars })
     setPlaying(take.id)
+    mine.current = true
     const unmute = band.subscribe(() => {
       if (band.snapshot().status !== 'stopped') return
       unmute()
+      mine.current = false
       band.mute('guitar', guitar)
     })
     if (kept !== null) await output.playSound(kept.wav, kept.firstBeat, band.startedAt)

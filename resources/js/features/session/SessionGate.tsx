@@ -1,9 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { Modal } from 'antd'
 import type { ReactNode } from 'react'
 import { keys, usePerson } from '../../api/queries'
 import { SignInForm, SignInPage } from './SignIn'
 import { signedOut, useSignedOut } from './signedOut'
+import { Dialog } from '../../ui/Dialog'
 
 /** Shows the app to who is signed in, the sign-in page to who is not, and a sheet over the work when a session ends. */
 export function SessionGate({ children }: { children: ReactNode }) {
@@ -20,10 +20,10 @@ export function SessionGate({ children }: { children: ReactNode }) {
   return (
     <>
       {children}
-      <Modal open={raised} title="Sign in again" footer={null} closable={false} mask={{ closable: false }} width={380}>
+      <Dialog open={raised} title="Sign in again" footer={null} closable={false} mask={{ closable: false }} width={380}>
         <p>Your session has ended. Your work is kept; it is saved as soon as you are back.</p>
         <SignInForm onDone={done} />
-      </Modal>
+      </Dialog>
     </>
   )
 }

@@ -13,7 +13,7 @@ export function usePins() {
       if (mine) store.change((d) => ({ ...d, pins: [...d.pins.filter((each) => !isAt(chord)(each)), { ...asPin(chord, voicing), ...(chord.linked ? { linked: true } : {}) }] }))
     },
     pinFrets: (chord: VoicedChord, frets: (number | null)[]) => {
-      if (mine) store.change((d) => ({ ...d, pins: [...d.pins.filter((each) => !isAt(chord)(each)), { ...asPin(chord, chord.voicing), frets: frets as PinDocument['frets'] }] }))
+      if (mine) store.change((d) => ({ ...d, pins: [...d.pins.filter((each) => !isAt(chord)(each)), { ...asPin(chord, chord.voicing), frets: frets as PinDocument['frets'], ...(chord.linked ? { linked: true } : {}) }] }))
     },
     letGo: (chord: VoicedChord) => {
       if (mine) store.change((d) => ({ ...d, pins: d.pins.filter((each) => !isAt(chord)(each)) }))

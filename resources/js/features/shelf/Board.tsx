@@ -5,6 +5,8 @@ import { leanAt, waveKnots, wavePath } from '../../ui/waveGeometry'
 
 type Props = { name: string; cards: BreakdownCard[]; chosen: string | null; onChoose: (id: string) => void; onOpen: (card: BreakdownCard) => void }
 
+export const bookId = (id: string): string => `book-${id}`
+
 /** One row of the shelf: neighbours join, since every curve crosses the strings on its bar line. */
 export function Board({ name, cards, chosen, onChoose, onOpen }: Props) {
   return (
@@ -12,7 +14,20 @@ export function Board({ name, cards, chosen, onChoose, onOpen }: Props) {
       <h2 className="board-name">{name}</h2>
       <div className="board">
         {cards.map((card) => (
-          <button key={card.id} type="button" className={card.id === chosen ? 'book chosen' : 'book'} aria-pressed={card.id === chosen} onClick={() => onChoose(card.id)} onDoubleClick={() => onOpen(card)}>
+          <button
+            key={card.id}
+            id={bookId(card.id)}
+            type="button"
+            className={card.id === chosen ? 'book chosen' : 'book'}
+            aria-pressed={card.id === chosen}
+            onClick={() => onChoose(card.id)}
+            onDoubleClick={() => onOpen(card)}
+            onKeyDown={(event) => {
+              if (event.key !== 'Enter') return
+              event.preventDefault()
+              onOpen(card)
+            }}
+          >
             <BarOfHand card={card} />
             <b>{card.title}</b>
             <span>
@@ -33,7 +48,7 @@ function BarOfHand({ card }: { card: BreakdownCard }) {
   const knots = waveKnots(patternCrossings(sketch))
   const toX = (beat: number) => (beat / sketch.beats_a_bar) * WIDTH
   const toY = (h: number) => HEIGHT / 2 - h * 40
-  const clip = `book-${card.id}`
+  const clip = `book-clip-${card.id}`
   return (
     <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} preserveAspectRatio="none" className="book-wave" aria-hidden="true">
       <clipPath id={clip}>

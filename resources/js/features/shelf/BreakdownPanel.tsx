@@ -8,8 +8,8 @@ type Props = { card: BreakdownCard; teacher: boolean; onOpen: () => void; onDupl
 
 /** What is known of the chosen breakdown, and what can be done with it. */
 export function BreakdownPanel({ card, teacher, onOpen, onDuplicate, onRename, onDelete }: Props) {
-  const takes = useTakes(card.id).data ?? []
-  const last = takes.at(-1)
+  const takes = useTakes(card.id).items ?? []
+  const last = takes[0]
   return (
     <aside className="side" aria-label={card.title}>
       <h2>{card.title}</h2>
@@ -41,7 +41,7 @@ export function BreakdownPanel({ card, teacher, onOpen, onDuplicate, onRename, o
             </b>
             , {last.tempo} bpm, {ago(last.created_at)}
           </p>
-          <p className={last.report.gate.passed ? 'finding finding-holds' : 'finding finding-off'}>{last.report.gate.passed ? `It locks. ${last.report.findings.find((finding) => finding.kind === 'holds')?.text ?? ''}` : last.report.findings[0]?.text}</p>
+          <p className={last.passed ? 'finding finding-holds' : 'finding finding-off'}>{last.passed ? `It locks. ${last.finding ?? ''}` : last.finding}</p>
         </>
       )}
     </aside>

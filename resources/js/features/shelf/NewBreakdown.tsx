@@ -1,13 +1,15 @@
-import { App, Button, Input, InputNumber, Modal, Segmented, Select } from 'antd'
+import { App, Button, Input, InputNumber, Segmented, Select } from 'antd'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { ulid } from 'ulid'
-import { reshape } from '../../api/queries'
+import { reshape, useStarts } from '../../api/queries'
 import type { BreakdownDocument } from '../../api/types'
-import { KEYS, METERS } from '../../ui/choices'
+import { isKeyTyped, KEYS, METERS } from '../../ui/choices'
 import { useTapTempo } from '../../ui/useTapTempo'
 import { LineField } from '../chart/LineField'
+import { forget, recalled, remember } from '../../ui/remembered'
 import { putOnShelf } from '../bench/keeper'
+import { Dialog } from '../../ui/Dialog'
 
 const FEELS = [
   { label: 'Straight', value: 1 },
@@ -43,22 +45,41 @@ const BLANK: BreakdownDocument = {
   notes: '',
 }
 
+type Begun = { document: BreakdownDocument; id: string }
+const BEGUN = 'gravik:new-breakdown'
+const fresh = (): Begun => ({ document: BLANK, id: ulid().toLowerCase() })
+
 /** Title, key, tempo, meter, chords, feel: enough to play along in under a minute. */
 export function NewBreakdown({ onClose }: { onClose: () => void }) {
-  const [document, setDocument] = useState(BLANK)
-  const [id] = useState(() => ulid().toLowerCase())
+  const [begun, setBegun] = useState(() => recalled<Begun>(BEGUN) ?? fresh())
+  const { document, id } = begun
+  const starts = useStarts(document.key).data
   const [busy, setBusy] = useState(false)
   const navigate = useNavigate()
   const { message } = App.useApp()
-  const set = (part: Partial<BreakdownDocument>) => setDocument((current) => ({ ...current, ...part }))
+  /** What is typed outlives the sheet, until it is made or emptied. */
+  const write = (next: Begun) => {
+    setBegun(next)
+    remember(BEGUN, JSON.stringify(next))
+  }
+  const set = (part: Partial<BreakdownDocument>) => write({ id, document: { ...document, ...part } })
+  const untouched = JSON.stringify(document) === JSON.stringify(BLANK)
+  const startOver = () => {
+    forget(BEGUN)
+    setBegun(fresh())
+  }
   const tap = useTapTempo((tempo) => set({ tempo }))
   const line = document.sections[0]?.line ?? ''
+  // The chords are checked before there is a title.
+  const checked = { ...document, title: document.title.trim() === '' ? 'Untitled' : document.title }
   const make = async () => {
     setBusy(true)
     try {
       const named = { ...document, title: document.title.trim() === '' ? 'Untitled' : document.title.trim() }
-      const shaped = named.meter === '4/4' ? named : (await reshape({ ...named, meter: '4/4' }, { meter: named.meter })).document
+      const written = named.pattern === BLANK.pattern || JSON.stringify(named.pattern) === JSON.stringify(BLANK.pattern)
+      const shaped = named.meter === '4/4' || !written ? named : (await reshape({ ...named, meter: '4/4' }, { meter: named.meter })).document
       const stored = await putOnShelf(shaped, id)
+      forget(BEGUN)
       void navigate(`/breakdown/${stored.id}/chart`)
     } catch (problem) {
       void message.error(problem instanceof Error ? problem.message : 'That did not work. Try again.', 8)
@@ -66,7 +87,7 @@ export function NewBreakdown({ onClose }: { onClose: () => void }) {
     }
   }
   return (
-    <Modal open title="New breakdown" width={720} onCancel={onClose} footer={null}>
+    <Dialog open title="New breakdown" width={720} onCancel={onClose} footer={null}>
       <form
         className="new-breakdown"
         onSubmit={(event) => {
@@ -76,11 +97,11 @@ export function NewBreakdown({ onClose }: { onClose: () => void }) {
       >
         <label className="wide">
           Title
-          <Input autoFocus name="title" maxLength={120} placeholder="What do you call it?" value={document.title} onChange={(event) => set({ title: event.target.value })} />
+          <Input name="title" maxLength={120} placeholder="What do you call it?" value={document.title} onChange={(event) => set({ title: event.target.value })} />
         </label>
         <label>
           Key
-          <Select showSearch aria-label="Key" value={document.key} options={KEYS.map((value) => ({ value }))} onChange={(key) => set({ key })} />
+          <Select showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }} aria-label="Key" value={document.key} options={KEYS.map((value) => ({ value }))} onChange={(key) => set({ key })} />
         </label>
         <label>
           Tempo
@@ -91,8 +112,19 @@ export function NewBreakdown({ onClose }: { onClose: () => void }) {
         </label>
         <label>
           Meter
-          <Select aria-label="Meter" value={document.meter} options={METERS.map((value) => ({ value }))} onChange={(meter) => set({ meter })} />
+          <Select aria-label="Meter" value={document.meter} options={METERS.map((value) => ({ value }))} onChange={(meter) => set({ meter, pattern: BLANK.pattern, school: BLANK.school, band: BLANK.band })} />
         </label>
+        <div className="wide">
+          <span className="label">Start from</span>
+          <span className="chips" role="group" aria-label="Start from">
+            {starts?.starters.map((starter) => (
+              <button key={starter.slug} type="button" aria-pressed={document.band.groove === starter.groove && JSON.stringify(document.pattern) === JSON.stringify(starter.pattern)} onClick={() => set({ meter: starter.meter as BreakdownDocument['meter'], tempo: starter.tempo, feel: starter.feel, school: starter.school, pattern: starter.pattern, band: { groove: starter.groove, parts: [] }, genre: starter.word })}>
+                {starter.word}
+              </button>
+            ))}
+          </span>
+          <small className="muted">brings a strum, a feel, drums and bass along; all of it can be changed</small>
+        </div>
         <div className="wide">
           <span className="label">Feel</span>
           <span className="field-row">
@@ -102,7 +134,15 @@ export function NewBreakdown({ onClose }: { onClose: () => void }) {
         </div>
         <div className="wide">
           <span className="label">Chords, bars between strokes; letters or numerals</span>
-          <LineField document={document} section={0} placeholder="| Dm6 | B♭7 | Gm7 A7 | Dm6 |" onChange={(typed) => set({ sections: [{ name: 'A', line: typed }] })} value={line} />
+          <span className="chips" role="group" aria-label="Forms to start from">
+            {starts?.forms.map((form) => (
+              <button key={form.slug} type="button" onClick={() => set({ sections: form.sections as BreakdownDocument['sections'] })}>
+                {form.name}
+              </button>
+            ))}
+          </span>
+          <LineField document={checked} section={0} placeholder="| Dm6 | B♭7 | Gm7 A7 | Dm6 |" onChange={(typed) => set({ sections: document.sections.map((section, place) => (place === 0 ? { ...section, line: typed } : section)) as BreakdownDocument['sections'] })} value={line} />
+          {document.sections.length > 1 && <small className="muted">and {document.sections.slice(1).map((section) => section.name).join(', ')}, which can be edited in Chart</small>}
         </div>
         <div className="button-row wide">
           <Button type="primary" htmlType="submit" size="large" loading={busy}>
@@ -111,8 +151,13 @@ export function NewBreakdown({ onClose }: { onClose: () => void }) {
           <Button size="large" onClick={onClose}>
             Not now
           </Button>
+          {!untouched && (
+            <Button size="large" onClick={startOver}>
+              Start over
+            </Button>
+          )}
         </div>
       </form>
-    </Modal>
+    </Dialog>
   )
 }

@@ -12,7 +12,8 @@ const card = (id: string, title: string, part: Partial<BreakdownCard> = {}): Bre
   ...part,
 })
 const teacher = { name: 'Maren', role: 'teacher' }
-const shelf = { 'GET session': teacher, 'GET breakdowns': [card('a', 'Customs Shed'), card('b', 'Dry Dock', { tempo: 140 })], 'GET breakdowns/a/takes': [], 'GET breakdowns/b/takes': [] }
+const page = (...items: unknown[]) => ({ items, next: null, total: items.length })
+const shelf = { 'GET session': teacher, 'GET breakdowns': page(card('a', 'Customs Shed'), card('b', 'Dry Dock', { tempo: 140 })), 'GET breakdowns/a/takes': page(), 'GET breakdowns/b/takes': page() }
 
 it('walks by arrow keys and opens with one key', async () => {
   serve(shelf)
@@ -45,7 +46,7 @@ it.each([
   ['teacher', 'Make the first breakdown'],
   ['student', 'Your teacher puts breakdowns here for you.'],
 ])('says on an empty shelf what to do: %s', async (role, words) => {
-  serve({ 'GET session': { name: 'X', role }, 'GET breakdowns': [] })
+  serve({ 'GET session': { name: 'X', role }, 'GET breakdowns': page() })
   show(<Shelf />)
   await screen.findByText(words, { exact: false })
 })

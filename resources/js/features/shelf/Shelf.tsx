@@ -1,19 +1,22 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { App, Button, Input, Modal } from 'antd'
-import { lazy, Suspense, useRef, useState } from 'react'
+import { App, Button, Input } from 'antd'
+import { lazy, Suspense, useDeferredValue, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { call } from '../../api/client'
 import { fetchBreakdown, keys, usePerson, useShelf } from '../../api/queries'
 import type { BreakdownCard } from '../../api/types'
 import { useKeys } from '../../ui/keys'
 import { Mark } from '../../ui/Mark'
+import { MoreButton } from '../../ui/MoreButton'
+import { countOf } from '../../ui/words'
 import { putOnShelf } from '../bench/keeper'
 import { Shortcuts } from '../bench/Shortcuts'
 import { BreakdownPanel } from './BreakdownPanel'
-import { Board } from './Board'
-import { boards, matches } from './boards'
+import { Board, bookId } from './Board'
+import { boards } from './boards'
 import { ImportButton } from './ImportButton'
 import { NewBreakdown } from './NewBreakdown'
+import { Dialog } from '../../ui/Dialog'
 
 // It brings the sound along, which the shelf alone does not need.
 const QuickFinder = lazy(() => import('../finder/QuickFinder'))
@@ -23,12 +26,12 @@ const ANY_TUNE = { key: 'C major', tuning: 'standard', capo: 0, company: 'alone'
 
 /** All breakdowns as bars of one continuous hand, sorted from straight to hard. */
 export default function Shelf() {
-  const shelf = useShelf()
   const person = usePerson().data
   const client = useQueryClient()
   const navigate = useNavigate()
   const { message } = App.useApp()
   const [search, setSearch] = useState('')
+  const shelf = useShelf(useDeferredValue(search))
   const [chosenId, setChosenId] = useState<string | null>(null)
   const [making, setMaking] = useState(false)
   const [renaming, setRenaming] = useState<string | null>(null)
@@ -36,7 +39,7 @@ export default function Shelf() {
   const [finding, setFinding] = useState(false)
   const searchField = useRef<{ focus(): void } | null>(null)
   const teacher = person?.role === 'teacher'
-  const rows = boards((shelf.data ?? []).filter((card) => matches(card, search)))
+  const rows = boards(shelf.items ?? [])
   const cards = rows.flatMap((row) => row.cards)
   const chosen = cards.find((card) => card.id === chosenId) ?? cards[0] ?? null
 
@@ -82,9 +85,12 @@ export default function Shelf() {
       await call('PUT', `breakdowns/${card.id}`, { document: { ...stored.document, title }, revision: stored.revision, sitting: 'shelf' })
       await refresh()
     })
+  /** The focus goes along, so that who cannot see the frame knows where it is. */
   const step = (by: number) => {
     const next = cards[Math.min(cards.length - 1, Math.max(0, cards.findIndex((card) => card.id === chosen?.id) + by))]
-    if (next !== undefined) setChosenId(next.id)
+    if (next === undefined) return
+    setChosenId(next.id)
+    window.document.getElementById(bookId(next.id))?.focus()
   }
   useKeys({
     ArrowRight: () => step(1),
@@ -108,7 +114,7 @@ export default function Shelf() {
           <span className="station-tab active">
             <span>
               <b>Shelf</b>
-              <small>{shelf.data === undefined ? '…' : `${shelf.data.length} breakdown${shelf.data.length === 1 ? '' : 's'}`}</small>
+              <small>{shelf.total === null ? '…' : countOf(shelf.total, search.trim() === '' ? 'breakdown' : 'match')}</small>
             </span>
           </span>
         </nav>
@@ -148,10 +154,10 @@ export default function Shelf() {
       </div>
       <main className="shelf-body">
         <div className="shelf-boards">
-          {shelf.isPending && <p className="loading">Taking the breakdowns off the shelf …</p>}
-          {shelf.isError && <p role="alert" className="finding finding-off">{shelf.error.message}</p>}
-          {shelf.data?.length === 0 && <EmptyShelf teacher={teacher} onNew={() => setMaking(true)} />}
-          {shelf.data !== undefined && shelf.data.length > 0 && cards.length === 0 && (
+          {shelf.items === undefined && shelf.error === null && <p className="loading">Taking the breakdowns off the shelf …</p>}
+          {shelf.error !== null && <p role="alert" className="finding finding-off">{shelf.error.message}</p>}
+          {shelf.items?.length === 0 && search.trim() === '' && <EmptyShelf teacher={teacher} onNew={() => setMaking(true)} />}
+          {shelf.items?.length === 0 && search.trim() !== '' && (
             <p className="empty">
               Nothing on the shelf matches “{search}”. <Button size="small" onClick={() => setSearch('')}>Show all</Button>
             </p>
@@ -159,6 +165,7 @@ export default function Shelf() {
           {rows.map((row) => (
             <Board key={row.name} name={row.name} cards={row.cards} chosen={chosen?.id ?? null} onChoose={setChosenId} onOpen={open} />
           ))}
+          <MoreButton list={shelf} words="Show more of the shelf" />
         </div>
         {chosen !== null && (
           <BreakdownPanel
@@ -173,7 +180,7 @@ export default function Shelf() {
         )}
       </main>
       {making && <NewBreakdown onClose={() => setMaking(false)} />}
-      <Modal
+      <Dialog
         title="Rename"
         open={renaming !== null}
         okText="Rename"
@@ -186,7 +193,7 @@ export default function Shelf() {
         destroyOnHidden
       >
         <Input aria-label="New title" autoFocus maxLength={120} value={renaming ?? ''} onChange={(event) => setRenaming(event.target.value)} />
-      </Modal>
+      </Dialog>
       {finding && (
         <Suspense>
           <QuickFinder neck={ANY_TUNE} onClose={() => setFinding(false)} />

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import type { BreakdownCard, HandStroke } from '../../api/types'
-import { boards, matches } from './boards'
+import { boards } from './boards'
 
 const card = (title: string, part: Partial<BreakdownCard> & { p?: number; ups?: number } = {}): BreakdownCard => ({
   id: title,
@@ -29,15 +29,4 @@ it('sorts each board from straight to hard, slow before fast', () => {
 
 it('shows no empty board', () => {
   expect(boards([])).toEqual([])
-})
-
-it.each([
-  ['ferry', true],
-  ['FERRY harbour', true],
-  ['a♭ swing', true],
-  ['  ', true],
-  ['ferry waltz', false],
-  ['minor', false],
-])('finds by title, genre, key and feel: "%s"', (search, found) => {
-  expect(matches(card('Marzipan Ferry'), search)).toBe(found)
 })

@@ -1,11 +1,5 @@
 import type { BreakdownCard } from '../../api/types'
 
-export const matches = (card: BreakdownCard, search: string): boolean => {
-  const words = search.toLowerCase().split(/\s+/).filter((word) => word !== '')
-  const text = `${card.title} ${card.genre} ${card.key} ${card.feel} ${card.meter}`.toLowerCase()
-  return words.every((word) => text.includes(word))
-}
-
 /** Boards of the shelf by what the hand does; on each, straight stands left of swung and slow left of fast. */
 export function boards(cards: BreakdownCard[]): { name: string; cards: BreakdownCard[] }[] {
   const sorted = [...cards].sort((a, b) => a.sketch.p - b.sketch.p || a.tempo - b.tempo)

@@ -1,5 +1,6 @@
 import { Popover } from 'antd'
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { useLean } from '../../ui/lean'
 import { waveKnots, wavePath } from '../../ui/waveGeometry'
 
 type Props = {
@@ -13,6 +14,9 @@ type Props = {
   onTyped: (typed: string) => Promise<void>
 }
 
+/** The core's share is the chosen one, rounded. */
+const SAME = 0.002
+const LONGEST_WAIT_MS = 4000
 const LOWEST = 0.42
 const HIGHEST = 0.75
 const WIDTH = 116
@@ -25,11 +29,23 @@ const ratioOf = (p: number): number => Math.round((p / (1 - p)) * 1000) / 1000
 const clamp = (p: number): number => Math.min(HIGHEST, Math.max(LOWEST, p))
 
 /** One beat of the hand wave with a handle at the off-beat: drag it and the wave leans. */
-export function FeelDial({ p, words, offBeatMs, disabled, onChange, onTyped }: Props) {
+export function FeelDial({ p: told, words, offBeatMs, disabled, onChange, onTyped }: Props) {
   const track = useRef<SVGSVGElement>(null)
+  // What was chosen last stands until the core has laid everything out by it, so that no step starts from an older place.
+  const chosen = useLean((state) => state.p)
+  const p = chosen ?? told
+  useEffect(() => {
+    if (chosen === null) return
+    if (Math.abs(chosen - told) < SAME) return useLean.setState({ p: null })
+    const given = setTimeout(() => useLean.setState({ p: null }), LONGEST_WAIT_MS)
+    return () => clearTimeout(given)
+  }, [chosen, told])
   const knots = waveKnots([-1, 0, 1, 2].flatMap((beat) => [{ x: beat, down: true }, { x: beat + p, down: false }]))
   const toX = (x: number) => x * WIDTH
-  const choose = (next: number) => onChange(ratioOf(clamp(next)))
+  const choose = (next: number) => {
+    useLean.setState({ p: clamp(next) })
+    onChange(ratioOf(clamp(next)))
+  }
   const drag = (event: PointerEvent) => {
     const box = track.current?.getBoundingClientRect()
     if (disabled || box === undefined || event.buttons === 0) return
@@ -42,7 +58,7 @@ export function FeelDial({ p, words, offBeatMs, disabled, onChange, onTyped }: P
     if (by === 0 || disabled) return
     event.preventDefault()
     event.stopPropagation()
-    choose(p + by)
+    choose((useLean.getState().p ?? told) + by)
   }
   return (
     <div className="cell feel">

@@ -9,6 +9,7 @@ import { BACKINGS } from './clickModes'
 import { LadderStairs } from './LadderStairs'
 import { Pulse } from './Pulse'
 import { playedSeconds, type Settings } from './session'
+import { LOUDNESSES } from '../loudnesses'
 import { usePractice } from './usePractice'
 
 const MODES = [
@@ -22,14 +23,6 @@ const SWINGS = [
   { value: 1, label: 'pulse on each beat' },
   { value: 4, label: 'pulse over 4 beats' },
   { value: 8, label: 'pulse over 8 beats' },
-]
-
-/** Under the ceiling that nothing passes. */
-const LEVELS = [
-  { value: 1, label: 'full loudness' },
-  { value: 0.5, label: 'half as loud' },
-  { value: 0.25, label: 'quiet' },
-  { value: 0.1, label: 'very quiet' },
 ]
 
 /** A tempo ladder that runs by itself: each cycle is judged, and the ladder says what comes next. */
@@ -119,7 +112,7 @@ export function PracticeRoom({ judge, onClose, onShow }: { judge: ReturnType<typ
 const verdict = (clean: boolean, finding: string | undefined) => (clean ? 'Clean.' : (finding ?? 'Not clean yet.'))
 
 const ladderWords = (ladder: { steps: { bpm: number }[]; minutes: number; fits: boolean; goal: number }, settings: Settings) =>
-  ladder.fits ? `${ladder.steps.length} tempos in ${ladder.minutes.toFixed(1)} minutes. ${MODE_WORDS[settings.mode]}` : `${settings.minutes} minutes carry to ${ladder.goal}, not to ${settings.goal}. ${MODE_WORDS[settings.mode]}`
+  ladder.fits ? `${ladder.steps.length} tempos, ${ladder.minutes.toFixed(1)} of your ${settings.minutes} minutes if every cycle is clean; the rest is for the ones that are not. ${MODE_WORDS[settings.mode]}` : `${settings.minutes} minutes carry to ${ladder.goal}, not to ${settings.goal}. ${MODE_WORDS[settings.mode]}`
 
 function Wishes({ settings, onSet }: { settings: Settings; onSet: (part: Partial<Settings>) => void }) {
   const number = (name: 'start' | 'goal' | 'minutes' | 'bars' | 'restAfter', label: string, min: number, max: number) => (
@@ -134,9 +127,17 @@ function Wishes({ settings, onSet }: { settings: Settings; onSet: (part: Partial
       {number('goal', 'to', 20, 400)}
       {number('minutes', 'minutes', 1, 120)}
       {number('bars', 'bars a cycle', 1, 64)}
-      <Segmented aria-label="Kind of ladder" options={MODES} value={settings.mode} onChange={(mode) => onSet({ mode: mode as Settings['mode'] })} />
-      <Select aria-label="Play along to" value={settings.backing} options={BACKINGS.map(({ id, name }) => ({ value: id, label: name }))} onChange={(backing) => onSet({ backing })} style={{ width: 180 }} />
-      <Segmented
+      <label>
+        climbs by
+        <Segmented aria-label="Kind of ladder" options={MODES} value={settings.mode} onChange={(mode) => onSet({ mode: mode as Settings['mode'] })} />
+      </label>
+      <label>
+        play along to
+        <Select aria-label="Play along to" value={settings.backing} options={BACKINGS.map(({ id, name }) => ({ value: id, label: name }))} onChange={(backing) => onSet({ backing })} style={{ width: 180 }} />
+      </label>
+      <label>
+        played by
+        <Segmented
         aria-label="Played by"
         options={[
           { value: 'keys', label: 'keys' },
@@ -145,9 +146,16 @@ function Wishes({ settings, onSet }: { settings: Settings; onSet: (part: Partial
         value={settings.input}
         onChange={(input) => onSet({ input: input as Settings['input'] })}
       />
-      <Select aria-label="Pulse shown" value={settings.swing} options={SWINGS} onChange={(swing) => onSet({ swing: swing as Settings['swing'] })} style={{ width: 160 }} />
+      </label>
+      <label>
+        pulse shown
+        <Select aria-label="Pulse shown" value={settings.swing} options={SWINGS} onChange={(swing) => onSet({ swing: swing as Settings['swing'] })} style={{ width: 160 }} />
+      </label>
       {number('restAfter', 'rest after, minutes', 5, 60)}
-      <Select aria-label="Loudness" defaultValue={playbackLevel()} options={LEVELS} onChange={setPlaybackLevel} style={{ width: 140 }} />
+      <label>
+        loudness
+        <Select aria-label="Loudness" defaultValue={playbackLevel()} options={LOUDNESSES} onChange={setPlaybackLevel} style={{ width: 140 }} />
+      </label>
       <Checkbox checked={settings.hideBeats} onChange={(event) => onSet({ hideBeats: event.target.checked })}>
         hide the beats
       </Checkbox>

@@ -55,5 +55,5 @@ it('draws each bar’s middle against the band, early above the line', () => {
   const [on, early, late] = [...container.querySelectorAll('circle')].map((circle) => Number(circle.getAttribute('cy')))
   expect(early).toBeLessThan(on ?? 0)
   expect(late).toBeGreaterThan(on ?? 0)
-  expect(screen.getByRole('img', { name: 'Bar by bar: 0, -30, 12 ms' })).toBeTruthy()
+  expect(screen.getByRole('img', { name: 'Bar by bar: on time, 30 ms early, 12 ms late' })).toBeTruthy()
 })

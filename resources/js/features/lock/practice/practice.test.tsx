@@ -31,7 +31,7 @@ const ladder = (body: unknown) => {
 }
 const cycle = (clean: boolean, seconds = 60): Cycle => ({ take: `t${Math.random()}`, bpm: 120, clean, seconds })
 
-const judge = { taps: vi.fn(), sound: vi.fn(), hearing: false, unsent: null, unheard: null, byKey: null, byMicrophone: null }
+const judge = { taps: vi.fn(), sound: vi.fn(), hearing: false, heard: null, unsent: null, unheard: null, byKey: null, byMicrophone: null }
 
 beforeEach(() => {
   localStorage.clear()
@@ -54,7 +54,7 @@ async function playCycle(): Promise<void> {
 
 it('plays a cycle at the ladder’s tempo, has it judged, and says what comes next', async () => {
   room()
-  await screen.findByText(/2 tempos in 0.3 minutes/)
+  await screen.findByText(/2 tempos, 0.3 of your 9 minutes/)
   key('r')
   await playCycle()
   await screen.findByText('Clean.')
@@ -108,7 +108,7 @@ it('shows the pulse as slow as the tempo asks for, unless somebody chose', async
     writeSession('b1', { settings: { ...readSession('b1', 120).settings, swing }, cycles: [] })
     serve({ 'POST compute/ladder': { ...ladder({ clean: [] }), steps: [{ bpm: 120, bars: 2, cycles: 2, seconds: 8, pulse_beats: 4 }] } })
     const shown = room()
-    await screen.findByText(/tempos in/)
+    await screen.findByText(/1 tempos, /)
     key('r')
     const words = (await screen.findByLabelText(/One swing is/)).getAttribute('aria-label')
     shown.unmount()

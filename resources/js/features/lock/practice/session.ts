@@ -1,3 +1,4 @@
+import { recalled, remember } from '../../../ui/remembered'
 import type { Backing } from './clickModes'
 
 export type Settings = {
@@ -24,12 +25,8 @@ const key = (id: string) => `gravik:practice:${id}`
 
 export function readSession(id: string, tempo: number): Session {
   const usual: Settings = { start: Math.max(20, Math.round(tempo * 0.6)), goal: Math.round(tempo), minutes: 9, mode: 'gated', bars: 4, input: 'keys', backing: 'band', swing: 0, hideBeats: false, hurts: false, restAfter: 25 }
-  try {
-    const kept = JSON.parse(localStorage.getItem(key(id)) ?? '{}') as Partial<Session>
-    return { settings: { ...usual, ...kept.settings }, cycles: kept.cycles ?? [] }
-  } catch {
-    return { settings: usual, cycles: [] }
-  }
+  const kept = recalled<Partial<Session>>(key(id))
+  return { settings: { ...usual, ...kept?.settings }, cycles: kept?.cycles ?? [] }
 }
 
-export const writeSession = (id: string, session: Session): void => localStorage.setItem(key(id), JSON.stringify(session))
+export const writeSession = (id: string, session: Session): void => void remember(key(id), JSON.stringify(session))

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Compute;
+
+use App\Http\Controllers\Controller;
+use App\Http\Requests\DocumentRequest;
+use Gravik\Formats\BreakdownJson;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+
+final class TakeSectionOut extends Controller
+{
+    #[OA\Post(path: '/api/compute/without-section', summary: 'The document without one of its sections; pins and approaches of later ones go along with them', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document', 'section'], properties: [
+        new OA\Property(property: 'document', type: 'object'),
+        new OA\Property(property: 'section', description: 'from 0', type: 'integer'),
+    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(required: ['document'], properties: [new OA\Property(property: 'document', type: 'object')]))])]
+    public function __invoke(DocumentRequest $request, BreakdownJson $json): JsonResponse
+    {
+        return new JsonResponse(['document' => $json->write($request->breakdown()->withoutSection($request->integer('section')))]);
+    }
+}

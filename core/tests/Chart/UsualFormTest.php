@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Breakdown\Starter;
+use Gravik\Chart\ChartLine;
+use Gravik\Chart\Form;
+use Gravik\Chart\UsualForm;
+use Gravik\Harmony\Key;
+use Gravik\Time\Meter;
+
+it('writes forms out in any key, with as many bars as their names say', function (string $keyName): void {
+    $key = Key::parse($keyName);
+    $bars = [];
+    foreach (UsualForm::in($key) as $form) {
+        $read = Form::of($form->sections, $key, Meter::parse('4/4'));
+        $bars[$form->slug] = count($read->bars);
+        foreach ($form->sections as $section) {
+            expect((new ChartLine($key, Meter::parse('4/4')))->read($section->line)->problems)->toBe([]);
+        }
+    }
+    expect($bars)->toBe(['twelve' => 12, 'twelve-quick' => 12, 'eight' => 8, 'sixteen' => 16, 'aaba' => 32, 'vamp' => 4]);
+})->with(['C', 'B flat', 'F♯', 'E♭ minor', 'g sharp minor', 'C♯']);
+
+it('starts from words whose groove and pattern share a meter', function (): void {
+    foreach (Starter::all() as $starter) {
+        expect([$starter->word, $starter->pattern->pattern->meter->text()])->toBe([$starter->word, $starter->groove->meter->text()]);
+    }
+});

@@ -1,0 +1,23 @@
+import { call } from '../../api/client'
+
+const EVERY_MS = 700
+
+/**
+ * Asks now and then how much of one's recording is heard, while it is being heard.
+ *
+ * @returns a way to stop asking
+ */
+export function watchHearing(told: (share: number | null) => void): () => void {
+  let over = false
+  const ask = async () => {
+    const { done } = await call<{ done: number | null }>('GET', 'hearing').catch(() => ({ done: null }))
+    if (over) return
+    told(done)
+    timer = setTimeout(() => void ask(), EVERY_MS)
+  }
+  let timer = setTimeout(() => void ask(), EVERY_MS)
+  return () => {
+    over = true
+    clearTimeout(timer)
+  }
+}
