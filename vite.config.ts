@@ -1,10 +1,11 @@
 import react from '@vitejs/plugin-react'
 import laravel from 'laravel-vite-plugin'
 import { defineConfig } from 'vitest/config'
+import { gzipped, onlyTheSigns } from './vite/lighten'
 
 export default defineConfig({
   // Tests need no page served; where CI is set, the plugin refuses to start a server for them.
-  plugins: [process.env.VITEST === undefined ? laravel({ input: 'resources/js/main.tsx', refresh: true }) : null, react()],
+  plugins: [process.env.VITEST === undefined ? laravel({ input: 'resources/js/main.tsx', refresh: true }) : null, react(), onlyTheSigns(), gzipped()],
   build: { chunkSizeWarningLimit: 1200 },
   test: { environment: 'jsdom', include: ['resources/js/**/*.test.{ts,tsx}'] },
 })

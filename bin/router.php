@@ -14,6 +14,14 @@ if ($path !== '/' && $file !== false && is_file($file) && str_starts_with($file,
     $types = ['js' => 'text/javascript', 'css' => 'text/css', 'woff2' => 'font/woff2', 'woff' => 'font/woff', 'svg' => 'image/svg+xml'];
     header('Content-Type: '.($types[pathinfo($file, PATHINFO_EXTENSION)] ?? 'application/octet-stream'));
     header('Cache-Control: public, max-age=31536000, immutable');
+    header('X-Content-Type-Options: nosniff');
+    header('Vary: Accept-Encoding');
+    $packed = $file.'.gz';
+    if (is_file($packed) && preg_match('/\bgzip\b(?!\s*;\s*q=0(\.0*)?\s*(,|$))/i', (string) ($_SERVER['HTTP_ACCEPT_ENCODING'] ?? '')) === 1) {
+        header('Content-Encoding: gzip');
+        $file = $packed;
+    }
+    header('Content-Length: '.filesize($file));
     readfile($file);
 
     return true;

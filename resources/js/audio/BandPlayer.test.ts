@@ -225,6 +225,58 @@ describe('a change while it plays', () => {
   })
 })
 
+/** The same orders every time, one for each seed. */
+function orderOf(seed: number): () => number {
+  let state = seed
+  return () => {
+    state = (Math.imul(state, 1664525) + 1013904223) >>> 0
+    return state / 2 ** 32
+  }
+}
+
+describe('any order of loops, jumps, tempos and feels', () => {
+  it.each(Array.from({ length: 120 }, (_, seed) => seed))('leaves nothing out, sounds nothing twice and nothing late: order %i', async (seed) => {
+    const random = orderOf(seed)
+    const pick = (count: number) => Math.floor(random() * count)
+    const another = () => timelineAt([72, 120, 149, 200][pick(4)] ?? 120, [2, 5, 8][pick(3)], [0.5, 0.6, 2 / 3][pick(3)], pick(9))
+    const loop = (): [number, number] => [pick(8), pick(8)].sort((a, b) => a - b) as [number, number]
+    const steps = [() => player.setTimeline(another()), () => player.set({ loop: loop() }), () => player.set({ loop: null }), () => player.mute('bass', random() < 0.5)]
+    player.set({ countInBars: pick(2), loop: random() < 0.5 ? loop() : null })
+    player.setTimeline(another())
+    await player.start({ fromBar: pick(8) })
+    for (let change = 0; change < 12; change++) {
+      runTo(output.clock + 0.05 + 2.5 * random() ** 2)
+      steps[pick(steps.length)]?.()
+    }
+    runTo(output.clock + 3)
+    expect(output.played.filter((each) => each.time < each.at)).toEqual([])
+    // Every beat of each of these timelines has a drum, a ring and a chuck: so must every beat that went by.
+    const of = (kind: string) => output.played.filter((each) => each.event.kind === kind)
+    const [rings, chucks, drums] = [of('ring'), of('chuck'), of('drum')]
+    expect(Math.max(...[rings, chucks, drums].map((each) => each.length)) - Math.min(...[rings, chucks, drums].map((each) => each.length))).toBeLessThanOrEqual(1)
+    rings.forEach((ring, beat) => {
+      const [chuck, next] = [chucks[beat], rings[beat + 1]]
+      expect(drums[beat]?.time ?? ring.time).toBeCloseTo(ring.time, 4)
+      if (chuck === undefined || next === undefined) return
+      const share = (chuck.time - ring.time) / (next.time - ring.time)
+      expect([0.5, 0.6, 2 / 3].some((p) => Math.abs(p - share) < 1e-3)).toBe(true)
+      expect([72, 120, 149, 200].some((bpm) => Math.abs(60 / bpm - (next.time - ring.time)) < 1e-4)).toBe(true)
+    })
+  })
+
+  it('finishes the bar that sounds when a loop is set behind it, then jumps', async () => {
+    player.setTimeline(timelineAt(120, 8))
+    player.set({ countInBars: 0 })
+    await player.start()
+    runTo(player.startedAt + 11.1)
+    player.set({ loop: [1, 2] })
+    runTo(player.startedAt + 11.8)
+    expect(player.position()?.bar).toBe(5)
+    runTo(player.startedAt + 12.2)
+    expect(player.position()?.bar).toBe(1)
+  })
+})
+
 describe('the place', () => {
   it('counts down the count-in and then bars and beats', async () => {
     player.setTimeline(timelineAt(60))

@@ -1,7 +1,8 @@
 import * as Tone from 'tone'
 import type { TimedEvent } from '../api/types'
 import type { Output } from './BandPlayer'
-import { DRUM_OF_KEY, drum, pluck, type DrumName, type Pluck } from './synth'
+import { DRUM_OF_KEY, type DrumName, type Pluck } from './synth'
+import { makeSound, type MadeSound, type WantedSound } from './synthWorker'
 
 /** A string that is let go dies away in this time; one that is choked, faster. */
 const LET_GO = 0.06
@@ -17,6 +18,9 @@ const LOUDEST = 0.7
 /** Sounds the band through Web Audio. Buffers are made once a sound and kept. */
 export class ToneOutput implements Output {
   private buffers = new Map<string, Tone.ToneAudioBuffer>()
+  /** what the worker was asked for */
+  private asked = new Set<string>()
+  private worker: Worker | null = null
   private sounding = new Map<string, Tone.ToneBufferSource>()
   private master: Tone.Gain | null = null
   private room: Tone.Gain | null = null
@@ -31,20 +35,19 @@ export class ToneOutput implements Output {
     this.bus()
   }
 
-  /** Makes the sounds a piece needs ahead of time, a few at a time so that the page stays awake. */
-  async prepare(events: TimedEvent[]): Promise<void> {
-    const wanted = new Map(events.map((event) => [this.nameOf(event), event]))
-    let made = 0
-    for (const [name, event] of wanted) {
-      if (this.buffers.has(name)) continue
-      this.bufferOf(event)
-      if (++made % 4 === 0) await new Promise((resolve) => setTimeout(resolve, 0))
+  /** Has the sounds a piece needs made ahead of time, beside the page. One that is due before it comes is made at once. */
+  prepare(events: TimedEvent[]): void {
+    const wanted = new Map(events.map((event) => this.wanted(event)).map((sound) => [sound.name, sound]))
+    for (const [name, sound] of wanted) {
+      if (this.buffers.has(name) || this.asked.has(name)) continue
+      this.asked.add(name)
+      this.maker().postMessage(sound)
     }
   }
 
   play(event: TimedEvent, time: number): void {
     const voice = event.part === 'drums' ? null : `${event.part}:${event.string ?? 0}`
-    const source = this.source(this.bufferOf(event), event.kind === 'ring' ? LET_GO : CHOKE)
+    const source = this.source(this.bufferOf(this.wanted(event)), event.kind === 'ring' ? LET_GO : CHOKE)
     if (voice !== null) {
       this.sounding.get(voice)?.stop(time)
       this.sounding.set(voice, source)
@@ -59,11 +62,11 @@ export class ToneOutput implements Output {
   }
 
   click(high: boolean, time: number): void {
-    this.source(this.drumBuffer(high ? 'click-high' : 'click'), CHOKE).start(time, 0, undefined, high ? 0.9 : 0.7)
+    this.source(this.bufferOf(this.wantedDrum(high ? 'click-high' : 'click')), CHOKE).start(time, 0, undefined, high ? 0.9 : 0.7)
   }
 
   count(depth: 0 | 1 | 2 | 3, time: number): void {
-    this.source(this.drumBuffer(COUNTS[depth]), CHOKE).start(time, 0, undefined, 0.8)
+    this.source(this.bufferOf(this.wantedDrum(COUNTS[depth])), CHOKE).start(time, 0, undefined, 0.8)
   }
 
   silence(): void {
@@ -100,30 +103,35 @@ export class ToneOutput implements Output {
     return this.room
   }
 
-  private nameOf(event: TimedEvent): string {
-    return event.part === 'drums' ? `drum:${event.pitch}` : JSON.stringify(this.pluckOf(event))
-  }
-
   private pluckOf(event: TimedEvent): Pluck {
     const kind = event.part === 'bass' ? 'bass' : event.kind === 'chuck' || event.kind === 'palm-mute' ? event.kind : 'ring'
     return { pitch: event.pitch ?? 40 + 5 * (6 - (event.string ?? 6)), kind, direction: event.direction ?? 'down' }
   }
 
-  private bufferOf(event: TimedEvent): Tone.ToneAudioBuffer {
-    if (event.part === 'drums') return this.drumBuffer(DRUM_OF_KEY[event.pitch ?? 0] ?? 'hat')
-    const name = this.nameOf(event)
-    return this.kept(name, (rate) => pluck(this.pluckOf(event), rate))
+  private wanted(event: TimedEvent): WantedSound {
+    if (event.part === 'drums') return this.wantedDrum(DRUM_OF_KEY[event.pitch ?? 0] ?? 'hat')
+    const sound = this.pluckOf(event)
+    return { name: JSON.stringify(sound), rate: Tone.getContext().sampleRate, pluck: sound }
   }
 
-  private drumBuffer(name: DrumName): Tone.ToneAudioBuffer {
-    return this.kept(`drum-sound:${name}`, (rate) => drum(name, rate))
+  private wantedDrum(name: DrumName): WantedSound {
+    return { name, rate: Tone.getContext().sampleRate, drum: name }
   }
 
-  private kept(name: string, make: (rate: number) => Float32Array<ArrayBuffer>): Tone.ToneAudioBuffer {
-    const known = this.buffers.get(name)
-    if (known !== undefined) return known
-    const made = Tone.ToneAudioBuffer.fromArray(make(Tone.getContext().sampleRate))
+  private bufferOf(wanted: WantedSound): Tone.ToneAudioBuffer {
+    return this.buffers.get(wanted.name) ?? this.keep(wanted.name, makeSound(wanted))
+  }
+
+  private keep(name: string, samples: Float32Array<ArrayBuffer>): Tone.ToneAudioBuffer {
+    const made = Tone.ToneAudioBuffer.fromArray(samples)
     this.buffers.set(name, made)
     return made
+  }
+
+  private maker(): Worker {
+    if (this.worker !== null) return this.worker
+    this.worker = new Worker(new URL('./synthWorker.ts', import.meta.url), { type: 'module' })
+    this.worker.onmessage = ({ data }: MessageEvent<MadeSound>) => void (this.buffers.has(data.name) || this.keep(data.name, data.samples))
+    return this.worker
   }
 }

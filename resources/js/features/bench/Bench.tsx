@@ -62,7 +62,7 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
   useEffect(() => {
     if (timeline.data === undefined) return
     band.setTimeline(timeline.data)
-    void output.prepare(timeline.data.events)
+    output.prepare(timeline.data.events)
   }, [timeline.data])
 
   useEffect(() => {
