@@ -23,6 +23,7 @@ Route::post('session', Session\SignIn::class);
 Route::middleware('auth')->group(static function (): void {
     Route::get('session', Session\WhoAmI::class);
     Route::delete('session', Session\SignOut::class);
+    Route::put('session/neck', Session\TurnNeck::class);
 
     Route::get('choices', ListChoices::class);
     Route::get('patterns', ListPatterns::class);

@@ -10,6 +10,7 @@ use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\WavFile;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Routing\Route;
 use Illuminate\Routing\Router;
 use Random\Engine\Mt19937;
@@ -54,7 +55,7 @@ final class Fuzz
         $sound = str_contains($path, 'hear') || str_contains($path, 'recording');
         $body = $sound ? $this->sound() : (string) json_encode($this->some($this->words()), JSON_PARTIAL_OUTPUT_ON_ERROR);
         $request = Request::create($path.($query === '' ? '' : '?'.$query), $method, [], [], [], ['CONTENT_TYPE' => $sound ? ['audio/wav', 'audio/midi', 'text/plain'][$this->chance->getInt(0, 2)] : 'application/json', 'HTTP_ACCEPT' => 'application/json'], $method === 'GET' ? null : $body);
-        auth()->setUser($this->user);
+        Auth::setUser($this->user);
         $response = $this->kernel->handle($request);
         $this->sent++;
         $said = json_decode((string) $response->getContent(), true);

@@ -50,7 +50,7 @@ final readonly class SignInGuard
             $wrong = $this->limiter->hit($key, self::FORGOTTEN_AFTER_SECONDS);
             if ($wrong >= $free) {
                 // Each further slip doubles the wait.
-                $wait = (int) min(self::LONGEST_WAIT_SECONDS, self::FIRST_WAIT_SECONDS * 2 ** min(10, $wrong - $free));
+                $wait = min(self::LONGEST_WAIT_SECONDS, self::FIRST_WAIT_SECONDS * 2 ** min(10, $wrong - $free));
                 $this->limiter->clear("{$key}:wait");
                 $this->limiter->hit("{$key}:wait", $wait);
             }

@@ -16,6 +16,8 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $email
  * @property string $password hashed
  * @property Role   $role
+ * @property bool   $left_handed necks are drawn with the nut at the right
+ * @property bool   $high_on_top necks are drawn with the highest string on top
  * @property string $hand  what the hand can do, as HandProfile writes it
  */
 final class User extends Authenticatable
@@ -27,7 +29,7 @@ final class User extends Authenticatable
 
     protected $hidden = ['password'];
 
-    /** @return Attribute<string, string> an address is the same however it is capitalised */
+    /** An address is the same however it is capitalised. */
     protected function email(): Attribute
     {
         return Attribute::set(static fn (string $typed): string => mb_strtolower(trim($typed)));
@@ -54,6 +56,6 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class];
+        return ['password' => 'hashed', 'role' => Role::class, 'left_handed' => 'boolean', 'high_on_top' => 'boolean'];
     }
 }

@@ -7,7 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** Sessions in the database, versions that stay, and the figures and indexes that long lists are read from. */
+/** Sessions in the database, necks turned as each wants them, versions that stay, and the figures and indexes that long lists are read from. */
 return new class () extends Migration {
     public function up(): void
     {
@@ -18,6 +18,10 @@ return new class () extends Migration {
             $table->text('user_agent')->nullable();
             $table->longText('payload');
             $table->integer('last_activity')->index();
+        });
+        Schema::table('users', static function (Blueprint $table): void {
+            $table->boolean('left_handed')->default(false);
+            $table->boolean('high_on_top')->default(false);
         });
         Schema::table('breakdowns', static function (Blueprint $table): void {
             $table->text('sketch')->nullable();
@@ -52,6 +56,9 @@ return new class () extends Migration {
     public function down(): void
     {
         Schema::dropIfExists('sessions');
+        Schema::table('users', static function (Blueprint $table): void {
+            $table->dropColumn(['left_handed', 'high_on_top']);
+        });
         Schema::table('takes', static function (Blueprint $table): void {
             $table->dropIndex(['breakdown_id', 'player_id', 'created_at']);
             $table->dropIndex(['breakdown_id', 'player_id', 'passed', 'created_at']);

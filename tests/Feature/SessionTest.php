@@ -8,7 +8,7 @@ use Illuminate\Support\Facades\Route;
 
 it('signs a teacher in and out', function (): void {
     $this->teacher('Maren');
-    $this->postJson('/api/session', ['email' => 'maren@gravik.test', 'password' => 'harbour-light'])->assertOk()->assertExactJson(['name' => 'Maren', 'role' => 'teacher']);
+    $this->postJson('/api/session', ['email' => 'maren@gravik.test', 'password' => 'harbour-light'])->assertOk()->assertExactJson(['name' => 'Maren', 'role' => 'teacher', 'neck' => ['left_handed' => false, 'high_on_top' => false]]);
     $this->getJson('/api/session')->assertOk();
     $this->deleteJson('/api/session')->assertNoContent();
     $this->getJson('/api/session')->assertUnauthorized()->assertJsonPath('message', 'You are signed out. Sign in again; your work is kept.');

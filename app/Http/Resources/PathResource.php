@@ -7,13 +7,14 @@ namespace App\Http\Resources;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Chart\LinkedPins;
 use Gravik\Chart\Pin;
+use Gravik\Chart\PlacedApproach;
 use Gravik\Chart\VoicedForm;
 use Gravik\Harmony\Numeral;
 use Gravik\Neck\CapoPlan;
 use Gravik\Neck\PathFinder;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'VoicedChord', required: ['section', 'bar', 'form_bar', 'at', 'beat', 'beats', 'symbol', 'numeral', 'shape', 'pinned', 'linked', 'follows', 'voicing'], properties: [
+#[OA\Schema(schema: 'VoicedChord', required: ['section', 'bar', 'form_bar', 'at', 'beat', 'beats', 'symbol', 'numeral', 'shape', 'pinned', 'linked', 'follows', 'walk', 'voicing'], properties: [
     new OA\Property(property: 'section', type: 'integer'),
     new OA\Property(property: 'bar', description: 'within the section, from 0', type: 'integer'),
     new OA\Property(property: 'form_bar', description: 'within the form, from 0', type: 'integer'),
@@ -23,9 +24,10 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'symbol', type: 'string'),
     new OA\Property(property: 'numeral', type: 'string'),
     new OA\Property(property: 'shape', description: 'what the hand holds above the capo; null without one', type: 'string', nullable: true),
-    new OA\Property(property: 'pinned', type: 'boolean'),
+    new OA\Property(property: 'pinned', description: 'whether this grip is the pinned one; in a second place pins are left aside', type: 'boolean'),
     new OA\Property(property: 'linked', description: 'whether the same kind of chord close by follows this grip', type: 'boolean'),
     new OA\Property(property: 'follows', description: 'whether it follows such a grip itself', type: 'boolean'),
+    new OA\Property(property: 'walk', ref: '#/components/schemas/ApproachOffer', description: 'how the hand comes to it; null where nothing is laid down', nullable: true),
     new OA\Property(property: 'voicing', ref: '#/components/schemas/Voicing'),
 ])]
 #[OA\Schema(schema: 'Move', required: ['frets', 'held', 'top'], properties: [
@@ -59,9 +61,12 @@ final class PathResource
     {
         $numeral = Numeral::in($breakdown->key);
         $links = LinkedPins::of($voiced->form, $breakdown->pins);
+        $placed = $breakdown->approaches === [] ? [] : $breakdown->approacher()->all($voiced, $breakdown->approaches);
+        $walks = array_column(array_map(static fn (PlacedApproach $walk): array => [$walk->target, ApproachResource::of($breakdown, $walk)], $placed), 1, 0);
         $chords = [];
         foreach ($voiced->form->chords as $place => $chord) {
-            $pin = array_values(array_filter($breakdown->pins, static fn (Pin $pin): bool => $pin->belongsTo($chord) && ! in_array($pin, $voiced->loose, true)))[0] ?? null;
+            $grip = $voiced->path->voicings[$place];
+            $pin = array_values(array_filter($breakdown->pins, static fn (Pin $pin): bool => $pin->belongsTo($chord) && $pin->frets === $grip->frets && ! in_array($pin, $voiced->loose, true)))[0] ?? null;
             $chords[] = [
                 'section' => $chord->section,
                 'bar' => $chord->bar,
@@ -74,8 +79,9 @@ final class PathResource
                 'shape' => CapoPlan::shapeOf($chord->chord, $breakdown->key, $breakdown->neck->capo)?->text(),
                 'pinned' => $pin !== null,
                 'linked' => $pin !== null && $pin->linked,
-                'follows' => $pin === null && $links->fretsFor($chord->chord) === $voiced->path->voicings[$place]->frets,
-                'voicing' => VoicingResource::of($voiced->path->voicings[$place], $breakdown->neck),
+                'follows' => $pin === null && $links->fretsFor($chord->chord) === $grip->frets,
+                'walk' => $walks[$place] ?? null,
+                'voicing' => VoicingResource::of($grip, $breakdown->neck),
             ];
         }
 

@@ -39,6 +39,7 @@ const { ResizeObserver } = globalThis
 
 afterEach(() => {
   cleanup()
+  sessionStorage.clear()
   asked.length = 0
   vi.unstubAllGlobals()
   globalThis.ResizeObserver = ResizeObserver

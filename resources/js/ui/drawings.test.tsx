@@ -167,7 +167,7 @@ describe('the tempo range of a pattern', () => {
 
 describe('the long neck', () => {
   it('spaces its frets as a neck does: each an eighteenth nearer, the twelfth half way', () => {
-    const { x, wire } = longNeck
+    const { x, wire } = longNeck(6, { left_handed: false, high_on_top: false })
     const scale = (wire(12) - wire(0)) * 2
     expect((wire(1) - wire(0)) / scale).toBeCloseTo(1 - 2 ** (-1 / 12), 3)
     expect(x(5)).toBeGreaterThan(wire(4))

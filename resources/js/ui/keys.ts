@@ -16,7 +16,7 @@ const OWNS_ALL = '[role="combobox"], .ant-select, .ant-picker'
 
 /** Whether what has the focus does something of its own with this key: it comes before any shortcut. */
 function belongsToFocus(target: EventTarget | null, name: string): boolean {
-  if (!(target instanceof HTMLElement)) return false
+  if (!(target instanceof Element)) return false
   if (inText(target)) return true
   const bare = name.replace(/^Shift\+/, '')
   if (target.closest(OWNS_ALL) !== null) return !name.startsWith('mod+') && !name.startsWith('alt+')

@@ -7,11 +7,19 @@ import { ago, lateness } from './words'
 
 describe('the neck', () => {
   it('spaces frets as a real neck does', () => {
-    const { wireX } = neckScale({ first: 0, last: 12 }, 500)
+    const { wireX } = neckScale({ first: 0, last: 12 }, 500, { left_handed: false, high_on_top: false })
     expect([wireX(0), wireX(12)]).toEqual([0, 500])
     // Half of the octave's length lies before the fret where the string has lost a quarter of it.
     expect(wireX(5) / 500).toBeCloseTo((1 - 2 ** (-5 / 12)) / 0.5, 9)
     for (let fret = 2; fret <= 12; fret++) expect(wireX(fret) - wireX(fret - 1)).toBeLessThan(wireX(fret - 1) - wireX(fret - 2))
+  })
+
+  it('is turned for a left hand, and for who wants the high string on top', () => {
+    const [right, left] = [false, true].map((turned) => neckScale({ first: 0, last: 5 }, 500, { left_handed: turned, high_on_top: turned })) as [ReturnType<typeof neckScale>, ReturnType<typeof neckScale>]
+    expect([left.wireX(0), left.wireX(5), left.openX(9)]).toEqual([500, 0, 509])
+    expect(left.tipX(3)).toBeCloseTo(500 - right.tipX(3), 9)
+    expect(left.between(1, 3).width).toBeCloseTo(right.between(1, 3).width, 9)
+    expect([0, 5].map((string) => [right.row(string, 6), left.row(string, 6)])).toEqual([[0, 5], [5, 0]])
   })
 
   it.each([

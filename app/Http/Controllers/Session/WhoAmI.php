@@ -10,9 +10,14 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'Person', required: ['name', 'role'], properties: [
+#[OA\Schema(schema: 'NeckView', required: ['left_handed', 'high_on_top'], properties: [
+    new OA\Property(property: 'left_handed', type: 'boolean', description: 'the nut is drawn at the right'),
+    new OA\Property(property: 'high_on_top', type: 'boolean', description: 'the highest string is drawn on top'),
+])]
+#[OA\Schema(schema: 'Person', required: ['name', 'role', 'neck'], properties: [
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'role', type: 'string', enum: ['teacher', 'student']),
+    new OA\Property(property: 'neck', ref: '#/components/schemas/NeckView'),
 ])]
 final class WhoAmI extends Controller
 {
@@ -22,9 +27,9 @@ final class WhoAmI extends Controller
         return new JsonResponse(self::person($this->user($request)));
     }
 
-    /** @return array{name: string, role: string} */
+    /** @return array{name: string, role: string, neck: array{left_handed: bool, high_on_top: bool}} */
     public static function person(User $user): array
     {
-        return ['name' => $user->name, 'role' => $user->role->value];
+        return ['name' => $user->name, 'role' => $user->role->value, 'neck' => ['left_handed' => $user->left_handed, 'high_on_top' => $user->high_on_top]];
     }
 }

@@ -9,6 +9,8 @@ import type { StoredBreakdown } from '../../api/types'
 import { band, output } from '../../audio/band'
 import { chunk } from '../../ui/chunk'
 import { useKeys } from '../../ui/keys'
+import { usePageTitle } from '../../ui/usePageTitle'
+import { useTabState } from '../../ui/useTabState'
 import { Transport } from '../transport/Transport'
 import { BenchContext, type BenchValue } from './benchContext'
 import { openDocument } from './documentStore'
@@ -52,12 +54,13 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
   const [store] = useState(() => openDocument(stored, browserKeeper))
   const document = useStore(store, (state) => state.document)
   const save = useStore(store, (state) => state.save)
-  const [tempo, setTempo] = useState(document.tempo)
+  const [tempo, setTempo] = useTabState(`tempo:${stored.id}`, document.tempo)
   const [level, setLevel] = useState(3)
   const [help, setHelp] = useState(false)
   const [finding, setFinding] = useState(false)
   const station: Station = isStation(asked) ? asked : stored.mine ? 'chart' : 'lock'
   const timeline = useTimeline(document, tempo, level)
+  usePageTitle(`${document.title} · ${STATIONS.find((each) => each.id === station)?.name ?? ''}`)
 
   useEffect(() => {
     if (timeline.data === undefined) return
@@ -96,7 +99,7 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
     'alt+0': () => void navigate('/'),
   })
 
-  const value = useMemo<BenchValue>(() => ({ store, tempo, setTempo, level, setLevel, timeline: timeline.data }), [store, tempo, level, timeline.data])
+  const value = useMemo<BenchValue>(() => ({ store, tempo, setTempo, level, setLevel, timeline: timeline.data }), [store, tempo, setTempo, level, timeline.data])
   const lean = 60 * ((timeline.data?.p ?? 0.5) - 0.5)
   return (
     <BenchContext.Provider value={value}>

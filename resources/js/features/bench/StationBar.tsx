@@ -16,7 +16,7 @@ export function StationBar({ station, onGo, save, onHelp }: Props) {
   const mine = useStore(useBench().store, (state) => state.mine)
   return (
     <header className="rail">
-      <Link to="/" className="brand" aria-label="Back to the shelf">
+      <Link to="/" className="brand" aria-label="Gravik, back to the shelf">
         <Mark /> Gravik
       </Link>
       <nav aria-label="Stations">
@@ -33,7 +33,7 @@ export function StationBar({ station, onGo, save, onHelp }: Props) {
         <span role="status" className="save-state">
           {mine ? saveWords(save) : 'Assigned to you'}
         </span>
-        <button type="button" className="quiet" onClick={onHelp} aria-label="Show all keys">
+        <button type="button" className="quiet" onClick={onHelp}>
           Keys <kbd>?</kbd>
         </button>
       </div>

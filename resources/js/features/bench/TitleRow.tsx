@@ -1,6 +1,7 @@
 import { Button, Input, Popover } from 'antd'
 import { useState } from 'react'
 import { useStore } from 'zustand'
+import { useKeys } from '../../ui/keys'
 import { useBench, useDocument, useMine } from './benchContext'
 import { TuneForm } from './TuneForm'
 
@@ -12,8 +13,10 @@ export function TitleRow() {
   const past = useStore(store, (state) => state.past.length)
   const future = useStore(store, (state) => state.future.length)
   const [open, setOpen] = useState(false)
+  useKeys({ y: () => setOpen(true) })
   return (
-    <div className="title-row">
+    <section className="title-row" aria-label="Breakdown">
+      {mine && <h1 className="unseen">{document.title}</h1>}
       {mine ? <TitleField key={document.title} title={document.title} onChange={(title) => store.change((d) => ({ ...d, title }))} /> : <h1>{document.title}</h1>}
       <p className="summary">
         {document.key} · {document.meter} · {timeline?.feel_words ?? ''} · written at {document.tempo}
@@ -26,12 +29,14 @@ export function TitleRow() {
           <Button onClick={() => store.redo()} disabled={future === 0}>
             Redo
           </Button>
-          <Popover open={open} onOpenChange={setOpen} trigger="click" placement="bottomRight" content={<TuneForm />} destroyOnHidden>
-            <Button type={open ? 'primary' : 'default'}>Key, tempo, band …</Button>
+          <Popover open={open} onOpenChange={setOpen} trigger="click" placement="bottomRight" content={<TuneForm />} destroyOnHidden afterOpenChange={(shown) => shown && window.document.querySelector<HTMLElement>('.tune-form input')?.focus()}>
+            <Button type={open ? 'primary' : 'default'}>
+              Key, tempo, band … <kbd className={open ? 'on-ink' : ''}>Y</kbd>
+            </Button>
           </Popover>
         </div>
       )}
-    </div>
+    </section>
   )
 }
 

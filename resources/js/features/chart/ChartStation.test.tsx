@@ -44,7 +44,7 @@ it('adds sections, takes them out with their pins, and moves the pins of later o
     },
   })
   const { store } = showOnBench(<ChartStation />, { document: { ...tune, sections: [{ name: 'A', line: '' }, { name: 'B', line: '' }, { name: 'C', line: '' }], pins: [pin(0), pin(1), pin(2)] } })
-  fireEvent.click(await screen.findByLabelText('Take section B out'))
+  fireEvent.click(await screen.findByLabelText('Take out section B'))
   await waitFor(() => expect(store.getState().document.sections.map((section) => section.name)).toEqual(['A', 'C']))
   expect(store.getState().document.pins.map((each) => each.section)).toEqual([0, 1])
   fireEvent.click(screen.getByText('Add a section'))

@@ -39,7 +39,7 @@ export default function ChartStation() {
           )}
         </div>
       </div>
-      <div className="chart-paper">
+      <div className="chart-paper" role="region" aria-label="Bars" tabIndex={0}>
         {bars === 0 && (
           <div className="empty">
             <h2>No bars yet</h2>
@@ -58,7 +58,7 @@ export default function ChartStation() {
             <Input aria-label="Section name" className="section-name" maxLength={40} disabled={!mine} value={section.name} onChange={(event) => event.target.value.trim() !== '' && setSection(index, { name: event.target.value })} />
             <LineField document={document} section={index} value={section.line} disabled={!mine} placeholder="| Dm6 | B♭7 | Gm7 A7 | Dm6 |" onChange={(line) => setSection(index, { line })} />
             {mine && document.sections.length > 1 && (
-              <Button aria-label={`Take section ${section.name} out`} onClick={() => dropSection(index)}>
+              <Button aria-label={`Take out section ${section.name}`} onClick={() => dropSection(index)}>
                 Take out
               </Button>
             )}

@@ -1,5 +1,5 @@
 import { useRef, type PointerEvent } from 'react'
-import { LAST_FRET, LongNeck, longNeck } from '../../ui/LongNeck'
+import { LAST_FRET, LONG_NECK_WIDTH, LongNeck, useLongNeck } from '../../ui/LongNeck'
 import { gripText, moved, pressed, type Grip } from './gripText'
 
 type Props = { grip: Grip; degrees: (string | null)[]; root: { string: number; fret: number } | null; onGrip: (grip: Grip) => void }
@@ -8,11 +8,11 @@ type Props = { grip: Grip; degrees: (string | null)[]; root: { string: number; f
 export function PressNeck({ grip, degrees, root, onGrip }: Props) {
   const drag = useRef<{ fret: number; grip: Grip; moved: boolean } | null>(null)
   const strings = grip.length
-  const { x, y, wire, gap } = longNeck
+  const { x, y, box } = useLongNeck(strings)
   const fretAt = (event: PointerEvent) => {
     const svg = event.currentTarget.closest('svg')?.getBoundingClientRect()
-    const px = svg === undefined ? 0 : ((event.clientX - svg.left) / svg.width) * longNeck.width
-    return Array.from({ length: LAST_FRET + 1 }, (_, fret) => fret).findLast((fret) => fret === 0 || px > wire(fret - 1)) ?? 0
+    const px = svg === undefined ? 0 : ((event.clientX - svg.left) / svg.width) * LONG_NECK_WIDTH
+    return Array.from({ length: LAST_FRET + 1 }, (_, fret) => fret).find((fret) => px >= box(0, fret).x && px < box(0, fret).x + box(0, fret).width) ?? 0
   }
   const follow = (event: PointerEvent) => {
     if (drag.current === null) return
@@ -38,16 +38,12 @@ export function PressNeck({ grip, degrees, root, onGrip }: Props) {
       )}
       {grip.map((_, string) =>
         Array.from({ length: LAST_FRET + 1 }, (__, fret) => {
-          const left = wire(fret - 1)
           return (
             <rect
               key={`${string}-${fret}`}
               data-place={`${string}-${fret}`}
               className="press-place"
-              x={left}
-              y={y(string) - gap / 2}
-              width={wire(fret) - left}
-              height={gap}
+              {...box(string, fret)}
               onPointerDown={(event) => {
                 drag.current = grip[string] === fret && fret > 0 ? { fret, grip, moved: false } : null
                 if (drag.current !== null) event.currentTarget.setPointerCapture(event.pointerId)

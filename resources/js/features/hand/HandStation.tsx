@@ -3,6 +3,8 @@ import { useMemo, useRef, useState } from 'react'
 import { reshape, useChoices, useHand } from '../../api/queries'
 import type { BreakdownDocument, Hand, HandSlot, Timeline } from '../../api/types'
 import { useKeys } from '../../ui/keys'
+import { useSheet } from '../../ui/useSheet'
+import { useTabState } from '../../ui/useTabState'
 import { useWidth } from '../../ui/useWidth'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { useRemake } from '../bench/useRemake'
@@ -32,8 +34,8 @@ export default function HandStation() {
   const mine = useMine()
   const remake = useRemake()
   const [grid, setGrid] = useState<number | null>(null)
-  const [selected, setSelected] = useState(0)
-  const [sheet, setSheet] = useState<Sheet>('wave')
+  const [selected, setSelected] = useTabState(`slot:${store.getState().id}`, 0)
+  const [sheet, setSheet] = useSheet<Sheet>('wave', SHEETS.filter((each) => mine || !each.edits).map((each) => each.sheet))
   const [kept, setKept] = useState<Hand | null>(null)
   const schools = useChoices().data?.schools ?? []
   const frame = useRef<HTMLDivElement>(null)
@@ -88,8 +90,8 @@ export default function HandStation() {
     else setAir()
   }
   useKeys({
-    ArrowRight: () => setSelected((at) => (at + 1) % Math.max(1, slots.length)),
-    ArrowLeft: () => setSelected((at) => (at + slots.length - 1) % Math.max(1, slots.length)),
+    ArrowRight: () => setSelected((selected + 1) % Math.max(1, slots.length)),
+    ArrowLeft: () => setSelected((selected + slots.length - 1) % Math.max(1, slots.length)),
     x: () => setKind('ring'),
     c: () => setKind('chuck'),
     g: () => setKind('ghost'),

@@ -3,6 +3,7 @@ import { usePath } from '../../api/queries'
 import { band } from '../../audio/band'
 import { useBandFrames } from '../../audio/useBandFrames'
 import { neckScale, neckWindow } from '../../ui/neckGeometry'
+import { useNeckView } from '../../ui/neckView'
 import { useBench, useDocument } from '../bench/benchContext'
 
 const NECK = 860
@@ -14,6 +15,7 @@ export function NeckRibbon() {
   const { timeline } = useBench()
   const chords = usePath(document).data?.chords ?? []
   const [now, setNow] = useState(0)
+  const view = useNeckView()
   useBandFrames(() => {
     const at = band.position()
     const index = at === null || timeline === undefined ? 0 : timeline.chords.findIndex((chord) => chord.t <= at.t && at.t < chord.until)
@@ -24,9 +26,10 @@ export function NeckRibbon() {
   if (current === undefined || next === undefined) return null
   const strings = current.voicing.frets.length
   const window = neckWindow(chords.map((chord) => chord.voicing.frets))
-  const { wireX, tipX } = neckScale(window, NECK)
-  const y = (string: number) => 12 + string * GAP
-  const x = (fret: number) => 34 + (fret === 0 ? -10 : tipX(fret))
+  const { wireX, tipX, openX, between, row } = neckScale(window, NECK, view)
+  const y = (string: number) => 12 + row(string, strings) * GAP
+  const [top, bottom] = [12, 12 + (strings - 1) * GAP]
+  const x = (fret: number) => 34 + (fret === 0 ? openX(10) : tipX(fret))
   const fretted = current.voicing.frets.filter((fret): fret is number => fret !== null && fret > 0)
   const hand = fretted.length === 0 ? null : ([Math.min(...fretted), Math.max(...fretted)] as const)
   const frets = Array.from({ length: window.last - window.first + 1 }, (_, index) => window.first + index)
@@ -35,7 +38,7 @@ export function NeckRibbon() {
       <div className="station-head">
         <h2>Neck</h2>
         <p className="muted">
-          as in a mirror: low string on top{hand === null ? '' : ` · hand at fret ${hand[0]}`} · next {moveWords(next.voicing.position - current.voicing.position)}
+          {view.high_on_top ? 'as on paper: high string on top' : 'as in a mirror: low string on top'}{hand === null ? '' : ` · hand at fret ${hand[0]}`} · next {moveWords(next.voicing.position - current.voicing.position)}
         </p>
         <p className="in-order">
           In order{' '}
@@ -47,12 +50,12 @@ export function NeckRibbon() {
         </p>
       </div>
       <svg width={NECK + 50} height={12 + strings * GAP + 12}>
-        {hand !== null && <rect x={34 + wireX(hand[0] - 1)} width={wireX(hand[1]) - wireX(hand[0] - 1)} y={y(0) - 6} height={y(strings - 1) - y(0) + 12} className="ribbon-hand" />}
+        {hand !== null && <rect x={34 + between(hand[0] - 1, hand[1]).x} width={between(hand[0] - 1, hand[1]).width} y={top - 6} height={bottom - top + 12} className="ribbon-hand" />}
         {frets.map((fret) => (
           <g key={fret}>
-            <line x1={34 + wireX(fret)} x2={34 + wireX(fret)} y1={y(0) - 6} y2={y(strings - 1) + 6} className={fret === 0 ? 'nut' : 'fret'} />
+            <line x1={34 + wireX(fret)} x2={34 + wireX(fret)} y1={top - 6} y2={bottom + 6} className={fret === 0 ? 'nut' : 'fret'} />
             {fret > window.first && (
-              <text x={34 + tipX(fret)} y={y(strings - 1) + 19} className={[3, 5, 7, 9, 12, 15].includes(fret) ? 'fret-number marked' : 'fret-number'}>
+              <text x={34 + tipX(fret)} y={bottom + 19} className={[3, 5, 7, 9, 12, 15].includes(fret) ? 'fret-number marked' : 'fret-number'}>
                 {fret}
               </text>
             )}

@@ -4,6 +4,7 @@ import { useFeelReading } from '../../api/queries'
 import type { FeelReading, HeardStroke } from '../../api/types'
 import { FilePicker } from '../../ui/FilePicker'
 import { useKeys } from '../../ui/keys'
+import { useSheet } from '../../ui/useSheet'
 import { useBench, useDocument } from '../bench/benchContext'
 import { counted, listenedTo, placesOf, withNewStroke, withStroke, type Listened, type ListenedStroke } from './listened'
 import { MicrophoneSheet } from './MicrophoneSheet'
@@ -26,7 +27,7 @@ export default function ListenStation() {
   const document = useDocument()
   const { message } = App.useApp()
   const { listened, change, undo, canUndo } = useListened(store.getState().id)
-  const [sheet, setSheet] = useState<'none' | 'taps' | 'microphone'>('none')
+  const [sheet, setSheet] = useSheet<'none' | 'taps' | 'microphone'>('none', ['taps', 'microphone'])
   const [hearing, setHearing] = useState(false)
   const [chosen, setChosen] = useState(0)
   const playback = usePlayback()

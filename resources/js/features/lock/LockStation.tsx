@@ -22,6 +22,7 @@ import { PracticeRoom } from './practice/PracticeRoom'
 import { Report } from './Report'
 import { TakeTrend } from './TakeTrend'
 import { TapPads } from './TapPads'
+import { useSheet } from '../../ui/useSheet'
 import { useJudge } from './useJudge'
 import { tapsOf, useReplay } from './useReplay'
 
@@ -39,7 +40,7 @@ export default function LockStation() {
   const stage = chosenStage ?? choices?.usual_stage
   const judge = useJudge(stage)
   const replay = useReplay()
-  const [sheet, setSheet] = useState<Sheet>('report')
+  const [sheet, setSheet] = useSheet<Sheet>('report', ['practice', 'errors', 'free'])
   const [shownId, setShownId] = useState<string | null>(null)
   const [besideId, setBesideId] = useState<string | null>(null)
   const [bars, setBars] = useState(8)

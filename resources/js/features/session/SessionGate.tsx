@@ -1,15 +1,20 @@
 import { useQueryClient } from '@tanstack/react-query'
-import type { ReactNode } from 'react'
+import { useEffect, type ReactNode } from 'react'
 import { keys, usePerson } from '../../api/queries'
 import { SignInForm, SignInPage } from './SignIn'
 import { signedOut, useSignedOut } from './signedOut'
 import { Dialog } from '../../ui/Dialog'
+import { useNeckView } from '../../ui/neckView'
 
 /** Shows the app to who is signed in, the sign-in page to who is not, and a sheet over the work when a session ends. */
 export function SessionGate({ children }: { children: ReactNode }) {
   const person = usePerson()
   const raised = useSignedOut((state) => state.raised)
   const client = useQueryClient()
+  const neck = person.data?.neck
+  useEffect(() => {
+    if (neck !== undefined) useNeckView.setState(neck)
+  }, [neck])
   const done = () => {
     signedOut.clear()
     void client.invalidateQueries({ queryKey: keys.person })

@@ -6,7 +6,7 @@ import { MiniNeck } from '../../ui/MiniNeck'
 
 type Props = { voicings: Voicing[]; count: number; refusal: string | null; inUse: Voicing; onLook: (voicing: Voicing) => void; busy: boolean; kind: string; onKind: (kind: string) => void }
 
-/** Other grips for the same chord as small pictures, those that suit best first; each is heard when it is chosen. */
+/** Other grips for the same chord as small pictures, two abreast, those that suit best first; each is heard when it is chosen. */
 export function Candidates({ voicings, count, refusal, inUse, onLook, busy, kind, onKind }: Props) {
   const kinds = useChoices().data?.kinds ?? []
   const list = useRef<HTMLDivElement>(null)
@@ -21,23 +21,23 @@ export function Candidates({ voicings, count, refusal, inUse, onLook, busy, kind
   }, [used])
   return (
     <section className="candidates" aria-busy={busy}>
-      <h3>Same chord elsewhere</h3>
-      <Select aria-label="Kind of grip" className="kind-select" value={kind} onChange={onKind} options={[{ value: '', label: 'any kind of grip' }, ...kinds.map(({ slug, name }) => ({ value: slug, label: name }))]} />
+      <h3>
+        Same chord elsewhere
+        <small className="muted" hidden={refusal !== null}>
+          {' '}
+          {voicings.length} of {count} <kbd>←</kbd> <kbd>→</kbd>
+        </small>
+      </h3>
+      <Select aria-label="Kind of grip" className="kind-select" value={kind} onChange={(kind) => { onKind(kind); (window.document.activeElement as HTMLElement | null)?.blur() }} options={[{ value: '', label: 'any kind of grip' }, ...kinds.map(({ slug, name }) => ({ value: slug, label: name }))]} />
       {refusal !== null && <p role="alert" className="finding finding-off">{refusal}</p>}
-      <p className="muted" hidden={refusal !== null}>
-        {count} fit this hand; the {voicings.length} best in this line <kbd>←</kbd> <kbd>→</kbd>
-      </p>
-      <div ref={list} className="candidate-list" role="listbox" aria-label="Grips">
+      <div ref={list} className="candidate-list" role="group" aria-label="Grips">
         {voicings.map((voicing) => (
-          <button key={voicing.frets.join()} type="button" role="option" aria-selected={voicing.frets.join() === used} className={voicing.frets.join() === used ? 'candidate chosen' : 'candidate'} onClick={() => onLook(voicing)}>
-            <MiniNeck voicing={voicing} />
-            <span>
-              <b>{voicing.frets.map((fret) => fret ?? 'x').join(' ')}</b>
-              <small>{voicing.degrees.filter((degree) => degree !== null).join(' ')}</small>
-              <small className="fingers">{voicing.fingers.map((finger) => (finger === null ? 'x' : finger === 0 ? '○' : finger)).join(' ')}</small>
-              <span className="difficulty" title={`difficulty ${voicing.difficulty.toFixed(1)}`}>
-                <i style={{ width: Math.min(90, 22 * voicing.difficulty) }} />
-              </span>
+          <button key={voicing.frets.join()} type="button" aria-pressed={voicing.frets.join() === used} className={voicing.frets.join() === used ? 'candidate chosen' : 'candidate'} onClick={() => onLook(voicing)}>
+            <MiniNeck voicing={voicing} width={124} height={52} />
+            <b>{voicing.frets.map((fret) => fret ?? 'x').join(' ')}</b>
+            <small>{voicing.degrees.filter((degree) => degree !== null).join(' ')}</small>
+            <span className="difficulty" title={`difficulty ${voicing.difficulty.toFixed(1)}`}>
+              <i style={{ width: `${Math.min(100, 25 * voicing.difficulty)}%` }} />
             </span>
           </button>
         ))}

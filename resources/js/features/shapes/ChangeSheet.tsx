@@ -14,7 +14,7 @@ export function ChangeSheet() {
   if (changes.data === undefined) return <p className="loading">Playing the line through …</p>
   const tight = changes.data.filter((change) => !change.fits).length
   return (
-    <section className="tool-sheet" aria-label="Changes">
+    <section tabIndex={0} className="tool-sheet" aria-label="Changes">
       <h2>
         {changes.data.length === 0 ? 'One grip throughout: nothing to change' : tight === 0 ? `Every change fits at ${tempo} bpm` : `${tight} of ${changes.data.length} changes are too tight at ${tempo} bpm`}
       </h2>

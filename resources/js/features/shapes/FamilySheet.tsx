@@ -25,7 +25,7 @@ export function FamilySheet({ chords, chord, voicing, onPin }: Props) {
   if (families.data === undefined) return <p className="loading">Looking along the neck …</p>
   const { routes, swaps, enrich } = families.data
   return (
-    <section className="tool-sheet" aria-label="Families">
+    <section tabIndex={0} className="tool-sheet" aria-label="Families">
       <h2>From {chord.symbol} as the I</h2>
       {routes.length === 0 && <p>This grip has open strings, so it stays where it is. Choose a grip without them to move it to IV and V.</p>}
       <ul className="offers">

@@ -5,7 +5,7 @@ import { MiniNeck } from '../../ui/MiniNeck'
 /** A grip with its name, heard when it is pressed. */
 export function GripCard({ symbol, voicing, note, differs = false }: { symbol: string; voicing: Voicing; note?: string; differs?: boolean }) {
   return (
-    <button type="button" className={differs ? 'grip-card differs' : 'grip-card'} aria-label={`Hear ${symbol} as ${voicing.frets.map((fret) => fret ?? 'x').join(' ')}`} onClick={() => void hearGrip(voicing)}>
+    <button type="button" className={differs ? 'grip-card differs' : 'grip-card'} title="Hear it" onClick={() => void hearGrip(voicing)}>
       <b>{symbol}</b>
       <MiniNeck voicing={voicing} width={92} height={50} />
       <small>{note ?? voicing.frets.map((fret) => fret ?? 'x').join(' ')}</small>

@@ -1,13 +1,13 @@
 import { Button } from 'antd'
+import type { ReactNode } from 'react'
 import type { VoicedChord, Voicing } from '../../api/types'
 
 type Props = { chord: VoicedChord; voicing: Voicing; tried: boolean; mine: boolean; onPin: () => void; onLetGo: () => void; onLink: () => void; onHear: () => void; onCompare: () => void; onType: () => void }
 
-/** One grip string by string, and what speaks for and against it. */
+/** One grip, a column for each string, and what speaks for and against it. */
 export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink, onHear, onCompare, onType }: Props) {
   const strings = voicing.frets.length
   const parts = Object.entries(voicing.difficulty_parts).filter(([, part]) => part >= 0.05)
-  const damper = (string: number) => voicing.damped.find((each) => each.string === string)?.by ?? ''
   return (
     <section>
       <h2>
@@ -22,33 +22,22 @@ export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink,
       <table className="grip-table">
         <thead>
           <tr>
-            <th>String</th>
-            <th>Fret</th>
-            <th>Finger</th>
-            <th>Note</th>
-            <th>Degree</th>
+            <th scope="row">String</th>
+            {voicing.frets.map((_, index) => (
+              <th key={index} scope="col">
+                {strings - index}
+              </th>
+            ))}
           </tr>
         </thead>
         <tbody>
-          {voicing.frets.map((fret, index) => (
-            <tr key={index} className={fret === null ? 'muted' : ''}>
-              <td>{strings - index}</td>
-              <td>{fret ?? '×'}</td>
-              {fret === null ? (
-                <td colSpan={3} className="damper">
-                  {damper(strings - index)}
-                </td>
-              ) : (
-                <>
-                  <td>{voicing.fingers[index] === 0 ? 'open' : voicing.fingers[index]}</td>
-                  <td>{voicing.notes[index] ?? ''}</td>
-                  <td>{voicing.degrees[index] === 'R' ? <b className="root-mark">R</b> : voicing.degrees[index]}</td>
-                </>
-              )}
-            </tr>
-          ))}
+          <Row name="Fret" cells={voicing.frets.map((fret) => fret ?? '×')} />
+          <Row name="Finger" cells={voicing.fingers.map((finger) => (finger === 0 ? '○' : (finger ?? '')))} />
+          <Row name="Note" cells={voicing.notes.map((note) => note ?? '')} />
+          <Row name="Degree" cells={voicing.degrees.map((degree) => (degree === 'R' ? <b className="root-mark">R</b> : (degree ?? '')))} />
         </tbody>
       </table>
+      {voicing.damped.length > 0 && <p className="muted damper">Damped: {voicing.damped.map((each) => `${each.string} by ${each.by}`).join(', ')}</p>}
       <p className="muted">
         {voicing.root != null && voicing.family !== null && !voicing.degrees.includes('R') && `Sits in the ${voicing.family} shape barre chord: root unplayed on string ${voicing.root.string}, ${voicing.root.fret === 0 ? 'open' : `fret ${voicing.root.fret}`}. `}
         Spans {Math.round(voicing.span_mm)} mm, difficulty {voicing.difficulty.toFixed(1)}
@@ -89,5 +78,16 @@ export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink,
         </Button>
       </div>
     </section>
+  )
+}
+
+function Row({ name, cells }: { name: string; cells: ReactNode[] }) {
+  return (
+    <tr>
+      <th scope="row">{name}</th>
+      {cells.map((cell, index) => (
+        <td key={index}>{cell}</td>
+      ))}
+    </tr>
   )
 }

@@ -24,7 +24,7 @@ export function HandsSheet({ chords, onPin }: Props) {
     )
   }
   return (
-    <section className="tool-sheet" aria-label="Hands">
+    <section tabIndex={0} className="tool-sheet" aria-label="Hands">
       <div className="tool-head">
         <h2>Whose hand?</h2>
         {student !== undefined && <Segmented aria-label="Student" options={list.map((each) => ({ value: each.id, label: each.name }))} value={student.id} onChange={setChosen} />}

@@ -4,14 +4,14 @@ import { ApiError } from '../../api/client'
 import { useHarmony, useRiff } from '../../api/queries'
 import type { HarmonisedNote, RiffNote, RiffPlace, VoicedChord } from '../../api/types'
 import { hearLine } from '../../audio/hearGrip'
-import { LAST_FRET, LongNeck, longNeck } from '../../ui/LongNeck'
+import { LAST_FRET, LongNeck, useLongNeck } from '../../ui/LongNeck'
 import { useDocument } from '../bench/benchContext'
 
 /** A typed melody in double stops, or a figure in other registers and at IV and V. */
 export function MelodySheet({ chord }: { chord: VoicedChord }) {
   const [view, setView] = useState<'melody' | 'riff'>('melody')
   return (
-    <section className="tool-sheet" aria-label="Lines">
+    <section tabIndex={0} className="tool-sheet" aria-label="Lines">
       <div className="tool-head">
         <h2>{view === 'melody' ? `A melody in double stops from bar ${chord.form_bar + 1}` : 'A figure, and where else it lies'}</h2>
         <Segmented aria-label="Kind of line" options={[{ value: 'melody', label: 'Melody' }, { value: 'riff', label: 'Figure' }]} value={view} onChange={setView} />
@@ -115,7 +115,7 @@ function Riff({ strings }: { strings: number }) {
 }
 
 function RiffNeck({ place, strings, onPlace }: { place: RiffPlace; strings: number; onPlace: (place: string) => void }) {
-  const { x, y } = longNeck
+  const { x, y } = useLongNeck(strings)
   const dots = (degree: string, notes: RiffNote[]) => [...new Map(notes.map((note) => [`${note.string}:${note.fret}`, note])).values()].map((note) => ({ degree, ...note }))
   return (
     <LongNeck strings={strings} className="map-neck">
@@ -142,10 +142,10 @@ function ClickNeck({ strings, onPlace }: { strings: number; onPlace: (place: str
 }
 
 function PressPlaces({ strings, onPlace }: { strings: number; onPlace: (place: string) => void }) {
-  const { y, wire, gap } = longNeck
+  const { box } = useLongNeck(strings)
   return Array.from({ length: strings }, (_, string) =>
     Array.from({ length: LAST_FRET + 1 }, (__, fret) => (
-      <rect key={`${string}-${fret}`} className="press-place" x={wire(fret - 1)} y={y(string) - gap / 2} width={wire(fret) - wire(fret - 1)} height={gap} onClick={() => onPlace(`${strings - string}:${fret}`)}>
+      <rect key={`${string}-${fret}`} className="press-place" {...box(string, fret)} onClick={() => onPlace(`${strings - string}:${fret}`)}>
         <title>{`String ${strings - string}, ${fret === 0 ? 'open' : `fret ${fret}`}`}</title>
       </rect>
     )),

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { useNeckMap } from '../../api/queries'
 import type { DoubleStop, NeckMap, VoicedChord } from '../../api/types'
 import { hearNotes } from '../../audio/hearGrip'
-import { LongNeck, longNeck } from '../../ui/LongNeck'
+import { LongNeck, useLongNeck } from '../../ui/LongNeck'
 import { useDocument } from '../bench/benchContext'
 
 const SCALES = [
@@ -64,24 +64,25 @@ export function NeckMapSheet({ chord, strings }: { chord: VoicedChord; strings: 
           <span>
             <i className="key-stop passing" /> between
           </span>
+          <span>
+            <i className="key-stop fights" /> fights the chord: pass, do not stay
+          </span>
         </p>
       )}
     </section>
   )
 }
 
-const { x } = longNeck
-const y = (number: number, strings: number) => longNeck.y(strings - number)
-
 function Stop({ stop, strings }: { stop: DoubleStop; strings: number }) {
-  const places = stop.strings.map((number, index) => ({ x: x(stop.frets[index] ?? 0), y: y(number, strings), degree: stop.degrees[index] ?? '' }))
+  const { x, y } = useLongNeck(strings)
+  const places = stop.strings.map((number, index) => ({ x: x(stop.frets[index] ?? 0), y: y(strings - number), degree: stop.degrees[index] ?? '' }))
   const [low, high] = places
   if (low === undefined || high === undefined) return null
   return (
-    <g className={`stop ${stop.kind}`} role="button" tabIndex={0} aria-label={`${stop.notes.join(' and ')}, ${stop.interval}, ${KINDS[stop.kind]}`} onClick={() => void hearNotes(stop.midi)} onKeyDown={(event) => event.key === 'Enter' && void hearNotes(stop.midi)}>
+    <g className={`stop ${stop.kind}`} role="button" tabIndex={0} aria-label={`${stop.notes.join(' and ')}, ${stop.interval}, ${KINDS[stop.kind]}`} onClick={() => void hearNotes(stop.midi)} onKeyDown={(event) => ['Enter', ' '].includes(event.key) && void hearNotes(stop.midi)}>
       <line x1={low.x} y1={low.y} x2={high.x} y2={high.y} />
       {places.map((place) => (
-        <g key={place.y}>
+        <g key={place.y} aria-hidden="true">
           <rect x={place.x - 12} y={place.y - 8} width={24} height={16} rx={place.degree === 'R' ? 0 : 8} />
           <text x={place.x} y={place.y + 4}>
             {place.degree}
@@ -93,10 +94,11 @@ function Stop({ stop, strings }: { stop: DoubleStop; strings: number }) {
 }
 
 function Fills({ map, strings }: { map: NeckMap; strings: number }) {
+  const { x, y } = useLongNeck(strings)
   return map.fills.map((fill) => (
-    <g key={`${fill.string}-${fill.fret}`} className={`stop ${fill.chord_tone ? 'both' : 'passing'}`} role="button" tabIndex={0} aria-label={`${fill.degree} on string ${fill.string}, ${fill.fret === 0 ? 'open' : `fret ${fill.fret}`}`} onClick={() => void hearNotes([fill.midi])} onKeyDown={(event) => event.key === 'Enter' && void hearNotes([fill.midi])}>
-      <rect x={x(fill.fret) - 12} y={y(fill.string, strings) - 8} width={24} height={16} rx={fill.degree === 'R' ? 0 : 8} />
-      <text x={x(fill.fret)} y={y(fill.string, strings) + 4}>
+    <g key={`${fill.string}-${fill.fret}`} className={`stop ${fill.fights ? 'fights' : fill.chord_tone ? 'both' : 'passing'}`} role="button" tabIndex={0} aria-label={`${fill.degree} on string ${fill.string}, ${fill.fret === 0 ? 'open' : `fret ${fill.fret}`}${fill.fights ? ', fights the chord' : ''}`} onClick={() => void hearNotes([fill.midi])} onKeyDown={(event) => ['Enter', ' '].includes(event.key) && void hearNotes([fill.midi])}>
+      <rect x={x(fill.fret) - 12} y={y(strings - fill.string) - 8} width={24} height={16} rx={fill.degree === 'R' ? 0 : 8} />
+      <text aria-hidden="true" x={x(fill.fret)} y={y(strings - fill.string) + 4}>
         {fill.degree}
       </text>
     </g>

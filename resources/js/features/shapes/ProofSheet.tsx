@@ -14,7 +14,7 @@ export function ProofSheet({ chords }: { chords: VoicedChord[] }) {
     return chord === undefined ? 'The tune' : `Bar ${chord.form_bar + 1}, ${chord.symbol}`
   }
   return (
-    <section className="tool-sheet" aria-label="Proofreading">
+    <section tabIndex={0} className="tool-sheet" aria-label="Proofreading">
       <h2>{remarks.data.length === 0 ? 'Nothing to ask about' : remarks.data.length === 1 ? 'One question' : `${remarks.data.length} questions`}</h2>
       {remarks.data.length === 0 && <p className="muted">Pinned grips sound the chords they stand under, a hand can hold them, and every root lies in the key.</p>}
       <ul className="remarks">

@@ -10,7 +10,7 @@ vi.mock('../../audio/band', () => import('../../testing/silentBand'))
 const inUse = voicing([null, 5, 7, 7, 6, 5])
 const other = voicing([null, null, 0, 2, 3, 1])
 const far = voicing([10, 12, 12, 10, 10, 10])
-const voiced = (symbol: string, bar: number, part: Partial<VoicedChord> = {}): VoicedChord => ({ symbol, numeral: 'i', shape: null, section: 0, bar, at: 0, form_bar: bar, beat: 1, beats: 4, pinned: false, linked: false, follows: false, voicing: inUse, ...part })
+const voiced = (symbol: string, bar: number, part: Partial<VoicedChord> = {}): VoicedChord => ({ symbol, numeral: 'i', shape: null, section: 0, bar, at: 0, form_bar: bar, beat: 1, beats: 4, pinned: false, linked: false, follows: false, walk: null, voicing: inUse, ...part })
 
 beforeEach(() =>
   serve({

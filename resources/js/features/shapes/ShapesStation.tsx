@@ -7,6 +7,8 @@ import { band } from '../../audio/band'
 import { useBandFrames } from '../../audio/useBandFrames'
 import { hearGrip } from '../../audio/hearGrip'
 import { useKeys } from '../../ui/keys'
+import { useSheet } from '../../ui/useSheet'
+import { useTabState } from '../../ui/useTabState'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { ApproachSheet } from './ApproachSheet'
 import { Candidates } from './Candidates'
@@ -17,10 +19,11 @@ import { GripTable } from './GripTable'
 import { HandsSheet } from './HandsSheet'
 import { MelodySheet } from './MelodySheet'
 import { NeckMapSheet } from './NeckMapSheet'
-import { NeckSheets, type Label } from './NeckSheets'
+import { NeckSheets } from './NeckSheets'
 import { OwnGrips } from './OwnGrips'
 import { PathWishesForm } from './PathWishesForm'
 import { ProofSheet } from './ProofSheet'
+import type { Label } from './sheetMarks'
 import { StringsSheet } from './StringsSheet'
 import { TypedGrip } from './TypedGrip'
 import { usePins } from './usePins'
@@ -38,10 +41,10 @@ export default function ShapesStation() {
   const mine = useMine()
   const pins = usePins()
   const [elsewhere, setElsewhere] = useState(false)
-  const [view, setView] = useState<View>('sheets')
+  const [view, setView] = useSheet<View>('sheets', VIEWS.map((each) => each.view))
   const path = usePath(document, elsewhere)
   const first = usePath(document)
-  const [chosen, setChosen] = useState(0)
+  const [chosen, setChosen] = useTabState(`chord:${store.getState().id}`, 0)
   const [label, setLabel] = useState<Label>('degrees')
   const [kind, setKind] = useState('')
   const [tried, setTried] = useState<Voicing | null>(null)
@@ -84,14 +87,14 @@ export default function ShapesStation() {
   const nextCompany = () => {
     if (mine) store.change((d) => ({ ...d, company: COMPANIES[(COMPANIES.indexOf(d.company) + 1) % COMPANIES.length] ?? 'alone' }))
   }
-  const show = (asked: View) => setView((now) => (now === asked ? 'sheets' : asked))
+  const show = (asked: View) => setView(view === asked ? 'sheets' : asked)
   const walk = (by: number) => {
     const next = list[Math.min(list.length - 1, Math.max(0, place + by))]
     if (next !== undefined) look(next)
   }
   useKeys({
-    ArrowDown: () => setChosen((at) => Math.min(chords.length - 1, at + 1)),
-    ArrowUp: () => setChosen((at) => Math.max(0, at - 1)),
+    ArrowDown: () => setChosen(Math.min(chords.length - 1, chosen + 1)),
+    ArrowUp: () => setChosen(Math.max(0, chosen - 1)),
     ArrowRight: () => walk(1),
     ArrowLeft: () => walk(-1),
     Enter: () => pin(inUse),
@@ -147,7 +150,7 @@ export default function ShapesStation() {
         )}
         {elsewhere && (
           <p className="finding finding-swing">
-            The same line in another place on the neck{path.data === undefined || first.data === undefined ? '' : `: the hand travels ${path.data.travel.frets} frets and ${path.data.travel.held} notes are held; in the first place ${first.data.travel.frets} and ${first.data.travel.held}`}. The first one is kept.{' '}
+            The same line in another place on the neck, pins left aside{path.data === undefined || first.data === undefined ? '' : `: the hand travels ${path.data.travel.frets} frets and ${path.data.travel.held} notes are held; in the first place ${first.data.travel.frets} and ${first.data.travel.held}`}. The first one is kept.{' '}
             {mine && (
               <Button size="small" onClick={pinAll}>
                 Pin this one instead

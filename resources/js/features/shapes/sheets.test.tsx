@@ -9,7 +9,7 @@ vi.mock('../../audio/band', () => import('../../testing/silentBand'))
 
 const low = voicing([null, 5, 7, 7, 6, 5])
 const high = voicing([null, 7, 9, 9, 8, 7], { difficulty: 2 })
-const chord = (symbol: string, bar: number, grip: Voicing = low): VoicedChord => ({ symbol, numeral: 'i', shape: null, section: 0, bar, at: 0, form_bar: bar, beat: 1, beats: 4, pinned: false, linked: false, follows: false, voicing: grip })
+const chord = (symbol: string, bar: number, grip: Voicing = low): VoicedChord => ({ symbol, numeral: 'i', shape: null, section: 0, bar, at: 0, form_bar: bar, beat: 1, beats: 4, pinned: false, linked: false, follows: false, walk: null, voicing: grip })
 const line = { cost: 1, travel: { frets: 2, held: 0 }, without_open_root: [], chords: [chord('Dm', 0), chord('A7', 1, high)], moves: [{ frets: 2, held: 0, top: 2 }], loose: [] }
 const server = {
   'POST compute/path': line,

@@ -8,6 +8,7 @@ import type { BreakdownCard } from '../../api/types'
 import { useKeys } from '../../ui/keys'
 import { Mark } from '../../ui/Mark'
 import { MoreButton } from '../../ui/MoreButton'
+import { usePageTitle } from '../../ui/usePageTitle'
 import { countOf } from '../../ui/words'
 import { putOnShelf } from '../bench/keeper'
 import { Shortcuts } from '../bench/Shortcuts'
@@ -39,6 +40,7 @@ export default function Shelf() {
   const [finding, setFinding] = useState(false)
   const searchField = useRef<{ focus(): void } | null>(null)
   const teacher = person?.role === 'teacher'
+  usePageTitle('Shelf')
   const rows = boards(shelf.items ?? [])
   const cards = rows.flatMap((row) => row.cards)
   const chosen = cards.find((card) => card.id === chosenId) ?? cards[0] ?? null
@@ -128,7 +130,7 @@ export default function Shelf() {
           </button>
         </div>
       </header>
-      <div className="title-row">
+      <section className="title-row" aria-label="Shelf">
         <h1>Shelf</h1>
         <p className="summary">each bar of the line is a breakdown; straight at the left, hard at the right</p>
         <div className="title-actions">
@@ -151,7 +153,7 @@ export default function Shelf() {
             </Button>
           )}
         </div>
-      </div>
+      </section>
       <main className="shelf-body">
         <div className="shelf-boards">
           {shelf.items === undefined && shelf.error === null && <p className="loading">Taking the breakdowns off the shelf …</p>}

@@ -140,7 +140,8 @@ function FeelField({ p, offBeatMs, disabled, onTyped }: Pick<Props, 'p' | 'offBe
   )
   return (
     <Popover open={open && !disabled} onOpenChange={setOpen} trigger="click" content={field} placement="top">
-      <button type="button" className="feel-share" disabled={disabled} aria-label={`Feel: ${Math.round(100 * p)} %, off-beat ${Math.round(offBeatMs)} ms late; press to type one`}>
+      <button type="button" className="feel-share" disabled={disabled} title="Press to type a feel">
+        <span className="unseen">Feel: </span>
         {Math.round(100 * p)} %<small>{offBeatMs === 0 ? 'even' : `${offBeatMs > 0 ? '+' : '−'}${Math.abs(Math.round(offBeatMs))} ms`}</small>
       </button>
     </Popover>

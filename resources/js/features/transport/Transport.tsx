@@ -6,6 +6,7 @@ import { useBandFrames } from '../../audio/useBandFrames'
 import type { PartName } from '../../audio/BandPlayer'
 import { useKeys } from '../../ui/keys'
 import { useTapTempo } from '../../ui/useTapTempo'
+import { countOf } from '../../ui/words'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { FeelDial } from './FeelDial'
 import { LoopMap } from './LoopMap'
@@ -108,8 +109,9 @@ export function Transport() {
       </div>
       <div className="cell">
         <span className="cell-name">Count-in</span>
-        <button type="button" className="step wide" onClick={() => band.set({ countInBars: (player.countInBars + 1) % 3 })} aria-label={`Count-in: ${player.countInBars} bars; press to change`}>
-          {player.countInBars === 0 ? 'none' : `${player.countInBars} bar${player.countInBars > 1 ? 's' : ''}`}
+        <button type="button" className="step wide" onClick={() => band.set({ countInBars: (player.countInBars + 1) % 3 })} title="Bars counted in; press to change">
+          <span className="unseen">Count-in: </span>
+          {player.countInBars === 0 ? 'none' : countOf(player.countInBars, 'bar')}
         </button>
       </div>
       <div className="cell">
