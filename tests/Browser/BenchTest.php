@@ -67,7 +67,7 @@ it('sets strokes with one key each, gives directions and air, and leans the wave
     $page->waitFor(fn (): bool => $place() > $straight + 15, 'swing does not move the off-beat');
     $page->sees('60 % swing');
 
-    $page->choose('Picking school', 'all down');
+    $page->press('Arrange …')->choose('Picking school', 'all down');
     $page->waitFor(fn (): bool => $blades('air') === 0, 'all down still has air strokes');
     $page->element('[aria-label=Bars] label:nth-child(2)')->click();
     $page->waitFor(fn (): bool => count($page->all('.wave-row')) === 2, 'there is no second bar');
@@ -77,7 +77,8 @@ it('takes a two-bar sixteenth pattern with chucks, accents and a push in under a
     $page = Stage::running()->teacher()->makeBreakdown('Key Work', '| Dm6 | A7 |')->station('hand', '.hand-wave .blade');
     $counted = fn (): string => (string) $page->script('return document.querySelector("[aria-label=\"Pattern as it is counted\"]")?.value ?? ""');
     $started = microtime(true);
-    $page->choose('Beat divided in', 'quarters')->waitFor(fn (): bool => count($page->all('[data-slot]')) === 16, 'the beat is not in quarters');
+    $page->press('Arrange …')->choose('Beat divided in', 'quarters')->waitFor(fn (): bool => count($page->all('[data-slot]')) === 16, 'the beat is not in quarters');
+    $page->press('Arrange …')->waitFor(fn (): bool => $page->all('.ant-popover:not(.ant-popover-hidden)') === [], 'the form stays open');
     // From the left, a bar at a time: strike hard, chuck, air, ghost … and push into the next chord at the end.
     $page->keys('x', 'a', WebDriverKeys::ARROW_RIGHT, 'c', WebDriverKeys::ARROW_RIGHT, '.', WebDriverKeys::ARROW_RIGHT, 'g');
     foreach (range(1, 11) as $step) {

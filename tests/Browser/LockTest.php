@@ -72,7 +72,7 @@ it('measures the device, records a take by key, judges it, keeps and lists it', 
     $page->undisturbed(function () use ($page, $record): void {
         $record([[0, 'f'], [1, 'f'], [1.5, 'j'], [2, 'f'], [3, 'f'], [3.5, 'j']], true);
         expect($page->script('return window.tapped'))->toBe(24)
-            ->and($page->words('.report > .muted'))->toContain('24 of 24 strokes met, 0 missed, 0 extra')->toContain('24 directions told, 24 as planned')
+            ->and($page->words('.report > .muted'))->toContain('24 of 24 strokes met, 0 missed, 0 too many')->toContain('24 directions told, 24 as planned')
             ->and($page->words('.figures dt'))->toContain('bias, device included')
             ->and((int) figure($page, 'spread'))->toBeLessThan(35)
             ->and(count($page->all('.lens')))->toBe(6);

@@ -32,7 +32,7 @@ function distances(array $times): array
 
 it('moves the playing place over chart, neck and hand wave', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Moving Lights', '| Dm6 | A7 | Gm7 | C9 |');
-    $page->press('Count-in: 1 bars; press to change')->press('Count-in: 2 bars; press to change');
+    $page->press('Count-in: 1 bar')->press('Count-in: 2 bars');
     $page->keys(' ');
     $page->waitFor(fn (): bool => $page->all('.chart-bar[data-bar="1"].playing') !== [], 'the second bar never plays');
     expect($page->words('[data-testid=place]'))->toStartWith('2 .');

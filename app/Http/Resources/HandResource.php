@@ -10,6 +10,7 @@ use Gravik\Strokes\Counting;
 use Gravik\Strokes\CountLine;
 use Gravik\Strokes\Crossings;
 use Gravik\Strokes\HandPlan;
+use Gravik\Strokes\Levels;
 use Gravik\Strokes\Measures;
 use Gravik\Strokes\SchoolAdvice;
 use Gravik\Strokes\SchoolInUse;
@@ -26,6 +27,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'kind', type: 'string', enum: ['ring', 'short', 'palm-mute', 'chuck', 'ghost', 'air']),
     new OA\Property(property: 'accent', type: 'integer'),
     new OA\Property(property: 'chord', description: 'whether it sounds the grip held, the next one (a push) or the open strings; none for air', type: 'string', enum: ['this', 'next', 'open']),
+    new OA\Property(property: 'ornament', description: 'how the fretting hand comes to or leaves its notes', type: 'string', nullable: true),
     new OA\Property(property: 'stream', description: 'which line of the pattern it belongs to, from 0; none for air', type: 'integer'),
 ])]
 #[OA\Schema(schema: 'HandSlot', required: ['slot', 'at', 'division', 'beats', 'syllable', 'on_beat'], properties: [
@@ -51,12 +53,13 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'count', type: 'integer'),
     new OA\Property(property: 'around', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'Hand', required: ['grid', 'sketch', 'slots', 'warnings', 'counted', 'advice', 'limit', 'crossings', 'density', 'muted_share', 'syncopation', 'strokes_a_second'], properties: [
+#[OA\Schema(schema: 'Hand', required: ['grid', 'sketch', 'slots', 'warnings', 'counted', 'same_levels', 'advice', 'limit', 'crossings', 'density', 'muted_share', 'syncopation', 'strokes_a_second'], properties: [
     new OA\Property(property: 'grid', type: 'integer'),
     new OA\Property(property: 'sketch', ref: '#/components/schemas/HandSketch'),
     new OA\Property(property: 'slots', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandSlot')),
     new OA\Property(property: 'warnings', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandWarning')),
     new OA\Property(property: 'counted', description: 'each line as it is counted aloud', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'same_levels', description: 'levels that leave out nothing of the one above them', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'advice', required: ['school', 'reason'], properties: [
         new OA\Property(property: 'school', type: 'string', enum: ['pendulum', 'all-down', 'down-down-up', 'down-up-up', 'alternate', 'thumb-fingers', 'pick-fingers']),
         new OA\Property(property: 'reason', type: 'string'),
@@ -96,6 +99,7 @@ final class HandResource
             'slots' => self::slots($breakdown, $ruler, $grid, $divided),
             'warnings' => array_map(static fn (Warning $warning): array => WarningResource::of($breakdown, $warning, $ruler->tempo), $hand->warnings),
             'counted' => array_map(static fn (int $line): string => CountLine::write($breakdown->pattern, $line), array_keys($breakdown->pattern->streams)),
+            'same_levels' => (new Levels())->sameAsAbove($breakdown->pattern),
             'advice' => ['school' => $advice->school->value, 'reason' => $advice->reason],
             'limit' => self::limit(TempoLimit::of($hand->pattern)),
             'crossings' => self::crossings(Crossings::of($hand->pattern->strokes())),
@@ -169,6 +173,7 @@ final class HandResource
                     'kind' => $stroke->articulation->value,
                     'accent' => $stroke->accent,
                     'chord' => $stroke->chord->value,
+                    'ornament' => $stroke->ornament?->kind->value,
                     'stream' => $number,
                 ];
             }

@@ -28,6 +28,14 @@ final readonly class Levels
         return new HandPlan($thinned, $air, $plan->warnings);
     }
 
+    /** @return list<int> the levels at which nothing is left out that the next one still has */
+    public function sameAsAbove(Pattern $pattern): array
+    {
+        $count = fn (int $level): int => count($this->thinned($pattern, $level)->strokes());
+
+        return array_values(array_filter(range(1, self::HIGHEST - 1), static fn (int $level): bool => $count($level) === $count($level + 1)));
+    }
+
     /** @param Pattern $pattern with directions, which are kept */
     public function thinned(Pattern $pattern, int $level): Pattern
     {

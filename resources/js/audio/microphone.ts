@@ -1,23 +1,6 @@
 import * as Tone from 'tone'
-
-/** Runs beside the music: hands over what came in, with the audio second of its first sample. */
-const WORKLET = `
-registerProcessor('gravik-listener', class extends AudioWorkletProcessor {
-  constructor() { super(); this.held = []; this.length = 0; this.since = 0 }
-  process([input]) {
-    const samples = input[0]
-    if (samples === undefined) return true
-    if (this.length === 0) this.since = currentTime
-    this.held.push(samples.slice())
-    this.length += samples.length
-    if (this.length >= 2048) {
-      this.port.postMessage({ since: this.since, blocks: this.held })
-      this.held = []
-      this.length = 0
-    }
-    return true
-  }
-})`
+// A file of its own: the page runs no script that is not one.
+import worklet from './microphoneWorklet?worker&url'
 
 export type Microphone = { rate: number; stop: () => void }
 
@@ -45,7 +28,7 @@ export async function openMicrophone(onBlock: (samples: Float32Array, since: num
     })
   await Tone.start()
   const context = Tone.getContext()
-  loaded ??= context.addAudioWorkletModule(URL.createObjectURL(new Blob([WORKLET], { type: 'text/javascript' })))
+  loaded ??= context.addAudioWorkletModule(worklet)
   await loaded
   const node = context.createAudioWorkletNode('gravik-listener')
   const source = context.createMediaStreamSource(stream)

@@ -29,17 +29,23 @@ type Props = {
   /** ticks of strokes to point out */
   marked?: number[]
   /** tails: how long strokes ring, in beats */
+  /** strings each stroke meets, where the grip is known; the whole hand otherwise */
+  hits?: { at: number; strings: number[] }[]
   tails?: { at: number; beats: number; until: number; strings: number[]; ends: number[]; cut: boolean }[]
   strings?: number
 }
 
 /** The right arm as one curve through the strings, with every stroke on it. */
-export function HandWave({ sketch, slots = [], fromBeat, toBeat, width, height, chords = [], selectedAt = null, line = null, onSlot, marked = [], tails = [], strings = 6 }: Props) {
+export function HandWave({ sketch, slots = [], fromBeat, toBeat, width, height, chords = [], selectedAt = null, line = null, onSlot, marked = [], tails = [], hits = [], strings = 6 }: Props) {
   const knots = useMemo(() => waveKnots(patternCrossings(sketch)), [sketch])
   const geometry = rowGeometry(width, height, fromBeat, toBeat, chords.length > 0, slots.length > 0)
   const { toX, toY, stringY, top, bottom } = geometry
   const bars = barLines(fromBeat, toBeat, sketch.beats_a_bar)
   const inRow = sketch.strokes.filter((stroke) => stroke.beats >= fromBeat - 0.01 && stroke.beats < toBeat - 0.001)
+  const rowsOf = (at: number): number[] => {
+    const met = hits.filter((hit) => hit.at === at).flatMap((hit) => hit.strings.map((string) => strings - string))
+    return met.length === 0 ? [0, strings - 1] : met
+  }
   const clip = `wave-${fromBeat}-${Math.round(width)}`
 
   return (
@@ -73,8 +79,8 @@ export function HandWave({ sketch, slots = [], fromBeat, toBeat, width, height, 
           direction={stroke.direction}
           accent={stroke.accent}
           x={toX(stroke.beats)}
-          top={stringY(0, strings) - 5}
-          bottom={stringY(strings - 1, strings) + 5}
+          top={stringY(Math.min(...rowsOf(stroke.at)), strings) - 5}
+          bottom={stringY(Math.max(...rowsOf(stroke.at)), strings) + 5}
           lean={leanAt(knots, stroke.beats, (width - 2 * MARGIN) / (toBeat - fromBeat), geometry.reach)}
           selected={stroke.at === selectedAt}
         />
@@ -86,6 +92,14 @@ export function HandWave({ sketch, slots = [], fromBeat, toBeat, width, height, 
             {stroke.chord === 'next' ? 'push →' : 'open'}
           </text>
         ))}
+      {inRow.map(
+        (stroke) =>
+          typeof stroke.ornament === 'string' && (
+            <text key={`ornament-${stroke.stream}-${stroke.at}`} x={toX(stroke.beats) + 8} y={top + 15} className="ornament-mark">
+              {stroke.ornament.replace('-', ' ')}
+            </text>
+          ),
+      )}
       {inRow
         .filter((stroke) => marked.includes(stroke.at))
         .map((stroke) => (
@@ -189,6 +203,6 @@ function straightBeat(slot: HandSlot, slots: HandSlot[]): number | null {
 }
 
 function describe(sketch: HandSketch): string {
-  const words = sketch.strokes.filter((stroke) => stroke.kind !== 'air').map((stroke) => `${stroke.kind === 'chuck' ? 'chuck ' : ''}${stroke.direction} at beat ${(stroke.beats + 1).toFixed(2)}`)
+  const words = sketch.strokes.filter((stroke) => stroke.kind !== 'air').map((stroke) => `${stroke.kind === 'ring' ? '' : `${stroke.kind} `}${stroke.direction} at beat ${(stroke.beats + 1).toFixed(2)}${typeof stroke.ornament === 'string' ? `, ${stroke.ornament}` : ''}`)
   return words.length === 0 ? 'No strokes yet' : `Hand: ${words.join(', ')}`
 }

@@ -43,6 +43,8 @@ final readonly class Ear
 
     public function __construct(private Page $page)
     {
+        // The ear is a script that is not ours: for it alone the page's policy is lifted.
+        $page->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Page.setBypassCSP', 'params' => ['enabled' => true]]);
         $page->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Page.addScriptToEvaluateOnNewDocument', 'params' => ['source' => self::WORKLET]]);
     }
 

@@ -51,7 +51,7 @@ export function TuneForm() {
   }
   const tap = useTapTempo(write)
   return (
-    <div className="tune-form">
+    <section className="tune-form" aria-label="Key, tempo, band">
       <label>
         Key
         <Select showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }} value={document.key} options={KEYS.map((value) => ({ value }))} onChange={(key: string) => void remake((d) => moveToKey(d, key), OPEN_STRINGS_STAY)} />
@@ -110,6 +110,6 @@ export function TuneForm() {
         Capo
         <InputNumber min={0} max={12} precision={0} value={document.capo} onChange={(capo) => void remake((d) => moveCapo(d, capo ?? 0), BELOW_THE_CAPO)} />
       </label>
-    </div>
+    </section>
   )
 }

@@ -13,7 +13,7 @@ function planned(document: BreakdownDocument, warnings: Hand['warnings'] = []): 
     const stroke = document.pattern.streams[0].strokes.find((each) => each.at === at)
     return { slot, at, beats, direction: slot % 2 === 0 ? ('down' as const) : ('up' as const), kind: stroke === undefined ? ('air' as const) : (stroke.articulation ?? 'ring'), accent: stroke?.accent ?? 1 }
   })
-  return { grid: 2, slots, sketch: { beats: 4, beats_a_bar: 4, p: 0.5, strokes }, warnings, density: strokes.filter((stroke) => stroke.kind !== 'air').length, muted_share: 0.25, syncopation: 2, strokes_a_second: 3.5, counted: ['1 & (2) &'], advice: { school: document.school, reason: 'A hand that never stops keeps the time.' }, limit: { easy_to: 240, hard_to: 360, why: 'total' }, crossings: { count: 0, around: 0 } }
+  return { grid: 2, slots, sketch: { beats: 4, beats_a_bar: 4, p: 0.5, strokes }, warnings, same_levels: [], density: strokes.filter((stroke) => stroke.kind !== 'air').length, muted_share: 0.25, syncopation: 2, strokes_a_second: 3.5, counted: ['1 & (2) &'], advice: { school: document.school, reason: 'A hand that never stops keeps the time.' }, limit: { easy_to: 240, hard_to: 360, why: 'total' }, crossings: { count: 0, around: 0 } }
 }
 
 const server = {
@@ -121,9 +121,11 @@ it('hands a beat from line to line by H, each line keeping its strings', async (
 })
 
 it('asks the core to lay the pattern out anew, and takes what it gives as one step', async () => {
-  const { store, container } = showOnBench(<HandStation />)
+  const { store } = showOnBench(<HandStation />)
   await screen.findByText(/slot 1, counted/)
-  fireEvent.click(container.querySelector('[aria-label=Bars] label:nth-child(2) input') as Element)
+  fireEvent.click(screen.getByText('Arrange …'))
+  await screen.findByLabelText('Bars')
+  fireEvent.click(document.querySelector('[aria-label=Bars] label:nth-child(2) input') as Element)
   await waitFor(() => expect(store.getState().document.pattern.ticks).toBe(7680))
   expect(callsTo('POST compute/shape')[0]).toMatchObject({ bars: 2 })
   store.undo()

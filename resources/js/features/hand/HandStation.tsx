@@ -1,4 +1,3 @@
-import { Segmented, Select } from 'antd'
 import { useMemo, useRef, useState } from 'react'
 import { reshape, useChoices, useHand } from '../../api/queries'
 import type { BreakdownDocument, Hand, HandSlot, Timeline } from '../../api/types'
@@ -9,23 +8,16 @@ import { useWidth } from '../../ui/useWidth'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { useRemake } from '../bench/useRemake'
 import { CountField } from './CountField'
+import { ArrangeForm } from './ArrangeForm'
 import { HandTools } from './HandTools'
 import { NeckRibbon } from './NeckRibbon'
 import { PatternLibrary } from './PatternLibrary'
 import { SchoolSheet } from './SchoolSheet'
-import { SHEETS, type Sheet } from './sheets'
+import { GRIDS, SHEETS, type Sheet } from './sheets'
 import { StrokePanel } from './StrokePanel'
 import { copiedBar, lineEditor, withBeatExchanged, withLines, type Kind } from './strokes'
 import { TapSheet } from './TapSheet'
 import { Waves } from './Waves'
-
-const GRIDS = [
-  { value: 1, label: 'beats' },
-  { value: 2, label: 'halves' },
-  { value: 3, label: 'thirds' },
-  { value: 4, label: 'quarters' },
-  { value: 6, label: 'sixths' },
-]
 
 /** The pattern as the hand plays it: every slot is set by a click or one key. */
 export default function HandStation() {
@@ -119,22 +111,19 @@ export default function HandStation() {
     <div className="with-side">
       <div className="station-main">
         {sheet === 'wave' && <NeckRibbon />}
-        <div className="station-head">
-          <h2>Hand</h2>
-          <p className="muted">{bars === 1 ? 'One bar' : `${bars} bars`}, repeated through the form. Click a slot, or use the keys.</p>
+        <HandTools hand={hand} sheet={sheet} onSheet={setSheet} line={line} onLine={otherLine} comparing={kept !== null} onCompare={compare}>
           {mine && (
-            <div className="title-actions">
-              <label className="inline">
-                Beat in <Select aria-label="Beat divided in" style={{ width: 96 }} value={mixed ? 0 : (slots[0]?.division ?? 2)} options={mixed ? [...GRIDS, { value: 0, label: 'mixed' }] : GRIDS} onChange={(to: number) => to !== 0 && void reshapeTo({ grid: to })} />
-              </label>
-              <label className="inline">
-                Bars <Segmented aria-label="Bars" options={[1, 2, 4]} value={bars} onChange={(to) => void reshapeTo({ bars: Number(to) })} />
-              </label>
-              <Select aria-label="Picking school" style={{ width: 168 }} value={document.school} options={schools.map(({ slug, name }) => ({ value: slug, label: name }))} onChange={(school: BreakdownDocument['school']) => edit((d) => ({ ...d, school }))} />
-            </div>
+            <ArrangeForm
+              division={mixed ? 0 : (slots[0]?.division ?? 2)}
+              bars={bars}
+              school={document.school}
+              schools={schools}
+              onReshape={(shape) => void reshapeTo(shape)}
+              onSchool={(school) => edit((d) => ({ ...d, school }))}
+              onLay={lay}
+            />
           )}
-        </div>
-        <HandTools hand={hand} sheet={sheet} onSheet={setSheet} line={line} onLine={otherLine} comparing={kept !== null} onCompare={compare} onLay={lay} schools={schools} />
+        </HandTools>
         <div ref={frame} className="hand-sheet">
           {sheet === 'patterns' && <PatternLibrary onClose={() => setSheet('wave')} />}
           {sheet === 'schools' && <SchoolSheet width={width} advised={hand?.advice.school} reason={hand?.advice.reason ?? ''} onClose={() => setSheet('wave')} />}
@@ -143,7 +132,7 @@ export default function HandStation() {
         </div>
         {hand !== undefined && sheet === 'wave' && <CountField counted={hand.counted[line] ?? ''} line={line} name={lines.length === 2 ? `: ${lines[line]?.name ?? 'the other line'}` : ''} />}
         <p className="legend" hidden={sheet !== 'wave' || bars > 1}>
-          <i className="key-strike" /> strikes <i className="key-air" /> air <i className="key-chuck" /> chuck, no pitch <i className="key-ghost" /> ghost <i className="key-ring" /> rings until the hand lets go <i className="key-swing" /> swing moves it from here
+          <i className="key-strike" /> strikes <i className="key-air" /> air <i className="key-chuck" /> chuck, no pitch <i className="key-ghost" /> ghost <i className="key-palm" /> palm-mute <i className="key-short" /> short <i className="key-ring" /> rings until the hand lets go <i className="key-swing" /> swing moves it from here <i className="key-lane" /> the fretting hand presses <b className="lane-cross">×</b> it lies flat
         </p>
       </div>
       <StrokePanel hand={hand} faults={timeline?.warnings ?? []} kept={kept} tempo={tempo} line={line} slot={slot} stroke={stroke} sounds={soundOf(timeline, stroke?.at)} mine={mine} onKind={setKind} onAir={setAir} onAccent={(to) => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: to }))} onPart={(part) => stroke !== undefined && edit((d) => changed(d, stroke.at, part))} onDirection={direct} />

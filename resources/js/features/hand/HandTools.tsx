@@ -1,20 +1,9 @@
-import { Button, Segmented, Select } from 'antd'
-import type { BreakdownDocument, Hand } from '../../api/types'
+import { Button, Popover, Segmented } from 'antd'
+import type { ReactNode } from 'react'
+import { useChoices } from '../../api/queries'
+import type { Hand } from '../../api/types'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { SHEETS, type Sheet } from './sheets'
-
-const ACCENTS = [
-  { value: 'flat', label: 'flat' },
-  { value: 'back-beat', label: 'back-beat' },
-  { value: 'boom-chuck', label: 'boom-chuck' },
-  { value: 'reset', label: 'first beat resets' },
-]
-const LENGTHS = [
-  { value: 'ringing', label: 'ringing' },
-  { value: 'long-dry', label: 'long, dry, long, dry' },
-  { value: 'release-2-4', label: 'release on 2 and 4' },
-  { value: 'release-all', label: 'release on all' },
-]
 
 type Props = {
   hand: Hand | undefined
@@ -24,18 +13,20 @@ type Props = {
   onLine: () => void
   comparing: boolean
   onCompare: () => void
-  onLay: (shape: { accents?: string; lengths?: string }) => void
-  schools: { slug: BreakdownDocument['school']; name: string }[]
+  /** what arranges the pattern as a whole, for who may */
+  children: ReactNode
 }
 
 /** What is done to the pattern as a whole. */
-export function HandTools({ hand, sheet, onSheet, line, onLine, comparing, onCompare, onLay, schools }: Props) {
+export function HandTools({ hand, sheet, onSheet, line, onLine, comparing, onCompare, children }: Props) {
   const { store, level, setLevel } = useBench()
   const document = useDocument()
   const mine = useMine()
   const lines = document.pattern.streams
+  const schools = useChoices().data?.schools
   return (
     <div className="hand-tools">
+      <h2>Hand</h2>
       {SHEETS.filter(({ edits }) => mine || !edits).map(({ sheet: each, key, label }) => (
         <Button key={each} size="small" aria-pressed={sheet === each} onClick={() => onSheet(sheet === each ? 'wave' : each)}>
           {label} <kbd>{key.toUpperCase()}</kbd>
@@ -48,9 +39,13 @@ export function HandTools({ hand, sheet, onSheet, line, onLine, comparing, onCom
       )}
       <label className="inline">
         Level <Segmented aria-label="Level" size="small" options={[1, 2, 3]} value={level} onChange={(to) => setLevel(Number(to))} />
+        {hand !== undefined && hand.same_levels.length > 0 && <small className="muted">{hand.same_levels.map((each) => `${each} is ${each + 1}`).join(', ')} here</small>}
       </label>
-      {mine && <Select aria-label="Weight" size="small" style={{ width: 132 }} placeholder="lay weight over" value={null} options={ACCENTS} onChange={(accents: string | null) => accents !== null && onLay({ accents })} />}
-      {mine && <Select aria-label="Lengths" size="small" style={{ width: 142 }} placeholder="lay lengths over" value={null} options={LENGTHS} onChange={(lengths: string | null) => lengths !== null && onLay({ lengths })} />}
+      {children !== false && (
+        <Popover trigger="click" placement="bottom" content={children}>
+          <Button size="small">Arrange …</Button>
+        </Popover>
+      )}
       <Button size="small" aria-pressed={comparing} onClick={onCompare}>
         {comparing ? 'End comparing' : 'Compare'} <kbd>=</kbd>
       </Button>
@@ -59,7 +54,7 @@ export function HandTools({ hand, sheet, onSheet, line, onLine, comparing, onCom
           {hand.advice.reason}{' '}
           {mine && (
             <Button size="small" onClick={() => store.change((d) => ({ ...d, school: hand.advice.school }))}>
-              {schools.find(({ slug }) => slug === hand.advice.school)?.name}
+              {schools?.find(({ slug }) => slug === hand.advice.school)?.name}
             </Button>
           )}
         </span>

@@ -49,7 +49,7 @@ const GRIPS = [
 ] as const
 
 const STROKE_LEVELS = [
-  { value: 0, label: 'its weight' },
+  { value: 0, label: 'as its place asks' },
   { value: 1, label: 'level 1' },
   { value: 2, label: 'level 2' },
   { value: 3, label: 'level 3' },
@@ -145,7 +145,7 @@ export function StrokePanel({ hand, faults, kept, tempo, line, slot, stroke, sou
               <Select aria-label="Strings" disabled={!mine || stroke.strings !== undefined} placeholder="single ones" value={stroke.strings === undefined ? (stroke.zone ?? 'all') : null} options={ZONES} onChange={(zone: StrokeDocument['zone']) => onPart({ zone })} />
             </label>
             <label>
-              <span className="label">Learned from</span>
+              <span className="label">Played from</span>
               <Select aria-label="Level of the stroke" disabled={!mine} value={stroke.level ?? 0} options={STROKE_LEVELS} onChange={(level: number) => onPart({ level: level === 0 ? undefined : (level as 1 | 2 | 3) })} />
             </label>
           </div>

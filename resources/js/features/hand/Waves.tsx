@@ -23,7 +23,7 @@ export function Waves({ hand, pairsABeat, timeline, bars, width, selectedAt, lin
     const chords = timeline === undefined ? [] : chordsOver(timeline, round, bar)
     return (
       <div key={bar} className="wave-row">
-        <HandWave sketch={sketch} slots={slots} fromBeat={from} toBeat={to} width={width} height={height} chords={chords} tails={tails} strings={6} selectedAt={selectedAt} line={line} onSlot={onSlot} />
+        <HandWave sketch={sketch} slots={slots} fromBeat={from} toBeat={to} width={width} height={height} chords={chords} tails={tails} hits={timeline === undefined ? [] : hitsOf(timeline, round)} strings={6} selectedAt={selectedAt} line={line} onSlot={onSlot} />
         {timeline !== undefined && <FretLane tails={tails} dead={deadOf(timeline, round)} changes={chords} fromBeat={from} toBeat={to} width={width} />}
         <WavePlayhead sketch={hand.sketch} fromBeat={from} toBeat={to} width={width} height={height} patternBars={bars} />
       </div>
@@ -56,6 +56,11 @@ function tailsOf(timeline: Timeline, round: number) {
   return timeline.strokes
     .filter((stroke) => stroke.bar >= round && stroke.bar < round + timeline.pattern_bars && stroke.kind !== 'chuck')
     .map((stroke) => ({ at: stroke.at, beats: stroke.t / beat - start, until: stroke.until / beat - start, strings: stroke.strings, ends: stroke.ends.map((end) => end / beat - start), cut: stroke.kind === 'short' || stroke.kind === 'palm-mute' }))
+}
+
+/** The strings each stroke of this round meets. */
+function hitsOf(timeline: Timeline, round: number): { at: number; strings: number[] }[] {
+  return timeline.strokes.filter((stroke) => stroke.bar >= round && stroke.bar < round + timeline.pattern_bars)
 }
 
 /** Where the fretting hand lies flat in this round, in beats. */

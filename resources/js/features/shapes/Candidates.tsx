@@ -21,21 +21,19 @@ export function Candidates({ voicings, count, refusal, inUse, onLook, busy, kind
   }, [used])
   return (
     <section className="candidates" aria-busy={busy}>
-      <h3>
-        Same chord elsewhere
+      <div className="candidates-head">
+        <h3>Elsewhere</h3>
         <small className="muted" hidden={refusal !== null}>
-          {' '}
           {voicings.length} of {count} <kbd>←</kbd> <kbd>→</kbd>
         </small>
-      </h3>
-      <Select aria-label="Kind of grip" className="kind-select" value={kind} onChange={(kind) => { onKind(kind); (window.document.activeElement as HTMLElement | null)?.blur() }} options={[{ value: '', label: 'any kind of grip' }, ...kinds.map(({ slug, name }) => ({ value: slug, label: name }))]} />
+        <Select aria-label="Kind of grip" className="kind-select" value={kind} onChange={(kind) => { onKind(kind); (window.document.activeElement as HTMLElement | null)?.blur() }} options={[{ value: '', label: 'any kind of grip' }, ...kinds.map(({ slug, name }) => ({ value: slug, label: name }))]} popupMatchSelectWidth={false} />
+      </div>
       {refusal !== null && <p role="alert" className="finding finding-off">{refusal}</p>}
       <div ref={list} className="candidate-list" role="group" aria-label="Grips">
         {voicings.map((voicing) => (
-          <button key={voicing.frets.join()} type="button" aria-pressed={voicing.frets.join() === used} className={voicing.frets.join() === used ? 'candidate chosen' : 'candidate'} onClick={() => onLook(voicing)}>
-            <MiniNeck voicing={voicing} width={124} height={52} />
+          <button key={voicing.frets.join()} type="button" aria-pressed={voicing.frets.join() === used} title={voicing.degrees.filter((degree) => degree !== null).join(' ')} className={voicing.frets.join() === used ? 'candidate chosen' : 'candidate'} onClick={() => onLook(voicing)}>
+            <MiniNeck voicing={voicing} width={128} height={50} />
             <b>{voicing.frets.map((fret) => fret ?? 'x').join(' ')}</b>
-            <small>{voicing.degrees.filter((degree) => degree !== null).join(' ')}</small>
             <span className="difficulty" title={`difficulty ${voicing.difficulty.toFixed(1)}`}>
               <i style={{ width: `${Math.min(100, 25 * voicing.difficulty)}%` }} />
             </span>

@@ -1,5 +1,5 @@
 import { Segmented, Select } from 'antd'
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import { useNeckMap } from '../../api/queries'
 import type { DoubleStop, NeckMap, VoicedChord } from '../../api/types'
 import { hearNotes } from '../../audio/hearGrip'
@@ -79,15 +79,17 @@ function Stop({ stop, strings }: { stop: DoubleStop; strings: number }) {
   const [low, high] = places
   if (low === undefined || high === undefined) return null
   return (
-    <g className={`stop ${stop.kind}`} role="button" tabIndex={0} aria-label={`${stop.notes.join(' and ')}, ${stop.interval}, ${KINDS[stop.kind]}`} onClick={() => void hearNotes(stop.midi)} onKeyDown={(event) => ['Enter', ' '].includes(event.key) && void hearNotes(stop.midi)}>
-      <line x1={low.x} y1={low.y} x2={high.x} y2={high.y} />
+    <g className={`stop ${stop.kind}`}>
+      <Pressed label={`${stop.notes.join(' and ')}, ${stop.interval}, ${KINDS[stop.kind]}`} midi={stop.midi}>
+        <line x1={low.x} y1={low.y} x2={high.x} y2={high.y} />
+        {places.map((place) => (
+          <rect key={place.y} x={place.x - 12} y={place.y - 8} width={24} height={16} rx={place.degree === 'R' ? 0 : 8} />
+        ))}
+      </Pressed>
       {places.map((place) => (
-        <g key={place.y} aria-hidden="true">
-          <rect x={place.x - 12} y={place.y - 8} width={24} height={16} rx={place.degree === 'R' ? 0 : 8} />
-          <text x={place.x} y={place.y + 4}>
-            {place.degree}
-          </text>
-        </g>
+        <text key={place.y} aria-hidden="true" x={place.x} y={place.y + 4}>
+          {place.degree}
+        </text>
       ))}
     </g>
   )
@@ -96,13 +98,24 @@ function Stop({ stop, strings }: { stop: DoubleStop; strings: number }) {
 function Fills({ map, strings }: { map: NeckMap; strings: number }) {
   const { x, y } = useLongNeck(strings)
   return map.fills.map((fill) => (
-    <g key={`${fill.string}-${fill.fret}`} className={`stop ${fill.fights ? 'fights' : fill.chord_tone ? 'both' : 'passing'}`} role="button" tabIndex={0} aria-label={`${fill.degree} on string ${fill.string}, ${fill.fret === 0 ? 'open' : `fret ${fill.fret}`}${fill.fights ? ', fights the chord' : ''}`} onClick={() => void hearNotes([fill.midi])} onKeyDown={(event) => ['Enter', ' '].includes(event.key) && void hearNotes([fill.midi])}>
-      <rect x={x(fill.fret) - 12} y={y(strings - fill.string) - 8} width={24} height={16} rx={fill.degree === 'R' ? 0 : 8} />
+    <g key={`${fill.string}-${fill.fret}`} className={`stop ${fill.fights ? 'fights' : fill.chord_tone ? 'both' : 'passing'}`}>
+      <Pressed label={`${fill.degree} on string ${fill.string}, ${fill.fret === 0 ? 'open' : `fret ${fill.fret}`}${fill.fights ? ', fights the chord' : ''}`} midi={[fill.midi]}>
+        <rect x={x(fill.fret) - 12} y={y(strings - fill.string) - 8} width={24} height={16} rx={fill.degree === 'R' ? 0 : 8} />
+      </Pressed>
       <text aria-hidden="true" x={x(fill.fret)} y={y(strings - fill.string) + 4}>
         {fill.degree}
       </text>
     </g>
   ))
+}
+
+/** What sounds when it is pressed, with the mouse or by key. */
+function Pressed({ label, midi, children }: { label: string; midi: number[]; children: ReactNode }) {
+  return (
+    <g role="button" tabIndex={0} aria-label={label} onClick={() => void hearNotes(midi)} onKeyDown={(event) => ['Enter', ' '].includes(event.key) && void hearNotes(midi)}>
+      {children}
+    </g>
+  )
 }
 
 /** The best of them in words, with the hammer-ons that fit. */

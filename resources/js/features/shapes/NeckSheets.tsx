@@ -82,8 +82,23 @@ function Sheet({ chord, row, window, strings, chosen, onChoose, scale, dotX, dot
   const { root } = voicing
   const imagined = root !== null && root !== undefined && !voicing.degrees.includes('R') && root.fret <= window.last && root.fret > window.first ? root : null
   return (
-    <g className={chosen ? 'sheet chosen' : 'sheet'} role="button" aria-pressed={chosen} aria-label={sheetWords(chord)} onClick={onChoose}>
-      <polygon className="sheet-name" points={`4,${top - 4} 104,${top - 4} 146,${bottom + 4} 4,${bottom + 4}`} />
+    <g className={chosen ? 'sheet chosen' : 'sheet'}>
+      <g role="button" aria-pressed={chosen} aria-label={sheetWords(chord)} onClick={onChoose}>
+        <polygon className="sheet-name" points={`4,${top - 4} 104,${top - 4} 146,${bottom + 4} 4,${bottom + 4}`} />
+        <polygon className="sheet-paper" points={slab(window.first, window.last)} />
+        {hand !== null && <polygon className="sheet-hand" points={slab(...hand)} />}
+        {fretsOf(window).map((fret) => (
+          <line key={fret} x1={x(scale.wireX(fret), -0.4)} y1={top} x2={x(scale.wireX(fret), strings - 0.6)} y2={bottom} className={fret === 0 ? 'nut' : 'fret'} />
+        ))}
+        {voicing.frets.map((fret, string) => {
+          const lane = scale.row(string, strings)
+          return <line key={string} x1={x(0, lane)} x2={x(NECK, lane)} y1={dotY(row, string)} y2={dotY(row, string)} className={fret === null ? 'string muted' : 'string'} strokeWidth={1.7 - (string * 1.1) / strings} />
+        })}
+        {voicing.barres.map((barre) => (
+          <line key={`${barre.fret}-${barre.from}`} x1={dotX(barre.fret, strings - barre.from)} y1={dotY(row, strings - barre.from)} x2={dotX(barre.fret, strings - barre.to)} y2={dotY(row, strings - barre.to)} className="barre" />
+        ))}
+        {imagined !== null && <rect x={dotX(imagined.fret, strings - imagined.string) - 6} y={dotY(row, strings - imagined.string) - 6} width={12} height={12} className="imagined-root" />}
+      </g>
       <g aria-hidden="true">
         <text x={14} y={top + 17} className="sheet-chord">
           {chord.symbol}
@@ -104,19 +119,6 @@ function Sheet({ chord, row, window, strings, chosen, onChoose, scale, dotX, dot
           top {voicing.top.note} = {voicing.top.degree}
         </text>
       </g>
-      <polygon className="sheet-paper" points={slab(window.first, window.last)} />
-      {hand !== null && <polygon className="sheet-hand" points={slab(...hand)} />}
-      {fretsOf(window).map((fret) => (
-        <line key={fret} x1={x(scale.wireX(fret), -0.4)} y1={top} x2={x(scale.wireX(fret), strings - 0.6)} y2={bottom} className={fret === 0 ? 'nut' : 'fret'} />
-      ))}
-      {voicing.frets.map((fret, string) => {
-        const lane = scale.row(string, strings)
-        return <line key={string} x1={x(0, lane)} x2={x(NECK, lane)} y1={dotY(row, string)} y2={dotY(row, string)} className={fret === null ? 'string muted' : 'string'} strokeWidth={1.7 - (string * 1.1) / strings} />
-      })}
-      {voicing.barres.map((barre) => (
-        <line key={`${barre.fret}-${barre.from}`} x1={dotX(barre.fret, strings - barre.from)} y1={dotY(row, strings - barre.from)} x2={dotX(barre.fret, strings - barre.to)} y2={dotY(row, strings - barre.to)} className="barre" />
-      ))}
-      {imagined !== null && <rect x={dotX(imagined.fret, strings - imagined.string) - 6} y={dotY(row, strings - imagined.string) - 6} width={12} height={12} className="imagined-root" />}
     </g>
   )
 }

@@ -62,7 +62,7 @@ it('clicks on chosen beats, counts in by none, one or two bars, and mutes a part
   showOnBench(<Transport />)
   fireEvent.click(screen.getByLabelText('Click on beat 2'))
   fireEvent.click(screen.getByLabelText('Click on beat 1'))
-  fireEvent.click(screen.getByRole('button', { name: 'Count-in: 2 bars' }))
+  fireEvent.click(screen.getByRole('button', { name: /Count-in:\s*2 bars/ }))
   expect(vi.mocked(band.set).mock.calls).toEqual([[{ clickOn: [3] }], [{ clickOn: [1, 3, 0] }], [{ countInBars: 0 }]])
   fireEvent.click(screen.getByText('bass'))
   expect(vi.mocked(band as unknown as { mute: () => void }).mute).toHaveBeenCalledWith('bass', true)
