@@ -14,14 +14,15 @@ use Gravik\Harmony\Numeral;
 use Gravik\Neck\CapoPlan;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'ChartChord', required: ['at', 'beats', 'typed', 'symbol', 'root', 'ending', 'numeral', 'shape', 'approach'], properties: [
+#[OA\Schema(schema: 'ChartChord', required: ['at', 'beats', 'typed', 'symbol', 'root', 'ending', 'numeral', 'plain_numeral', 'shape', 'approach'], properties: [
     new OA\Property(property: 'at', type: 'integer'),
     new OA\Property(property: 'beats', type: 'number'),
     new OA\Property(property: 'typed', type: 'string'),
     new OA\Property(property: 'symbol', description: 'null for silence and for what could not be read', type: 'string', nullable: true),
     new OA\Property(property: 'root', type: 'string', nullable: true),
     new OA\Property(property: 'ending', type: 'string', nullable: true),
-    new OA\Property(property: 'numeral', type: 'string', nullable: true),
+    new OA\Property(property: 'numeral', description: 'as it works in the key: V7/V', type: 'string', nullable: true),
+    new OA\Property(property: 'plain_numeral', description: 'by the step it stands on: II7', type: 'string', nullable: true),
     new OA\Property(property: 'shape', description: 'what the hand holds above the capo; null without one', type: 'string', nullable: true),
     new OA\Property(property: 'approach', description: 'how the hand comes to it, where that is laid down', type: 'string', nullable: true),
 ])]
@@ -85,6 +86,7 @@ final class ChartResource
             'root' => $chord->chord?->root->text(),
             'ending' => $chord->chord === null ? null : $chord->chord->ending.($bass === null ? '' : '/'.$bass->text()),
             'numeral' => $chord->chord === null ? null : $numeral->text($chord->chord),
+            'plain_numeral' => $chord->chord === null ? null : $numeral->plain($chord->chord),
             'shape' => $chord->chord === null ? null : CapoPlan::shapeOf($chord->chord, $breakdown->key, $breakdown->neck->capo)?->text(),
             'approach' => ApproachResource::shortly($breakdown, $section, $bar, $chord),
         ];

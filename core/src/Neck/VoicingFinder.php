@@ -40,7 +40,7 @@ final readonly class VoicingFinder
             throw NeckException::nothingFits($chord->text(), $grips === [] && $this->kind !== null
                 ? sprintf('It has no such grip here (%s): choose another kind, or allow more strings or frets.', $this->kind->words())
                 : ($grips === []
-                ? 'No four-fret box on these strings and frets holds all its required notes: allow more strings or frets'.($this->company === Company::Alone ? ', or let a bass player take the root.' : '.')
+                ? 'No four-fret box on these strings and frets holds all its required notes: allow more strings or frets'.($this->company === Company::Alone ? ', or choose with a bass, where the root may be left out, or shells only.' : '.')
                 : sprintf('All %d grips need more than the %d mm this hand reaches: choose a larger hand or higher frets.', count($grips), (int) $this->hand->reachMm())));
         }
         asort($atLeast);

@@ -30,7 +30,7 @@ export function useKeys(keys: Record<string, (event: KeyboardEvent) => void>, en
     if (!enabled) return
     const listen = (event: KeyboardEvent) => {
       if (event.defaultPrevented) return
-      if (document.querySelector('.ant-modal-wrap:not([style*="display: none"]), .ant-popover:not(.ant-popover-hidden) input') !== null) return
+      if (document.querySelector('.ant-modal-wrap:not([style*="display: none"])') !== null || document.activeElement?.closest('.ant-popover') != null) return
       const name = nameOf(event)
       if (belongsToFocus(event.target, name)) return
       const act = keys[name]

@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from 'react'
+import { useEffect, useRef, useSyncExternalStore } from 'react'
 import { Link } from 'react-router'
 import { Mark } from '../../ui/Mark'
 import { useChart, useTakes } from '../../api/queries'
@@ -13,6 +13,8 @@ type Props = { station: Station; onGo: (station: Station) => void; save: SaveSta
 /** The stations across the top in the order of work, each with a line of its state. */
 export function StationBar({ station, onGo, save, onHelp }: Props) {
   const lines = useStateLines()
+  const here = useRef<HTMLButtonElement>(null)
+  useEffect(() => here.current?.scrollIntoView({ inline: 'center', block: 'nearest' }), [station])
   const mine = useStore(useBench().store, (state) => state.mine)
   return (
     <header className="rail">
@@ -21,7 +23,7 @@ export function StationBar({ station, onGo, save, onHelp }: Props) {
       </Link>
       <nav aria-label="Stations">
         {STATIONS.map(({ id, name }) => (
-          <button key={id} type="button" className={id === station ? 'station-tab active' : 'station-tab'} aria-current={id === station ? 'page' : undefined} onClick={() => onGo(id)}>
+          <button key={id} ref={id === station ? here : null} type="button" className={id === station ? 'station-tab active' : 'station-tab'} aria-current={id === station ? 'page' : undefined} onClick={() => onGo(id)}>
             <span>
               <b>{name}</b>
               <small className={lines[id].off ? 'off' : ''}>{lines[id].text}</small>

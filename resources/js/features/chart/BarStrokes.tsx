@@ -12,7 +12,7 @@ export function BarStrokes({ timeline, bar }: { timeline: Timeline; bar: number 
   const strokes = timeline.strokes.filter((stroke) => stroke.bar === bar)
 
   return (
-    <svg className="bar-strokes" aria-hidden="true">
+    <svg className="bar-strokes" role="img" aria-label={strokes.length === 0 ? 'No strokes' : strokes.map((stroke) => `${stroke.kind === 'ring' ? '' : `${stroke.kind} `}${stroke.direction} at beat ${(1 + (stroke.t - start) / timeline.beat_seconds).toFixed(2)}`).join(', ')}>
       {strokes
         .filter((stroke) => stroke.kind !== 'chuck' && stroke.kind !== 'ghost')
         .map((stroke) => (

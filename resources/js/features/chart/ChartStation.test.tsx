@@ -6,7 +6,7 @@ import ChartStation from './ChartStation'
 
 vi.mock('../../audio/band', () => import('../../testing/silentBand'))
 
-const chord = (symbol: string | null, typed = symbol ?? '') => ({ at: 0, beats: 4, typed, symbol, root: symbol?.[0] ?? null, ending: symbol?.slice(1) ?? null, numeral: symbol === 'Dm' ? 'i' : 'V7', shape: null, approach: null })
+const chord = (symbol: string | null, typed = symbol ?? '') => ({ at: 0, beats: 4, typed, symbol, root: symbol?.[0] ?? null, ending: symbol?.slice(1) ?? null, numeral: symbol === 'Dm' ? 'i' : 'V7', plain_numeral: symbol === 'Dm' ? 'i' : 'V7', shape: null, approach: null })
 const chart = (problems: Chart['sections'][number]['problems'] = []): Chart => ({ beats: 4, sections: [{ name: 'A', bars: [{ repeated: false, chords: [chord('Dm')] }, { repeated: false, chords: [problems.length > 0 ? chord(null, 'Ebv9') : chord('A7')] }], problems }] })
 
 it('draws bars with their strokes, and numerals when asked', async () => {

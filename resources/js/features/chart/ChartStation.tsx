@@ -6,7 +6,7 @@ import { isKeyTyped, KEYS } from '../../ui/choices'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { OPEN_STRINGS_STAY, useRemake } from '../bench/useRemake'
 import { LineField } from './LineField'
-import { SectionRows } from './SectionRows'
+import { SectionRows, type Names } from './SectionRows'
 
 /** The typed line becomes bars; playing moves over them. */
 export default function ChartStation() {
@@ -15,7 +15,7 @@ export default function ChartStation() {
   const mine = useMine()
   const chart = useChart(document)
   const remake = useRemake()
-  const [names, setNames] = useState<'letters' | 'numerals'>('letters')
+  const [names, setNames] = useState<Names>('letters')
   const sections = chart.data?.sections ?? []
   const bars = sections.reduce((sum, section) => sum + section.bars.length, 0)
   const setSection = (index: number, part: Partial<BreakdownDocument['sections'][number]>) =>
@@ -31,7 +31,7 @@ export default function ChartStation() {
           {bars} bar{bars === 1 ? '' : 's'}, once round {document.sections.length === 1 ? '' : `through ${document.sections.length} sections`}
         </p>
         <div className="title-actions">
-          <Segmented aria-label="Names" options={[{ value: 'letters', label: 'Letters' }, { value: 'numerals', label: 'Numerals' }]} value={names} onChange={setNames} />
+          <Segmented aria-label="Names" options={[{ value: 'letters', label: 'Letters' }, { value: 'numerals', label: 'Numerals' }, { value: 'steps', label: 'Steps', title: 'II7 where the numerals say V7/V' }]} value={names} onChange={setNames} />
           {mine && (
             <label className="inline">
               Key <Select aria-label="Key" showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }} value={document.key} options={KEYS.map((value) => ({ value }))} style={{ width: 116 }} onChange={(key: string) => void remake((d) => moveToKey(d, key), OPEN_STRINGS_STAY)} />

@@ -8,7 +8,9 @@ import { BarStrokes } from './BarStrokes'
 /** A short tune is written large, four bars a row, so that it is read from a music stand. */
 const LARGE_UP_TO = 16
 
-type Props = { section: ChartSection; firstBar: number; beats: number; names: 'letters' | 'numerals'; timeline: Timeline | undefined; barsInAll: number }
+export type Names = 'letters' | 'numerals' | 'steps'
+
+type Props = { section: ChartSection; firstBar: number; beats: number; names: Names; timeline: Timeline | undefined; barsInAll: number }
 
 /** One section as rows of bars, with the playing place running over them. */
 export function SectionRows({ section, firstBar, beats, names, timeline, barsInAll }: Props) {
@@ -55,7 +57,7 @@ function BarBox({ bar, number, beats, names, timeline, large }: BoxProps) {
               <ChordText root={chord.root ?? ''} ending={chord.ending ?? ''} size={size} />
             ) : (
               <span className="chord-text" style={{ fontSize: 0.75 * size }}>
-                {chord.numeral}
+                {names === 'steps' ? chord.plain_numeral : chord.numeral}
               </span>
             )}
             {chord.approach !== null && <small className="approach">↠ {chord.approach}</small>}

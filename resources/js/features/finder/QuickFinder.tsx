@@ -39,6 +39,11 @@ export default function QuickFinder({ neck, onClose, onUse }: Props) {
       <div className="quick-finder">
         <Input autoFocus aria-label="Grip or chord" placeholder="x 7 8 7 8 x, or C9; or press strings on the neck" value={typed} onChange={(event) => type(event.target.value)} />
         <PressNeck grip={grip} degrees={degreesOf(grip, names[0])} root={voicing?.root ?? null} onGrip={show} />
+        {voicing !== null && (
+          <p className="muted">
+            Notes {voicing.notes.filter((note) => note !== null).join(' ')} · fingers {voicing.fingers.map((finger) => finger ?? 'x').join(' ')} · {voicing.barres.length === 0 ? 'no barre' : voicing.barres.map((barre) => `barre at ${barre.fret}, strings ${barre.from} to ${barre.to}`).join(', ')} · spans {Math.round(voicing.span_mm)} mm
+          </p>
+        )}
         <div className="button-row">
           <Button onClick={() => show(moved(grip, -1, LAST_FRET))}>A fret down</Button>
           <Button onClick={() => show(moved(grip, 1, LAST_FRET))}>A fret up</Button>
@@ -95,6 +100,8 @@ function Grips({ voicings, onShow }: { voicings: Voicing[]; onShow: (voicing: Vo
         <button key={gripText(voicing.frets)} type="button" onClick={() => onShow(voicing)}>
           <MiniNeck voicing={voicing} />
           <b>{gripText(voicing.frets)}</b>
+          <small>{voicing.degrees.filter((degree) => degree !== null).join(' ')}</small>
+          <small>{Math.round(voicing.span_mm)} mm{voicing.barres.length > 0 ? ', barre' : ''}</small>
         </button>
       ))}
     </div>

@@ -9,8 +9,11 @@ const HEIGHT = 22
 export function FretLane({ tails, dead, changes, fromBeat, toBeat, width }: Props) {
   const x = (beats: number) => MARGIN + ((width - 2 * MARGIN) * (Math.min(toBeat, Math.max(fromBeat, beats)) - fromBeat)) / (toBeat - fromBeat)
   const here = tails.filter((tail) => tail.until > fromBeat && tail.beats < toBeat)
+  const beat = (beats: number) => (beats - fromBeat + 1).toFixed(2)
+  const flat = dead.filter((beats) => beats >= fromBeat && beats < toBeat)
+  const words = `The fretting hand: ${here.length === 0 ? 'open' : `pressed ${here.map((tail) => `from beat ${beat(Math.max(fromBeat, tail.beats))} to ${beat(Math.min(toBeat, tail.until))}`).join(', ')}`}${flat.length === 0 ? '' : `; flat at ${flat.map(beat).join(', ')}`}`
   return (
-    <svg className="fret-lane" width={width} height={HEIGHT} role="img" aria-label="The fretting hand: pressed while strings sound, open between">
+    <svg className="fret-lane" width={width} height={HEIGHT} role="img" aria-label={words}>
       <text x={4} y={15} className="lane-name">
         fret
       </text>
@@ -18,11 +21,9 @@ export function FretLane({ tails, dead, changes, fromBeat, toBeat, width }: Prop
       {here.map((tail) => (
         <rect key={`${tail.at}-${tail.beats}`} x={x(tail.beats)} y={6} width={Math.max(2, x(tail.until) - x(tail.beats) - 1)} height={10} className={tail.cut ? 'pressed cut' : 'pressed'} />
       ))}
-      {dead
-        .filter((beats) => beats >= fromBeat && beats < toBeat)
-        .map((beats) => (
-          <path key={beats} d={`M${x(beats) - 4} 7l8 8m0 -8l-8 8`} className="laid" />
-        ))}
+      {flat.map((beats) => (
+        <path key={beats} d={`M${x(beats) - 4} 7l8 8m0 -8l-8 8`} className="laid" />
+      ))}
       {changes
         .filter((change) => change.beats > fromBeat + 0.01 && change.beats < toBeat)
         .map((change) => (

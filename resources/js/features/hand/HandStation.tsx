@@ -124,6 +124,9 @@ export default function HandStation() {
             />
           )}
         </HandTools>
+        <p role="status" className="unseen">
+          {slot === undefined ? '' : `Slot ${slot.slot + 1} of ${slots.length}, counted ${slot.syllable === '' ? 'nothing' : slot.syllable}: ${stroke === undefined ? 'air' : (hand?.sketch.strokes.filter((each) => each.at === slot.at && each.kind !== 'air').map((each) => `${each.kind} ${each.direction}`).join(' and ') ?? '')}`}
+        </p>
         <div ref={frame} className="hand-sheet">
           {sheet === 'patterns' && <PatternLibrary onClose={() => setSheet('wave')} />}
           {sheet === 'schools' && <SchoolSheet width={width} advised={hand?.advice.school} reason={hand?.advice.reason ?? ''} onClose={() => setSheet('wave')} />}
@@ -132,7 +135,7 @@ export default function HandStation() {
         </div>
         {hand !== undefined && sheet === 'wave' && <CountField counted={hand.counted[line] ?? ''} line={line} name={lines.length === 2 ? `: ${lines[line]?.name ?? 'the other line'}` : ''} />}
         <p className="legend" hidden={sheet !== 'wave' || bars > 1}>
-          <i className="key-strike" /> strikes <i className="key-air" /> air <i className="key-chuck" /> chuck, no pitch <i className="key-ghost" /> ghost <i className="key-palm" /> palm-mute <i className="key-short" /> short <i className="key-ring" /> rings until the hand lets go <i className="key-swing" /> swing moves it from here <i className="key-lane" /> the fretting hand presses <b className="lane-cross">×</b> it lies flat
+          <i className="key-strike" /> strikes <i className="key-air" /> air <i className="key-chuck" /> chuck, no pitch <i className="key-ghost" /> ghost <i className="key-palm" /> palm-mute <i className="key-short" /> short <i className="key-ring" /> rings until the hand lets go <i className="key-swing" /> swing moves it from here <span><i className="key-lane" /> the fretting hand presses</span> <span><b className="lane-cross">×</b> it lies flat</span>
         </p>
       </div>
       <StrokePanel hand={hand} faults={timeline?.warnings ?? []} kept={kept} tempo={tempo} line={line} slot={slot} stroke={stroke} sounds={soundOf(timeline, stroke?.at)} mine={mine} onKind={setKind} onAir={setAir} onAccent={(to) => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: to }))} onPart={(part) => stroke !== undefined && edit((d) => changed(d, stroke.at, part))} onDirection={direct} />

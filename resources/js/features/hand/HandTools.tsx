@@ -39,7 +39,7 @@ export function HandTools({ hand, sheet, onSheet, line, onLine, comparing, onCom
       )}
       <label className="inline">
         Level <Segmented aria-label="Level" size="small" options={[1, 2, 3]} value={level} onChange={(to) => setLevel(Number(to))} />
-        {hand !== undefined && hand.same_levels.length > 0 && <small className="muted">{hand.same_levels.map((each) => `${each} is ${each + 1}`).join(', ')} here</small>}
+        {hand !== undefined && hand.same_levels.length > 0 && <small className="muted">{hand.same_levels.map((each) => `${each} and ${each + 1} are alike`).join(', ')} here</small>}
       </label>
       {children !== false && (
         <Popover trigger="click" placement="bottom" content={children}>

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { usePath } from '../../api/queries'
+import type { VoicedChord } from '../../api/types'
 import { band } from '../../audio/band'
 import { useBandFrames } from '../../audio/useBandFrames'
 import { neckScale, neckWindow } from '../../ui/neckGeometry'
@@ -49,7 +50,7 @@ export function NeckRibbon() {
           ))}
         </p>
       </div>
-      <svg width={NECK + 50} height={12 + strings * GAP + 12}>
+      <svg width={NECK + 50} height={12 + strings * GAP + 12} role="img" aria-label={`Now ${gripWords(current)}; next ${gripWords(next)}`}>
         {hand !== null && <rect x={34 + between(hand[0] - 1, hand[1]).x} width={between(hand[0] - 1, hand[1]).width} y={top - 6} height={bottom - top + 12} className="ribbon-hand" />}
         {frets.map((fret) => (
           <g key={fret}>
@@ -84,4 +85,5 @@ export function NeckRibbon() {
   )
 }
 
+const gripWords = ({ symbol, voicing }: VoicedChord): string => `${symbol} at ${voicing.frets.map((fret) => fret ?? 'x').join(' ')}, ${voicing.degrees.map((degree) => degree ?? 'muted').join(' ')}`
 const moveWords = (frets: number): string => (frets === 0 ? 'it stays' : `it goes ${frets > 0 ? 'up' : 'down'} ${Math.abs(frets)}`)

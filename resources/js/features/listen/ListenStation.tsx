@@ -10,6 +10,7 @@ import { counted, listenedTo, placesOf, withNewStroke, withStroke, type Listened
 import { MicrophoneSheet } from './MicrophoneSheet'
 import { Overview } from './Overview'
 import { hearFile } from './sources'
+import { heardWords, watchHearing } from './watchHearing'
 import { StrokeCard } from './StrokeCard'
 import { StrokeView } from './StrokeView'
 import { TakeOver } from './TakeOver'
@@ -29,6 +30,7 @@ export default function ListenStation() {
   const { listened, change, undo, canUndo } = useListened(store.getState().id)
   const [sheet, setSheet] = useSheet<'none' | 'taps' | 'microphone'>('none', ['taps', 'microphone'])
   const [hearing, setHearing] = useState(false)
+  const [heardShare, setHeardShare] = useState<number | null>(null)
   const [chosen, setChosen] = useState(0)
   const playback = usePlayback()
   const file = useRef<HTMLInputElement>(null)
@@ -37,6 +39,8 @@ export default function ListenStation() {
 
   const open = async (name: string, recording: File) => {
     setHearing(true)
+    setHeardShare(null)
+    const stopWatching = watchHearing(setHeardShare)
     try {
       const heard = await hearFile(recording)
       playback.load(heard.sound)
@@ -45,6 +49,7 @@ export default function ListenStation() {
     } catch (problem) {
       void message.error(problem instanceof Error ? problem.message : 'This recording could not be heard. Try another.', 10)
     } finally {
+      stopWatching()
       setHearing(false)
     }
   }
@@ -117,7 +122,7 @@ export default function ListenStation() {
               Microphone <kbd>M</kbd>
             </Button>
             <Button type="primary" loading={hearing} onClick={() => file.current?.click()}>
-              Open a recording <kbd className="on-ink">O</kbd>
+              {hearing ? heardWords(heardShare) : 'Open a recording'} <kbd className="on-ink">O</kbd>
             </Button>
           </div>
           <FilePicker field={file} label="A recording" accept="audio/*,.wav,.mid,.midi" onFile={(picked) => void open(picked.name, picked)} />

@@ -2,6 +2,9 @@ import { call } from '../../api/client'
 
 const EVERY_MS = 700
 
+/** How far a hearing is, as far as it is known. */
+export const heardWords = (share: number | null): string => (share === null ? 'Hearing …' : `Heard ${Math.round(100 * share)} %`)
+
 /**
  * Asks now and then how much of one's recording is heard, while it is being heard.
  *

@@ -189,7 +189,7 @@ it('sets one take beside another, and hears a take with the band', async () => {
   await screen.findByText(/Student A, take 2/)
   fireEvent.click(screen.getByRole('option', { name: /Take 1/ }), { shiftKey: true })
   await screen.findByRole('columnheader', { name: 'Take 1' })
-  expect(screen.getAllByRole('img', { name: /Lock strip/ })).toHaveLength(2)
+  expect(screen.getAllByRole('img', { name: /Where the strokes fell/ })).toHaveLength(2)
   fireEvent.click(screen.getByText('One alone'))
   await screen.findByText(/Student A, take 2/)
 })

@@ -23,6 +23,7 @@ import { Report } from './Report'
 import { TakeTrend } from './TakeTrend'
 import { TapPads } from './TapPads'
 import { useSheet } from '../../ui/useSheet'
+import { heardWords } from '../listen/watchHearing'
 import { useJudge } from './useJudge'
 import { tapsOf, useReplay } from './useReplay'
 
@@ -243,9 +244,6 @@ function delayWords({ byKey, byMicrophone }: ReturnType<typeof useJudge>): strin
   const words = (name: string, delay: typeof byKey) => (delay === null ? `${name} not measured` : `${name} ${Math.round(delay.latency_ms)} ms, ${ago(delay.measured_at)}`)
   return byKey === null && byMicrophone === null ? 'Measure the delay' : `Delay: ${words('keys', byKey)}; ${words('microphone', byMicrophone)}`
 }
-
-/** How far a hearing is, as far as it is known. */
-const heardWords = (share: number | null): string => (share === null ? 'Hearing …' : `Heard ${Math.round(100 * share)} %`)
 
 function Findings({ take, onPractise, onStage }: { take: Take; onPractise: (tempo: number) => void; onStage: (stage: number) => void }) {
   const off = take.report.findings.filter((finding) => finding.kind !== 'holds')

@@ -12,6 +12,9 @@ const PX_PER_MS = 0.68
 
 type Item = { slot: number; beats: number | null; air: boolean; chuck: boolean; figures: LockSlot | undefined }
 
+const slotWords = (slot: LockSlot): string =>
+  `${slot.name}: ${slot.bias_ms === null ? 'not played' : lateness(slot.bias_ms)}${slot.spread_ms === null ? '' : `, spread ${Math.round(slot.spread_ms)} ms`}${slot.missed > 0 ? `, ${slot.missed} missed` : ''}${slot.extra > 0 ? `, ${slot.extra} too many` : ''}`
+
 /** Every slot is a lens: bars run from top to bottom in it, so that a drift shows as a slope. The arm runs above, as planned and as played. */
 export function LockStrip({ report, bars: asked, tempo = 120, sketch }: { report: LockReport; bars: number; tempo?: number; sketch: HandSketch | null }) {
   const foot = report.slots.some((slot) => slot.missed + slot.extra > 0 || slot.length_share !== null) ? 76 : 62
@@ -24,8 +27,8 @@ export function LockStrip({ report, bars: asked, tempo = 120, sketch }: { report
   const middle = (index: number) => index * lens + (lens - 8) / 2
 
   return (
-    <div className="lock-strip">
-      <svg viewBox={`0 0 ${WIDTH} ${top + LENS_HEIGHT + foot}`} role="img" aria-label="Lock strip: where every stroke fell against its planned place">
+    <div className="lock-strip" role="region" aria-label="Strokes against their places" tabIndex={0}>
+      <svg viewBox={`0 0 ${WIDTH} ${top + LENS_HEIGHT + foot}`} role="img" aria-label={`Where the strokes fell against their places. ${report.slots.map(slotWords).join('; ')}`}>
         {sketch !== null && (
           <LockWave sketch={sketch} slots={tooFew ? [] : report.slots} beatMs={60000 / tempo} width={items.length * lens} leads={items.map((item, index) => ({ beats: item.beats ?? 0, to: middle(index) }))} />
         )}

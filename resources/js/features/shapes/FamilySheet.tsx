@@ -72,7 +72,7 @@ export function FamilySheet({ chords, chord, voicing, onPin }: Props) {
       <div className="grip-row">
         {enrich.map((each) => (
           <span key={`${each.string}-${each.fret}`} className="grip-choice">
-            <GripCard symbol={`+ ${each.degree}`} voicing={each.voicing} note={`string ${each.string}, ${each.fret === 0 ? 'open' : `fret ${each.fret}`}`} />
+            <GripCard symbol={`+ ${each.degree}`} voicing={each.voicing} note={each.fights ? 'fights the chord' : `string ${each.string}, ${each.fret === 0 ? 'open' : `fret ${each.fret}`}`} differs={each.fights} />
             {mine && (
               <Button size="small" onClick={() => onPin(each.voicing)}>
                 Pin it
