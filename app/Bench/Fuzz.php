@@ -10,9 +10,9 @@ use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\WavFile;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Routing\Route;
 use Illuminate\Routing\Router;
+use Illuminate\Support\Facades\Auth;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 

@@ -49,7 +49,7 @@ it('goes up the ladder by itself: each cycle is judged, and the next begins at t
     $page->keys('p')->element('.stairs');
     $page->fill('input[aria-label=from]', '150')->fill('input[aria-label=to]', '170')->fill('input[aria-label="bars a cycle"]', '2');
     $page->script('document.activeElement.blur()');
-    $page->sees('tempos in');
+    $page->sees(' tempos, ');
     $page->script(LADDER_TAPPER, [8]);
     $page->keys('r')->sees('Next at', 60)->sees('of 1 cycles clean');
     $page->sees('of 2 cycles clean', 60);

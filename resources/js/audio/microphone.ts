@@ -1,5 +1,4 @@
 import * as Tone from 'tone'
-// A file of its own: the page runs no script that is not one.
 import worklet from './microphoneWorklet?worker&url'
 
 export type Microphone = { rate: number; stop: () => void }

@@ -202,6 +202,15 @@ final class Page
         }
     }
 
+    /** @return list<string> what the accessibility rules of axe-core find against the page as it stands */
+    public function barriers(): array
+    {
+        $this->script((string) file_get_contents(base_path('node_modules/axe-core/axe.min.js')));
+        $found = $this->driver->executeAsyncScript('const done = arguments[0]; axe.run(document, { resultTypes: ["violations"] }).then((report) => done(report.violations.flatMap((rule) => rule.nodes.map((node) => rule.id + ": " + node.html.slice(0, 160)))))');
+
+        return is_array($found) ? array_values(array_filter($found, is_string(...))) : ['axe-core gives no answer'];
+    }
+
     /** @param list<mixed> $arguments */
     public function script(string $script, array $arguments = []): mixed
     {

@@ -14,7 +14,9 @@ type Props = { station: Station; onGo: (station: Station) => void; save: SaveSta
 export function StationBar({ station, onGo, save, onHelp }: Props) {
   const lines = useStateLines()
   const here = useRef<HTMLButtonElement>(null)
-  useEffect(() => here.current?.scrollIntoView({ inline: 'center', block: 'nearest' }), [station])
+  useEffect(() => {
+    here.current?.scrollIntoView({ inline: 'center', block: 'nearest' })
+  }, [station])
   const mine = useStore(useBench().store, (state) => state.mine)
   return (
     <header className="rail">

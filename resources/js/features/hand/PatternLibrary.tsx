@@ -22,7 +22,9 @@ export function PatternLibrary({ onClose }: { onClose: () => void }) {
   const entry = fitting[Math.min(chosen, fitting.length - 1)]
   const row = useRef<HTMLLIElement>(null)
   const hearing = useHearing(document, entry)
-  useEffect(() => row.current?.scrollIntoView({ block: 'nearest' }), [chosen])
+  useEffect(() => {
+    row.current?.scrollIntoView({ block: 'nearest' })
+  }, [chosen])
   const take = (taken: LibraryPattern | undefined) => {
     if (taken === undefined) return
     store.change((d) => withPattern(d, taken))

@@ -32,7 +32,7 @@ export function Candidates({ voicings, count, refusal, inUse, onLook, busy, kind
       <div ref={list} className="candidate-list" role="group" aria-label="Grips">
         {voicings.map((voicing) => (
           <button key={voicing.frets.join()} type="button" aria-pressed={voicing.frets.join() === used} title={voicing.degrees.filter((degree) => degree !== null).join(' ')} className={voicing.frets.join() === used ? 'candidate chosen' : 'candidate'} onClick={() => onLook(voicing)}>
-            <MiniNeck voicing={voicing} width={128} height={50} />
+            <MiniNeck voicing={voicing} width={128} height={45} />
             <b>{voicing.frets.map((fret) => fret ?? 'x').join(' ')}</b>
             <span className="difficulty" title={`difficulty ${voicing.difficulty.toFixed(1)}`}>
               <i style={{ width: `${Math.min(100, 25 * voicing.difficulty)}%` }} />

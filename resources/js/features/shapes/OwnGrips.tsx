@@ -33,7 +33,7 @@ export function OwnGrips({ chord, voicing, naming, onNaming, onLook }: Props) {
       <h3>
         My grips{' '}
         {!naming && (
-          <Button size="small" onClick={() => onNaming(true)}>
+          <Button size="small" title="A grip with a name of yours comes back here on any root" onClick={() => onNaming(true)}>
             Name this one <kbd>N</kbd>
           </Button>
         )}
@@ -65,7 +65,7 @@ export function OwnGrips({ chord, voicing, naming, onNaming, onLook }: Props) {
           </li>
         ))}
       </ul>
-      {here.length === 0 && !naming && <p className="muted">{grips.length === 0 ? 'Give a grip a name and it comes back here on any root.' : `None of your ${grips.length} named grips is a chord like ${chord.symbol}.`}</p>}
+      {here.length === 0 && !naming && grips.length > 0 && <p className="muted">{`None of your ${grips.length} named grips is a chord like ${chord.symbol}.`}</p>}
     </section>
   )
 }
