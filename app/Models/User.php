@@ -24,6 +24,8 @@ final class User extends Authenticatable
 {
     protected $guarded = [];
 
+    protected $attributes = ['left_handed' => false, 'high_on_top' => false];
+
     /** Nobody is remembered beyond the session, so there is no token to keep. */
     protected $rememberTokenName = '';
 

@@ -51,7 +51,8 @@ final readonly class LockReport
      */
     public function saying(array $findings, array $failed): self
     {
-        return new self(...['findings' => $findings, 'failed' => $failed] + get_object_vars($this));
+        return new self($this->planned, $this->played, $this->matched, $this->missed, $this->extra, $this->latencyMs, $this->biasMs, $this->spreadMs, $this->driftMs,
+            $this->driftBpmPerMin, $this->swing, $this->directionsTold, $this->directionsWrong, $this->slots, $this->hits, $findings, $failed, $this->gate, $this->anchored);
     }
 
     /**

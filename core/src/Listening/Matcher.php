@@ -98,9 +98,8 @@ final readonly class Matcher
                 continue;
             }
             $from = $nearest + 1;
-            $latest[] = $strokes[$nearest] - $onset;
+            $latest = [...array_slice($latest, 1 - self::FOLLOWS), $strokes[$nearest] - $onset];
             if (count($latest) >= self::FOLLOWS_FROM) {
-                $latest = array_slice($latest, -self::FOLLOWS);
                 $shift = (int) round(Statistics::median(array_map(floatval(...), $latest)));
             }
         }

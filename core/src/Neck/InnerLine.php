@@ -47,7 +47,7 @@ final readonly class InnerLine
     {
         foreach ($grips as $grip) {
             $notes = array_values(array_filter($grip->midi, static fn (?int $midi): bool => $midi !== null));
-            if (Unsuitability::isMuddy(min($notes), max($notes) - min($notes))) {
+            if ($notes !== [] && Unsuitability::isMuddy(min($notes), max($notes) - min($notes))) {
                 return false;
             }
         }

@@ -27,11 +27,12 @@ final readonly class PathWishes
     /** The same wishes on a guitar of so many strings: strings it lacks are no longer asked for. */
     public function onStrings(int $count): self
     {
-        preg_match_all('/\d/', $this->strings, $named);
-        $range = str_contains($this->strings, '-') ? range(min(array_map(intval(...), $named[0])), max(array_map(intval(...), $named[0]))) : array_map(intval(...), $named[0]);
+        preg_match_all('/\d/', $this->strings, $found);
+        $named = array_map(intval(...), $found[0]);
+        $range = $named !== [] && str_contains($this->strings, '-') ? range(min($named), max($named)) : $named;
         $left = array_filter($range, static fn (int $string): bool => $string <= $count);
         $strings = count($left) === count($range) ? $this->strings : implode(',', $left);
 
-        return new self(...['strings' => $strings] + get_object_vars($this));
+        return new self($this->window, $strings, $this->keepTop, $this->bass, $this->parallel, $this->weights, $this->loop);
     }
 }

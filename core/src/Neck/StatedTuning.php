@@ -67,8 +67,8 @@ final readonly class StatedTuning
     /** Strings one after the other, lowest first, with their octave or without: then each lies as near to the usual one as it can. */
     private static function listed(string $words): ?Tuning
     {
-        $strings = preg_split('/[\s,;\/]+/', $words) ?: [];
-        if (preg_match('/^(?:[a-g][♭♯b#]?-?\d?[\s,;\/]*){4,8}$/u', $words) !== 1 || count($strings) < 4) {
+        $strings = preg_split('/[\s,;\/]+/', $words, -1, PREG_SPLIT_NO_EMPTY);
+        if (preg_match('/^(?:[a-g][♭♯b#]?-?\d?[\s,;\/]*){4,8}$/u', $words) !== 1 || $strings === false || count($strings) < 4) {
             return null;
         }
         $usual = Tuning::usual(count($strings))->openMidi(0);

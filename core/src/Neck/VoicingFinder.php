@@ -87,7 +87,9 @@ final readonly class VoicingFinder
         usort($known, static fn (Voicing $a, Voicing $b): int => [$a->position, $common[Frets::text($a->frets)]] <=> [$b->position, $common[Frets::text($b->frets)]]);
         $others = array_filter($found->best, static fn (Voicing $grip): bool => ! isset($common[Frets::text($grip->frets)]));
 
-        return new FoundGrips($found->count, array_slice([...$known, ...array_values($others)], 0, max(1, $limit)));
+        $best = array_slice([...$known, ...array_values($others)], 0, max(1, $limit));
+
+        return $best === [] ? $found : new FoundGrips($found->count, $best);
     }
 
     /**

@@ -122,7 +122,8 @@ final class MidiReader
         $kind = $this->byte();
         $data = $this->take($this->variable());
         if ($kind === 0x51 && strlen($data) === 3) {
-            $this->tempos[$tick] = (int) hexdec(bin2hex($data)) ?: throw MidiNotReadable::tempo();
+            $microseconds = (int) hexdec(bin2hex($data));
+            $this->tempos[$tick] = $microseconds > 0 ? $microseconds : throw MidiNotReadable::tempo();
         }
         if ($kind === 0x58 && strlen($data) >= 2) {
             $this->meter ??= [ord($data[0]), 2 ** min(6, ord($data[1]))];

@@ -36,7 +36,7 @@ final readonly class AskedBars
             return new self($asked, $asked * $bar, $beat);
         }
         $closing = array_filter($played, static fn (float $t): bool => $t >= ($reached - 1) * $bar - self::EARLY);
-        $isClosed = $reached > 1 && count($closing) <= self::CLOSING_STROKES && max($closing) < ($reached - 1) * $bar + $beat
+        $isClosed = $reached > 1 && count($closing) <= self::CLOSING_STROKES && max(0.0, ...$closing) < ($reached - 1) * $bar + $beat
             && ($asked !== null || count($closing) < self::planned($timeline, $reached));
         $bars = max($asked ?? 1, $isClosed ? $reached - 1 : $reached);
 

@@ -52,7 +52,7 @@ final readonly class Drift
             $points = self::bars($hits, $perMin, $bpm, $slotsInBar);
             $perMin += self::fit($points, null);
         }
-        $last = max(array_map(static fn (Hit $hit): float => $hit->t, $hits));
+        $last = max(0.0, ...array_map(static fn (Hit $hit): float => $hit->t, $hits));
         $ms = self::curve($perMin, $bpm, $last) - self::curve($perMin, $bpm, 0.0);
         $long = max($bars) - min($bars) + 1 >= self::LONG_BARS;
         $least = $long ? self::LEAST_MS : 2 * self::LEAST_MS;

@@ -21,8 +21,7 @@ final readonly class OrderedPairs
      */
     public static function of(array $places, array $strokes, int $window): array
     {
-        // A way: [last stroke given, pairs, distance, the way before, the place of the last pair]
-        $ways = [[-1, 0, 0, null, -1]];
+        $ways = [PairedSoFar::none()];
         $first = 0;
         foreach ($places as $place => $time) {
             while (isset($strokes[$first]) && $strokes[$first] < $time - 4 * $window) {
@@ -40,47 +39,37 @@ final readonly class OrderedPairs
             $longer = $ways;
             foreach ($ways as $way) {
                 foreach ($near as $stroke) {
-                    if ($stroke > $way[0]) {
-                        $longer[] = [$stroke, $way[1] + 1, $way[2] + abs($strokes[$stroke] - $time), $way, $place];
+                    if ($stroke > $way->stroke) {
+                        $longer[] = $way->with($place, $stroke, abs($strokes[$stroke] - $time));
                     }
                 }
             }
             $ways = self::worthKeeping($longer);
         }
         $pairs = [];
-        for ($way = self::best($ways); $way !== null && $way[4] >= 0; $way = $way[3]) {
-            $pairs[$way[4]] = $way[0];
+        for ($way = $ways[count($ways) - 1] ?? null; $way !== null && $way->pairs > 0; $way = $way->before) {
+            $pairs[$way->place] = $way->stroke;
         }
 
         return array_reverse($pairs, true);
     }
 
     /**
-     * @param list<array{int, int, int, mixed, int}> $ways
+     * @param list<PairedSoFar> $ways
      *
-     * @return list<array{int, int, int, mixed, int}> those that leave strokes free which every better one has passed
+     * @return list<PairedSoFar> those that leave strokes free which every better one has passed
      */
     private static function worthKeeping(array $ways): array
     {
-        usort($ways, static fn (array $a, array $b): int => [$a[0], -$a[1], $a[2]] <=> [$b[0], -$b[1], $b[2]]);
+        usort($ways, static fn (PairedSoFar $a, PairedSoFar $b): int => [$a->stroke, -$a->pairs, $a->distance] <=> [$b->stroke, -$b->pairs, $b->distance]);
         $kept = [];
         foreach ($ways as $way) {
             $before = $kept[count($kept) - 1] ?? null;
-            if ($before === null || $way[1] > $before[1] || ($way[1] === $before[1] && $way[2] < $before[2])) {
+            if ($before === null || $way->isBetterThan($before)) {
                 $kept[] = $way;
             }
         }
 
         return $kept;
-    }
-
-    /**
-     * @param list<array{int, int, int, mixed, int}> $ways
-     *
-     * @return array{int, int, int, mixed, int}|null
-     */
-    private static function best(array $ways): ?array
-    {
-        return $ways[count($ways) - 1] ?? null;
     }
 }

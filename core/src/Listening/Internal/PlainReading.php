@@ -63,16 +63,25 @@ final readonly class PlainReading
     private function placed(array $taps, int $division): array
     {
         $slotMs = 1000 * $this->tempo->beatSeconds() / $division;
-        $shift = 0.0;
-        $slots = [];
-        $off = [];
-        for ($round = 0; $round < self::ROUNDS; $round++) {
-            $slots = array_map(static fn (Tap $tap): int => (int) round((1000 * $tap->t - $shift) / $slotMs), $taps);
+        $slots = $this->slots($taps, $slotMs, 0.0);
+        $off = array_map(static fn (Tap $tap, int $slot): float => 1000 * $tap->t - $slot * $slotMs, $taps, $slots);
+        for ($round = 1; $round < self::ROUNDS; $round++) {
+            $slots = $this->slots($taps, $slotMs, Statistics::median($off));
             $off = array_map(static fn (Tap $tap, int $slot): float => 1000 * $tap->t - $slot * $slotMs, $taps, $slots);
-            $shift = Statistics::median($off);
         }
+        $shift = Statistics::median($off);
 
         return [$slots, $shift, array_map(static fn (float $ms): float => $ms - $shift, $off)];
+    }
+
+    /**
+     * @param non-empty-list<Tap> $taps
+     *
+     * @return non-empty-list<int> the slot nearest to each tap, where all of them come so many ms late
+     */
+    private function slots(array $taps, float $slotMs, float $shiftMs): array
+    {
+        return array_map(static fn (Tap $tap): int => (int) round((1000 * $tap->t - $shiftMs) / $slotMs), $taps);
     }
 
     /**

@@ -64,14 +64,14 @@ final readonly class FingerRuns
     {
         $runs = [];
         foreach ($this->runs as ['fret' => $fret, 'strings' => $strings]) {
-            $part = [];
-            foreach ($strings as $string) {
-                $skipped = $part === [] ? [] : range(end($part), $string);
-                if (array_filter($skipped, static fn (int $between): bool => $frets[$between] === null) !== []) {
-                    $runs[] = ['fret' => $fret, 'strings' => $part];
-                    $part = [];
+            $part = [$strings[0]];
+            foreach (array_slice($strings, 1) as $string) {
+                if (array_filter(range(end($part), $string), static fn (int $between): bool => $frets[$between] === null) === []) {
+                    $part[] = $string;
+                    continue;
                 }
-                $part[] = $string;
+                $runs[] = ['fret' => $fret, 'strings' => $part];
+                $part = [$string];
             }
             $runs[] = ['fret' => $fret, 'strings' => $part];
         }
