@@ -69,6 +69,7 @@ it('prepares a twelve-bar line with keys alone: company, a linked grip, an appro
 
     // The IV is chosen by its second-best grip and linked: every other C9 follows, and every D9 two frets up.
     $page->keys(WebDriverKeys::ARROW_DOWN)->waitFor(fn (): bool => str_contains($page->words('.sheet.chosen'), 'C9'), 'the IV is not chosen');
+    $page->element('.candidates[aria-busy=false] .candidate.chosen');
     $page->keys(WebDriverKeys::ARROW_RIGHT, 'k')->waitFor(fn (): bool => str_contains($page->words('.sheet.chosen'), '◆ leads'), 'the grip does not lead');
     $page->waitFor(fn (): bool => substr_count($page->words('.sheet'), '◇ follows') === 5, 'the others do not follow');
     $fret = static fn (string $grip): array => array_map(static fn (string $one): int => (int) $one, array_filter(explode(' ', $grip), static fn (string $one): bool => $one !== 'x'));
@@ -78,7 +79,7 @@ it('prepares a twelve-bar line with keys alone: company, a linked grip, an appro
     $page->keys('a')->sees('Slide in from a fret below')->keys('1')->sees('Take it out');
     $page->station('chart', '.approach');
     expect($page->words('.approach'))->toContain('slide up');
-    $page->station('shapes', '.candidate')->keys('e')->sees('The same line in another place on the neck: the hand travels');
+    $page->station('shapes', '.candidate')->keys('e')->sees('pins left aside: the hand travels');
     $page->keys('w')->sees('bpm');
     $page->chord(WebDriverKeys::CONTROL, 'z')->station('chart', '.bar-chord')->waitFor(fn (): bool => $page->all('.approach') === [], 'undo does not take the approach out');
 });

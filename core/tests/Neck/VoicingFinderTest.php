@@ -159,7 +159,7 @@ it('proposes a bass player only to somebody who has none', function (Company $co
         $said = $problem->getMessage();
     }
 
-    expect($said)->toContain('allow more strings or frets')->and(str_contains($said, 'bass player'))->toBe($proposed);
+    expect($said)->toContain('allow more strings or frets')->and(str_contains($said, 'choose with a bass'))->toBe($proposed);
 })->with([
     'alone' => [Company::Alone, true],
     'with a bass player already' => [Company::WithBass, false],

@@ -89,6 +89,8 @@ export default function ShapesStation() {
   }
   const show = (asked: View) => setView(view === asked ? 'sheets' : asked)
   const walk = (by: number) => {
+    // The grips of the chord before are no grips for this one.
+    if (voicings.isPlaceholderData) return
     const next = list[Math.min(list.length - 1, Math.max(0, place + by))]
     if (next !== undefined) look(next)
   }
