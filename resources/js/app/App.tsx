@@ -10,7 +10,10 @@ import { Hatches } from '../ui/Hatches'
 import { theme } from './theme'
 
 const Shelf = chunk(() => import('../features/shelf/Shelf'), 'Laying out the page …')
-const Bench = chunk(() => import('../features/bench/Bench'), 'Laying out the page …')
+const loadBench = () => import('../features/bench/Bench')
+const Bench = chunk(loadBench, 'Laying out the page …')
+// Who opens a breakdown by its address need not wait for the session first; where it fails, the chunk tries again.
+if (window.location.pathname.startsWith('/breakdown/')) loadBench().catch(() => undefined)
 
 const client = new QueryClient({
   queryCache: new QueryCache({

@@ -16,3 +16,6 @@ export function lateness(ms: number): string {
 
 /** "1 bar", "4 bars". */
 export const countOf = (count: number, word: string): string => `${count} ${word}${count === 1 ? '' : 's'}`
+
+/** "14:05" on the reader's clock. The browser's own formatter takes 20 ms to be made, and this stands on the first screen. */
+export const clock = (time: Date): string => `${String(time.getHours()).padStart(2, '0')}:${String(time.getMinutes()).padStart(2, '0')}`

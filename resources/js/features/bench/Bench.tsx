@@ -9,6 +9,7 @@ import type { StoredBreakdown } from '../../api/types'
 import { band, output } from '../../audio/band'
 import { chunk } from '../../ui/chunk'
 import { useKeys } from '../../ui/keys'
+import { Later } from '../../ui/Later'
 import { usePageTitle } from '../../ui/usePageTitle'
 import { useTabState } from '../../ui/useTabState'
 import { Transport } from '../transport/Transport'
@@ -22,17 +23,31 @@ import { StationBar } from './StationBar'
 import { isStation, STATIONS, type Station } from './stations'
 import { TitleRow } from './TitleRow'
 
+/** The page is drawn first; the sounds are needed a moment later. */
+const UNTIL_DRAWN_MS = 400
 const STATION_COMES = 'Laying out the station …'
-const ListenStation = chunk(() => import('../listen/ListenStation'), STATION_COMES)
-const ChartStation = chunk(() => import('../chart/ChartStation'), STATION_COMES)
-const ShapesStation = chunk(() => import('../shapes/ShapesStation'), STATION_COMES)
-const HandStation = chunk(() => import('../hand/HandStation'), STATION_COMES)
-const LockStation = chunk(() => import('../lock/LockStation'), STATION_COMES)
-const HandoutStation = chunk(() => import('../handout/HandoutStation'), STATION_COMES)
+const load = {
+  listen: () => import('../listen/ListenStation'),
+  chart: () => import('../chart/ChartStation'),
+  shapes: () => import('../shapes/ShapesStation'),
+  hand: () => import('../hand/HandStation'),
+  lock: () => import('../lock/LockStation'),
+  handout: () => import('../handout/HandoutStation'),
+}
+const ListenStation = chunk(load.listen, STATION_COMES)
+const ChartStation = chunk(load.chart, STATION_COMES)
+const ShapesStation = chunk(load.shapes, STATION_COMES)
+const HandStation = chunk(load.hand, STATION_COMES)
+const LockStation = chunk(load.lock, STATION_COMES)
+const HandoutStation = chunk(load.handout, STATION_COMES)
 
 /** Fetches a breakdown and puts it on the bench. */
 export default function BenchPage() {
-  const { id = '' } = useParams()
+  const { id = '', station } = useParams()
+  // The station's code comes along with the breakdown, not after it; where it fails, the chunk tries again.
+  useEffect(() => {
+    if (isStation(station)) load[station]().catch(() => undefined)
+  }, [station])
   const stored = useQuery({ queryKey: keys.breakdown(id), queryFn: () => fetchBreakdown(id), staleTime: Infinity, gcTime: 0 })
   if (stored.isPending) return <p className="loading">Fetching the breakdown …</p>
   if (stored.data === undefined) {
@@ -65,7 +80,9 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
   useEffect(() => {
     if (timeline.data === undefined) return
     band.setTimeline(timeline.data)
-    output.prepare(timeline.data.events)
+    const { events } = timeline.data
+    const soon = setTimeout(() => output.prepare(events), UNTIL_DRAWN_MS)
+    return () => clearTimeout(soon)
   }, [timeline.data])
 
   useEffect(() => {
@@ -112,14 +129,18 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
               {timeline.error.message}
             </p>
           )}
-          {station === 'listen' && <ListenStation />}
-          {station === 'chart' && <ChartStation />}
-          {station === 'shapes' && <ShapesStation />}
-          {station === 'hand' && <HandStation />}
-          {station === 'lock' && <LockStation />}
-          {station === 'handout' && <HandoutStation />}
+          <Later until={<p className="loading">{STATION_COMES}</p>}>
+            {station === 'listen' && <ListenStation />}
+            {station === 'chart' && <ChartStation />}
+            {station === 'shapes' && <ShapesStation />}
+            {station === 'hand' && <HandStation />}
+            {station === 'lock' && <LockStation />}
+            {station === 'handout' && <HandoutStation />}
+          </Later>
         </main>
-        <Transport />
+        <Later turn={2} until={<footer className="transport" aria-busy="true" aria-label="Transport" />}>
+          <Transport />
+        </Later>
         {save.status === 'stale' && <StaleSheet save={save} />}
         {save.status === 'failed' && (
           <div role="status" className="save-failed">

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useSyncExternalStore } from 'react'
 import { Link } from 'react-router'
 import { Mark } from '../../ui/Mark'
+import { clock } from '../../ui/words'
 import { useChart, useTakes } from '../../api/queries'
 import { useStore } from 'zustand'
 import { kept, watchName } from '../listen/listened'
@@ -15,7 +16,9 @@ export function StationBar({ station, onGo, save, onHelp }: Props) {
   const lines = useStateLines()
   const here = useRef<HTMLButtonElement>(null)
   useEffect(() => {
-    here.current?.scrollIntoView({ inline: 'center', block: 'nearest' })
+    // After the page was laid out: asked earlier, it would be laid out twice.
+    const soon = setTimeout(() => here.current?.scrollIntoView({ inline: 'center', block: 'nearest' }))
+    return () => clearTimeout(soon)
   }, [station])
   const mine = useStore(useBench().store, (state) => state.mine)
   return (
@@ -48,7 +51,7 @@ export function StationBar({ station, onGo, save, onHelp }: Props) {
 function saveWords(save: SaveState): string {
   switch (save.status) {
     case 'saved':
-      return `Saved ${new Date(save.at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`
+      return `Saved ${clock(new Date(save.at))}`
     case 'waiting':
     case 'saving':
       return 'Saving …'

@@ -86,6 +86,6 @@ it('says what to type where there is nothing yet, and lets a student change noth
   serve({ 'POST compute/chart': { beats: 4, sections: [{ name: 'A', bars: [], problems: [] }] } })
   showOnBench(<ChartStation />, { mine: false, document: { ...tune, sections: [{ name: 'A', line: '' }] } })
   await screen.findByText('No bars yet')
-  expect((screen.getByLabelText('Chord line') as HTMLTextAreaElement).disabled).toBe(true)
+  expect(((await screen.findByLabelText('Chord line')) as HTMLTextAreaElement).disabled).toBe(true)
   expect(screen.queryByText('Add a section')).toBeNull()
 })

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { moveToKey, takeSectionOut, useChart } from '../../api/queries'
 import type { BreakdownDocument } from '../../api/types'
 import { isKeyTyped, KEYS } from '../../ui/choices'
+import { Later } from '../../ui/Later'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { OPEN_STRINGS_STAY, useRemake } from '../bench/useRemake'
 import { LineField } from './LineField'
@@ -30,14 +31,16 @@ export default function ChartStation() {
         <p className="muted">
           {bars} bar{bars === 1 ? '' : 's'}, once round {document.sections.length === 1 ? '' : `through ${document.sections.length} sections`}
         </p>
-        <div className="title-actions">
-          <Segmented aria-label="Names" options={[{ value: 'letters', label: 'Letters' }, { value: 'numerals', label: 'Numerals' }, { value: 'steps', label: 'Steps', title: 'II7 where the numerals say V7/V' }]} value={names} onChange={setNames} />
-          {mine && (
-            <label className="inline">
-              Key <Select aria-label="Key" showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }} value={document.key} options={KEYS.map((value) => ({ value }))} style={{ width: 116 }} onChange={(key: string) => void remake((d) => moveToKey(d, key), OPEN_STRINGS_STAY)} />
-            </label>
-          )}
-        </div>
+        <Later turn={1}>
+          <div className="title-actions">
+            <Segmented aria-label="Names" options={[{ value: 'letters', label: 'Letters' }, { value: 'numerals', label: 'Numerals' }, { value: 'steps', label: 'Steps', title: 'II7 where the numerals say V7/V' }]} value={names} onChange={setNames} />
+            {mine && (
+              <label className="inline">
+                Key <Select aria-label="Key" showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }} value={document.key} options={KEYS.map((value) => ({ value }))} style={{ width: 116 }} onChange={(key: string) => void remake((d) => moveToKey(d, key), OPEN_STRINGS_STAY)} />
+              </label>
+            )}
+          </div>
+        </Later>
       </div>
       <div className="chart-paper" role="region" aria-label="Bars" tabIndex={0}>
         {bars === 0 && (
@@ -53,22 +56,24 @@ export default function ChartStation() {
         })}
       </div>
       <div className="chart-lines">
-        {document.sections.map((section, index) => (
-          <div key={index} className="chart-line">
-            <Input aria-label="Section name" className="section-name" maxLength={40} disabled={!mine} value={section.name} onChange={(event) => event.target.value.trim() !== '' && setSection(index, { name: event.target.value })} />
-            <LineField document={document} section={index} value={section.line} disabled={!mine} placeholder="| Dm6 | B♭7 | Gm7 A7 | Dm6 |" onChange={(line) => setSection(index, { line })} />
-            {mine && document.sections.length > 1 && (
-              <Button aria-label={`Take out section ${section.name}`} onClick={() => dropSection(index)}>
-                Take out
-              </Button>
-            )}
-          </div>
-        ))}
-        {mine && (
-          <p className="muted chart-help">
-            <Button onClick={addSection}>Add a section</Button> % repeats a bar · / is one more beat · N.C. is silence · B♭7 or Bb7, IV7 or E♭7
-          </p>
-        )}
+        <Later turn={3}>
+          {document.sections.map((section, index) => (
+            <div key={index} className="chart-line">
+              <Input aria-label="Section name" className="section-name" maxLength={40} disabled={!mine} value={section.name} onChange={(event) => event.target.value.trim() !== '' && setSection(index, { name: event.target.value })} />
+              <LineField document={document} section={index} value={section.line} disabled={!mine} placeholder="| Dm6 | B♭7 | Gm7 A7 | Dm6 |" onChange={(line) => setSection(index, { line })} />
+              {mine && document.sections.length > 1 && (
+                <Button aria-label={`Take out section ${section.name}`} onClick={() => dropSection(index)}>
+                  Take out
+                </Button>
+              )}
+            </div>
+          ))}
+          {mine && (
+            <p className="muted chart-help">
+              <Button onClick={addSection}>Add a section</Button> % repeats a bar · / is one more beat · N.C. is silence · B♭7 or Bb7, IV7 or E♭7
+            </p>
+          )}
+        </Later>
       </div>
     </div>
   )
