@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { cleanup, render } from '@testing-library/react'
+import { cleanup, configure, render } from '@testing-library/react'
 import { App } from 'antd'
 import type { ReactNode } from 'react'
 import { MemoryRouter, Route, Routes } from 'react-router'
@@ -30,6 +30,9 @@ export function serve(server: Server): void {
 }
 
 export const callsTo = (call: string): unknown[] => asked.filter((each) => each.call === call).map((each) => each.body)
+
+// What is waited for comes when it comes: a busy machine is no reason to call a screen broken.
+configure({ asyncUtilTimeout: 20_000 })
 
 // What a real browser has and the simulated page lacks.
 vi.stubGlobal('ResizeObserver', class { observe = () => undefined; unobserve = () => undefined; disconnect = () => undefined })

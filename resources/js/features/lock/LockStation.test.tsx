@@ -162,7 +162,7 @@ it('records the microphone until the bars are over, and says where its first bea
   heard.block(new Float32Array(128), -1.25)
   heard.block(new Float32Array(128), -1.234)
   ;((await import('../../audio/band')).band as unknown as { finish: () => void }).finish()
-  await waitFor(() => expect(recordings()).toMatchObject([{ first_beat: '1.25000', size: 44 + 2 * 256 }]), { timeout: 3000 })
+  await waitFor(() => expect(recordings()).toMatchObject([{ first_beat: '1.25000', size: 44 + 2 * 256 }]))
 })
 
 it('says why there is no microphone, and judges what was recorded until it went away', async () => {
@@ -180,7 +180,7 @@ it('says why there is no microphone, and judges what was recorded until it went 
   heard.block(new Float32Array(64), 0)
   heard.lose()
   await screen.findByText(/The microphone went away/)
-  await waitFor(() => expect(recordings()).toHaveLength(1), { timeout: 3000 })
+  await waitFor(() => expect(recordings()).toHaveLength(1))
 })
 
 it('sets one take beside another, and hears a take with the band', async () => {
