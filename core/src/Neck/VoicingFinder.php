@@ -13,6 +13,8 @@ use Gravik\Neck\Internal\KindRules;
 /** Finds the grips for a chord on a neck, those that suit the hand and the company best first. */
 final readonly class VoicingFinder
 {
+    private const FINGERS = 4;
+
     public function __construct(
         private Neck $neck,
         private FretRange $range = new FretRange(),
@@ -165,7 +167,7 @@ final readonly class VoicingFinder
         $ranks = [];
         foreach ($grips as $index => $frets) {
             $span = $this->span($frets);
-            if ($span <= $reach && (($plain && ! self::hasSilentStringInside($frets)) || $this->fingering->easiest($frets, $this->hand) !== null)) {
+            if ($span <= $reach && (($plain && ! self::mayBarreASilentString($frets)) || $this->fingering->easiest($frets, $this->hand) !== null)) {
                 $fingering = $this->fingering->atLeast($frets, $this->hand);
                 $ranks[$index] = array_sum($this->difficulty->of($frets, $fingering, $span, $this->hand))
                     + array_sum($this->unsuitability->of($frets, $open, $this->company));
@@ -175,12 +177,23 @@ final readonly class VoicingFinder
         return $ranks;
     }
 
-    /** @param list<int|null> $frets */
-    private static function hasSilentStringInside(array $frets): bool
+    /**
+     * Whether the grip needs a barre and has a silent string inside, which a barre would sound.
+     *
+     * @param list<int|null> $frets
+     */
+    private static function mayBarreASilentString(array $frets): bool
     {
-        $sounding = array_keys(array_filter($frets, static fn (?int $fret): bool => $fret !== null));
+        $fretted = 0;
+        $silent = false;
+        $inside = false;
+        foreach ($frets as $fret) {
+            $inside = $inside || ($silent && $fret !== null);
+            $silent = $fretted > 0 && ($silent || $fret === null);
+            $fretted += $fret !== null && $fret > 0 ? 1 : 0;
+        }
 
-        return $sounding !== [] && end($sounding) - $sounding[0] + 1 > count($sounding);
+        return $inside && $fretted > self::FINGERS;
     }
 
     /** @param list<int|null> $frets */
