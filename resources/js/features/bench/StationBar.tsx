@@ -1,7 +1,7 @@
 import { useEffect, useRef, useSyncExternalStore } from 'react'
 import { Link } from 'react-router'
 import { Mark } from '../../ui/Mark'
-import { clock } from '../../ui/words'
+import { clock, countOf } from '../../ui/words'
 import { useChart, useTakes } from '../../api/queries'
 import { useStore } from 'zustand'
 import { kept, watchName } from '../listen/listened'
@@ -72,13 +72,12 @@ function useStateLines(): Record<Station, { text: string; off: boolean }> {
   const unread = chart?.sections.reduce((sum, section) => sum + section.problems.length, 0) ?? 0
   const shapes = new Set(timeline?.chords.map((chord) => chord.symbol)).size
   const strokes = document.pattern.streams.reduce((sum, stream) => sum + stream.strokes.length, 0)
-  const plural = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`
   return {
     listen: { text: recording, off: false },
-    chart: unread > 0 ? { text: `${unread} unread`, off: true } : { text: plural(bars, 'bar'), off: false },
-    shapes: { text: shapes === 0 ? 'no chords yet' : `${plural(shapes, 'chord')}, ${document.pins.length} pinned`, off: false },
-    hand: { text: plural(strokes, 'stroke'), off: strokes === 0 },
-    lock: { text: takes.items === undefined || takes.items.length === 0 ? 'no takes yet' : takes.more === null ? plural(takes.items.length, 'take') : `over ${takes.items.length} takes`, off: false },
+    chart: unread > 0 ? { text: `${unread} unread`, off: true } : { text: countOf(bars, 'bar'), off: false },
+    shapes: { text: shapes === 0 ? 'no chords yet' : `${countOf(shapes, 'chord')}, ${document.pins.length} pinned`, off: false },
+    hand: { text: countOf(strokes, 'stroke'), off: strokes === 0 },
+    lock: { text: takes.items === undefined || takes.items.length === 0 ? 'no takes yet' : takes.more === null ? countOf(takes.items.length, 'take') : `over ${takes.items.length} takes`, off: false },
     handout: { text: 'MIDI, WAV, JSON', off: false },
   }
 }

@@ -4,6 +4,7 @@ import { moveToKey, takeSectionOut, useChart } from '../../api/queries'
 import type { BreakdownDocument } from '../../api/types'
 import { isKeyTyped, KEYS } from '../../ui/choices'
 import { Later } from '../../ui/Later'
+import { countOf } from '../../ui/words'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { OPEN_STRINGS_STAY, useRemake } from '../bench/useRemake'
 import { LineField } from './LineField'
@@ -29,7 +30,7 @@ export default function ChartStation() {
       <div className="station-head">
         <h2>Chart</h2>
         <p className="muted">
-          {bars} bar{bars === 1 ? '' : 's'}, once round {document.sections.length === 1 ? '' : `through ${document.sections.length} sections`}
+          {countOf(bars, 'bar')}, once round {document.sections.length === 1 ? '' : `through ${document.sections.length} sections`}
         </p>
         <Later turn={1}>
           <div className="title-actions">

@@ -3,6 +3,7 @@ import type { ChartBar, ChartSection, Timeline } from '../../api/types'
 import { band } from '../../audio/band'
 import { useBandFrames } from '../../audio/useBandFrames'
 import { ChordText } from '../../ui/ChordText'
+import { countOf } from '../../ui/words'
 import { BarStrokes } from './BarStrokes'
 
 /** A short tune is written large, four bars a row, so that it is read from a music stand. */
@@ -22,9 +23,7 @@ export function SectionRows({ section, firstBar, beats, names, timeline, barsInA
     <section className="chart-section" aria-label={`Section ${section.name}`}>
       <header>
         <b>{section.name}</b>
-        <span>
-          {section.bars.length} bar{section.bars.length === 1 ? '' : 's'}
-        </span>
+        <span>{countOf(section.bars.length, 'bar')}</span>
       </header>
       <div>
         {rows.map((row, index) => (

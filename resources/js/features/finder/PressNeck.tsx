@@ -1,6 +1,6 @@
 import { useRef, type PointerEvent } from 'react'
 import { LAST_FRET, LONG_NECK_WIDTH, LongNeck, useLongNeck } from '../../ui/LongNeck'
-import { gripText, moved, pressed, type Grip } from './gripText'
+import { gripText, moved, pressed, type Grip } from '../../ui/gripText'
 
 type Props = { grip: Grip; degrees: (string | null)[]; root: { string: number; fret: number } | null; onGrip: (grip: Grip) => void }
 

@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { describe, expect, it, vi } from 'vitest'
 import { callsTo, serve, show, voicing } from '../../testing/page'
-import { gripText, moved, pressed, readGrip } from './gripText'
+import { gripText, moved, pressed, readGrip } from '../../ui/gripText'
 import QuickFinder from './QuickFinder'
 
 vi.mock('../../audio/band', () => import('../../testing/silentBand'))

@@ -6,7 +6,7 @@ import type { BreakdownDocument, ChordName, Voicing } from '../../api/types'
 import { hearGrip } from '../../audio/hearGrip'
 import { LAST_FRET } from '../../ui/LongNeck'
 import { MiniNeck } from '../../ui/MiniNeck'
-import { gripText, moved, readGrip, type Grip } from './gripText'
+import { gripText, moved, readGrip, type Grip } from '../../ui/gripText'
 import { PressNeck } from './PressNeck'
 import { Dialog } from '../../ui/Dialog'
 

@@ -3,6 +3,7 @@ import { usePath } from '../../api/queries'
 import type { VoicedChord } from '../../api/types'
 import { band } from '../../audio/band'
 import { useBandFrames } from '../../audio/useBandFrames'
+import { gripText } from '../../ui/gripText'
 import { neckScale, neckWindow } from '../../ui/neckGeometry'
 import { useNeckView } from '../../ui/neckView'
 import { useBench, useDocument } from '../bench/benchContext'
@@ -85,5 +86,5 @@ export function NeckRibbon() {
   )
 }
 
-const gripWords = ({ symbol, voicing }: VoicedChord): string => `${symbol} at ${voicing.frets.map((fret) => fret ?? 'x').join(' ')}, ${voicing.degrees.map((degree) => degree ?? 'muted').join(' ')}`
+const gripWords = ({ symbol, voicing }: VoicedChord): string => `${symbol} at ${gripText(voicing.frets)}, ${voicing.degrees.map((degree) => degree ?? 'muted').join(' ')}`
 const moveWords = (frets: number): string => (frets === 0 ? 'it stays' : `it goes ${frets > 0 ? 'up' : 'down'} ${Math.abs(frets)}`)

@@ -2,6 +2,7 @@ import { Select } from 'antd'
 import { useEffect, useRef } from 'react'
 import { useChoices } from '../../api/queries'
 import type { Voicing } from '../../api/types'
+import { gripText } from '../../ui/gripText'
 import { MiniNeck } from '../../ui/MiniNeck'
 
 type Props = { voicings: Voicing[]; count: number; refusal: string | null; inUse: Voicing; onLook: (voicing: Voicing) => void; busy: boolean; kind: string; onKind: (kind: string) => void }
@@ -33,7 +34,7 @@ export function Candidates({ voicings, count, refusal, inUse, onLook, busy, kind
         {voicings.map((voicing) => (
           <button key={voicing.frets.join()} type="button" aria-pressed={voicing.frets.join() === used} title={voicing.degrees.filter((degree) => degree !== null).join(' ')} className={voicing.frets.join() === used ? 'candidate chosen' : 'candidate'} onClick={() => onLook(voicing)}>
             <MiniNeck voicing={voicing} width={128} height={45} />
-            <b>{voicing.frets.map((fret) => fret ?? 'x').join(' ')}</b>
+            <b>{gripText(voicing.frets)}</b>
             <span className="difficulty" title={`difficulty ${voicing.difficulty.toFixed(1)}`}>
               <i style={{ width: `${Math.min(100, 25 * voicing.difficulty)}%` }} />
             </span>

@@ -1,5 +1,6 @@
 import type { Voicing } from '../../api/types'
 import { hearGrip } from '../../audio/hearGrip'
+import { gripText } from '../../ui/gripText'
 import { MiniNeck } from '../../ui/MiniNeck'
 
 const ROWS: [string, (voicing: Voicing) => string][] = [
@@ -26,7 +27,7 @@ export function Compare({ one, other, onEnd }: { one: Voicing; other: Voicing; o
             <th />
             {[one, other].map((voicing, index) => (
               <td key={index}>
-                <button type="button" className="quiet" aria-label={`Hear ${voicing.frets.map((fret) => fret ?? 'x').join(' ')}`} onClick={() => void hearGrip(voicing)}>
+                <button type="button" className="quiet" aria-label={`Hear ${gripText(voicing.frets)}`} onClick={() => void hearGrip(voicing)}>
                   <MiniNeck voicing={voicing} width={100} />
                 </button>
               </td>

@@ -4,6 +4,7 @@ import { useFamilies } from '../../api/queries'
 import type { FamilyRoute, PinDocument, VoicedChord, Voicing } from '../../api/types'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { GripCard } from './GripCard'
+import { gripText } from '../../ui/gripText'
 
 type Props = { chords: VoicedChord[]; chord: VoicedChord; voicing: Voicing; onPin: (voicing: Voicing) => void }
 
@@ -11,7 +12,7 @@ type Props = { chords: VoicedChord[]; chord: VoicedChord; voicing: Voicing; onPi
 export function FamilySheet({ chords, chord, voicing, onPin }: Props) {
   const { store } = useBench()
   const mine = useMine()
-  const families = useFamilies(useDocument(), chord.symbol, voicing.frets.map((fret) => fret ?? 'x').join(' '))
+  const families = useFamilies(useDocument(), chord.symbol, gripText(voicing.frets))
   const holdTune = (route: FamilyRoute) =>
     store.change((d) => {
       const pins: PinDocument[] = []

@@ -1,5 +1,6 @@
 import type { Voicing } from '../../api/types'
 import { hearGrip } from '../../audio/hearGrip'
+import { gripText } from '../../ui/gripText'
 import { MiniNeck } from '../../ui/MiniNeck'
 
 /** A grip with its name, heard when it is pressed. */
@@ -8,7 +9,7 @@ export function GripCard({ symbol, voicing, note, differs = false }: { symbol: s
     <button type="button" className={differs ? 'grip-card differs' : 'grip-card'} title="Hear it" onClick={() => void hearGrip(voicing)}>
       <b>{symbol}</b>
       <MiniNeck voicing={voicing} width={92} height={50} />
-      <small>{note ?? voicing.frets.map((fret) => fret ?? 'x').join(' ')}</small>
+      <small>{note ?? gripText(voicing.frets)}</small>
     </button>
   )
 }

@@ -3,6 +3,7 @@ import { useState, type ReactNode } from 'react'
 import { useNeckMap } from '../../api/queries'
 import type { DoubleStop, NeckMap, VoicedChord } from '../../api/types'
 import { hearNotes } from '../../audio/hearGrip'
+import { gripText } from '../../ui/gripText'
 import { LongNeck, useLongNeck } from '../../ui/LongNeck'
 import { useDocument } from '../bench/benchContext'
 
@@ -31,7 +32,7 @@ export function NeckMapSheet({ chord, strings }: { chord: VoicedChord; strings: 
     <section className="neck-map" aria-label="Neck map">
       <div className="station-head">
         <h2>{view === 'stops' ? 'Double stops' : 'Fills'} on {chord.symbol}</h2>
-        <p className="muted">{view === 'stops' ? 'press one to hear it' : `around the grip ${chord.voicing.frets.map((fret) => fret ?? 'x').join(' ')}`}</p>
+        <p className="muted">{view === 'stops' ? 'press one to hear it' : `around the grip ${gripText(chord.voicing.frets)}`}</p>
         <div className="title-actions">
           <Segmented aria-label="Map of" options={[{ value: 'stops', label: 'Double stops' }, { value: 'fills', label: 'Fills' }]} value={view} onChange={setView} />
           {view === 'stops' ? (

@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react'
 import type { Path, VoicedChord } from '../../api/types'
+import { gripText } from '../../ui/gripText'
 import { neckScale, neckWindow } from '../../ui/neckGeometry'
 import { useNeckView } from '../../ui/neckView'
 import { DotsOfGrip, Threads, type Label } from './sheetMarks'
@@ -112,7 +113,7 @@ function Sheet({ chord, row, window, strings, chosen, onChoose, scale, dotX, dot
           {sheetPlace(chord)}
         </text>
         <text x={14} y={top + 52} className="sheet-line frets">
-          {fretText(chord)}
+          {gripText(chord.voicing.frets)}
         </text>
         <text x={14} y={top + 68} className="sheet-line">
           {chord.linked ? '◆ leads · ' : chord.pinned ? '◆ pinned · ' : chord.follows ? '◇ follows · ' : ''}
@@ -127,12 +128,11 @@ function Sheet({ chord, row, window, strings, chosen, onChoose, scale, dotX, dot
 function Walk({ walk, y }: { walk: NonNullable<VoicedChord['walk']>; y: number }) {
   return (
     <text x={LEFT} y={y} className="walk-words">
-      ↠ {walk.grips.map((grip) => `${grip.symbol} ${grip.voicing.frets.map((fret) => fret ?? 'x').join(' ')}`).join(' → ')} →
+      ↠ {walk.grips.map((grip) => `${grip.symbol} ${gripText(grip.voicing.frets)}`).join(' → ')} →
     </text>
   )
 }
 
-const fretText = (chord: VoicedChord): string => chord.voicing.frets.map((fret) => fret ?? 'x').join(' ')
 const sheetPlace = (chord: VoicedChord): string => `bar ${chord.form_bar + 1}${chord.beat > 1 ? `, beat ${chord.beat}` : ''} · ${chord.numeral}`
 
 /** Everything the drawing of a sheet shows, for who does not see it. */

@@ -5,6 +5,7 @@ import { ApiError } from '../../api/client'
 import { forgetGrip, keepGrip, useOwnGrips } from '../../api/queries'
 import type { VoicedChord, Voicing } from '../../api/types'
 import { useDocument } from '../bench/benchContext'
+import { gripText } from '../../ui/gripText'
 
 type Props = { chord: VoicedChord; voicing: Voicing; naming: boolean; onNaming: (on: boolean) => void; onLook: (voicing: Voicing) => void }
 
@@ -18,7 +19,7 @@ export function OwnGrips({ chord, voicing, naming, onNaming, onLook }: Props) {
   const fresh = () => client.invalidateQueries({ queryKey: ['grips'] })
   const keep = async () => {
     try {
-      await keepGrip({ name, symbol: chord.symbol, frets: voicing.frets.map((fret) => fret ?? 'x').join(' '), tuning: document.tuning })
+      await keepGrip({ name, symbol: chord.symbol, frets: gripText(voicing.frets), tuning: document.tuning })
       setName('')
       setRefusal('')
       onNaming(false)
@@ -57,7 +58,7 @@ export function OwnGrips({ chord, voicing, naming, onNaming, onLook }: Props) {
         {here.map((grip) => (
           <li key={grip.id}>
             <button type="button" className="quiet" onClick={() => grip.here !== null && onLook(grip.here)}>
-              <b>{grip.name}</b> {grip.here?.frets.map((fret) => fret ?? 'x').join(' ')}
+              <b>{grip.name}</b> {grip.here == null ? '' : gripText(grip.here.frets)}
             </button>
             <button type="button" className="quiet" aria-label={`Forget ${grip.name}`} onClick={() => void forgetGrip(grip.id).then(fresh)}>
               ×

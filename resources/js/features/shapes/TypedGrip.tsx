@@ -1,6 +1,6 @@
 import { Button, Input } from 'antd'
 import { useState } from 'react'
-import { readGrip, type Grip } from '../finder/gripText'
+import { readGrip, type Grip } from '../../ui/gripText'
 
 type Props = { symbol: string; strings: number; onPin: (frets: Grip) => void; onEnd: () => void }
 
