@@ -2,70 +2,35 @@
 
 declare(strict_types=1);
 
-use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Gate;
 use Gravik\Breakdown\Stage;
 use Gravik\Listening\Finding;
 use Gravik\Listening\LatencyCheck;
 use Gravik\Listening\ListeningException;
-use Gravik\Listening\LockReport;
 use Gravik\Listening\LockReporter;
 use Gravik\Listening\SlotFigures;
 use Gravik\Listening\SwingPlayed;
 use Gravik\Listening\Take;
 use Gravik\Listening\Tap;
-use Gravik\Performance\Performer;
 use Gravik\Performance\PlayedStroke;
-use Gravik\Performance\Timeline;
 use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Strokes\Direction;
 use Gravik\Tests\Support\Examples;
-
-function timelineOf(Breakdown $breakdown): Timeline
-{
-    return (new Performer())->perform($breakdown);
-}
-
-/** A take of so many rounds, each stroke moved by what $ms gives for it; null leaves it out. */
-function played(Timeline $timeline, callable $ms, int $rounds = 8): array
-{
-    $taps = [];
-    for ($round = 0; $round < $rounds; $round++) {
-        foreach ($timeline->strokes as $index => $stroke) {
-            $moved = $ms($stroke, $round, $index);
-            if ($moved !== null) {
-                $taps[] = ['t' => $stroke->t + $round * $timeline->seconds + $moved / 1000, 'key' => $stroke->stroke->direction->value ?? 'down'];
-            }
-        }
-    }
-
-    return $taps;
-}
-
-function reported(array $taps, Timeline $timeline, ?float $latency = 0.0, Gate $gate = new Gate(), ?int $bars = null): LockReport
-{
-    return (new LockReporter())->report(Take::read($taps), $timeline, Gravik\Time\SwingUnit::Eighth, $latency, gate: $gate, bars: $bars);
-}
-
-/** @return list<string> */
-function kinds(LockReport $report): array
-{
-    return array_map(static fn (Finding $finding): string => $finding->kind, $report->findings);
-}
+use Gravik\Tests\Support\Reports;
 
 it('finds nothing off in a perfect take', function (): void {
-    $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing(2)], 'x.xxx.xx'));
-    $report = reported(played($timeline, static fn (): float => 0.0), $timeline);
+    $timeline = Reports::timeline(Examples::breakdown(['feel' => Examples::swing(2)], 'x.xxx.xx'));
+    $report = Reports::of(Reports::played($timeline, static fn (): float => 0.0), $timeline);
 
     expect([$report->planned, $report->matched, $report->missed, $report->extra])->toBe([96, 96, 0, 0])
         ->and($report->biasMs)->toEqualWithDelta(0, 0.01)->and($report->spreadMs)->toEqualWithDelta(0, 0.01)
         ->and($report->swing?->played)->toEqualWithDelta(2.0, 0.001)
-        ->and($report->failed)->toBe([])->and(kinds($report))->toBe(['holds']);
+        ->and($report->failed)->toBe([])->and(Reports::kinds($report))->toBe(['holds']);
 });
 
 it('keeps a constant shift as placement, in words and in the bias', function (): void {
-    $timeline = timelineOf(Examples::breakdown([], 'x.xxx.xx'));
-    $report = reported(played($timeline, static fn (): float => 32.0), $timeline);
+    $timeline = Reports::timeline(Examples::breakdown([], 'x.xxx.xx'));
+    $report = Reports::of(Reports::played($timeline, static fn (): float => 32.0), $timeline);
 
     expect($report->biasMs)->toEqualWithDelta(32, 0.01)->and($report->spreadMs)->toEqualWithDelta(0, 0.01)
         ->and($report->matched)->toBe(96)
@@ -74,18 +39,18 @@ it('keeps a constant shift as placement, in words and in the bias', function ():
 });
 
 it('takes off the latency that was measured, and says where none was', function (): void {
-    $timeline = timelineOf(Examples::breakdown([], 'x.xxx.xx'));
-    $taps = played($timeline, static fn (): float => 85.0);
+    $timeline = Reports::timeline(Examples::breakdown([], 'x.xxx.xx'));
+    $taps = Reports::played($timeline, static fn (): float => 85.0);
 
-    expect(reported($taps, $timeline, 80.0)->biasMs)->toEqualWithDelta(5, 0.01)
-        ->and(kinds(reported($taps, $timeline, null)))->toBe(['device', 'holds'])
-        ->and(reported($taps, $timeline, null)->findings[0]->text)->toContain('never measured')->not->toContain(' ms');
+    expect(Reports::of($taps, $timeline, 80.0)->biasMs)->toEqualWithDelta(5, 0.01)
+        ->and(Reports::kinds(Reports::of($taps, $timeline, null)))->toBe(['device', 'holds'])
+        ->and(Reports::of($taps, $timeline, null)->findings[0]->text)->toContain('never measured')->not->toContain(' ms');
 });
 
 it('measures the swing that was played and says it in agreeing figures', function (float $planned, float $offBeatMs, float $bpm): void {
-    $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing($planned), 'tempo' => $bpm], 'xxxxxxxx'));
+    $timeline = Reports::timeline(Examples::breakdown(['feel' => Examples::swing($planned), 'tempo' => $bpm], 'xxxxxxxx'));
     $off = static fn (PlayedStroke $stroke): bool => $stroke->formTick % 960 === 480;
-    $report = reported(played($timeline, static fn (PlayedStroke $stroke): float => $off($stroke) ? $offBeatMs : 0.0), $timeline);
+    $report = Reports::of(Reports::played($timeline, static fn (PlayedStroke $stroke): float => $off($stroke) ? $offBeatMs : 0.0), $timeline);
     $p = $planned / (1 + $planned) + $offBeatMs / (60000 / $bpm);
     $finding = $report->findings[0];
 
@@ -97,112 +62,62 @@ it('measures the swing that was played and says it in agreeing figures', functio
 })->with([[2.0, -38.0, 126], [1.5, -40.0, 100], [1.0, -45.0, 92]]);
 
 it('holds upbeats against the beats where no pair is planned', function (string $slots): void {
-    $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 60], $slots));
-    $report = reported(played($timeline, static fn (PlayedStroke $stroke): float => $stroke->formTick % 960 === 480 ? -1000 * (2 / 3 - 0.6) : 0.0), $timeline);
+    $timeline = Reports::timeline(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 60], $slots));
+    $report = Reports::of(Reports::played($timeline, static fn (PlayedStroke $stroke): float => $stroke->formTick % 960 === 480 ? -1000 * (2 / 3 - 0.6) : 0.0), $timeline);
 
     expect($report->swing?->played)->toEqualWithDelta(1.5, 0.001);
 })->with(['upbeats alone' => ['.x.x.x.x'], 'upbeats and chucks on 2 and 4' => ['.xcx.xcx']]);
 
 it('says what upbeats alone show once, and of a recording without the band only what it can know', function (): void {
-    $timeline = timelineOf(Examples::breakdown(['tempo' => 100], '.x.x.x.x'));
-    $late = played($timeline, static fn (): float => 48.0);
+    $timeline = Reports::timeline(Examples::breakdown(['tempo' => 100], '.x.x.x.x'));
+    $late = Reports::played($timeline, static fn (): float => 48.0);
     $strokes = array_map(static fn (array $tap): Tap => new Tap($tap['t'], levelDb: 0.0, seconds: 0.2, muted: false), $late);
     $unplaced = (new LockReporter())->report(Take::placed($strokes, $timeline), $timeline, Gravik\Time\SwingUnit::Eighth);
 
-    expect(kinds(reported($late, $timeline)))->toContain('swing')->not->toContain('placement')
+    expect(Reports::kinds(Reports::of($late, $timeline)))->toContain('swing')->not->toContain('placement')
         ->and($unplaced->anchored)->toBeFalse()->and($unplaced->swing)->toBeNull()
-        ->and($unplaced->biasMs)->toEqualWithDelta(0.0, 1.0)->and(kinds($unplaced))->not->toContain('placement');
+        ->and($unplaced->biasMs)->toEqualWithDelta(0.0, 1.0)->and(Reports::kinds($unplaced))->not->toContain('placement');
 });
 
 it('measures no swing where the grid has no pairs', function (array $fields, string $slots, int $grid): void {
-    $timeline = timelineOf(Examples::breakdown($fields, $slots, $grid));
+    $timeline = Reports::timeline(Examples::breakdown($fields, $slots, $grid));
 
-    expect(reported(played($timeline, static fn (): float => 3.0), $timeline)->swing)->toBeNull();
+    expect(Reports::of(Reports::played($timeline, static fn (): float => 3.0), $timeline)->swing)->toBeNull();
 })->with([[[], 'xxxx', 1], [['meter' => '12/8'], 'x.xx.xx.xx.x', 3], [[], 'xxxxxxxxxxxx', 3]]);
 
 it('tells scatter from one slot that is off', function (): void {
-    $timeline = timelineOf(Examples::breakdown([], 'x.x.x.x.'));
-    $loose = reported(played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): float => [-45.0, 45.0, -35.0, 35.0, 0.0][($index * 3 + $round) % 5]), $timeline);
-    $third = reported(played($timeline, static fn (PlayedStroke $stroke): float => $stroke->slot === 4 ? 40.0 : 1.0), $timeline);
+    $timeline = Reports::timeline(Examples::breakdown([], 'x.x.x.x.'));
+    $loose = Reports::of(Reports::played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): float => [-45.0, 45.0, -35.0, 35.0, 0.0][($index * 3 + $round) % 5]), $timeline);
+    $third = Reports::of(Reports::played($timeline, static fn (PlayedStroke $stroke): float => $stroke->slot === 4 ? 40.0 : 1.0), $timeline);
     $slot = array_values(array_filter($third->slots, static fn (SlotFigures $figures): bool => $figures->biasMs > 15));
 
-    expect($loose->spreadMs)->toBeGreaterThan(30)->and(kinds($loose)[0])->toBe('looseness')
-        ->and($third->spreadMs)->toBeLessThan(1)->and(kinds($third))->toBe(['slot', 'holds'])
+    expect($loose->spreadMs)->toBeGreaterThan(30)->and(Reports::kinds($loose)[0])->toBe('looseness')
+        ->and($third->spreadMs)->toBeLessThan(1)->and(Reports::kinds($third))->toBe(['slot', 'holds'])
         ->and($third->findings[0]->text)->toContain('The 3 comes 40 ms late')
         ->and($slot)->toHaveCount(1)->and($slot[0]->name)->toBe('3');
 });
 
 it('counts missed and extra strokes by slot, and forgets bars after the last stroke', function (): void {
-    $timeline = timelineOf(Examples::breakdown([], 'x.x.x.x.'));
-    $taps = played($timeline, static fn (PlayedStroke $stroke, int $round): ?float => $stroke->slot === 6 && $round < 4 ? null : 0.0, 5);
+    $timeline = Reports::timeline(Examples::breakdown([], 'x.x.x.x.'));
+    $taps = Reports::played($timeline, static fn (PlayedStroke $stroke, int $round): ?float => $stroke->slot === 6 && $round < 4 ? null : 0.0, 5);
     foreach ([0, 1, 2] as $bar) {
         $taps[] = 2.0 * $bar + 0.75;
     }
-    $report = reported($taps, $timeline);
+    $report = Reports::of($taps, $timeline);
 
     expect([$report->planned, $report->missed, $report->extra])->toBe([40, 8, 3])
         ->and(array_column(array_map(static fn (SlotFigures $slot): array => ['slot' => $slot->name, 'missed' => $slot->missed], $report->slots), 'missed', 'slot'))->toMatchArray(['4' => 8, '1' => 0])
-        ->and(kinds($report))->toContain('missed')
+        ->and(Reports::kinds($report))->toContain('missed')
         ->and($report->findings[0]->text)->toContain('8 of 40 strokes are missing, most often the 4');
 });
 
-it('sees a drift as drift and leaves the spread alone', function (): void {
-    $timeline = timelineOf(Examples::breakdown([], 'x.x.x.x.'));
-    $report = reported(played($timeline, static fn (PlayedStroke $stroke, int $round): float => -2.0 * ($round * 4 + $stroke->bar * 2)), $timeline);
-
-    expect(kinds($report))->toContain('drift')->and($report->spreadMs)->toBeLessThan(5)
-        ->and(array_values(array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind === 'drift'))[0]->text)->toContain('ahead of the band by the end');
-});
-
-/** A take whose tempo changes evenly by $perMin BPM a minute, from the closed formula, with a seeded scatter. */
-function drifting(Timeline $timeline, float $perMin, float $biasMs, int $bars, float $scatterMs = 0.0): array
-{
-    $chance = new Random\Randomizer(new Random\Engine\Mt19937(77));
-    $bpm = $timeline->ruler->tempo->bpm;
-    $taps = [];
-    for ($round = 0; $round * count($timeline->voiced->form->bars) < $bars; $round++) {
-        foreach ($timeline->strokes as $stroke) {
-            $planned = $stroke->t + $round * $timeline->seconds;
-            $at = $perMin === 0.0 ? $planned : 60 * $bpm / $perMin * (sqrt(1 + $perMin * $planned / (30 * $bpm)) - 1);
-            $normal = array_sum(array_map(static fn (): float => $chance->getInt(0, 1_000_000) / 1_000_000, range(1, 12))) - 6;
-            if ($stroke->bar + $round * count($timeline->voiced->form->bars) < $bars) {
-                $taps[] = max(-1.0, $at + ($biasMs + $scatterMs * $normal) / 1000);
-            }
-        }
-    }
-    sort($taps);
-
-    return $taps;
-}
-
-it('follows a player whose tempo moves by three in a hundred, and tells bias, swing and drift apart', function (string $slots, float $bpm, float $share, float $biasMs, int $bars): void {
-    $timeline = timelineOf(Examples::breakdown(['tempo' => $bpm, 'feel' => Examples::swing(2)], $slots));
-    $perMin = $share * $bpm / ($bars * 4 / $bpm);
-    $report = reported(drifting($timeline, $perMin, $biasMs, $bars, 8.0), $timeline, 0.0, new Gate(), $bars);
-
-    expect([$report->missed, $report->extra])->toBe([0, 0])
-        ->and($report->biasMs)->toEqualWithDelta($biasMs, 7.0)
-        ->and($report->driftBpmPerMin)->toEqualWithDelta($perMin, 0.1 * abs($perMin))
-        ->and($report->spreadMs)->toEqualWithDelta(8, 2.5)
-        ->and($report->swing === null ? 2.0 : $report->swing->played)->toEqualWithDelta(2.0, 0.2)
-        ->and(kinds($report))->toBe(['drift', 'holds'])->and($report->failed)->toContain(sprintf('the tempo moves by %d ms over the take', round(abs((float) $report->driftMs))));
-})->with([['xxxxxxxx', 120, -0.03, -12, 16], ['x.xxx.xx', 92, 0.03, 9, 8], ['.x.x.x.x', 101, -0.03, 12, 16], ['x.x.x.x.', 202, 0.03, -9, 16], ['x.xx.xxx', 76, 0.02, 3, 24]]);
-
-it('tells no drift where there is none, and no figure for one in a short take', function (): void {
-    $timeline = timelineOf(Examples::breakdown(['tempo' => 110], 'x.xxx.xx'));
-    $short = reported(drifting($timeline, 14.0, 0, 6), $timeline);
-
-    expect(reported(drifting($timeline, 0.0, 14, 16, 14.0), $timeline)->driftMs)->toBeNull()
-        ->and($short->driftMs)->toBeLessThan(-40)->and($short->driftBpmPerMin)->toBeNull();
-});
-
 it('ends with a closing stroke, and counts the bars that were asked for', function (): void {
-    $timeline = timelineOf(Examples::breakdown([], 'x.xxx.xx'));
-    $four = played($timeline, static fn (): float => 4.0, 2);
-    $closed = reported([...$four, 8.03], $timeline, 0.0, new Gate(), 4);
-    $unasked = reported([...$four, 7.97], $timeline);
-    $half = reported(array_slice($four, 0, 12), $timeline, 0.0, new Gate(), 4);
-    $goesOn = reported([...$four, 8.0, 9.0, 9.5, 10.0, 10.5], $timeline, 0.0, new Gate(), 4);
+    $timeline = Reports::timeline(Examples::breakdown([], 'x.xxx.xx'));
+    $four = Reports::played($timeline, static fn (): float => 4.0, 2);
+    $closed = Reports::of([...$four, 8.03], $timeline, 0.0, new Gate(), 4);
+    $unasked = Reports::of([...$four, 7.97], $timeline);
+    $half = Reports::of(array_slice($four, 0, 12), $timeline, 0.0, new Gate(), 4);
+    $goesOn = Reports::of([...$four, 8.0, 9.0, 9.5, 10.0, 10.5], $timeline, 0.0, new Gate(), 4);
 
     expect([$closed->planned, $closed->missed, $closed->extra])->toBe([24, 0, 0])->and($closed->failed)->toBe([])
         ->and([$unasked->planned, $unasked->missed, $unasked->extra])->toBe([24, 0, 0])
@@ -211,35 +126,35 @@ it('ends with a closing stroke, and counts the bars that were asked for', functi
 });
 
 it('names the cause once: late together, a flat swing and a device that was never measured', function (): void {
-    $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 100], 'xxxxxxxx'));
-    $taps = played($timeline, static fn (PlayedStroke $stroke): float => 60.0 - ($stroke->formTick % 960 === 480 ? 45.0 : 0.0));
-    $unmeasured = reported($taps, $timeline, null);
-    $oneSlot = reported(played($timeline, static fn (PlayedStroke $stroke): float => $stroke->slot === 4 ? 95.0 : 60.0), $timeline, null);
+    $timeline = Reports::timeline(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 100], 'xxxxxxxx'));
+    $taps = Reports::played($timeline, static fn (PlayedStroke $stroke): float => 60.0 - ($stroke->formTick % 960 === 480 ? 45.0 : 0.0));
+    $unmeasured = Reports::of($taps, $timeline, null);
+    $oneSlot = Reports::of(Reports::played($timeline, static fn (PlayedStroke $stroke): float => $stroke->slot === 4 ? 95.0 : 60.0), $timeline, null);
 
-    expect(kinds($unmeasured))->toBe(['device', 'swing', 'holds'])->and(kinds(reported($taps, $timeline)))->toContain('placement')->toContain('swing')->not->toContain('slot')
-        ->and(kinds($oneSlot))->toContain('slot')->and($oneSlot->findings[1]->text)->toContain('35 ms late against your other strokes');
+    expect(Reports::kinds($unmeasured))->toBe(['device', 'swing', 'holds'])->and(Reports::kinds(Reports::of($taps, $timeline)))->toContain('placement')->toContain('swing')->not->toContain('slot')
+        ->and(Reports::kinds($oneSlot))->toContain('slot')->and($oneSlot->findings[1]->text)->toContain('35 ms late against your other strokes');
 });
 
 it('claims no other tempo while the take meets its plan', function (array $fields, string $slots, int $grid): void {
-    $timeline = timelineOf(Examples::breakdown($fields, $slots, $grid));
-    $loose = played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): float => [-38.0, 40.0, 8.0, -44.0, 36.0][($index * 2 + $round) % 5], 6);
+    $timeline = Reports::timeline(Examples::breakdown($fields, $slots, $grid));
+    $loose = Reports::played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): float => [-38.0, 40.0, 8.0, -44.0, 36.0][($index * 2 + $round) % 5], 6);
 
-    expect(kinds(reported($loose, $timeline)))->not->toContain('tempo');
+    expect(Reports::kinds(Reports::of($loose, $timeline)))->not->toContain('tempo');
 })->with(['thirds in twelve' => [['meter' => '12/8', 'tempo' => 60], 'x.xx.xx.xx.x', 3], 'sparse sixteenths' => [['tempo' => 76], 'x..x..x.x..x..x.', 4]]);
 
 it('notices strokes that went the other way', function (): void {
-    $timeline = timelineOf(Examples::breakdown([], 'x.xxx.xx'));
-    $taps = array_map(static fn (array $tap, int $index): array => ['t' => $tap['t'], 'key' => $index % 4 === 0 ? 'up' : $tap['key']], played($timeline, static fn (): float => 0.0), range(0, 95));
-    $report = reported($taps, $timeline);
+    $timeline = Reports::timeline(Examples::breakdown([], 'x.xxx.xx'));
+    $taps = array_map(static fn (array $tap, int $index): array => ['t' => $tap['t'], 'key' => $index % 4 === 0 ? 'up' : $tap['key']], Reports::played($timeline, static fn (): float => 0.0), range(0, 95));
+    $report = Reports::of($taps, $timeline);
 
     expect([$report->directionsTold, $report->directionsWrong])->toBe([96, count(array_filter($report->hits, static fn ($hit): bool => $hit->directionRight === false))])
-        ->and(kinds($report))->toContain('direction');
+        ->and(Reports::kinds($report))->toContain('direction');
 });
 
 it('recovers what the simulated player was told to do', function (int $seed): void {
-    $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 126], 'xxxxxxxx'));
+    $timeline = Reports::timeline(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 126], 'xxxxxxxx'));
     $taps = (new SimulatedPlayer(12, -30, 9, 0.05, $seed))->taps($timeline, 32);
-    $report = reported($taps, $timeline);
+    $report = Reports::of($taps, $timeline);
     $p = 2 / 3 - 0.030 / (60 / 126);
 
     expect($report->missed)->toBe($report->planned - count($taps) + $report->extra)
@@ -253,20 +168,20 @@ it('recovers what the simulated player was told to do', function (int $seed): vo
 })->with([1, 2, 3, 4, 5]);
 
 it('plays the same take for the same seed', function (): void {
-    $timeline = timelineOf(Examples::breakdown());
+    $timeline = Reports::timeline(Examples::breakdown());
     expect((new SimulatedPlayer(5, 0, 10, 0.1, 3))->taps($timeline, 8))->toBe((new SimulatedPlayer(5, 0, 10, 0.1, 3))->taps($timeline, 8))
         ->not->toBe((new SimulatedPlayer(5, 0, 10, 0.1, 4))->taps($timeline, 8));
 });
 
 it('says when there is too little to judge', function (array $taps, string $text): void {
-    $report = reported($taps, timelineOf(Examples::breakdown()));
+    $report = Reports::of($taps, Reports::timeline(Examples::breakdown()));
 
-    expect(kinds($report))->toBe(['too-few'])->and($report->findings[0]->text)->toContain($text)->and($report->failed)->not->toBe([]);
+    expect(Reports::kinds($report))->toBe(['too-few'])->and($report->findings[0]->text)->toContain($text)->and($report->failed)->not->toBe([]);
 })->with([[[], 'No strokes were heard'], [[0.0, 0.5, 1.0], 'Only 3 of your 3 strokes']]);
 
 it('says at most three things that are off and one that holds, the worst first', function (): void {
-    $timeline = timelineOf(Examples::breakdown(['feel' => Examples::swing(2)], 'xxxxxxxx'));
-    $report = reported(played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): ?float => $index % 7 === 0 ? null : ($stroke->slot % 2 === 1 ? -60.0 : [30.0, -30.0, 4.0][$round % 3])), $timeline);
+    $timeline = Reports::timeline(Examples::breakdown(['feel' => Examples::swing(2)], 'xxxxxxxx'));
+    $report = Reports::of(Reports::played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): ?float => $index % 7 === 0 ? null : ($stroke->slot % 2 === 1 ? -60.0 : [30.0, -30.0, 4.0][$round % 3])), $timeline);
     $severities = array_map(static fn (Finding $finding): float => $finding->severity, array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind !== 'holds'));
     $sorted = $severities;
     rsort($sorted);
@@ -275,11 +190,11 @@ it('says at most three things that are off and one that holds, the worst first',
 });
 
 it('lets the teacher set a stricter gate', function (): void {
-    $timeline = timelineOf(Examples::breakdown([], 'x.x.x.x.'));
+    $timeline = Reports::timeline(Examples::breakdown([], 'x.x.x.x.'));
     $taps = (new SimulatedPlayer(0, 0, 15, 0, 9))->taps($timeline, 32);
 
-    expect(reported($taps, $timeline)->failed)->toBe([])
-        ->and(reported($taps, $timeline, 0.0, Gate::advanced())->failed)->toHaveCount(1);
+    expect(Reports::of($taps, $timeline)->failed)->toBe([])
+        ->and(Reports::of($taps, $timeline, 0.0, Gate::advanced())->failed)->toHaveCount(1);
 });
 
 it('reads takes as they are written and refuses what is none', function (mixed $take, ?string $message): void {
@@ -311,20 +226,20 @@ it('measures a delay as the median of how late the taps came', function (): void
 it('refuses to judge against nothing, and a delay no device has', function (callable $judge): void {
     expect($judge)->toThrow(ListeningException::class);
 })->with([
-    'no strokes' => [static fn () => reported([1.0], timelineOf(Examples::breakdown([], '........')))],
-    'no chords' => [static fn () => reported([1.0], timelineOf(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '']]])))],
-    'two seconds of delay' => [static fn () => reported([1.0], timelineOf(Examples::breakdown()), 2000)],
+    'no strokes' => [static fn () => Reports::of([1.0], Reports::timeline(Examples::breakdown([], '........')))],
+    'no chords' => [static fn () => Reports::of([1.0], Reports::timeline(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '']]])))],
+    'two seconds of delay' => [static fn () => Reports::of([1.0], Reports::timeline(Examples::breakdown()), 2000)],
 ]);
 
 it('says so when a take keeps another tempo, or is of another part', function (): void {
-    $asked = timelineOf(Examples::breakdown(['tempo' => 120], 'x.xx.xxx'));
-    $faster = timelineOf(Examples::breakdown(['tempo' => 132], 'x.xx.xxx'));
+    $asked = Reports::timeline(Examples::breakdown(['tempo' => 120], 'x.xx.xxx'));
+    $faster = Reports::timeline(Examples::breakdown(['tempo' => 132], 'x.xx.xxx'));
     $sixteenths = array_map(static fn (int $number): array => ['t' => 0.125 * $number], range(0, 191));
     $player = new Gravik\Simulation\SimulatedPlayer(0, 0, 5, 0, 3);
 
-    $tempo = reported($player->taps($faster, 12), $asked)->findings;
-    $part = reported($sixteenths, $asked)->findings;
-    $paces = array_map(static fn (float $bpm): Finding => reported($player->taps(timelineOf(Examples::breakdown(['tempo' => $bpm], 'x.xx.xxx')), 6), $asked)->findings[0], [60.0, 240.0]);
+    $tempo = Reports::of($player->taps($faster, 12), $asked)->findings;
+    $part = Reports::of($sixteenths, $asked)->findings;
+    $paces = array_map(static fn (float $bpm): Finding => Reports::of($player->taps(Reports::timeline(Examples::breakdown(['tempo' => $bpm], 'x.xx.xxx')), 6), $asked)->findings[0], [60.0, 240.0]);
     expect($tempo)->toHaveCount(1)
         ->and($tempo[0]->text)->toContain('keeps 132 beats a minute, and 120 were asked')
         ->and($part[0]->kind)->toBe('other')
@@ -334,18 +249,18 @@ it('says so when a take keeps another tempo, or is of another part', function ()
 
 it('holds each stage to its own gate, and shows a drift bar by bar', function (): void {
     $breakdown = Examples::breakdown(['tempo' => 120, 'gates' => [['stage' => 2, 'biasMs' => 40, 'spreadMs' => 50, 'swingPoints' => 10, 'missedShare' => 0.1]]], 'xxxxxxxx');
-    $timeline = timelineOf($breakdown);
+    $timeline = Reports::timeline($breakdown);
     $late = (new Gravik\Simulation\SimulatedPlayer(38, 0, 3, 0, 3, 1))->taps($timeline, 8);
 
-    expect(reported($late, $timeline, 0.0, $breakdown->gate(2))->failed)->toBe([])
-        ->and(reported($late, $timeline, 0.0, $breakdown->gate(3))->failed)->not->toBe([])
-        ->and(array_keys(reported($late, $timeline)->barsMs()))->toBe(range(0, 7))
-        ->and(reported($late, $timeline)->barsMs()[7])->toBeLessThan(reported($late, $timeline)->barsMs()[0] - 4);
+    expect(Reports::of($late, $timeline, 0.0, $breakdown->gate(2))->failed)->toBe([])
+        ->and(Reports::of($late, $timeline, 0.0, $breakdown->gate(3))->failed)->not->toBe([])
+        ->and(array_keys(Reports::of($late, $timeline)->barsMs()))->toBe(range(0, 7))
+        ->and(Reports::of($late, $timeline)->barsMs()[7])->toBeLessThan(Reports::of($late, $timeline)->barsMs()[0] - 4);
 });
 
 it('hears planned strokes within twenty milliseconds as one', function (float $apartMs, int $onsets): void {
     $pattern = ['ticks' => 3840, 'streams' => [['name' => 'bass', 'strokes' => [['at' => 0, 'division' => 1, 'zone' => 'bass']]], ['name' => 'brushes', 'strokes' => [['at' => 0, 'division' => 1, 'zone' => 'high', 'offsetMs' => $apartMs]]]]];
-    $timeline = timelineOf(Examples::breakdown(['pattern' => $pattern]));
+    $timeline = Reports::timeline(Examples::breakdown(['pattern' => $pattern]));
 
     expect(Gravik\Listening\Plan::ofBars($timeline, 1)->onsets)->toHaveCount($onsets);
 })->with([[19.0, 1], [21.0, 2]]);
