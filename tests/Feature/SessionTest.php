@@ -63,6 +63,22 @@ it('checks a password for whoever asks, known or not', function (): void {
     }
 });
 
+it('keeps how each wants necks drawn, for that person alone', function (array $asked, ?string $refused): void {
+    $this->actingAs($this->teacher('Maren'));
+    $answer = $this->putJson('/api/session/neck', $asked);
+    if ($refused !== null) {
+        $answer->assertUnprocessable()->assertJsonValidationErrors($refused);
+        $asked = ['left_handed' => false, 'high_on_top' => false];
+    }
+    expect($this->getJson('/api/session')->json('neck'))->toBe($asked)
+        ->and($this->actingAs($this->teacher('Ole'))->getJson('/api/session')->json('neck'))->toBe(['left_handed' => false, 'high_on_top' => false]);
+})->with([
+    'left-handed' => [['left_handed' => true, 'high_on_top' => false], null],
+    'the high string on top' => [['left_handed' => false, 'high_on_top' => true], null],
+    'half of it' => [['left_handed' => true], 'high_on_top'],
+    'a word' => [['left_handed' => 'very', 'high_on_top' => false], 'left_handed'],
+]);
+
 it('tells browsers what a page may do, and serves cookies for https alone by https', function (): void {
     $page = $this->get('/')->assertOk();
     $secure = $this->get('https://localhost/');
