@@ -27,7 +27,14 @@ function Station() {
   )
 }
 
-const KEYS = { a: { key: 'a' }, Space: { key: ' ' }, Enter: { key: 'Enter' }, ArrowRight: { key: 'ArrowRight' }, 'mod+z': { key: 'z', ctrlKey: true }, 'alt+3': { key: '3', altKey: true } }
+const KEYS = {
+  a: { key: 'a' },
+  Space: { key: ' ' },
+  Enter: { key: 'Enter' },
+  ArrowRight: { key: 'ArrowRight' },
+  'mod+z': { key: 'z', ctrlKey: true },
+  'alt+3': { key: '3', altKey: true },
+}
 
 it.each([
   ['nothing', 'body', ['a', 'Space', 'Enter', 'ArrowRight', 'mod+z', 'alt+3']],

@@ -11,7 +11,8 @@ export function leantTo(beats: number, from: number, to: number, pairsABeat: num
   const pairs = beats * pairsABeat
   const whole = Math.floor(pairs + 1e-6)
   const place = pairs - whole
-  if (place < 1e-6 || (pairsABeat === 1 && Math.abs(3 * place - Math.round(3 * place)) < THIRDS && Math.abs(place - from) > THIRDS)) return beats
+  if (place < 1e-6 || (pairsABeat === 1 && Math.abs(3 * place - Math.round(3 * place)) < THIRDS && Math.abs(place - from) > THIRDS))
+    return beats
   return (whole + (place <= from + 1e-9 ? (place / from) * to : to + ((place - from) / (1 - from)) * (1 - to))) / pairsABeat
 }
 

@@ -7,9 +7,14 @@ import { usePageTitle } from './usePageTitle'
 import { useSheet } from './useSheet'
 import { useTabState } from './useTabState'
 
-const at = (path: string) => ({ wrapper: ({ children }: { children: ReactNode }) => <MemoryRouter initialEntries={['/before', path]}>{children}</MemoryRouter> })
+const at = (path: string) => ({
+  wrapper: ({ children }: { children: ReactNode }) => <MemoryRouter initialEntries={['/before', path]}>{children}</MemoryRouter>,
+})
 const station = (path = '/hand') =>
-  renderHook(() => ({ sheet: useSheet<'wave' | 'patterns' | 'tap'>('wave', ['patterns', 'tap']), here: useLocation(), go: useNavigate() }), at(path))
+  renderHook(
+    () => ({ sheet: useSheet<'wave' | 'patterns' | 'tap'>('wave', ['patterns', 'tap']), here: useLocation(), go: useNavigate() }),
+    at(path),
+  )
 
 it('keeps the sheet in the address, and Back takes it away before it leaves the station', () => {
   const { result } = station()

@@ -7,7 +7,14 @@ export function walkList(event: KeyboardEvent<HTMLElement>): void {
   const options = [...event.currentTarget.querySelectorAll<HTMLElement>('[role="option"]')]
   const at = options.findIndex((option) => option === document.activeElement)
   const step = STEPS[event.key]
-  const to = event.key === 'Home' ? 0 : event.key === 'End' ? options.length - 1 : step === undefined || at < 0 ? null : Math.min(options.length - 1, Math.max(0, at + step))
+  const to =
+    event.key === 'Home'
+      ? 0
+      : event.key === 'End'
+        ? options.length - 1
+        : step === undefined || at < 0
+          ? null
+          : Math.min(options.length - 1, Math.max(0, at + step))
   if (to === null) return
   event.preventDefault()
   options[to]?.focus()

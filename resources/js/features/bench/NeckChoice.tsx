@@ -33,7 +33,10 @@ export function NeckChoice() {
       <label>
         <Switch checked={view.high_on_top} onChange={(high_on_top) => void turn({ high_on_top })} /> The highest string on top
       </label>
-      <p className="muted">It holds for you alone, wherever you sign in. In the hand’s wave the low string stays on top: there up and down are what the arm does.</p>
+      <p className="muted">
+        It holds for you alone, wherever you sign in. In the hand’s wave the low string stays on top: there up and down are what the arm
+        does.
+      </p>
     </div>
   )
 }

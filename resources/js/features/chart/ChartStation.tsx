@@ -21,8 +21,20 @@ export default function ChartStation() {
   const sections = chart.data?.sections ?? []
   const bars = sections.reduce((sum, section) => sum + section.bars.length, 0)
   const setSection = (index: number, part: Partial<BreakdownDocument['sections'][number]>) =>
-    store.change((d) => ({ ...d, sections: d.sections.map((section, place) => (place === index ? { ...section, ...part } : section)) as BreakdownDocument['sections'] }), { together: `section-${index}` })
-  const addSection = () => store.change((d) => ({ ...d, sections: [...d.sections, { name: nextName(d.sections.map((section) => section.name)), line: '' }] as BreakdownDocument['sections'] }))
+    store.change(
+      (d) => ({
+        ...d,
+        sections: d.sections.map((section, place) =>
+          place === index ? { ...section, ...part } : section,
+        ) as BreakdownDocument['sections'],
+      }),
+      { together: `section-${index}` },
+    )
+  const addSection = () =>
+    store.change((d) => ({
+      ...d,
+      sections: [...d.sections, { name: nextName(d.sections.map((section) => section.name)), line: '' }] as BreakdownDocument['sections'],
+    }))
   const dropSection = (index: number) => void remake((d) => takeSectionOut(d, index))
   let barsBefore = 0
   return (
@@ -34,10 +46,27 @@ export default function ChartStation() {
         </p>
         <Later turn={1}>
           <div className="title-actions">
-            <Segmented aria-label="Names" options={[{ value: 'letters', label: 'Letters' }, { value: 'numerals', label: 'Numerals' }, { value: 'steps', label: 'Steps', title: 'II7 where the numerals say V7/V' }]} value={names} onChange={setNames} />
+            <Segmented
+              aria-label="Names"
+              options={[
+                { value: 'letters', label: 'Letters' },
+                { value: 'numerals', label: 'Numerals' },
+                { value: 'steps', label: 'Steps', title: 'II7 where the numerals say V7/V' },
+              ]}
+              value={names}
+              onChange={setNames}
+            />
             {mine && (
               <label className="inline">
-                Key <Select aria-label="Key" showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }} value={document.key} options={KEYS.map((value) => ({ value }))} style={{ width: 116 }} onChange={(key: string) => void remake((d) => moveToKey(d, key), OPEN_STRINGS_STAY)} />
+                Key{' '}
+                <Select
+                  aria-label="Key"
+                  showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }}
+                  value={document.key}
+                  options={KEYS.map((value) => ({ value }))}
+                  style={{ width: 116 }}
+                  onChange={(key: string) => void remake((d) => moveToKey(d, key), OPEN_STRINGS_STAY)}
+                />
               </label>
             )}
           </div>
@@ -47,21 +76,48 @@ export default function ChartStation() {
         {bars === 0 && (
           <div className="empty">
             <h2>No bars yet</h2>
-            <p>Type the chords below, with a stroke between bars, such as | Dm6 | B♭7 | Gm7 A7 | Dm6 |. Numerals work too: | i6 | VI7 | iv7 V7 | i6 |.</p>
+            <p>
+              Type the chords below, with a stroke between bars, such as | Dm6 | B♭7 | Gm7 A7 | Dm6 |. Numerals work too: | i6 | VI7 | iv7
+              V7 | i6 |.
+            </p>
           </div>
         )}
         {sections.map((section, index) => {
           const first = barsBefore
           barsBefore += section.bars.length
-          return <SectionRows key={index} section={section} firstBar={first} beats={chart.data?.beats ?? 4} names={names} timeline={timeline} barsInAll={bars} />
+          return (
+            <SectionRows
+              key={index}
+              section={section}
+              firstBar={first}
+              beats={chart.data?.beats ?? 4}
+              names={names}
+              timeline={timeline}
+              barsInAll={bars}
+            />
+          )
         })}
       </div>
       <div className="chart-lines">
         <Later turn={3}>
           {document.sections.map((section, index) => (
             <div key={index} className="chart-line">
-              <Input aria-label="Section name" className="section-name" maxLength={40} disabled={!mine} value={section.name} onChange={(event) => event.target.value.trim() !== '' && setSection(index, { name: event.target.value })} />
-              <LineField document={document} section={index} value={section.line} disabled={!mine} placeholder="| Dm6 | B♭7 | Gm7 A7 | Dm6 |" onChange={(line) => setSection(index, { line })} />
+              <Input
+                aria-label="Section name"
+                className="section-name"
+                maxLength={40}
+                disabled={!mine}
+                value={section.name}
+                onChange={(event) => event.target.value.trim() !== '' && setSection(index, { name: event.target.value })}
+              />
+              <LineField
+                document={document}
+                section={index}
+                value={section.line}
+                disabled={!mine}
+                placeholder="| Dm6 | B♭7 | Gm7 A7 | Dm6 |"
+                onChange={(line) => setSection(index, { line })}
+              />
               {mine && document.sections.length > 1 && (
                 <Button aria-label={`Take out section ${section.name}`} onClick={() => dropSection(index)}>
                   Take out
@@ -71,7 +127,8 @@ export default function ChartStation() {
           ))}
           {mine && (
             <p className="muted chart-help">
-              <Button onClick={addSection}>Add a section</Button> % repeats a bar · / is one more beat · N.C. is silence · B♭7 or Bb7, IV7 or E♭7
+              <Button onClick={addSection}>Add a section</Button> % repeats a bar · / is one more beat · N.C. is silence · B♭7 or Bb7, IV7
+              or E♭7
             </p>
           )}
         </Later>

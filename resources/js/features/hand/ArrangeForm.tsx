@@ -32,19 +32,46 @@ export function ArrangeForm({ division, bars, school, schools, onReshape, onScho
   return (
     <section className="arrange-form" aria-label="Arrange the pattern">
       <label>
-        Every beat in <Select aria-label="Beat divided in" value={division} options={division === 0 ? [...GRIDS, { value: 0, label: 'different parts' }] : GRIDS} onChange={(to: number) => to !== 0 && onReshape({ grid: to })} />
+        Every beat in{' '}
+        <Select
+          aria-label="Beat divided in"
+          value={division}
+          options={division === 0 ? [...GRIDS, { value: 0, label: 'different parts' }] : GRIDS}
+          onChange={(to: number) => to !== 0 && onReshape({ grid: to })}
+        />
       </label>
       <label>
-        Bars before it repeats <Segmented aria-label="Bars" options={[1, 2, 4]} value={bars} onChange={(to) => onReshape({ bars: Number(to) })} />
+        Bars before it repeats{' '}
+        <Segmented aria-label="Bars" options={[1, 2, 4]} value={bars} onChange={(to) => onReshape({ bars: Number(to) })} />
       </label>
       <label>
-        Picking school <Select aria-label="Picking school" value={school} options={schools.map(({ slug, name }) => ({ value: slug, label: name }))} onChange={onSchool} />
+        Picking school{' '}
+        <Select
+          aria-label="Picking school"
+          value={school}
+          options={schools.map(({ slug, name }) => ({ value: slug, label: name }))}
+          onChange={onSchool}
+        />
       </label>
       <label>
-        Accent every bar <Select aria-label="Accents" placeholder="choose" value={null} options={ACCENTS} onChange={(accents: string | null) => accents !== null && onLay({ accents })} />
+        Accent every bar{' '}
+        <Select
+          aria-label="Accents"
+          placeholder="choose"
+          value={null}
+          options={ACCENTS}
+          onChange={(accents: string | null) => accents !== null && onLay({ accents })}
+        />
       </label>
       <label>
-        Lengths in every bar <Select aria-label="Lengths" placeholder="choose" value={null} options={LENGTHS} onChange={(lengths: string | null) => lengths !== null && onLay({ lengths })} />
+        Lengths in every bar{' '}
+        <Select
+          aria-label="Lengths"
+          placeholder="choose"
+          value={null}
+          options={LENGTHS}
+          onChange={(lengths: string | null) => lengths !== null && onLay({ lengths })}
+        />
       </label>
       <p className="muted">Accents and lengths are written into the strokes; undo takes them out again.</p>
     </section>

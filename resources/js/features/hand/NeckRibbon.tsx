@@ -40,7 +40,8 @@ export function NeckRibbon() {
       <div className="station-head">
         <h2>Neck</h2>
         <p className="muted">
-          {view.high_on_top ? 'as on paper: high string on top' : 'as in a mirror: low string on top'}{hand === null ? '' : ` · hand at fret ${hand[0]}`} · next {moveWords(next.voicing.position - current.voicing.position)}
+          {view.high_on_top ? 'as on paper: high string on top' : 'as in a mirror: low string on top'}
+          {hand === null ? '' : ` · hand at fret ${hand[0]}`} · next {moveWords(next.voicing.position - current.voicing.position)}
         </p>
         <p className="in-order">
           In order{' '}
@@ -52,22 +53,52 @@ export function NeckRibbon() {
         </p>
       </div>
       <svg width={NECK + 50} height={12 + strings * GAP + 12} role="img" aria-label={`Now ${gripWords(current)}; next ${gripWords(next)}`}>
-        {hand !== null && <rect x={34 + between(hand[0] - 1, hand[1]).x} width={between(hand[0] - 1, hand[1]).width} y={top - 6} height={bottom - top + 12} className="ribbon-hand" />}
+        {hand !== null && (
+          <rect
+            x={34 + between(hand[0] - 1, hand[1]).x}
+            width={between(hand[0] - 1, hand[1]).width}
+            y={top - 6}
+            height={bottom - top + 12}
+            className="ribbon-hand"
+          />
+        )}
         {frets.map((fret) => (
           <g key={fret}>
             <line x1={34 + wireX(fret)} x2={34 + wireX(fret)} y1={top - 6} y2={bottom + 6} className={fret === 0 ? 'nut' : 'fret'} />
             {fret > window.first && (
-              <text x={34 + tipX(fret)} y={bottom + 19} className={[3, 5, 7, 9, 12, 15].includes(fret) ? 'fret-number marked' : 'fret-number'}>
+              <text
+                x={34 + tipX(fret)}
+                y={bottom + 19}
+                className={[3, 5, 7, 9, 12, 15].includes(fret) ? 'fret-number marked' : 'fret-number'}
+              >
                 {fret}
               </text>
             )}
           </g>
         ))}
         {Array.from({ length: strings }, (_, string) => (
-          <line key={string} x1={34} x2={34 + NECK} y1={y(string)} y2={y(string)} className={current.voicing.frets[string] === null ? 'string muted' : 'string'} strokeWidth={1.8 - (string * 1.2) / strings} />
+          <line
+            key={string}
+            x1={34}
+            x2={34 + NECK}
+            y1={y(string)}
+            y2={y(string)}
+            className={current.voicing.frets[string] === null ? 'string muted' : 'string'}
+            strokeWidth={1.8 - (string * 1.2) / strings}
+          />
         ))}
         {next.voicing.frets.map((fret, string) =>
-          fret === null || fret === current.voicing.frets[string] ? null : <rect key={string} x={x(fret) - 11} y={y(string) - 6} width={22} height={12} rx={next.voicing.degrees[string] === 'R' ? 0 : 6} className="next-dot" />,
+          fret === null || fret === current.voicing.frets[string] ? null : (
+            <rect
+              key={string}
+              x={x(fret) - 11}
+              y={y(string) - 6}
+              width={22}
+              height={12}
+              rx={next.voicing.degrees[string] === 'R' ? 0 : 6}
+              className="next-dot"
+            />
+          ),
         )}
         {current.voicing.frets.map((fret, string) => {
           if (fret === null) return <path key={string} d={`M${x(0) - 4} ${y(string) - 4}l8 8m0 -8l-8 8`} className="mute-cross" />
@@ -86,5 +117,6 @@ export function NeckRibbon() {
   )
 }
 
-const gripWords = ({ symbol, voicing }: VoicedChord): string => `${symbol} at ${gripText(voicing.frets)}, ${voicing.degrees.map((degree) => degree ?? 'muted').join(' ')}`
+const gripWords = ({ symbol, voicing }: VoicedChord): string =>
+  `${symbol} at ${gripText(voicing.frets)}, ${voicing.degrees.map((degree) => degree ?? 'muted').join(' ')}`
 const moveWords = (frets: number): string => (frets === 0 ? 'it stays' : `it goes ${frets > 0 ? 'up' : 'down'} ${Math.abs(frets)}`)

@@ -9,8 +9,20 @@ vi.mock('../../audio/band', () => import('../../testing/silentBand'))
 
 const swung = { mode: 'fixed', ratio: 2, unit: 'eighth' } as const
 const pattern = (slug: string, part: Partial<LibraryPattern> = {}) => ({
-  slug, name: slug, meter: '4/4', feel: tune.feel, feel_words: 'straight', tempo: [80, 160], school: 'pendulum', school_words: 'pendulum', difficulty: 1, when: 'Any evening.', caution: 'Keep it low.', counted: '1 2 3 4',
-  pattern: { ...tune.pattern, streams: [{ name: slug, strokes: [{ at: 960, division: 2 }] }] }, ...part,
+  slug,
+  name: slug,
+  meter: '4/4',
+  feel: tune.feel,
+  feel_words: 'straight',
+  tempo: [80, 160],
+  school: 'pendulum',
+  school_words: 'pendulum',
+  difficulty: 1,
+  when: 'Any evening.',
+  caution: 'Keep it low.',
+  counted: '1 2 3 4',
+  pattern: { ...tune.pattern, streams: [{ name: slug, strokes: [{ at: 960, division: 2 }] }] },
+  ...part,
 })
 const hand = { grid: 2, slots: [], sketch: { beats: 4, beats_a_bar: 4, p: 0.5, strokes: [] }, warnings: [], counted: [''], same_levels: [] }
 const onClose = vi.fn()
@@ -18,7 +30,12 @@ const onClose = vi.fn()
 beforeEach(() => {
   vi.clearAllMocks()
   serve({
-    'GET patterns': [pattern('Plain'), pattern('Lilt', { feel: swung, feel_words: '67 % swing' }), pattern('Waltz', { meter: '3/4' }), pattern('Plainer')],
+    'GET patterns': [
+      pattern('Plain'),
+      pattern('Lilt', { feel: swung, feel_words: '67 % swing' }),
+      pattern('Waltz', { meter: '3/4' }),
+      pattern('Plainer'),
+    ],
     'POST compute/strokes': hand,
     'POST compute/timeline': timeline,
   })
@@ -49,7 +66,9 @@ it('walks by key and takes one with its feel and its school, as one step', async
 it('lets the chosen one be heard on this tune, and gives the band its own part back', async () => {
   const { store } = showOnBench(<PatternLibrary onClose={onClose} />)
   await screen.findByRole('heading', { name: 'Plain' })
-  await waitFor(() => expect(callsTo('POST compute/timeline').at(-1)).toMatchObject({ document: { pattern: { streams: [{ name: 'Plain' }] } } }))
+  await waitFor(() =>
+    expect(callsTo('POST compute/timeline').at(-1)).toMatchObject({ document: { pattern: { streams: [{ name: 'Plain' }] } } }),
+  )
   fireEvent.click(await screen.findByRole('button', { name: /Hear it on this tune/ }))
   await waitFor(() => expect(band.start).toHaveBeenCalled())
   fireEvent.click(screen.getByRole('button', { name: /Stop/ }))

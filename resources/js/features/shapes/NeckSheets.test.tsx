@@ -7,11 +7,33 @@ import { NeckSheets } from './NeckSheets'
 
 const grip = voicing([null, 5, 7, 7, 6, 5])
 const chord = (symbol: string, bar: number, part: Partial<VoicedChord> = {}): VoicedChord => ({
-  symbol, numeral: 'i', shape: null, section: 0, bar, at: 0, form_bar: bar, beat: 1, beats: 4, pinned: false, linked: false, follows: false, walk: null, voicing: grip, ...part,
+  symbol,
+  numeral: 'i',
+  shape: null,
+  section: 0,
+  bar,
+  at: 0,
+  form_bar: bar,
+  beat: 1,
+  beats: 4,
+  pinned: false,
+  linked: false,
+  follows: false,
+  walk: null,
+  voicing: grip,
+  ...part,
 })
-const walk = { kind: 'walk-up', words: 'Walk up fret by fret', steps: 1, from: 'bar 1, beat 4', grips: [{ symbol: 'C♯m', voicing: voicing([null, 4, 6, 6, 5, 4]) }] } as const
+const walk = {
+  kind: 'walk-up',
+  words: 'Walk up fret by fret',
+  steps: 1,
+  from: 'bar 1, beat 4',
+  grips: [{ symbol: 'C♯m', voicing: voicing([null, 4, 6, 6, 5, 4]) }],
+} as const
 const draw = (chords: VoicedChord[], onChoose = vi.fn()) =>
-  render(<NeckSheets chords={chords} moves={[{ frets: 2, held: 1, top: 2 }]} chosen={0} onChoose={onChoose} label="degrees" tuning="standard" />).container
+  render(
+    <NeckSheets chords={chords} moves={[{ frets: 2, held: 1, top: 2 }]} chosen={0} onChoose={onChoose} label="degrees" tuning="standard" />,
+  ).container
 
 beforeEach(() => useNeckView.setState({ left_handed: false, high_on_top: false }))
 
@@ -31,7 +53,10 @@ it('writes a placed walk over the chord it leads to, and how the hand moves betw
 })
 
 it('lays low strings over high ones and the nut at the left, unless somebody turned the neck', () => {
-  const dots = (container: HTMLElement) => [...container.querySelectorAll('.dot rect')].slice(0, 5).map((dot) => [Number(dot.getAttribute('x')), Number(dot.getAttribute('y'))] as const)
+  const dots = (container: HTMLElement) =>
+    [...container.querySelectorAll('.dot rect')]
+      .slice(0, 5)
+      .map((dot) => [Number(dot.getAttribute('x')), Number(dot.getAttribute('y'))] as const)
   const usual = dots(draw([chord('Dm', 0)]))
   useNeckView.setState({ left_handed: true, high_on_top: true })
   const turned = dots(draw([chord('Dm', 0)]))

@@ -5,7 +5,14 @@ import { neckScale, neckWindow } from '../../ui/neckGeometry'
 import { useNeckView } from '../../ui/neckView'
 import { DotsOfGrip, Threads, type Label } from './sheetMarks'
 
-type Props = { chords: VoicedChord[]; moves: Path['moves']; chosen: number; onChoose: (index: number) => void; label: Label; tuning: string }
+type Props = {
+  chords: VoicedChord[]
+  moves: Path['moves']
+  chosen: number
+  onChoose: (index: number) => void
+  label: Label
+  tuning: string
+}
 
 const WIDTH = 830
 const LEFT = 150
@@ -33,28 +40,57 @@ export function NeckSheets({ chords, moves, chosen, onChoose, label, tuning }: P
     const box = scroller.current
     if (box === null) return
     const top = chosen * ROW
-    if (top < box.scrollTop || top + 1.6 * ROW > box.scrollTop + box.clientHeight) box.scrollTo({ top: Math.max(0, top - ROW), behavior: 'instant' })
+    if (top < box.scrollTop || top + 1.6 * ROW > box.scrollTop + box.clientHeight)
+      box.scrollTo({ top: Math.max(0, top - ROW), behavior: 'instant' })
   }, [chosen])
 
   return (
     <div ref={scroller} className="sheets" role="region" aria-label="Sheets of the neck" tabIndex={0}>
       <svg width={WIDTH} height={FRETS_HEIGHT} viewBox={`0 0 ${WIDTH} ${FRETS_HEIGHT}`} className="fret-names" aria-hidden="true">
-        {fretsOf(window).slice(1).map((fret) => (
-          <text key={fret} x={LEFT + scale.tipX(fret)} y={14} className={[3, 5, 7, 9, 12, 15].includes(fret) ? 'marked' : ''}>
-            {fret}
-          </text>
-        ))}
+        {fretsOf(window)
+          .slice(1)
+          .map((fret) => (
+            <text key={fret} x={LEFT + scale.tipX(fret)} y={14} className={[3, 5, 7, 9, 12, 15].includes(fret) ? 'marked' : ''}>
+              {fret}
+            </text>
+          ))}
       </svg>
-      <svg width={WIDTH} height={TOP + chords.length * ROW} viewBox={`0 0 ${WIDTH} ${TOP + chords.length * ROW}`} role="group" aria-label={`Grips in ${tuning} tuning`}>
+      <svg
+        width={WIDTH}
+        height={TOP + chords.length * ROW}
+        viewBox={`0 0 ${WIDTH} ${TOP + chords.length * ROW}`}
+        role="group"
+        aria-label={`Grips in ${tuning} tuning`}
+      >
         {chords.map((chord, row) => (
-          <Sheet key={row} chord={chord} row={row} window={window} strings={strings} chosen={row === chosen} onChoose={() => onChoose(row)} scale={scale} dotX={dotX} dotY={dotY} />
+          <Sheet
+            key={row}
+            chord={chord}
+            row={row}
+            window={window}
+            strings={strings}
+            chosen={row === chosen}
+            onChoose={() => onChoose(row)}
+            scale={scale}
+            dotX={dotX}
+            dotY={dotY}
+          />
         ))}
         <g aria-hidden="true">
           {chords.slice(1).map((chord, index) => (
             <Threads key={index} from={chords[index]} to={chord} row={index} dotX={dotX} dotY={dotY} />
           ))}
           {chords.map((chord, row) => (
-            <DotsOfGrip key={row} chord={chord} row={row} label={label} chosen={row === chosen} dotX={dotX} dotY={dotY} heldFrom={chords[row - 1]} />
+            <DotsOfGrip
+              key={row}
+              chord={chord}
+              row={row}
+              label={label}
+              chosen={row === chosen}
+              dotX={dotX}
+              dotY={dotY}
+              heldFrom={chords[row - 1]}
+            />
           ))}
         </g>
         {moves.slice(0, chords.length - 1).map((move, index) => (
@@ -69,7 +105,15 @@ export function NeckSheets({ chords, moves, chosen, onChoose, label, tuning }: P
   )
 }
 
-type SheetProps = SheetPlace & { chord: VoicedChord; row: number; window: Window; strings: number; chosen: boolean; onChoose: () => void; scale: ReturnType<typeof neckScale> }
+type SheetProps = SheetPlace & {
+  chord: VoicedChord
+  row: number
+  window: Window
+  strings: number
+  chosen: boolean
+  onChoose: () => void
+  scale: ReturnType<typeof neckScale>
+}
 
 function Sheet({ chord, row, window, strings, chosen, onChoose, scale, dotX, dotY }: SheetProps) {
   const { voicing } = chord
@@ -79,9 +123,13 @@ function Sheet({ chord, row, window, strings, chosen, onChoose, scale, dotX, dot
   const fretted = voicing.frets.filter((fret): fret is number => fret !== null && fret > 0)
   const hand = fretted.length === 0 ? null : ([Math.max(Math.min(...fretted) - 1, window.first), Math.max(...fretted)] as const)
   const edge = (at: number, end: 'top' | 'bottom') => `${x(at, end === 'top' ? -0.4 : strings - 0.6)},${end === 'top' ? top : bottom}`
-  const slab = (from: number, to: number) => `${edge(scale.wireX(from), 'top')} ${edge(scale.wireX(to), 'top')} ${edge(scale.wireX(to), 'bottom')} ${edge(scale.wireX(from), 'bottom')}`
+  const slab = (from: number, to: number) =>
+    `${edge(scale.wireX(from), 'top')} ${edge(scale.wireX(to), 'top')} ${edge(scale.wireX(to), 'bottom')} ${edge(scale.wireX(from), 'bottom')}`
   const { root } = voicing
-  const imagined = root !== null && root !== undefined && !voicing.degrees.includes('R') && root.fret <= window.last && root.fret > window.first ? root : null
+  const imagined =
+    root !== null && root !== undefined && !voicing.degrees.includes('R') && root.fret <= window.last && root.fret > window.first
+      ? root
+      : null
   return (
     <g className={chosen ? 'sheet chosen' : 'sheet'}>
       <g role="button" aria-pressed={chosen} aria-label={sheetWords(chord)} onClick={onChoose}>
@@ -89,16 +137,48 @@ function Sheet({ chord, row, window, strings, chosen, onChoose, scale, dotX, dot
         <polygon className="sheet-paper" points={slab(window.first, window.last)} />
         {hand !== null && <polygon className="sheet-hand" points={slab(...hand)} />}
         {fretsOf(window).map((fret) => (
-          <line key={fret} x1={x(scale.wireX(fret), -0.4)} y1={top} x2={x(scale.wireX(fret), strings - 0.6)} y2={bottom} className={fret === 0 ? 'nut' : 'fret'} />
+          <line
+            key={fret}
+            x1={x(scale.wireX(fret), -0.4)}
+            y1={top}
+            x2={x(scale.wireX(fret), strings - 0.6)}
+            y2={bottom}
+            className={fret === 0 ? 'nut' : 'fret'}
+          />
         ))}
         {voicing.frets.map((fret, string) => {
           const lane = scale.row(string, strings)
-          return <line key={string} x1={x(0, lane)} x2={x(NECK, lane)} y1={dotY(row, string)} y2={dotY(row, string)} className={fret === null ? 'string muted' : 'string'} strokeWidth={1.7 - (string * 1.1) / strings} />
+          return (
+            <line
+              key={string}
+              x1={x(0, lane)}
+              x2={x(NECK, lane)}
+              y1={dotY(row, string)}
+              y2={dotY(row, string)}
+              className={fret === null ? 'string muted' : 'string'}
+              strokeWidth={1.7 - (string * 1.1) / strings}
+            />
+          )
         })}
         {voicing.barres.map((barre) => (
-          <line key={`${barre.fret}-${barre.from}`} x1={dotX(barre.fret, strings - barre.from)} y1={dotY(row, strings - barre.from)} x2={dotX(barre.fret, strings - barre.to)} y2={dotY(row, strings - barre.to)} className="barre" />
+          <line
+            key={`${barre.fret}-${barre.from}`}
+            x1={dotX(barre.fret, strings - barre.from)}
+            y1={dotY(row, strings - barre.from)}
+            x2={dotX(barre.fret, strings - barre.to)}
+            y2={dotY(row, strings - barre.to)}
+            className="barre"
+          />
         ))}
-        {imagined !== null && <rect x={dotX(imagined.fret, strings - imagined.string) - 6} y={dotY(row, strings - imagined.string) - 6} width={12} height={12} className="imagined-root" />}
+        {imagined !== null && (
+          <rect
+            x={dotX(imagined.fret, strings - imagined.string) - 6}
+            y={dotY(row, strings - imagined.string) - 6}
+            width={12}
+            height={12}
+            className="imagined-root"
+          />
+        )}
       </g>
       <g aria-hidden="true">
         <text x={14} y={top + 17} className="sheet-chord">
@@ -133,13 +213,17 @@ function Walk({ walk, y }: { walk: NonNullable<VoicedChord['walk']>; y: number }
   )
 }
 
-const sheetPlace = (chord: VoicedChord): string => `bar ${chord.form_bar + 1}${chord.beat > 1 ? `, beat ${chord.beat}` : ''} · ${chord.numeral}`
+const sheetPlace = (chord: VoicedChord): string =>
+  `bar ${chord.form_bar + 1}${chord.beat > 1 ? `, beat ${chord.beat}` : ''} · ${chord.numeral}`
 
 /** Everything the drawing of a sheet shows, for who does not see it. */
 function sheetWords(chord: VoicedChord): string {
   const { voicing } = chord
   const strings = voicing.frets
-    .map((fret, string) => `string ${voicing.frets.length - string} ${fret === null ? 'muted' : `${fret === 0 ? 'open' : `fret ${fret} finger ${voicing.fingers[string]}`}, ${voicing.notes[string]} ${voicing.degrees[string]}`}`)
+    .map(
+      (fret, string) =>
+        `string ${voicing.frets.length - string} ${fret === null ? 'muted' : `${fret === 0 ? 'open' : `fret ${fret} finger ${voicing.fingers[string]}`}, ${voicing.notes[string]} ${voicing.degrees[string]}`}`,
+    )
     .join('; ')
   return `${chord.symbol}${chord.shape === null ? '' : `, held as ${chord.shape}`}, ${sheetPlace(chord)}${chord.pinned ? ', pinned' : ''}: ${strings}`
 }

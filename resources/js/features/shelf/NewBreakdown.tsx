@@ -35,7 +35,12 @@ const BLANK: BreakdownDocument = {
   pins: [],
   pattern: {
     ticks: 3840,
-    streams: [{ name: 'strum', strokes: [0, 960, 1440, 1920, 2880, 3360].map((at) => ({ at, division: 2 as const, accent: at % 1920 === 960 ? 2 : 1 })) }],
+    streams: [
+      {
+        name: 'strum',
+        strokes: [0, 960, 1440, 1920, 2880, 3360].map((at) => ({ at, division: 2 as const, accent: at % 1920 === 960 ? 2 : 1 })),
+      },
+    ],
   },
   school: 'pendulum',
   band: {
@@ -77,7 +82,8 @@ export function NewBreakdown({ onClose }: { onClose: () => void }) {
     try {
       const named = { ...document, title: document.title.trim() === '' ? 'Untitled' : document.title.trim() }
       const written = named.pattern === BLANK.pattern || JSON.stringify(named.pattern) === JSON.stringify(BLANK.pattern)
-      const shaped = named.meter === '4/4' || !written ? named : (await reshape({ ...named, meter: '4/4' }, { meter: named.meter })).document
+      const shaped =
+        named.meter === '4/4' || !written ? named : (await reshape({ ...named, meter: '4/4' }, { meter: named.meter })).document
       const stored = await putOnShelf(shaped, id)
       forget(BEGUN)
       void navigate(`/breakdown/${stored.id}/chart`)
@@ -97,11 +103,23 @@ export function NewBreakdown({ onClose }: { onClose: () => void }) {
       >
         <label className="wide">
           Title
-          <Input name="title" maxLength={120} placeholder="What do you call it?" value={document.title} onChange={(event) => set({ title: event.target.value })} />
+          <Input
+            name="title"
+            maxLength={120}
+            placeholder="What do you call it?"
+            value={document.title}
+            onChange={(event) => set({ title: event.target.value })}
+          />
         </label>
         <label>
           Key
-          <Select showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }} aria-label="Key" value={document.key} options={KEYS.map((value) => ({ value }))} onChange={(key) => set({ key })} />
+          <Select
+            showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }}
+            aria-label="Key"
+            value={document.key}
+            options={KEYS.map((value) => ({ value }))}
+            onChange={(key) => set({ key })}
+          />
         </label>
         <label>
           Tempo
@@ -112,13 +130,35 @@ export function NewBreakdown({ onClose }: { onClose: () => void }) {
         </label>
         <label>
           Meter
-          <Select aria-label="Meter" value={document.meter} options={METERS.map((value) => ({ value }))} onChange={(meter) => set({ meter, pattern: BLANK.pattern, school: BLANK.school, band: BLANK.band })} />
+          <Select
+            aria-label="Meter"
+            value={document.meter}
+            options={METERS.map((value) => ({ value }))}
+            onChange={(meter) => set({ meter, pattern: BLANK.pattern, school: BLANK.school, band: BLANK.band })}
+          />
         </label>
         <div className="wide">
           <span className="label">Start from</span>
           <span className="chips" role="group" aria-label="Start from">
             {starts?.starters.map((starter) => (
-              <button key={starter.slug} type="button" aria-pressed={document.band.groove === starter.groove && JSON.stringify(document.pattern) === JSON.stringify(starter.pattern)} onClick={() => set({ meter: starter.meter as BreakdownDocument['meter'], tempo: starter.tempo, feel: starter.feel, school: starter.school, pattern: starter.pattern, band: { groove: starter.groove, parts: [] }, genre: starter.word })}>
+              <button
+                key={starter.slug}
+                type="button"
+                aria-pressed={
+                  document.band.groove === starter.groove && JSON.stringify(document.pattern) === JSON.stringify(starter.pattern)
+                }
+                onClick={() =>
+                  set({
+                    meter: starter.meter as BreakdownDocument['meter'],
+                    tempo: starter.tempo,
+                    feel: starter.feel,
+                    school: starter.school,
+                    pattern: starter.pattern,
+                    band: { groove: starter.groove, parts: [] },
+                    genre: starter.word,
+                  })
+                }
+              >
                 {starter.word}
               </button>
             ))}
@@ -128,8 +168,20 @@ export function NewBreakdown({ onClose }: { onClose: () => void }) {
         <div className="wide">
           <span className="label">Feel</span>
           <span className="field-row">
-            <Segmented options={FEELS} value={document.feel.ratio} onChange={(ratio) => set({ feel: { ...document.feel, ratio: Number(ratio) } })} />
-            <InputNumber aria-label="Swing ratio" min={0.7} max={3} step={0.1} value={document.feel.ratio} onChange={(ratio) => ratio !== null && set({ feel: { ...document.feel, ratio } })} addonAfter=": 1" />
+            <Segmented
+              options={FEELS}
+              value={document.feel.ratio}
+              onChange={(ratio) => set({ feel: { ...document.feel, ratio: Number(ratio) } })}
+            />
+            <InputNumber
+              aria-label="Swing ratio"
+              min={0.7}
+              max={3}
+              step={0.1}
+              value={document.feel.ratio}
+              onChange={(ratio) => ratio !== null && set({ feel: { ...document.feel, ratio } })}
+              addonAfter=": 1"
+            />
           </span>
         </div>
         <div className="wide">
@@ -141,8 +193,29 @@ export function NewBreakdown({ onClose }: { onClose: () => void }) {
               </button>
             ))}
           </span>
-          <LineField document={checked} section={0} placeholder="| Dm6 | B♭7 | Gm7 A7 | Dm6 |" onChange={(typed) => set({ sections: document.sections.map((section, place) => (place === 0 ? { ...section, line: typed } : section)) as BreakdownDocument['sections'] })} value={line} />
-          {document.sections.length > 1 && <small className="muted">and {document.sections.slice(1).map((section) => section.name).join(', ')}, which can be edited in Chart</small>}
+          <LineField
+            document={checked}
+            section={0}
+            placeholder="| Dm6 | B♭7 | Gm7 A7 | Dm6 |"
+            onChange={(typed) =>
+              set({
+                sections: document.sections.map((section, place) =>
+                  place === 0 ? { ...section, line: typed } : section,
+                ) as BreakdownDocument['sections'],
+              })
+            }
+            value={line}
+          />
+          {document.sections.length > 1 && (
+            <small className="muted">
+              and{' '}
+              {document.sections
+                .slice(1)
+                .map((section) => section.name)
+                .join(', ')}
+              , which can be edited in Chart
+            </small>
+          )}
         </div>
         <div className="button-row wide">
           <Button type="primary" htmlType="submit" size="large" loading={busy}>
