@@ -31,7 +31,9 @@ export function Dialog(props: ModalProps) {
       maskTransitionName=""
       {...props}
       afterOpenChange={(nowOpen) => {
-        if (nowOpen) focusOn(body.current?.querySelector<HTMLElement>(FIELD) ?? body.current)
+        // Who types already keeps their field: a sheet may stand for a while before it says that it is open.
+        const typing = document.activeElement?.matches(FIELD) === true && body.current?.contains(document.activeElement) === true
+        if (nowOpen && !typing) focusOn(body.current?.querySelector<HTMLElement>(FIELD) ?? body.current)
         props.afterOpenChange?.(nowOpen)
       }}
     >

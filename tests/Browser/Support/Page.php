@@ -20,7 +20,7 @@ final class Page
     /** Far more than any screen takes: a busy machine is no reason to call a screen broken. */
     private const PATIENCE_SECONDS = 30.0;
 
-    private const ATTEMPTS = 5;
+    private const ATTEMPTS = 12;
 
     private const STATIONS = ['listen', 'chart', 'shapes', 'hand', 'lock', 'handout'];
 
@@ -178,7 +178,7 @@ final class Page
     /**
      * Measures something in real time. Where the page itself stood still meanwhile, or its audio clock slipped against
      * the page's, because the machine was busy with something else, what was measured says nothing: then it is measured
-     * again, up to five times.
+     * again, up to twelve times.
      *
      * @param callable(): void $measure
      */
