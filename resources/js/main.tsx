@@ -1,17 +1,11 @@
-import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
+import 'virtual:antd.css'
 import '../css/gravik.css'
 import '../css/hand.css'
 import '../css/shapes.css'
 import '../css/listen.css'
 import '../css/practice.css'
-import { App } from './app/App'
 
+// The app comes as a piece of its own: a slow machine takes it in between two answers, not in one go with React.
 const root = document.getElementById('gravik')
-if (root !== null) {
-  createRoot(root).render(
-    <StrictMode>
-      <App />
-    </StrictMode>,
-  )
-}
+if (root !== null) void import('./app/start').then(({ start }) => start(createRoot(root)))

@@ -8,6 +8,7 @@
     <link rel="icon" href="/mark.svg" type="image/svg+xml">
     @viteReactRefresh
     @vite('resources/js/main.tsx')
+    <link rel="modulepreload" href="{{ Vite::asset('resources/js/app/start.tsx') }}">
 </head>
 <body>
     <div id="gravik"></div>

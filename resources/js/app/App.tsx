@@ -7,6 +7,7 @@ import { SessionGate } from '../features/session/SessionGate'
 import { signedOut } from '../features/session/signedOut'
 import { chunk } from '../ui/chunk'
 import { Hatches } from '../ui/Hatches'
+import { Later } from '../ui/Later'
 import { theme } from './theme'
 
 const Shelf = chunk(() => import('../features/shelf/Shelf'), 'Laying out the page …')
@@ -32,25 +33,28 @@ const NotHere = () => (
   </main>
 )
 
+/** The library works its colours and sizes out first, in a task of its own; what is drawn with them comes right after. */
 export function App() {
   return (
     <ConfigProvider theme={theme} wave={{ disabled: true }}>
-      <AntApp notification={{ placement: 'bottomLeft', bottom: 92 }} message={{ top: 70 }}>
-        <Hatches />
-        <QueryClientProvider client={client}>
-          <ErrorBoundary>
-            <BrowserRouter>
-              <SessionGate>
+      <Later>
+        <AntApp notification={{ placement: 'bottomLeft', bottom: 92 }} message={{ top: 70 }}>
+          <Hatches />
+          <QueryClientProvider client={client}>
+            <ErrorBoundary>
+              <BrowserRouter>
+                <SessionGate>
                   <Routes>
                     <Route path="/" element={<Shelf />} />
                     <Route path="/breakdown/:id/:station?" element={<Bench />} />
                     <Route path="*" element={<NotHere />} />
                   </Routes>
-              </SessionGate>
-            </BrowserRouter>
-          </ErrorBoundary>
-        </QueryClientProvider>
-      </AntApp>
+                </SessionGate>
+              </BrowserRouter>
+            </ErrorBoundary>
+          </QueryClientProvider>
+        </AntApp>
+      </Later>
     </ConfigProvider>
   )
 }

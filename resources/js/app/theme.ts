@@ -4,6 +4,10 @@ const FONT = "'Music Signs', 'Familjen Grotesk Variable', ui-sans-serif, system-
 
 /** Our own look through Ant Design's tokens: paper and ink, hairlines, no shadows. The same colours stand in gravik.css. */
 export const theme: ThemeConfig = {
+  // The styles are written when the app is built (vite/antdStyles.ts); so their names may not change from run to run.
+  zeroRuntime: true,
+  hashed: false,
+  cssVar: { key: 'gravik' },
   token: {
     colorPrimary: '#1f2a33',
     colorInfo: '#1f2a33',

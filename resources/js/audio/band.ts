@@ -1,10 +1,10 @@
 import { recall, remember } from '../ui/remembered'
 import { BandPlayer } from './BandPlayer'
 import { TapClock } from './tapClock'
-import { ToneOutput } from './toneOutput'
+import { WebAudioOutput } from './WebAudioOutput'
 
 /** The one band of the page. Its clock runs in a worker, so that a hidden tab keeps time. */
-export const output = new ToneOutput()
+export const output = new WebAudioOutput()
 const LEVEL = 'gravik:level'
 
 /** How loud everything plays, 0 to 1, as it was last set in this browser. */

@@ -1,4 +1,4 @@
-import * as Tone from 'tone'
+import { audio } from './context'
 import worklet from './microphoneWorklet?worker&url'
 
 export type Microphone = { rate: number; stop: () => void }
@@ -25,11 +25,11 @@ export async function openMicrophone(onBlock: (samples: Float32Array, since: num
       const refused = problem instanceof DOMException && problem.name === 'NotAllowedError'
       throw new NoMicrophone(refused ? 'The microphone was refused. Allow it beside the address of this page, tap the take, or upload a recording.' : 'No microphone was found. Plug one in, tap the take, or upload a recording.')
     })
-  await Tone.start()
-  const context = Tone.getContext()
-  loaded ??= context.addAudioWorkletModule(worklet)
+  const context = audio()
+  await context.resume()
+  loaded ??= context.audioWorklet.addModule(worklet)
   await loaded
-  const node = context.createAudioWorkletNode('gravik-listener')
+  const node = new AudioWorkletNode(context, 'gravik-listener')
   const source = context.createMediaStreamSource(stream)
   source.connect(node)
   node.port.onmessage = ({ data }: MessageEvent<{ since: number; blocks: Float32Array[] }>) => {

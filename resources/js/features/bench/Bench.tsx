@@ -129,7 +129,7 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
               {timeline.error.message}
             </p>
           )}
-          <Later until={<p className="loading">{STATION_COMES}</p>}>
+          <Later turn={1} until={<p className="loading">{STATION_COMES}</p>}>
             {station === 'listen' && <ListenStation />}
             {station === 'chart' && <ChartStation />}
             {station === 'shapes' && <ShapesStation />}
@@ -138,7 +138,7 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
             {station === 'handout' && <HandoutStation />}
           </Later>
         </main>
-        <Later turn={2} until={<footer className="transport" aria-busy="true" aria-label="Transport" />}>
+        <Later turn={3} until={<footer className="transport" aria-busy="true" aria-label="Transport" />}>
           <Transport />
         </Later>
         {save.status === 'stale' && <StaleSheet save={save} />}

@@ -2,6 +2,7 @@ import { Button, Input, Popover } from 'antd'
 import { useState } from 'react'
 import { useStore } from 'zustand'
 import { useKeys } from '../../ui/keys'
+import { Later } from '../../ui/Later'
 import { useBench, useDocument, useMine } from './benchContext'
 import { TuneForm } from './TuneForm'
 
@@ -23,17 +24,27 @@ export function TitleRow() {
       </p>
       {mine && (
         <div className="title-actions">
-          <Button onClick={() => store.undo()} disabled={past === 0}>
-            Undo
-          </Button>
-          <Button onClick={() => store.redo()} disabled={future === 0}>
-            Redo
-          </Button>
-          <Popover open={open} onOpenChange={setOpen} trigger="click" placement="bottomRight" content={<TuneForm />} destroyOnHidden afterOpenChange={(shown) => shown && window.document.querySelector<HTMLElement>('.tune-form input')?.focus()}>
-            <Button type={open ? 'primary' : 'default'}>
-              Key, tempo, band … <kbd className={open ? 'on-ink' : ''}>Y</kbd>
+          <Later>
+            <Button onClick={() => store.undo()} disabled={past === 0}>
+              Undo
             </Button>
-          </Popover>
+            <Button onClick={() => store.redo()} disabled={future === 0}>
+              Redo
+            </Button>
+            <Popover
+              open={open}
+              onOpenChange={setOpen}
+              trigger="click"
+              placement="bottomRight"
+              content={<TuneForm />}
+              destroyOnHidden
+              afterOpenChange={(shown) => shown && window.document.querySelector<HTMLElement>('.tune-form input')?.focus()}
+            >
+              <Button type={open ? 'primary' : 'default'}>
+                Key, tempo, band … <kbd className={open ? 'on-ink' : ''}>Y</kbd>
+              </Button>
+            </Popover>
+          </Later>
         </div>
       )}
     </section>

@@ -4,6 +4,9 @@ import type { BreakdownDocument, ChartProblem } from '../../api/types'
 
 type Props = { document: BreakdownDocument; section: number; value: string; onChange: (line: string) => void; placeholder?: string; disabled?: boolean }
 
+/** Keeps the last, empty row of what was typed as high as the others. */
+const END_OF_LINE = '\u200b'
+
 /** A typed chord line; what cannot be read is marked at its character, with the nearest that can on offer. */
 export function LineField({ document, section, value, onChange, placeholder, disabled = false }: Props) {
   const reading = useChart(document)
@@ -19,9 +22,19 @@ export function LineField({ document, section, value, onChange, placeholder, dis
     <div className="line-field">
       <div className="line-paper">
         <div className="line-marks" aria-hidden="true">
-          {marked(value, problems)}
+          {value === '' ? placeholder : marked(value, problems)}
+          {END_OF_LINE}
         </div>
-        <Input.TextArea aria-label="Chord line" autoSize={{ minRows: 1, maxRows: 6 }} maxLength={4000} disabled={disabled} spellCheck={false} placeholder={placeholder} value={value} onChange={(event) => onChange(event.target.value)} />
+        <Input.TextArea
+          aria-label="Chord line"
+          rows={1}
+          maxLength={4000}
+          disabled={disabled}
+          spellCheck={false}
+          placeholder={placeholder}
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
+        />
       </div>
       {problems.slice(0, 3).map((problem) => (
         <p key={`${problem.at}-${problem.bar}`} className="finding finding-off" role="alert">

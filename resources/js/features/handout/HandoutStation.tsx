@@ -47,7 +47,16 @@ export default function HandoutStation() {
           </Button>
         </div>
         <h2>Notes</h2>
-        <Input.TextArea aria-label="Notes" disabled={!mine} autoSize={{ minRows: 3, maxRows: 8 }} maxLength={20000} placeholder="What to listen for, nicknames, who plays when …" value={document.notes} onChange={(event) => store.change((d) => ({ ...d, notes: event.target.value }), { together: 'notes' })} />
+        <Input.TextArea
+          aria-label="Notes"
+          className="grows"
+          disabled={!mine}
+          rows={3}
+          maxLength={20000}
+          placeholder="What to listen for, nicknames, who plays when …"
+          value={document.notes}
+          onChange={(event) => store.change((d) => ({ ...d, notes: event.target.value }), { together: 'notes' })}
+        />
       </div>
       {mine && <Versions id={id} />}
     </div>
