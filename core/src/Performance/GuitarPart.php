@@ -6,10 +6,10 @@ namespace Gravik\Performance;
 
 use Gravik\Band\PartName;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Chart\ChordClock;
 use Gravik\Chart\PlacedApproach;
 use Gravik\Chart\VoicedForm;
 use Gravik\Performance\Internal\ApproachStrokes;
-use Gravik\Performance\Internal\ChordClock;
 use Gravik\Performance\Internal\StrokeEnds;
 use Gravik\Performance\Internal\ZoneStrings;
 use Gravik\Strokes\ChordOf;

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Gravik\Performance;
 
+use Gravik\Band\LineUp;
 use Gravik\Band\PartName;
+use Gravik\Band\Player;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Chart\VoicedForm;
+use Gravik\Performance\Internal\BandEvents;
 use Gravik\Performance\Internal\Glide;
-use Gravik\Performance\Internal\Rhythm;
 use Gravik\Performance\Internal\Sweep;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\Direction;
@@ -45,7 +47,10 @@ final readonly class Performer
         $hand = (new Levels())->planned($hand, $breakdown->school, $level);
         $strokes = $this->guitar->play($breakdown, $voiced, $hand, $tempo);
         $seconds = $ruler->seconds($voiced->form->ticks() / $breakdown->meter->beatTicks());
-        $events = [...$this->strings($strokes, $breakdown->part(PartName::Guitar)->level, $seconds), ...(new Rhythm($breakdown, $voiced->form, $ruler))->events()];
+        $events = array_merge(
+            $this->strings($strokes, $breakdown->part(PartName::Guitar)->level, $seconds),
+            ...array_map(static fn (Player $player): array => BandEvents::of($player, $breakdown->part($player->part()), $voiced->form, $ruler), LineUp::of($breakdown->groove)->players),
+        );
         usort($events, static fn (Event $a, Event $b): int => $a->t <=> $b->t);
 
         return new Timeline($ruler, $voiced, $hand, $strokes, $events, $seconds);

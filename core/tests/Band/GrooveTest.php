@@ -5,10 +5,6 @@ declare(strict_types=1);
 use Gravik\Band\BandException;
 use Gravik\Band\Drum;
 use Gravik\Band\Groove;
-use Gravik\Band\PartName;
-use Gravik\Performance\Event;
-use Gravik\Performance\Performer;
-use Gravik\Tests\Support\Examples;
 
 it('knows each drum by its standard note', function (string $name, int $note): void {
     expect(Drum::named($name)->value)->toBe($note);
@@ -27,19 +23,3 @@ it('has grooves that fill their bars with known signs and drums', function (): v
         expect([$groove->slug, strlen($groove->bass)])->toBe([$groove->slug, $slots])->and($groove->bass)->toMatch('/^R[R358>.-]*$/');
     }
 });
-
-/** @return list<int> pitches of the bass over one chord a bar */
-function bassOver(string $line, string $groove): array
-{
-    $timeline = (new Performer())->perform(Examples::breakdown(['key' => 'C major', 'sections' => [['name' => 'A', 'line' => $line]], 'band' => ['groove' => $groove, 'parts' => []]]));
-
-    return array_map(static fn (Event $event): int => (int) $event->pitch, array_values(array_filter($timeline->events, static fn (Event $event): bool => $event->part === PartName::Bass)));
-}
-
-it('keeps the roots of the bass between the low E and the E flat above it, and leads into the next from below', function (string $chord, int $root): void {
-    $walk = bassOver("| {$chord} | F |", 'four-walk');
-
-    // Root, third, fifth, then a half step under the F, which is 29.
-    expect($walk[0])->toBe($root)->and($walk[3])->toBe(28)->and($walk[4])->toBe(29)
-        ->and($walk[1] - $root)->toBe(4)->and($walk[2] - $root)->toBe(7);
-})->with([['E', 28], ['E♭', 39], ['C', 36], ['G', 31], ['B', 35], ['C/D', 38]]);

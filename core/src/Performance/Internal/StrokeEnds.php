@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Performance\Internal;
 
+use Gravik\Chart\ChordClock;
 use Gravik\Performance\PlayedStroke;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\Length;

@@ -2,15 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Gravik\Performance\Internal;
+namespace Gravik\Chart;
 
-use Gravik\Chart\Form;
-
-/**
- * Which chord of a form lies at a tick, and when it ends.
- *
- * @internal
- */
+/** Which chord of a form lies at a tick, and when it ends. */
 final readonly class ChordClock
 {
     public function __construct(private Form $form) {}

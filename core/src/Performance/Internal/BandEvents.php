@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Performance\Internal;
+
+use Gravik\Band\BandNote;
+use Gravik\Band\Part;
+use Gravik\Band\PartName;
+use Gravik\Band\Player;
+use Gravik\Chart\Form;
+use Gravik\Performance\Event;
+use Gravik\Performance\EventKind;
+use Gravik\Time\Feel;
+use Gravik\Time\Ruler;
+
+/**
+ * What a player of the band plays, in seconds: with the part's level, its place against the beat, and the feel unless it
+ * stays straight.
+ *
+ * @internal used by Performer
+ */
+final readonly class BandEvents
+{
+    /** A drum sounds as long as it sounds. */
+    private const DRUM_SECONDS = 0.2;
+
+    /** A bass note leaves a little air before the next. */
+    private const BASS_SHARE = 0.94;
+
+    private const SHORTEST_SECONDS = 0.05;
+
+    /** @return list<Event> */
+    public static function of(Player $player, Part $part, Form $form, Ruler $ruler): array
+    {
+        $feel = $part->straight ? new Ruler($ruler->meter, $ruler->tempo, Feel::straight()) : $ruler;
+        $time = static fn (int $tick, int $division): float => max(0.0, $feel->secondsAt($tick, $division) + $part->offsetMs / 1000);
+        $drums = $part->name === PartName::Drums;
+
+        return array_map(static function (BandNote $note) use ($part, $drums, $time): Event {
+            $from = $time($note->tick, $note->division);
+            $seconds = $drums ? self::DRUM_SECONDS : max(self::SHORTEST_SECONDS, self::BASS_SHARE * ($time($note->until, $note->division) - $from));
+
+            return new Event($part->name, $from, $seconds, $note->pitch, $note->loudness * $part->level, $drums ? EventKind::Drum : EventKind::Bass);
+        }, $player->play($form));
+    }
+}

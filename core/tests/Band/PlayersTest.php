@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Band\BandNote;
+use Gravik\Band\Bassist;
+use Gravik\Band\Drum;
+use Gravik\Band\Drummer;
+use Gravik\Band\Groove;
+use Gravik\Chart\Form;
+use Gravik\Chart\Section;
+use Gravik\Harmony\Key;
+
+function formOf(string $line, Groove $groove): Form
+{
+    return Form::of([new Section('A', $line)], Key::parse('C major'), $groove->meter);
+}
+
+/** @return list<BandNote> */
+function bassOver(string $line, string $groove): array
+{
+    return (new Bassist(Groove::named($groove)))->play(formOf($line, Groove::named($groove)));
+}
+
+it('keeps the roots of the bass between the low E and the E flat above it, and leads into the next from below', function (string $chord, int $root): void {
+    $walk = array_map(static fn (BandNote $note): int => $note->pitch, bassOver("| {$chord} | F |", 'four-walk'));
+
+    // Root, third, fifth, then a half step under the F, which is 29.
+    expect($walk[0])->toBe($root)->and($walk[3])->toBe(28)->and($walk[4])->toBe(29)
+        ->and($walk[1] - $root)->toBe(4)->and($walk[2] - $root)->toBe(7);
+})->with([['E', 28], ['E♭', 39], ['C', 36], ['G', 31], ['B', 35], ['C/D', 38]]);
+
+it('says the bass note of a slash chord, and gives a chord without a third its fifth', function (): void {
+    $walk = array_map(static fn (BandNote $note): int => $note->pitch, bassOver('| C/G | D5 |', 'four-walk'));
+
+    // Over G: third and fifth of the C chord count from its bass; D5 has no third, so the fifth stands in.
+    expect($walk[0])->toBe(31)->and($walk[4])->toBe(38)->and($walk[5])->toBe(45)->and($walk[6])->toBe(45);
+});
+
+it('strikes the root where a chord comes within the bar, whatever the groove has there', function (): void {
+    // On beat 3 the two-beat bass plays a fifth; a new chord there gets its own root.
+    $over = static fn (string $line): array => array_map(static fn (BandNote $note): array => [$note->tick, $note->pitch % 12], bassOver($line, 'deck-swing'));
+
+    expect($over('| C |'))->toBe([[0, 0], [1920, 7]])->and($over('| C F |'))->toBe([[0, 0], [1920, 5]]);
+});
+
+it('holds a bass note to the end of its dashes, and rests where nothing sounds', function (): void {
+    $notes = bassOver('| C | N.C. | C |', 'deck-swing');
+
+    expect(array_map(static fn (BandNote $note): array => [$note->tick, $note->until], $notes))->toBe([[0, 960], [1920, 2880], [7680, 8640], [9600, 10560]]);
+});
+
+it('plays every sign of the drums in every bar, at its slot and in three loudnesses', function (string $slug): void {
+    $groove = Groove::named($slug);
+    $form = formOf('| C | C |', $groove);
+    $notes = (new Drummer($groove))->play($form);
+    $lines = [];
+    foreach ($groove->drums as $drum => $signs) {
+        $lines[Drum::named($drum)->value] = str_repeat('.', 2 * strlen($signs));
+    }
+    foreach ($notes as $note) {
+        expect($note->tick % $groove->slotTicks())->toBe(0)->and($note->division)->toBe($groove->grid);
+        $lines[$note->pitch][intdiv($note->tick, $groove->slotTicks())] = match ($note->loudness) {
+            0.2 => 'g', 0.5 => 'x', 0.85 => 'X'
+        };
+    }
+
+    expect(array_values($lines))->toBe(array_map(static fn (string $signs): string => $signs.$signs, array_values($groove->drums)));
+})->with(array_keys(Groove::library()));
