@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Compute;
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\FormChord;
 use Gravik\Chart\VoicedForm;
 use Gravik\Neck\Voicing;
@@ -33,9 +34,9 @@ final readonly class VoicedForms
         ]));
         $known = $this->cache->get($key);
         if (is_array($known) && count($known) === count($form->chords)) {
-            return $breakdown->voicer()->voiceWith($form, $breakdown->pins, array_values($known));
+            return Toolbox::of($breakdown)->voicer()->voiceWith($form, $breakdown->pins, array_values($known));
         }
-        $voiced = $breakdown->voicer()->voice($form, $breakdown->pins);
+        $voiced = Toolbox::of($breakdown)->voicer()->voice($form, $breakdown->pins);
         $this->cache->put($key, array_map(static fn (Voicing $voicing): array => $voicing->frets, $voiced->path->voicings), self::SECONDS);
 
         return $voiced;

@@ -10,6 +10,7 @@ use App\Models\Breakdown;
 use App\Models\BreakdownRevision;
 use App\Models\User;
 use Gravik\Breakdown\Breakdown as Document;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Strokes\HandPlanner;
 use Illuminate\Support\Facades\DB;
@@ -127,7 +128,7 @@ final readonly class BreakdownStore
 
     private function sketched(Document $document): string
     {
-        $ruler = $document->ruler();
+        $ruler = Toolbox::of($document)->ruler();
 
         return json_encode(HandResource::sketch($document, $this->planner->plan($document->pattern, $document->school, $ruler, $document->feel), $ruler), JSON_THROW_ON_ERROR);
     }

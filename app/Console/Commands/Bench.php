@@ -12,6 +12,7 @@ use App\Bench\Stopwatch;
 use App\Bench\UnderLoad;
 use Database\Seeders\DemoBreakdowns;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\WavFile;
 use Gravik\Formats\WavSource;
@@ -118,12 +119,12 @@ final class Bench extends Command
         }
         $long = self::sixtyFourBars();
         $rows[] = self::row('timeline of 64 bars, grips found anew', Stopwatch::of(static fn () => (new Performer())->perform($long)), 'under 100 ms');
-        $voiced = $long->voiced();
+        $voiced = Toolbox::of($long)->voiced();
         $rows[] = self::row('timeline of 64 bars, grips known from before', Stopwatch::of(static fn () => (new Performer())->perform($long, null, $voiced)), 'under 100 ms');
         $timeline = (new Performer())->perform($long, null, $voiced);
         $sixteenths = SlotLine::parse(str_repeat('X.cxc.xcccx.c.xc', 4), $long->meter, 4);
         $rows[] = self::row('directions and measures of four bars of sixteenths', Stopwatch::of(static fn () => [
-            (new HandPlanner())->plan($sixteenths, School::Pendulum, $long->ruler(), $long->feel), Measures::of($sixteenths, $long->ruler()),
+            (new HandPlanner())->plan($sixteenths, School::Pendulum, Toolbox::of($long)->ruler(), $long->feel), Measures::of($sixteenths, Toolbox::of($long)->ruler()),
         ]), 'under 10 ms');
         $rows[] = self::row('change windows of 64 bars', Stopwatch::of(static fn () => (new ChangeWindows($long->neck))->of($timeline)), '');
         $started = hrtime(true);

@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use App\Documents\FeelWords;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Change\PatternChanger;
 use Gravik\Listening\FeelPattern;
 use Gravik\Listening\FeelReading;
 use Gravik\Listening\PlacedStroke;
@@ -145,7 +146,7 @@ final class FeelReadingResource
             $offers[] = self::offer('Feel', FeelWords::of($feel, $tempo), FeelWords::of($breakdown->feel, $breakdown->tempo), $breakdown, $breakdown->with(feel: $feel));
         }
         if ($pattern !== null) {
-            $inMeter = $reading->meter->text() === $breakdown->meter->text() ? $breakdown : $breakdown->shaped($reading->meter, $pattern->bars(), $reading->grid);
+            $inMeter = $reading->meter->text() === $breakdown->meter->text() ? $breakdown : (new PatternChanger())->shape($breakdown, $reading->meter, $pattern->bars(), $reading->grid);
             $offers[] = self::offer('Strokes', CountLine::write($pattern), CountLine::write($breakdown->pattern), $breakdown, $inMeter->with(pattern: $pattern));
         }
 

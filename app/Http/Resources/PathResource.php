@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\LinkedPins;
 use Gravik\Chart\Pin;
 use Gravik\Chart\PlacedApproach;
@@ -61,7 +62,7 @@ final class PathResource
     {
         $numeral = Numeral::in($breakdown->key);
         $links = LinkedPins::of($voiced->form, $breakdown->pins);
-        $placed = $breakdown->approaches === [] ? [] : $breakdown->approacher()->all($voiced, $breakdown->approaches);
+        $placed = $breakdown->approaches === [] ? [] : Toolbox::of($breakdown)->approacher()->all($voiced, $breakdown->approaches);
         $walks = array_column(array_map(static fn (PlacedApproach $walk): array => [$walk->target, ApproachResource::of($breakdown, $walk)], $placed), 1, 0);
         $chords = [];
         foreach ($voiced->form->chords as $place => $chord) {

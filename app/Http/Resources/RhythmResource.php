@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Listening\RhythmReading;
 use Gravik\Strokes\CountLine;
 use Gravik\Strokes\HandPlanner;
@@ -26,7 +27,7 @@ final class RhythmResource
     public static function of(Breakdown $breakdown, RhythmReading $reading, Tempo $tempo): array
     {
         $taken = $breakdown->with(pattern: $reading->pattern, feel: $reading->feel);
-        $ruler = $taken->ruler($tempo);
+        $ruler = Toolbox::of($taken)->ruler($tempo);
         $hand = (new HandPlanner())->plan($taken->pattern, $taken->school, $ruler, $taken->feel);
 
         return [

@@ -52,7 +52,7 @@ final readonly class Proofreader
             return null;
         }
         $place = ['section' => $pin->section, 'bar' => $pin->bar, 'at' => $pin->at];
-        $held = $breakdown->finder()->voicing($chord->chord, $pin->frets);
+        $held = Toolbox::of($breakdown)->finder()->voicing($chord->chord, $pin->frets);
         $names = $this->names($breakdown, $pin->frets, $chord);
         if (! self::isNamed($names, $chord)) {
             $stale = $this->staleFret($breakdown, $pin, $chord);
@@ -66,7 +66,7 @@ final readonly class Proofreader
             return new Remark($kind, $place, sprintf('%s sounds %s, and the chart says %s. Which is meant?', Frets::text($pin->frets), $called, $chord->chord->text()), $fixes);
         }
         if ($held === null || $held->spanMm > $this->hand->reachMm()) {
-            $easiest = $breakdown->finder()->find($chord->chord, 1)->best[0];
+            $easiest = Toolbox::of($breakdown)->finder()->find($chord->chord, 1)->best[0];
 
             return new Remark(RemarkKind::NoHand, $place, sprintf('No hand holds %s: %s.', Frets::text($pin->frets), $held === null ? 'it takes more than four fingers' : sprintf('it spans %d mm', (int) round($held->spanMm))),
                 [['text' => 'Play '.$easiest->text(), 'breakdown' => self::repinned($breakdown, $pin, $easiest->frets)]]);
@@ -113,7 +113,7 @@ final readonly class Proofreader
                 $frets[$string] = $other;
                 $frets = array_values($frets);
                 if ($other !== $fret && count(array_filter($frets, static fn (?int $each): bool => $each !== null)) >= 2
-                    && self::isNamed($this->names($breakdown, $frets, $chord), $chord) && $breakdown->finder()->voicing($chord->chord, $frets) !== null) {
+                    && self::isNamed($this->names($breakdown, $frets, $chord), $chord) && Toolbox::of($breakdown)->finder()->voicing($chord->chord, $frets) !== null) {
                     $found[] = ['frets' => $frets, 'change' => $other === null ? self::SLIP + 1 : abs($other - $fret)];
                 }
             }
@@ -123,7 +123,7 @@ final readonly class Proofreader
             $frets = $pin->frets;
             [$frets[$string], $frets[$string + 1]] = [$frets[$string + 1], $frets[$string]];
             $frets = array_values($frets);
-            if ($frets !== $pin->frets && self::isNamed($this->names($breakdown, $frets, $chord), $chord) && $breakdown->finder()->voicing($chord->chord, $frets) !== null) {
+            if ($frets !== $pin->frets && self::isNamed($this->names($breakdown, $frets, $chord), $chord) && Toolbox::of($breakdown)->finder()->voicing($chord->chord, $frets) !== null) {
                 $found[] = ['frets' => $frets, 'change' => 1];
             }
         }

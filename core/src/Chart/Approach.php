@@ -34,6 +34,12 @@ final readonly class Approach
         return new self($section, $this->bar, $this->at, $this->symbol, $this->kind, $this->steps, $this->slotTicks);
     }
 
+    /** The same approach to the chord of another name in that place. */
+    public function to(string $symbol): self
+    {
+        return new self($this->section, $this->bar, $this->at, $symbol, $this->kind, $this->steps, $this->slotTicks);
+    }
+
     public function belongsTo(FormChord $chord): bool
     {
         return $this->section === $chord->section && $this->bar === $chord->bar && $this->at === $chord->at && $this->symbol === $chord->chord->text();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Performance;
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\Approach;
 use Gravik\Chart\ApproachKind;
 use Gravik\Chart\FormChord;
@@ -38,7 +39,7 @@ final readonly class ChangeRepairs
         $where = $window->first->formTick;
 
         return array_values(array_filter($offers, function (Repair $offer) use ($where, $timeline): bool {
-            $voiced = $offer->grips === null ? $timeline->voiced : $offer->breakdown->voicer()->voiceWith($timeline->voiced->form, $offer->breakdown->pins, $offer->grips);
+            $voiced = $offer->grips === null ? $timeline->voiced : Toolbox::of($offer->breakdown)->voicer()->voiceWith($timeline->voiced->form, $offer->breakdown->pins, $offer->grips);
             $played = $this->performer->perform($offer->breakdown, $timeline->ruler->tempo, $voiced);
             foreach ((new ChangeWindows($offer->breakdown->neck))->of($played) as $again) {
                 if ($again->first->formTick === $where) {
@@ -85,7 +86,7 @@ final readonly class ChangeRepairs
         $windows = new ChangeWindows($breakdown->neck);
         $chord = $timeline->voiced->form->chords[$window->chord];
         $grips = array_map(static fn (Voicing $voicing): array => $voicing->frets, $timeline->voiced->path->voicings);
-        foreach ($breakdown->finder()->find($chord->chord, PathFinder::CANDIDATES)->best as $grip) {
+        foreach (Toolbox::of($breakdown)->finder()->find($chord->chord, PathFinder::CANDIDATES)->best as $grip) {
             if ($windows->needMs($window->from, $grip) <= $window->haveMs) {
                 // The grip it comes from is held too: else the line could take another one, and the way be long again.
                 $before = $timeline->voiced->form->chords[$window->last->chord];

@@ -6,6 +6,7 @@ namespace Gravik\Performance;
 
 use Gravik\Band\PartName;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\ChordClock;
 use Gravik\Chart\PlacedApproach;
 use Gravik\Chart\VoicedForm;
@@ -28,13 +29,13 @@ final readonly class GuitarPart
     public function play(Breakdown $breakdown, VoicedForm $voiced, HandPlan $hand, ?Tempo $tempo = null): array
     {
         $part = $breakdown->part(PartName::Guitar);
-        $ruler = $part->straight ? new Ruler($breakdown->meter, $tempo ?? $breakdown->tempo, Feel::straight()) : $breakdown->ruler($tempo);
+        $ruler = $part->straight ? new Ruler($breakdown->meter, $tempo ?? $breakdown->tempo, Feel::straight()) : Toolbox::of($breakdown)->ruler($tempo);
         $clock = new ChordClock($voiced->form);
         $slotTicks = $hand->pattern->slotTicks();
         $barTicks = $breakdown->meter->barTicks();
         $strokes = $hand->pattern->strokes();
-        $finder = $breakdown->finder();
-        $approaches = $breakdown->approaches === [] ? [] : $breakdown->approacher()->all($voiced, $breakdown->approaches);
+        $finder = Toolbox::of($breakdown)->finder();
+        $approaches = $breakdown->approaches === [] ? [] : Toolbox::of($breakdown)->approacher()->all($voiced, $breakdown->approaches);
         $placed = array_merge([], ...array_map(static fn (PlacedApproach $approach): array => (new ApproachStrokes($ruler, $clock, $slotTicks, $part->offsetMs))->of($approach), $approaches));
         for ($start = 0; $start < $voiced->form->ticks(); $start += $hand->pattern->ticks) {
             foreach ($strokes as $stroke) {

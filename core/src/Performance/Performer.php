@@ -8,6 +8,7 @@ use Gravik\Band\LineUp;
 use Gravik\Band\PartName;
 use Gravik\Band\Player;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\VoicedForm;
 use Gravik\Performance\Internal\BandEvents;
 use Gravik\Performance\Internal\Glide;
@@ -41,8 +42,8 @@ final readonly class Performer
      */
     public function perform(Breakdown $breakdown, ?Tempo $tempo = null, ?VoicedForm $voiced = null, int $level = Levels::HIGHEST): Timeline
     {
-        $ruler = $breakdown->ruler($tempo);
-        $voiced ??= $breakdown->voiced();
+        $ruler = Toolbox::of($breakdown)->ruler($tempo);
+        $voiced ??= Toolbox::of($breakdown)->voiced();
         $hand = $this->planner->plan($breakdown->pattern, $breakdown->school, $ruler, $breakdown->feel);
         $hand = (new Levels())->planned($hand, $breakdown->school, $level);
         $strokes = $this->guitar->play($breakdown, $voiced, $hand, $tempo);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Performance;
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\VoicedForm;
 use Gravik\Neck\Voicing;
 use Gravik\Strokes\Action;
@@ -115,7 +116,7 @@ final readonly class StrokeRepairs
 
     private function warnsStill(Breakdown $breakdown, Warning $warning, Tempo $tempo, ?VoicedForm $voiced): bool
     {
-        $hand = $this->planner->plan($breakdown->pattern, $breakdown->school, $breakdown->ruler($tempo), $breakdown->feel);
+        $hand = $this->planner->plan($breakdown->pattern, $breakdown->school, Toolbox::of($breakdown)->ruler($tempo), $breakdown->feel);
         $warnings = [...$hand->warnings, ...($voiced === null ? [] : $this->faults->of($voiced, $hand))];
 
         return array_filter($warnings, static fn (Warning $again): bool => $again->kind === $warning->kind && ($warning->at === [] || array_intersect($again->at, $warning->at) !== [])) !== [];

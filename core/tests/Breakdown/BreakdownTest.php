@@ -8,6 +8,12 @@ use Gravik\Band\Part;
 use Gravik\Band\PartName;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
+use Gravik\Breakdown\Change\CapoMover;
+use Gravik\Breakdown\Change\PatternChanger;
+use Gravik\Breakdown\Change\Retuner;
+use Gravik\Breakdown\Change\SectionRemover;
+use Gravik\Breakdown\Change\Transposer;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\Pin;
 use Gravik\Chart\Section;
 use Gravik\Harmony\Key;
@@ -19,7 +25,7 @@ use Gravik\Time\Meter;
 /** @return list<string> */
 function gripsOf(Breakdown $breakdown): array
 {
-    return array_map(static fn (Voicing $voicing): string => $voicing->text(), $breakdown->voiced()->path->voicings);
+    return array_map(static fn (Voicing $voicing): string => $voicing->text(), Toolbox::of($breakdown)->voiced()->path->voicings);
 }
 
 it('moves to another key with its chords and pins, and lists the pins it had to drop', function (): void {
@@ -30,7 +36,7 @@ it('moves to another key with its chords and pins, and lists the pins it had to 
             ['section' => 0, 'bar' => 2, 'at' => 1920, 'symbol' => 'A7', 'frets' => [null, 0, 2, 0, 2, 0]],
         ],
     ]);
-    $moved = $breakdown->inKey(Key::parse('E minor'));
+    $moved = (new Transposer())->transpose($breakdown, Key::parse('E minor'));
 
     expect($moved->breakdown->sections[0]->line)->toBe('| Em6 | i6 | C7 B7 |')
         ->and($moved->breakdown->pins)->toEqual([new Pin(0, 0, 0, 'Em6', [null, 7, 9, 6, 8, null])])
@@ -41,7 +47,7 @@ it('comes back from any key with the line it left with', function (string $key):
     $home = Key::parse('D minor');
     $breakdown = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm6 | B♭7 | Gm7♭5 A7♭9 | C/E |']]]);
 
-    expect($breakdown->inKey(Key::parse($key))->breakdown->inKey($home)->breakdown->sections[0]->line)->toBe('| Dm6 | B♭7 | Gm7♭5 A7♭9 | C/E |');
+    expect((new Transposer())->transpose((new Transposer())->transpose($breakdown, Key::parse($key))->breakdown, $home)->breakdown->sections[0]->line)->toBe('| Dm6 | B♭7 | Gm7♭5 A7♭9 | C/E |');
 })->with(['E minor', 'F minor', 'G minor', 'A minor', 'B minor', 'C minor', 'E♭ minor', 'F♯ minor']);
 
 it('holds pins in place and tells which have lost their chord', function (): void {
@@ -52,13 +58,13 @@ it('holds pins in place and tells which have lost their chord', function (): voi
     ]]);
 
     expect(gripsOf($breakdown)[1])->toBe('5 7 5 6 5 5')
-        ->and(array_map(static fn (Pin $pin): string => $pin->symbol, $breakdown->voiced()->loose))->toBe(['Gm', 'Dm']);
+        ->and(array_map(static fn (Pin $pin): string => $pin->symbol, Toolbox::of($breakdown)->voiced()->loose))->toBe(['Gm', 'Dm']);
 });
 
 it('finds the same grips again from remembered frets', function (): void {
     $breakdown = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm6 | B♭7 | Gm7 A7 |']], 'company' => 'with-bass']);
-    $voiced = $breakdown->voiced();
-    $again = $breakdown->voicer()->voiceWith($voiced->form, $breakdown->pins, array_map(static fn (Voicing $voicing): array => $voicing->frets, $voiced->path->voicings));
+    $voiced = Toolbox::of($breakdown)->voiced();
+    $again = Toolbox::of($breakdown)->voicer()->voiceWith($voiced->form, $breakdown->pins, array_map(static fn (Voicing $voicing): array => $voicing->frets, $voiced->path->voicings));
 
     expect($again)->toEqual($voiced);
 });
@@ -66,10 +72,10 @@ it('finds the same grips again from remembered frets', function (): void {
 it('lets the root go when a bass player comes', function (): void {
     $alone = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| C9 | F9 | G13 |']]]);
     $together = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| C9 | F9 | G13 |']], 'company' => 'with-bass']);
-    foreach ($alone->voiced()->path->voicings as $voicing) {
+    foreach (Toolbox::of($alone)->voiced()->path->voicings as $voicing) {
         expect($voicing->slash())->toBeNull();
     }
-    $rootless = array_filter($together->voiced()->path->voicings, static fn (Voicing $voicing): bool => ! in_array('R', $voicing->degrees(), true));
+    $rootless = array_filter(Toolbox::of($together)->voiced()->path->voicings, static fn (Voicing $voicing): bool => ! in_array('R', $voicing->degrees(), true));
 
     expect($rootless)->not->toBeEmpty();
 });
@@ -77,8 +83,8 @@ it('lets the root go when a bass player comes', function (): void {
 it('takes the first groove of a new meter and keeps its own in the old one', function (): void {
     $breakdown = Examples::breakdown(['band' => ['groove' => 'shuffle', 'parts' => []]]);
 
-    expect($breakdown->shaped(Meter::parse('3/4'), 1, 2)->groove->meter->text())->toBe('3/4')
-        ->and($breakdown->shaped(Meter::parse('4/4'), 2, 4)->groove->slug)->toBe('shuffle');
+    expect((new PatternChanger())->shape($breakdown, Meter::parse('3/4'), 1, 2)->groove->meter->text())->toBe('3/4')
+        ->and((new PatternChanger())->shape($breakdown, Meter::parse('4/4'), 2, 4)->groove->slug)->toBe('shuffle');
 });
 
 it('has a groove for every meter, and every groove fills its bar', function (): void {
@@ -97,7 +103,7 @@ it('has a groove for every meter, and every groove fills its bar', function (): 
 it('refuses what no breakdown is', function (callable $build, string $class): void {
     expect($build)->toThrow($class);
 })->with([
-    'a groove in another meter' => [static fn () => Examples::breakdown()->shaped(Meter::parse('3/4'), 1, 2)->inKey(Key::parse('X')), Gravik\Harmony\ChordNotUnderstood::class],
+    'a groove in another meter' => [static fn () => (new Transposer())->transpose((new PatternChanger())->shape(Examples::breakdown(), Meter::parse('3/4'), 1, 2), Key::parse('X')), Gravik\Harmony\ChordNotUnderstood::class],
     'a section without a name' => [static fn () => new Section(' ', 'Dm'), Gravik\Chart\ChartNotReadable::class],
     'an unknown groove' => [static fn () => Groove::named('polka'), BandException::class],
     'a level past full' => [static fn () => new Part(PartName::Bass, 1.2), BandException::class],
@@ -114,7 +120,7 @@ it('moves the capo without a pinned grip sounding any other, and lets go of what
         ['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'A7', 'frets' => [null, 5, 7, 5, 7, 5]],
     ]]);
     $sounding = static fn (Breakdown $of): array => array_map(static fn (Pin $pin): array => array_map(static fn (?int $fret, int $open): ?int => $fret === null ? null : $fret + $open, $pin->frets, $of->neck->openMidi()), $of->pins);
-    $moved = $breakdown->withCapo($capo);
+    $moved = (new CapoMover())->move($breakdown, $capo);
     $pins = $sounding($breakdown);
 
     expect($moved->breakdown->neck->capo)->toBe($capo)
@@ -123,7 +129,7 @@ it('moves the capo without a pinned grip sounding any other, and lets go of what
 })->with([0, 1, 5, 6, 7, 8, 12]);
 
 it('tells which strings the grips of the tune sound', function (): void {
-    $upper = Examples::breakdown(['company' => 'with-bass', 'path' => ['window' => '0-15', 'strings' => '4-1', 'keepTop' => false, 'bass' => 'free', 'parallel' => false, 'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1]]])->voiced();
+    $upper = Toolbox::of(Examples::breakdown(['company' => 'with-bass', 'path' => ['window' => '0-15', 'strings' => '4-1', 'keepTop' => false, 'bass' => 'free', 'parallel' => false, 'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1]]]))->voiced();
     $sounding = array_map(static fn (Voicing $voicing): array => array_keys(array_filter(array_reverse($voicing->frets), static fn (?int $fret): bool => $fret !== null)), $upper->path->voicings);
 
     expect($upper->stringsUsed())->toEqualCanonicalizing(array_map(static fn (int $place): int => $place + 1, array_values(array_unique(array_merge(...$sounding)))))
@@ -134,20 +140,20 @@ it('takes a section out, and what was held to the later ones goes along', functi
     $sections = [['name' => 'A', 'line' => '| Dm |'], ['name' => 'B', 'line' => '| G7 |'], ['name' => 'C', 'line' => '| A7 |']];
     $pin = static fn (int $section, string $symbol): array => ['section' => $section, 'bar' => 0, 'at' => 0, 'symbol' => $symbol, 'frets' => [null, 5, 7, 6, 8, null]];
     $approach = static fn (int $section, string $symbol): array => ['section' => $section, 'bar' => 0, 'at' => 0, 'symbol' => $symbol, 'kind' => 'walk-up', 'steps' => 2, 'slotTicks' => 480];
-    $left = Examples::breakdown(['sections' => $sections, 'pins' => [$pin(0, 'Dm'), $pin(1, 'G7'), $pin(2, 'A7')], 'approaches' => [$approach(1, 'G7'), $approach(2, 'A7')]])->withoutSection(1);
+    $left = (new SectionRemover())->remove(Examples::breakdown(['sections' => $sections, 'pins' => [$pin(0, 'Dm'), $pin(1, 'G7'), $pin(2, 'A7')], 'approaches' => [$approach(1, 'G7'), $approach(2, 'A7')]]), 1);
 
     expect(array_map(static fn ($each): array => [$each->section, $each->symbol], $left->pins))->toBe([[0, 'Dm'], [1, 'A7']])
         ->and(array_map(static fn ($each): array => [$each->section, $each->symbol], $left->approaches))->toBe([[1, 'A7']])
         ->and(array_map(static fn ($section): string => $section->name, $left->sections))->toBe(['A', 'C'])
-        ->and(fn () => Examples::breakdown()->withoutSection(0))->toThrow(Gravik\Breakdown\BreakdownNotValid::class, 'only section')
-        ->and(fn () => $left->withoutSection(4))->toThrow(Gravik\Breakdown\BreakdownNotValid::class, 'no section 5');
+        ->and(fn () => (new SectionRemover())->remove(Examples::breakdown(), 0))->toThrow(Gravik\Breakdown\BreakdownNotValid::class, 'only section')
+        ->and(fn () => (new SectionRemover())->remove($left, 4))->toThrow(Gravik\Breakdown\BreakdownNotValid::class, 'no section 5');
 });
 
 it('retunes to fewer strings where the path named strings, and leaves grips that can stay', function (): void {
     $wishes = ['window' => '0-15', 'strings' => '6,4,3,2,1', 'keepTop' => false, 'bass' => 'free', 'parallel' => false, 'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1]];
-    $four = Examples::breakdown(['path' => $wishes])->withTuning(Tuning::parse('tenor'));
+    $four = (new Retuner())->retune(Examples::breakdown(['path' => $wishes]), Tuning::parse('tenor'));
     $five = Examples::breakdown(['key' => 'A major', 'sections' => [['name' => 'A', 'line' => '| A5 |']], 'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'A5', 'frets' => [null, 0, 2, null, null, null]]]]);
 
     expect($four->wishes->strings)->toBe('4,3,2,1')->and($four->pins[0]->frets)->toHaveCount(4)
-        ->and($five->withTuning(Tuning::parse('open-d'))->pins[0]->frets)->toBe([null, 0, 2, null, null, null]);
+        ->and((new Retuner())->retune($five, Tuning::parse('open-d'))->pins[0]->frets)->toBe([null, 0, 2, null, null, null]);
 });

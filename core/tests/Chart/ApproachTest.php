@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\Approach;
 use Gravik\Chart\ApproachKind;
 use Gravik\Chart\ChartNotReadable;
@@ -25,7 +26,7 @@ function placed(ApproachKind $kind, int $steps, int $slotTicks = 480): ?PlacedAp
 {
     $breakdown = fourBars();
 
-    return $breakdown->approacher()->place($breakdown->voiced(), 4, $kind, $steps, $slotTicks);
+    return Toolbox::of($breakdown)->approacher()->place(Toolbox::of($breakdown)->voiced(), 4, $kind, $steps, $slotTicks);
 }
 
 /** @return list<string> */
@@ -58,7 +59,7 @@ it('has nothing where the neck or the form has no room', function (ApproachKind 
 
 it('lets one voice fall by semitones from the seventh to the fifth while the tonic is held', function (string $key): void {
     $breakdown = Examples::breakdown(['key' => $key, 'sections' => [['name' => 'A', 'line' => '| I | V7 |']]]);
-    $line = $breakdown->approacher()->place($breakdown->voiced(), 1, ApproachKind::InnerLine, 4, 480);
+    $line = Toolbox::of($breakdown)->approacher()->place(Toolbox::of($breakdown)->voiced(), 1, ApproachKind::InnerLine, 4, 480);
     $lower = array_map(static fn (Voicing $grip): int => $grip->bassMidi(), $line->grips ?? []);
     $upper = array_unique(array_map(static fn (Voicing $grip): int => $grip->topMidi(), $line->grips ?? []));
 
@@ -81,7 +82,7 @@ it('sounds its grips in place of the pattern, one a slot, and the pattern before
 
 it('leads to the first chord from the end of the form', function (): void {
     $breakdown = fourBars();
-    expect($breakdown->approacher()->place($breakdown->voiced(), 0, ApproachKind::SlideFromBelow, 1, 480)?->fromTicks)->toBe(6 * 3840 - 480);
+    expect(Toolbox::of($breakdown)->approacher()->place(Toolbox::of($breakdown)->voiced(), 0, ApproachKind::SlideFromBelow, 1, 480)?->fromTicks)->toBe(6 * 3840 - 480);
 });
 
 it('refuses walks that nobody can play', function (int $steps, int $slot): void {

@@ -3,6 +3,10 @@
 declare(strict_types=1);
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Change\PatternChanger;
+use Gravik\Breakdown\Change\Transposer;
+use Gravik\Breakdown\MelodyOverForm;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\LinkedPins;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
@@ -22,7 +26,7 @@ function line(string $chords, string $key = 'E minor'): Breakdown
 
 it('names the chords whose root no open string gives', function (string $chords, int $capo, array $without): void {
     $breakdown = Examples::breakdown(['key' => 'E minor', 'capo' => $capo, 'sections' => [['name' => 'A', 'line' => $chords]]]);
-    expect($breakdown->voiced()->withoutOpenRoot($breakdown->neck))->toBe($without);
+    expect(Toolbox::of($breakdown)->voiced()->withoutOpenRoot($breakdown->neck))->toBe($without);
 })->with([
     'low strings' => ['| Em | Am | B7 | C |', 0, ['C']],
     'a bass of its own' => ['| C/E | C/G |', 0, []],
@@ -30,7 +34,7 @@ it('names the chords whose root no open string gives', function (string $chords,
 ]);
 
 it('adds up what the hand travels and what is held over a line', function (): void {
-    $path = line('| Em | Am | Em | B7 |')->voiced()->path;
+    $path = Toolbox::of(line('| Em | Am | Em | B7 |'))->voiced()->path;
     $frets = $held = 0;
     foreach ($path->moves as $place => $move) {
         $frets += abs($path->voicings[$place + 1]->position - $path->voicings[$place]->position);
@@ -56,23 +60,23 @@ it('spells what lies between by where it leads', function (string $key, string $
 
 it('lays accents and lengths over the pattern of a breakdown and leaves the rest of it', function (): void {
     $plain = Examples::breakdown([], 'x.x.x.x.');
-    $profiled = $plain->profiled(AccentProfile::BackBeat, LengthProfile::ReleaseAll);
+    $profiled = (new PatternChanger())->profile($plain, AccentProfile::BackBeat, LengthProfile::ReleaseAll);
 
     expect(array_map(static fn (Stroke $stroke): array => [$stroke->accent, $stroke->length?->share], $profiled->pattern->strokes()))->toBe([[1, 0.75], [2, 0.75], [1, 0.75], [2, 0.75]])
         ->and($profiled->with(pattern: $plain->pattern))->toEqual($plain)
-        ->and($plain->profiled(null, null))->toEqual($plain);
+        ->and((new PatternChanger())->profile($plain, null, null))->toEqual($plain);
 });
 
 it('carries an approach to another key with its chord', function (): void {
-    $moved = Examples::breakdown(['key' => 'C major', 'sections' => [['name' => 'A', 'line' => '| C | G7 |']],
+    $moved = (new Transposer())->transpose(Examples::breakdown(['key' => 'C major', 'sections' => [['name' => 'A', 'line' => '| C | G7 |']],
         'path' => ['window' => '4-12', 'strings' => '', 'keepTop' => false, 'bass' => 'free', 'parallel' => false, 'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1]],
-        'approaches' => [['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'G7', 'kind' => 'walk-up', 'steps' => 2, 'slotTicks' => 480]]])->inKey(Key::parse('E♭ major'))->breakdown;
+        'approaches' => [['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'G7', 'kind' => 'walk-up', 'steps' => 2, 'slotTicks' => 480]]]), Key::parse('E♭ major'))->breakdown;
 
-    expect($moved->approaches[0]->symbol)->toBe('B♭7')->and($moved->approacher()->all($moved->voiced(), $moved->approaches))->toHaveCount(1);
+    expect($moved->approaches[0]->symbol)->toBe('B♭7')->and(Toolbox::of($moved)->approacher()->all(Toolbox::of($moved)->voiced(), $moved->approaches))->toHaveCount(1);
 });
 
 it('lays a melody over the chords of its bars, and over the tonic where there is none', function (): void {
-    $chords = array_map(static fn ($note): string => $note->chord->text(), line('| Em Am | N.C. |')->harmonised('E4 G4 A4 C5 | B4 | G4', 0));
+    $chords = array_map(static fn ($note): string => $note->chord->text(), (new MelodyOverForm())->harmonise(line('| Em Am | N.C. |'), 'E4 G4 A4 C5 | B4 | G4', 0));
     expect($chords)->toBe(['Em', 'Em', 'Am', 'Am', 'E', 'E']);
 });
 

@@ -13,45 +13,23 @@ function schemaAccepts(mixed $document): bool
     return (new Validator())->validate(Helper::toJSON($document), (string) file_get_contents(__DIR__.'/../../../resources/schema/breakdown-1.json'))->isValid();
 }
 
-/** A document in which every field is used. */
-function fullDocument(): array
-{
-    return Examples::document([
-        'gates' => [['stage' => 2, 'biasMs' => 25, 'spreadMs' => 30.5, 'swingPoints' => 6, 'missedShare' => 0.05]], 'tempo' => 138.5, 'feel' => ['mode' => 'follows-tempo', 'ratio' => 1.3, 'unit' => 'sixteenth'], 'tuning' => 'D2,A2,D3,G3,B3,E4', 'capo' => 2, 'company' => 'shell',
-        'sections' => [['name' => 'Intro', 'line' => '| Dm6 | % |'], ['name' => 'A', 'line' => '']],
-        'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm6', 'frets' => [null, 5, 7, 4, 6, null], 'linked' => true]],
-        'approaches' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm6', 'kind' => 'walk-up', 'steps' => 3, 'slotTicks' => 480]],
-        'path' => ['window' => '3-9', 'strings' => '4-1', 'keepTop' => true, 'bass' => 'stepwise', 'parallel' => true, 'weights' => ['shift' => 4.5, 'fingers' => 0, 'top' => 2, 'rank' => 1], 'loop' => true],
-        'pattern' => ['ticks' => 7680, 'streams' => [
-            ['name' => 'thumb', 'strokes' => [['at' => 0, 'division' => 1, 'action' => 'pick', 'direction' => 'down', 'by' => 'thumb', 'strings' => [6, 5], 'articulation' => 'palm-mute', 'accent' => 3,
-                'length' => ['until' => 480], 'stoppedBy' => 'pick-hand', 'ends' => [['strings' => [6], 'length' => ['share' => 0.5], 'stoppedBy' => null]], 'offsetMs' => -12.5,
-                'ornament' => ['kind' => 'slide-in', 'frets' => -1], 'chord' => 'this', 'fixed' => ['direction'], 'level' => 2]]],
-            ['name' => 'brush', 'strokes' => [['at' => 640, 'division' => 3, 'action' => 'brush', 'direction' => null, 'by' => 'i', 'zone' => 'high', 'articulation' => 'ring', 'accent' => 0,
-                'length' => ['until' => 'change'], 'stoppedBy' => null, 'ends' => [], 'offsetMs' => 0, 'ornament' => null, 'chord' => 'next', 'fixed' => []]]],
-        ]],
-        'school' => 'all-down',
-        'band' => ['groove' => 'shuffle', 'parts' => [['name' => 'drums', 'level' => 0.5, 'offsetMs' => 10, 'straight' => true]]],
-        'notes' => "Count aloud.\nThen not.",
-    ]);
-}
-
 it('writes back exactly what it read', function (array $document): void {
     $json = new BreakdownJson();
     $written = $json->write($json->read($document));
 
     expect($json->write($json->read($written)))->toBe($written)->and($json->parse($json->print($json->read($document))))->toEqual($json->read($document));
-})->with(['plain' => [Examples::document()], 'every field' => [fullDocument()]]);
+})->with(['plain' => [Examples::document()], 'every field' => [Examples::full()]]);
 
 it('keeps every field of a full document as it stood', function (): void {
-    expect((new BreakdownJson())->write((new BreakdownJson())->read(fullDocument())))->toEqual(fullDocument());
+    expect((new BreakdownJson())->write((new BreakdownJson())->read(Examples::full())))->toEqual(Examples::full());
 });
 
 it('writes what its published schema describes', function (array $document): void {
     expect(schemaAccepts((new BreakdownJson())->write((new BreakdownJson())->read($document))))->toBeTrue();
-})->with(['plain' => [Examples::document()], 'every field' => [fullDocument()]]);
+})->with(['plain' => [Examples::document()], 'every field' => [Examples::full()]]);
 
 it('refuses what its schema refuses, and names the place', function (array $path, mixed $value, string $pointer): void {
-    $document = fullDocument();
+    $document = Examples::full();
     $place = &$document;
     foreach (array_slice($path, 0, -1) as $step) {
         $place = &$place[$step];

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\Pin;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
@@ -60,7 +61,7 @@ it('lets the V follow the IV two frets up for as long as it is linked', function
     $grips = static function (array $pins): array {
         $breakdown = Examples::breakdown(['key' => 'G major', 'company' => 'with-bass', 'sections' => [['name' => 'A', 'line' => '| G9 | C9 | D9 | C7 |']], 'pins' => $pins]);
 
-        return array_map(static fn (Voicing $grip): string => $grip->text(), $breakdown->voiced()->path->voicings);
+        return array_map(static fn (Voicing $grip): string => $grip->text(), Toolbox::of($breakdown)->voiced()->path->voicings);
     };
 
     expect($grips($pins([null, 3, 2, 3, 3, null], true))[2])->toBe('x 5 4 5 5 x')

@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Change\PatternChanger;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Performance\Performer;
 use Gravik\Performance\Repair;
 use Gravik\Performance\ResetAccents;
@@ -30,7 +32,7 @@ function warnedOf(Breakdown $breakdown): array
 
 it('mends what it warns of, and the warning is gone when the pattern is played again', function (string $kind, Breakdown $breakdown, array $offers): void {
     $warning = array_values(array_filter(warnedOf($breakdown), static fn (Warning $each): bool => $each->kind === $kind))[0];
-    $repairs = (new StrokeRepairs())->of($breakdown, $warning, $breakdown->tempo, $breakdown->voiced());
+    $repairs = (new StrokeRepairs())->of($breakdown, $warning, $breakdown->tempo, Toolbox::of($breakdown)->voiced());
 
     expect(array_map(static fn (Repair $repair): string => $repair->text, $repairs))->toBe($offers);
     foreach ($repairs as $repair) {
@@ -67,7 +69,7 @@ it('sounds the open strings where the hand travels, and leaves none of the old g
 
 it('asks what a hardest first beat announces where nothing begins, and only there', function (string $slots, string $line, ?string $asks): void {
     $breakdown = Examples::breakdown(['sections' => [['name' => 'A', 'line' => $line]]], $slots);
-    $reset = $breakdown->profiled(AccentProfile::Reset, null);
+    $reset = (new PatternChanger())->profile($breakdown, AccentProfile::Reset, null);
     $question = (new ResetAccents())->question((new Performer())->perform($slots === 'x.x.x.x.' ? $reset : $breakdown));
 
     expect($question === null ? null : $question->text)->toBe($asks === null ? null : "The hardest stroke announces something, but in {$asks} neither chord nor section changes. What does it signal there? If nothing, play it like the others.");

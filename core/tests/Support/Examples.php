@@ -46,6 +46,28 @@ final class Examples
         ];
     }
 
+    /** @return array<string, mixed> a document in which every field is used */
+    public static function full(): array
+    {
+        return self::document([
+            'gates' => [['stage' => 2, 'biasMs' => 25, 'spreadMs' => 30.5, 'swingPoints' => 6, 'missedShare' => 0.05]], 'tempo' => 138.5, 'feel' => ['mode' => 'follows-tempo', 'ratio' => 1.3, 'unit' => 'sixteenth'], 'tuning' => 'D2,A2,D3,G3,B3,E4', 'capo' => 2, 'company' => 'shell',
+            'sections' => [['name' => 'Intro', 'line' => '| Dm6 | % |'], ['name' => 'A', 'line' => '']],
+            'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm6', 'frets' => [null, 5, 7, 4, 6, null], 'linked' => true]],
+            'approaches' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm6', 'kind' => 'walk-up', 'steps' => 3, 'slotTicks' => 480]],
+            'path' => ['window' => '3-9', 'strings' => '4-1', 'keepTop' => true, 'bass' => 'stepwise', 'parallel' => true, 'weights' => ['shift' => 4.5, 'fingers' => 0, 'top' => 2, 'rank' => 1], 'loop' => true],
+            'pattern' => ['ticks' => 7680, 'streams' => [
+                ['name' => 'thumb', 'strokes' => [['at' => 0, 'division' => 1, 'action' => 'pick', 'direction' => 'down', 'by' => 'thumb', 'strings' => [6, 5], 'articulation' => 'palm-mute', 'accent' => 3,
+                    'length' => ['until' => 480], 'stoppedBy' => 'pick-hand', 'ends' => [['strings' => [6], 'length' => ['share' => 0.5], 'stoppedBy' => null]], 'offsetMs' => -12.5,
+                    'ornament' => ['kind' => 'slide-in', 'frets' => -1], 'chord' => 'this', 'fixed' => ['direction'], 'level' => 2]]],
+                ['name' => 'brush', 'strokes' => [['at' => 640, 'division' => 3, 'action' => 'brush', 'direction' => null, 'by' => 'i', 'zone' => 'high', 'articulation' => 'ring', 'accent' => 0,
+                    'length' => ['until' => 'change'], 'stoppedBy' => null, 'ends' => [], 'offsetMs' => 0, 'ornament' => null, 'chord' => 'next', 'fixed' => []]]],
+            ]],
+            'school' => 'all-down',
+            'band' => ['groove' => 'shuffle', 'parts' => [['name' => 'drums', 'level' => 0.5, 'offsetMs' => 10, 'straight' => true]]],
+            'notes' => "Count aloud.\nThen not.",
+        ]);
+    }
+
     /** @param array<string, mixed> $fields */
     public static function breakdown(array $fields = [], string $slots = 'x.xcx.xx', int $grid = 2): Breakdown
     {

@@ -12,15 +12,22 @@ final readonly class StandIn
 {
     private const SCRIPT = <<<'JS'
         window.standIn = { wav: null, after: 0, loopMs: null }
-        let context = null
+        const contexts = []
         const speakers = []
         const connect = AudioNode.prototype.connect
         const start = AudioBufferSourceNode.prototype.start
         let whenItBegins = null
+        let air = null
+        window.AudioContext = class extends AudioContext {
+          constructor(...options) {
+            super(...options)
+            contexts.push(this)
+          }
+        }
         AudioNode.prototype.connect = function (to, ...rest) {
-          if (to instanceof AudioDestinationNode && this.context instanceof AudioContext) {
-            context = this.context
+          if (to instanceof AudioDestinationNode && contexts.includes(this.context)) {
             speakers.push(this)
+            if (air !== null) connect.call(this, air)
           }
           return connect.call(this, to, ...rest)
         }
@@ -29,9 +36,11 @@ final readonly class StandIn
           return start.call(this, when, ...rest)
         }
         navigator.mediaDevices.getUserMedia = async () => {
+          const context = contexts.find((each) => each !== window.slipContext)
           const microphone = context.createMediaStreamDestination()
+          air = null
           if (window.standIn.loopMs !== null) {
-            const air = context.createDelay(1)
+            air = context.createDelay(1)
             air.delayTime.value = window.standIn.loopMs / 1000
             speakers.forEach((speaker) => connect.call(speaker, air))
             connect.call(air, microphone)

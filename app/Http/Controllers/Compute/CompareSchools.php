@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Compute;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\HandResource;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Strokes\SchoolInUse;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -20,7 +21,7 @@ final class CompareSchools extends Controller
     public function __invoke(DocumentRequest $request): JsonResponse
     {
         $breakdown = $request->breakdown();
-        $ruler = $breakdown->ruler($request->tempo());
+        $ruler = Toolbox::of($breakdown)->ruler($request->tempo());
 
         return new JsonResponse(array_map(
             static fn (SchoolInUse $use): array => HandResource::school($breakdown, $use, $ruler),

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Compute;
 
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
+use Gravik\Breakdown\Change\Retuner;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Neck\StatedTuning;
 use Illuminate\Http\JsonResponse;
@@ -21,6 +22,6 @@ final class ConvertTuning extends Controller
     {
         $tuning = StatedTuning::parse($request->string('tuning')->toString());
 
-        return new JsonResponse(['document' => $json->write($request->breakdown()->withTuning($tuning))]);
+        return new JsonResponse(['document' => $json->write((new Retuner())->retune($request->breakdown(), $tuning))]);
     }
 }

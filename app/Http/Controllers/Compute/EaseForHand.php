@@ -8,6 +8,7 @@ use App\Compute\VoicedForms;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\VoicingResource;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Neck\EasierGrip;
 use Gravik\Neck\HandProfile;
 use Gravik\Neck\Neck;
@@ -32,7 +33,7 @@ final class EaseForHand extends Controller
     {
         $breakdown = $request->breakdown();
         $hand = HandProfile::parse($request->string('hand', 'medium')->toString());
-        $easier = new EasierGrip($breakdown->finder($hand), $hand);
+        $easier = new EasierGrip(Toolbox::of($breakdown)->finder($hand), $hand);
         $hard = [];
         foreach ($voiced->of($breakdown)->path->voicings as $place => $grip) {
             $why = $easier->whyNot($grip);

@@ -8,6 +8,7 @@ use App\Compute\VoicedForms;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\PathResource;
+use Gravik\Breakdown\Toolbox;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -23,6 +24,6 @@ final class FindPath extends Controller
 
         $first = $voiced->of($breakdown);
 
-        return new JsonResponse(PathResource::of($breakdown, $request->boolean('elsewhere') ? $breakdown->voicer()->elsewhere($first) : $first));
+        return new JsonResponse(PathResource::of($breakdown, $request->boolean('elsewhere') ? Toolbox::of($breakdown)->voicer()->elsewhere($first) : $first));
     }
 }

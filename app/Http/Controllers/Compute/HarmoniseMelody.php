@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Compute;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\MelodyResource;
+use Gravik\Breakdown\MelodyOverForm;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -19,7 +20,7 @@ final class HarmoniseMelody extends Controller
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/HarmonisedNote')))])]
     public function __invoke(DocumentRequest $request): JsonResponse
     {
-        $line = $request->breakdown()->harmonised($request->string('melody')->toString(), max(0, $request->integer('bar')));
+        $line = (new MelodyOverForm())->harmonise($request->breakdown(), $request->string('melody')->toString(), max(0, $request->integer('bar')));
 
         return new JsonResponse(array_map(MelodyResource::note(...), $line));
     }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Compute;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\PathResource;
+use Gravik\Breakdown\Change\CapoMover;
 use Gravik\Formats\BreakdownJson;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -23,7 +24,7 @@ final class MoveCapo extends Controller
     public function __invoke(DocumentRequest $request, BreakdownJson $json): JsonResponse
     {
         $breakdown = $request->breakdown();
-        $moved = $breakdown->withCapo($request->integer('capo'));
+        $moved = (new CapoMover())->move($breakdown, $request->integer('capo'));
 
         return new JsonResponse(['document' => $json->write($moved->breakdown), 'dropped' => array_map(PathResource::pin(...), $moved->dropped)]);
     }

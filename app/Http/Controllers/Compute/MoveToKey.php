@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Compute;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\PathResource;
+use Gravik\Breakdown\Change\Transposer;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Harmony\Key;
 use Illuminate\Http\JsonResponse;
@@ -23,7 +24,7 @@ final class MoveToKey extends Controller
     ]))])]
     public function __invoke(DocumentRequest $request, BreakdownJson $json): JsonResponse
     {
-        $moved = $request->breakdown()->inKey(Key::parse($request->string('key')->toString()));
+        $moved = (new Transposer())->transpose($request->breakdown(), Key::parse($request->string('key')->toString()));
 
         return new JsonResponse(['document' => $json->write($moved->breakdown), 'dropped' => array_map(PathResource::pin(...), $moved->dropped)]);
     }

@@ -8,6 +8,7 @@ use App\Compute\VoicedForms;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\ApproachResource;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\ApproachKind;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -26,7 +27,7 @@ final class OfferApproaches extends Controller
         $form = $voiced->of($breakdown);
         $target = $request->integer('chord');
         abort_unless(isset($form->form->chords[$target]), 404);
-        $placed = array_map(static fn (ApproachKind $kind) => $breakdown->approacher()->place($form, $target, $kind, $request->integer('steps'), $request->integer('slot_ticks')), ApproachKind::cases());
+        $placed = array_map(static fn (ApproachKind $kind) => Toolbox::of($breakdown)->approacher()->place($form, $target, $kind, $request->integer('steps'), $request->integer('slot_ticks')), ApproachKind::cases());
 
         return new JsonResponse(array_map(static fn ($approach): array => ApproachResource::of($breakdown, $approach), array_values(array_filter($placed))));
     }

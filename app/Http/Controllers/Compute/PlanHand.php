@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Compute;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\HandResource;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Strokes\HandPlanner;
 use Gravik\Strokes\Levels;
 use Illuminate\Http\JsonResponse;
@@ -25,7 +26,7 @@ final class PlanHand extends Controller
     public function __invoke(DocumentRequest $request, HandPlanner $planner): JsonResponse
     {
         $breakdown = $request->breakdown();
-        $ruler = $breakdown->ruler($request->tempo());
+        $ruler = Toolbox::of($breakdown)->ruler($request->tempo());
         $hand = $planner->plan($breakdown->pattern, $breakdown->school, $ruler, $breakdown->feel);
         $divided = $request->filled('beat') ? [$request->integer('beat') => $request->integer('division')] : [];
         $hand = (new Levels())->planned($hand, $breakdown->school, $request->level());

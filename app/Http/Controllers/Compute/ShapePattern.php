@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Compute;
 
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
+use Gravik\Breakdown\Change\PatternChanger;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Strokes\AccentProfile;
 use Gravik\Strokes\LengthProfile;
@@ -34,7 +35,7 @@ final class ShapePattern extends Controller
     {
         $breakdown = $request->breakdown();
         if ($request->filled('counted')) {
-            return new JsonResponse(['document' => $json->write($breakdown->counted($request->string('counted')->toString(), $request->integer('line')))]);
+            return new JsonResponse(['document' => $json->write((new PatternChanger())->recount($breakdown, $request->string('counted')->toString(), $request->integer('line')))]);
         }
         if ($request->has('beat')) {
             $divided = $breakdown->with(pattern: (new PatternShaper())->withBeatDivided($breakdown->pattern, $request->integer('beat'), $request->integer('division')));
@@ -42,14 +43,14 @@ final class ShapePattern extends Controller
             return new JsonResponse(['document' => $json->write($divided)]);
         }
         if ($request->hasAny(['accents', 'lengths'])) {
-            $profiled = $breakdown->profiled(
+            $profiled = (new PatternChanger())->profile($breakdown,
                 $request->filled('accents') ? AccentProfile::parse($request->string('accents')->toString()) : null,
                 $request->filled('lengths') ? LengthProfile::parse($request->string('lengths')->toString()) : null,
             );
 
             return new JsonResponse(['document' => $json->write($profiled)]);
         }
-        $shaped = $breakdown->shaped(
+        $shaped = (new PatternChanger())->shape($breakdown,
             $request->has('meter') ? Meter::parse($request->string('meter')->toString()) : $breakdown->meter,
             $request->integer('bars', $breakdown->pattern->bars()),
             $request->integer('grid', $breakdown->pattern->grid()),

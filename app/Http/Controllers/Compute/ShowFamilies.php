@@ -8,6 +8,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\FamilyResource;
 use App\Http\Resources\VoicingResource;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\ChartLine;
 use Gravik\Neck\Enricher;
 use Gravik\Neck\Enrichment;
@@ -30,7 +31,7 @@ final class ShowFamilies extends Controller
     {
         $breakdown = $request->breakdown();
         $neck = $breakdown->neck;
-        $finder = $breakdown->finder();
+        $finder = Toolbox::of($breakdown)->finder();
         $chord = (new ChartLine($breakdown->key, $breakdown->meter))->chord($request->string('symbol')->toString());
         $typed = $request->string('frets')->toString();
         $grip = $finder->voicing($chord, GripNamer::parse($typed, $neck->tuning->strings())) ?? throw NeckException::grip($typed, $neck->tuning->strings());

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Compute;
 
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
+use Gravik\Breakdown\Change\SectionRemover;
 use Gravik\Formats\BreakdownJson;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -18,6 +19,6 @@ final class TakeSectionOut extends Controller
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(required: ['document'], properties: [new OA\Property(property: 'document', type: 'object')]))])]
     public function __invoke(DocumentRequest $request, BreakdownJson $json): JsonResponse
     {
-        return new JsonResponse(['document' => $json->write($request->breakdown()->withoutSection($request->integer('section')))]);
+        return new JsonResponse(['document' => $json->write((new SectionRemover())->remove($request->breakdown(), $request->integer('section')))]);
     }
 }

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Breakdown;
+
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Neck\HarmonisedNote;
+use Gravik\Neck\Harmoniser;
+use Gravik\Neck\NeckException;
+
+/** A typed melody in double stops over the chords of a breakdown's form. */
+final readonly class MelodyOverForm
+{
+    /**
+     * The chords share the notes of their bar evenly; over a silent bar, and beyond the end, the tonic stands in.
+     *
+     * @param int $bar of the form that the melody begins in, from 0
+     *
+     * @return list<HarmonisedNote>
+     *
+     * @throws NeckException where the melody cannot be read, or does not lie on the neck
+     */
+    public function harmonise(Breakdown $breakdown, string $melody, int $bar): array
+    {
+        $harmoniser = new Harmoniser($breakdown->neck, $breakdown->key);
+        $form = $breakdown->form();
+        $tonic = ChordSymbol::parse($breakdown->key->tonic->text());
+        $line = [];
+        foreach ($harmoniser->parse($melody) as $place => $notes) {
+            $chords = $form->chordsOfBar($bar + $place);
+            foreach ($notes as $order => $midi) {
+                $line[] = [$midi, $chords === [] ? $tonic : $chords[intdiv($order * count($chords), count($notes))]];
+            }
+        }
+
+        return $harmoniser->harmonise($line);
+    }
+}
