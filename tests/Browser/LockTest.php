@@ -151,8 +151,8 @@ it('measures the microphone by its own clicks, and reports of a take by micropho
     $page->script("[...document.querySelectorAll('.ant-modal .ant-segmented-item')].find((item) => item.textContent === 'microphone').click()");
     $page->press('Start the clicks')->waitFor(fn (): bool => $page->says('The delay is'), 'no delay is measured', 60);
     $ms = (int) (preg_match('/The delay is (-?\d+) ms/', $page->words('.ant-modal'), $found) === 1 ? $found[1] : -999);
-    // What the air adds, and besides it the browser's own way from sound to stream, and the limiter's looking ahead.
-    expect($ms)->toBeGreaterThanOrEqual(44)->toBeLessThan(220);
+    // What the air adds, and besides it the limiter's looking ahead.
+    expect($ms)->toBeGreaterThanOrEqual(44)->toBeLessThan(60);
     $page->press('Done')->sees("microphone {$ms} ms, today");
 
     $microphone->plays((new SimulatedTake($timeline, array_map(static fn (PlayedStroke $stroke): PlayedStroke => $stroke->shifted(0.045 + LIMITER_LOOKS_AHEAD), $player->play($timeline, 8))))->wav(), 4 * 60 / 112 - SimulatedTake::LEAD);

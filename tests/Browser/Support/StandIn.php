@@ -6,7 +6,8 @@ namespace Tests\Browser\Support;
 
 /**
  * In place of a microphone: hears the page's own loudspeaker a little late, or a recording that begins exactly with the
- * count-in, as a player would who hears it. It sits in the page, since the browser's own stand-in begins anywhere.
+ * count-in, as a player would who hears it. It sits in the page, since the browser's own stand-in begins anywhere; and what
+ * it hears goes straight into the page's graph, since a stream between them is later by another 20 ms each time it opens.
  */
 final readonly class StandIn
 {
@@ -18,6 +19,7 @@ final readonly class StandIn
         const start = AudioBufferSourceNode.prototype.start
         let whenItBegins = null
         let air = null
+        let heard = null
         window.AudioContext = class extends AudioContext {
           constructor(...options) {
             super(...options)
@@ -35,15 +37,16 @@ final readonly class StandIn
           whenItBegins?.(when)
           return start.call(this, when, ...rest)
         }
+        AudioContext.prototype.createMediaStreamSource = () => heard
         navigator.mediaDevices.getUserMedia = async () => {
           const context = contexts.find((each) => each !== window.slipContext)
-          const microphone = context.createMediaStreamDestination()
+          heard = context.createGain()
           air = null
           if (window.standIn.loopMs !== null) {
             air = context.createDelay(1)
             air.delayTime.value = window.standIn.loopMs / 1000
             speakers.forEach((speaker) => connect.call(speaker, air))
-            connect.call(air, microphone)
+            connect.call(air, heard)
           }
           if (window.standIn.wav !== null) {
             const bytes = Uint8Array.from(atob(window.standIn.wav), (letter) => letter.charCodeAt(0))
@@ -52,11 +55,11 @@ final readonly class StandIn
               whenItBegins = null
               const player = context.createBufferSource()
               player.buffer = buffer
-              connect.call(player, microphone)
+              connect.call(player, heard)
               start.call(player, when + window.standIn.after)
             }
           }
-          return microphone.stream
+          return context.createMediaStreamDestination().stream
         }
         JS;
 
