@@ -12,10 +12,10 @@ let loaded: Promise<void> | null = null
  * Opens the microphone as it is, without the browser's echo cancelling, noise suppression and gain, on the clock that the
  * band plays by.
  *
- * @param onBlock samples, and the audio second at which the first of them came in
+ * @param onBlock samples, and the audio second at which the first of them came in; told truer from block to block
  * @param onLost  the microphone went away by itself
  */
-export async function openMicrophone(onBlock: (samples: Float32Array, since: number) => void, onLost: () => void): Promise<Microphone> {
+export async function openMicrophone(onBlock: (samples: Float32Array, since: number, rate: number) => void, onLost: () => void): Promise<Microphone> {
   if (navigator.mediaDevices === undefined) {
     throw new NoMicrophone('Over plain http from another device the browser gives no microphone. Tap the take, or upload a recording.')
   }
@@ -35,7 +35,7 @@ export async function openMicrophone(onBlock: (samples: Float32Array, since: num
   node.port.onmessage = ({ data }: MessageEvent<{ since: number; blocks: Float32Array[] }>) => {
     let since = data.since
     for (const block of data.blocks) {
-      onBlock(block, since)
+      onBlock(block, since, context.sampleRate)
       since += block.length / context.sampleRate
     }
   }

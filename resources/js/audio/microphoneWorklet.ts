@@ -12,28 +12,23 @@ const QUANTUM = 128
 class Listener extends AudioWorkletProcessor {
   private held: Float32Array[] = []
   private length = 0
-  private since = 0
-  /** frame at which the next samples are due */
-  private due: number | null = null
+  private counted = 0
+  /** the frame of the first sample of all; a turn may still be told the frame of a few turns ago, so the latest reading is the truest */
+  private first = -Infinity
 
   process([input]: Float32Array[][]): boolean {
-    // A source that sounds nothing may come as no channel at all, and a busy machine may leave turns out: what came after
-    // would seem to have come early.
-    if (this.due !== null && currentFrame > this.due) this.hold(new Float32Array(currentFrame - this.due), this.due)
-    this.hold(input?.[0]?.slice() ?? new Float32Array(QUANTUM), currentFrame)
+    this.first = Math.max(this.first, currentFrame - this.counted)
+    // A source that sounds nothing may come as no channel at all; left out, all that follows would seem early.
+    const samples = input?.[0]?.slice() ?? new Float32Array(QUANTUM)
+    this.held.push(samples)
+    this.length += samples.length
+    this.counted += samples.length
     if (this.length >= SAMPLES_AT_ONCE) {
-      this.port.postMessage({ since: this.since, blocks: this.held })
+      this.port.postMessage({ since: (this.first + this.counted - this.length) / sampleRate, blocks: this.held })
       this.held = []
       this.length = 0
     }
     return true
-  }
-
-  private hold(samples: Float32Array, frame: number): void {
-    if (this.length === 0) this.since = frame / sampleRate
-    this.held.push(samples)
-    this.length += samples.length
-    this.due = frame + samples.length
   }
 }
 

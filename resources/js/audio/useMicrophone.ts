@@ -2,6 +2,7 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import { band } from './band'
 import { LiveEar, type LiveStroke } from './liveEar'
 import { NoMicrophone, openMicrophone, type Microphone } from './microphone'
+import { Recording } from './Recording'
 import { wavOf } from './wav'
 
 export type Listening = {
@@ -20,7 +21,7 @@ const TAIL_MS = 600
 /** Counts in, records the microphone while the band plays, and hands over the sound with the second at which bar 1 beat 1 lies in it. */
 export function useMicrophone(onTake: (sound: Blob, firstBeat: number) => void, onProblem: (words: string) => void): Listening {
   const [status, setStatus] = useState<Listening['status']>('idle')
-  const taking = useRef<{ microphone: Microphone; blocks: Float32Array[]; since: number | null; ended: boolean } | null>(null)
+  const taking = useRef<{ microphone: Microphone; sound: Recording; ended: boolean } | null>(null)
   const loudness = useRef(0)
   const [heard, setHeard] = useState<LiveStroke[]>([])
   const ear = useRef<LiveEar | null>(null)
@@ -38,7 +39,8 @@ export function useMicrophone(onTake: (sound: Blob, firstBeat: number) => void, 
       take.microphone.stop()
       taking.current = null
       setStatus('idle')
-      if (take.since !== null && take.blocks.length > 0) handlers.current.onTake(wavOf(take.blocks, take.microphone.rate), startedAt - take.since)
+      const { since, blocks } = take.sound
+      if (since !== null) handlers.current.onTake(wavOf(blocks, take.microphone.rate), startedAt - since)
     }, TAIL_MS)
   }, [])
 
@@ -56,22 +58,20 @@ export function useMicrophone(onTake: (sound: Blob, firstBeat: number) => void, 
       band.set({ loop: null })
       setStatus('opening')
       try {
-        const blocks: Float32Array[] = []
+        const sound = new Recording()
         const microphone = await openMicrophone(
-          (samples, since) => {
-            const take = taking.current
-            if (take === null) return
-            take.since ??= since
-            take.blocks.push(samples)
+          (samples, at, rate) => {
+            if (taking.current === null) return
+            sound.add(samples, at, rate)
             loudness.current = samples.reduce((most, sample) => Math.max(most, Math.abs(sample)), 0)
-            if (band.snapshot().status === 'playing') void ear.current?.listen(take.blocks, take.since)
+            if (band.snapshot().status === 'playing') void ear.current?.listen(sound.blocks, sound.since ?? at)
           },
           () => {
             handlers.current.onProblem('The microphone went away. What was recorded until then is judged.')
             stop()
           },
         )
-        taking.current = { microphone, blocks, since: null, ended: false }
+        taking.current = { microphone, sound, ended: false }
         setHeard([])
         ear.current = new LiveEar(microphone.rate, (strokes) => setHeard(strokes.map((stroke) => ({ ...stroke, t: stroke.t - band.startedAt })).filter((stroke) => stroke.t > -0.25)))
         setStatus('listening')

@@ -10,7 +10,7 @@ vi.mock('../../audio/band', async () => {
   const silent = await import('../../testing/silentBand')
   return { ...silent, output: { ...silent.output, now: () => clock.now } }
 })
-const room = vi.hoisted(() => ({ refuses: false, block: (() => undefined) as (samples: Float32Array, since: number) => void, stop: () => undefined }))
+const room = vi.hoisted(() => ({ refuses: false, block: (() => undefined) as (samples: Float32Array, since: number, rate: number) => void, stop: () => undefined }))
 vi.mock('../../audio/microphone', () => {
   class NoMicrophone extends Error {}
   return {
@@ -71,7 +71,7 @@ it('records its own clicks, says where the first of them lies, and warns when th
   const plain = globalThis.fetch
   vi.stubGlobal('fetch', vi.fn(async (address: string, options: RequestInit) => (address.includes('/recording?') ? new Response(JSON.stringify(calibration(61, 40)), { status: 200 }) : plain(address, options))))
   await start('microphone')
-  room.block(new Float32Array(800), -0.2)
+  room.block(new Float32Array(800), -0.2, 8000)
   await pass()
   expect(await screen.findByText(/The delay is 61 ms \(the clicks spread by 1 ms\).*It was 40 ms the time before: it drifts/)).toBeTruthy()
   const [address, body] = calls().find(([to]) => to.includes('/recording?')) ?? ['', null]

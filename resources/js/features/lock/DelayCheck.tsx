@@ -6,6 +6,7 @@ import { keys } from '../../api/queries'
 import type { Calibration } from '../../api/types'
 import { band, output, tapClock } from '../../audio/band'
 import { NoMicrophone, openMicrophone, type Microphone } from '../../audio/microphone'
+import { Recording } from '../../audio/Recording'
 import { wavOf } from '../../audio/wav'
 import { deviceId } from './device'
 import { Dialog } from '../../ui/Dialog'
@@ -25,7 +26,7 @@ export function DelayCheck({ onClose }: { onClose: () => void }) {
   const [state, setState] = useState<State>({ status: 'ready' })
   const taps = useRef<number[]>([])
   const clicks = useRef<number[]>([])
-  const recording = useRef<{ microphone: Microphone | null; blocks: Float32Array[]; since: number | null }>({ microphone: null, blocks: [], since: null })
+  const recording = useRef<{ microphone: Microphone; sound: Recording } | null>(null)
   const timer = useRef<ReturnType<typeof setInterval> | undefined>(undefined)
   const client = useQueryClient()
 
@@ -38,11 +39,11 @@ export function DelayCheck({ onClose }: { onClose: () => void }) {
       const relative = (times: number[]) => times.map((time) => Math.round((time - zero) * 1e5) / 1e5)
       return call('PUT', `calibrations/${deviceId(input)}`, { clicks: relative(clicks.current), taps: relative(taps.current) })
     }
-    const { microphone, blocks, since } = recording.current
-    microphone?.stop()
-    if (microphone === null || since === null) throw new NoMicrophone('Nothing came from the microphone. Check that it is on, and try again.')
+    recording.current?.microphone.stop()
+    const since = recording.current?.sound.since ?? null
+    if (recording.current === null || since === null) throw new NoMicrophone('Nothing came from the microphone. Check that it is on, and try again.')
     const what = new URLSearchParams({ first: (zero - since).toFixed(5), every: String(SECONDS_A_CLICK), count: String(CLICKS) })
-    return call('PUT', `calibrations/${deviceId(input)}/recording?${what}`, wavOf(blocks, microphone.rate))
+    return call('PUT', `calibrations/${deviceId(input)}/recording?${what}`, wavOf(recording.current.sound.blocks, recording.current.microphone.rate))
   }
   const judge = async () => {
     clearInterval(timer.current)
@@ -60,16 +61,14 @@ export function DelayCheck({ onClose }: { onClose: () => void }) {
     await output.resume()
     taps.current = []
     if (input === 'microphone') {
-      const take = { microphone: null as Microphone | null, blocks: [] as Float32Array[], since: null as number | null }
-      recording.current = take
+      const sound = new Recording()
+      recording.current = null
       try {
-        take.microphone = await openMicrophone(
-          (samples, since) => {
-            take.since ??= since
-            take.blocks.push(samples)
-          },
+        const microphone = await openMicrophone(
+          (samples, at, rate) => sound.add(samples, at, rate),
           () => setState({ status: 'refused', message: 'The microphone went away. Plug it in and try again.' }),
         )
+        recording.current = { microphone, sound }
       } catch (problem) {
         setState({ status: 'refused', message: problem instanceof NoMicrophone ? problem.message : 'The microphone could not be opened.' })
         return
@@ -90,7 +89,7 @@ export function DelayCheck({ onClose }: { onClose: () => void }) {
   useEffect(
     () => () => {
       clearInterval(timer.current)
-      recording.current.microphone?.stop()
+      recording.current?.microphone.stop()
       output.silence()
     },
     [],

@@ -23,7 +23,7 @@ vi.mock('../../audio/band', async () => {
 vi.mock('./device', () => ({ deviceId: () => 'desk' }))
 
 /** In place of the microphone: what comes in, and whether it is there at all. */
-const heard = vi.hoisted(() => ({ refuses: '', block: (() => undefined) as (samples: Float32Array, since: number) => void, lose: (): void => undefined }))
+const heard = vi.hoisted(() => ({ refuses: '', block: (() => undefined) as (samples: Float32Array, since: number, rate: number) => void, lose: (): void => undefined }))
 vi.mock('../../audio/microphone', () => {
   class NoMicrophone extends Error {}
   return {
@@ -159,8 +159,8 @@ it('records the microphone until the bars are over, and says where its first bea
   await screen.findByRole('alertdialog', { name: 'The delay was never measured' })
   fireEvent.click(screen.getByText('Record without it'))
   await screen.findByRole('img', { name: 'Level of the microphone' })
-  heard.block(new Float32Array(128), -1.25)
-  heard.block(new Float32Array(128), -1.234)
+  heard.block(new Float32Array(128), -1.25, 8000)
+  heard.block(new Float32Array(128), -1.234, 8000)
   ;((await import('../../audio/band')).band as unknown as { finish: () => void }).finish()
   await waitFor(() => expect(recordings()).toMatchObject([{ first_beat: '1.25000', size: 44 + 2 * 256 }]))
 })
@@ -177,7 +177,7 @@ it('says why there is no microphone, and judges what was recorded until it went 
   heard.refuses = ''
   key('m')
   await screen.findByRole('img', { name: 'Level of the microphone' })
-  heard.block(new Float32Array(64), 0)
+  heard.block(new Float32Array(64), 0, 8000)
   heard.lose()
   await screen.findByText(/The microphone went away/)
   await waitFor(() => expect(recordings()).toHaveLength(1))
