@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Documents;
 
 use Gravik\Time\Feel;
+use Gravik\Time\Swing;
 use Gravik\Time\SwingUnit;
 use Gravik\Time\Tempo;
 
@@ -18,6 +19,6 @@ final class FeelWords
             return 'straight';
         }
 
-        return sprintf('%d %% swing%s', (int) round(100 * $ratio / (1 + $ratio)), $feel->unit === SwingUnit::Sixteenth ? ' on sixteenths' : '');
+        return sprintf('%d %% swing%s', (int) round(100 * Swing::share($ratio)), $feel->unit === SwingUnit::Sixteenth ? ' on sixteenths' : '');
     }
 }

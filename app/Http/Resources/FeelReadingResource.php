@@ -11,7 +11,6 @@ use Gravik\Listening\FeelPattern;
 use Gravik\Listening\FeelReading;
 use Gravik\Listening\PlacedStroke;
 use Gravik\Listening\SlotHeard;
-use Gravik\Listening\SwingPlayed;
 use Gravik\Strokes\CountLine;
 use Gravik\Strokes\HandPlanner;
 use Gravik\Strokes\Pattern;
@@ -20,6 +19,7 @@ use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;
 use Gravik\Time\Feel;
 use Gravik\Time\Ruler;
+use Gravik\Time\Swing;
 use Gravik\Time\SwingUnit;
 use Gravik\Time\Tempo;
 use OpenApi\Attributes as OA;
@@ -92,10 +92,10 @@ final class FeelReadingResource
                 'ratio' => round($swing->ratio, 3),
                 'low' => round($swing->low, 3),
                 'high' => round($swing->high, 3),
-                'p' => round(SwingPlayed::share($swing->ratio), 4),
-                'p_low' => round(SwingPlayed::share($swing->low), 4),
-                'p_high' => round(SwingPlayed::share($swing->high), 4),
-                'shares' => array_map(static fn (float $ratio): float => round(SwingPlayed::share($ratio), 4), $swing->ratios),
+                'p' => round(Swing::share($swing->ratio), 4),
+                'p_low' => round(Swing::share($swing->low), 4),
+                'p_high' => round(Swing::share($swing->high), 4),
+                'shares' => array_map(static fn (float $ratio): float => round(Swing::share($ratio), 4), $swing->ratios),
                 'sure' => $swing->isSure(),
                 'straight' => $swing->isStraight(),
                 'words' => FeelWords::of(self::feel($reading) ?? Feel::straight(), $tempo),

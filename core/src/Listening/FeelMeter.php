@@ -12,6 +12,7 @@ use Gravik\Listening\Internal\BeatTracker;
 use Gravik\Listening\Internal\Deviations;
 use Gravik\Listening\Internal\TempoBend;
 use Gravik\Time\Meter;
+use Gravik\Time\Swing;
 use Gravik\Time\Tempo;
 
 /** Measures tempo, grid, swing and accents of strokes of which no plan is known. */
@@ -47,7 +48,7 @@ final readonly class FeelMeter
         $beat = $tempo !== null && $firstBeat !== null ? $tempo->beatSeconds() : $line->beatSeconds();
         $swing = $this->swing($times, $beats, $slots, $grid, $firstBeat === null ? null : [$start, $beat]);
         $upbeatsAlone = ! in_array(0, array_map(static fn (int $slot): int => $slot % 2, $slots), true);
-        $grid = $swing !== null && $upbeatsAlone ? $grid->leaning(SwingPlayed::share($swing->ratio)) : $grid;
+        $grid = $swing !== null && $upbeatsAlone ? $grid->leaning(Swing::share($swing->ratio)) : $grid;
 
         $placed = [];
         $hits = [];
@@ -107,7 +108,7 @@ final readonly class FeelMeter
             }
             if ($known !== null) {
                 $share = (($off - $known[0]) / $known[1] * $grid->division - $place + 1) / 2;
-                $alone = $share > 0.1 && $share < 0.9 ? [...$alone, $share / (1 - $share)] : $alone;
+                $alone = $share > 0.1 && $share < 0.9 ? [...$alone, Swing::ratio($share)] : $alone;
             }
         }
         $ratios = count($ratios) >= self::FEWEST_PAIRS ? $ratios : $alone;

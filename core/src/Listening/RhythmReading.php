@@ -7,6 +7,7 @@ namespace Gravik\Listening;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\Stroke;
 use Gravik\Time\Feel;
+use Gravik\Time\Swing;
 use Gravik\Time\SwingUnit;
 
 /** One way to hear a tapped rhythm: the pattern, its feel, and how well the taps sit on it. */
@@ -37,7 +38,7 @@ final readonly class RhythmReading
 
     public function words(): string
     {
-        $percent = (int) round(100 * $this->feel->ratio / (1 + $this->feel->ratio));
+        $percent = (int) round(100 * Swing::share($this->feel->ratio));
         if ($this->feel->ratio > 1) {
             return sprintf('%s swung at %d %%', $this->feel->unit === SwingUnit::Eighth ? 'eighths' : 'sixteenths', $percent);
         }

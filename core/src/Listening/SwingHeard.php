@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Listening;
 
+use Gravik\Time\Swing;
+
 /** Swing as long : short, with a 95 % interval, from so many pairs. */
 final readonly class SwingHeard
 {
@@ -30,6 +32,6 @@ final readonly class SwingHeard
 
     public function isStraight(): bool
     {
-        return abs(100 * (SwingPlayed::share($this->ratio) - 0.5)) < self::STRAIGHT_POINTS;
+        return abs(100 * (Swing::share($this->ratio) - 0.5)) < self::STRAIGHT_POINTS;
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Listening;
 
+use Gravik\Time\Swing;
+
 /** Swing as it was played beside the plan, as long : short, with a 95 % interval. */
 final readonly class SwingPlayed
 {
@@ -12,12 +14,6 @@ final readonly class SwingPlayed
     /** How far the off-beats lie from their planned place, in hundredths of the pair; + late. */
     public function points(): float
     {
-        return 100 * (self::share($this->played) - self::share($this->planned));
-    }
-
-    /** Share of the pair at which its second note falls: p = r/(1 + r). */
-    public static function share(float $ratio): float
-    {
-        return $ratio / (1 + $ratio);
+        return 100 * (Swing::share($this->played) - Swing::share($this->planned));
     }
 }

@@ -57,7 +57,7 @@ final readonly class Feel
             throw TimeException::unreadableFeel($typed);
         }
 
-        return self::fixed(round($percent ? $number / (100 - $number) : $number / $to, 3), $unit);
+        return self::fixed(round($percent ? Swing::ratio($number / 100) : $number / $to, 3), $unit);
     }
 
     /** How much later than straight the second note of a pair sounds, ms: (p − 1/2) of the pair. */
@@ -65,7 +65,7 @@ final readonly class Feel
     {
         $ratio = $this->ratioAt($tempo);
 
-        return ($ratio / (1 + $ratio) - 0.5) * $this->pairMs($tempo);
+        return (Swing::share($ratio) - 0.5) * $this->pairMs($tempo);
     }
 
     /** Long : short at this tempo. */
@@ -82,7 +82,7 @@ final readonly class Feel
     public function tooShortMs(Tempo $tempo): ?float
     {
         $ratio = $this->ratioAt($tempo);
-        $short = $this->pairMs($tempo) / (1 + $ratio);
+        $short = (1 - Swing::share($ratio)) * $this->pairMs($tempo);
 
         return $ratio > 1 && $short < self::TOO_SHORT_MS ? $short : null;
     }

@@ -7,7 +7,7 @@ namespace Gravik\Time;
 /**
  * Turns straight ticks into beats and seconds that sound: the one place where swing comes in.
  *
- * With r = long : short, p = r/(1 + r). Eighth swing moves the half of a beat divided in 2 or 4 to p, and its quarters
+ * With p the share of the pair (see Swing), eighth swing moves the half of a beat divided in 2 or 4 to p, and its quarters
  * to the middles of the two parts. Sixteenth swing does the same inside each half of a beat divided in 4. Beats divided
  * in 1, 3 or 6 never move.
  */
@@ -23,7 +23,7 @@ final readonly class Ruler
     public function __construct(public Meter $meter, public Tempo $tempo, Feel $feel)
     {
         $this->ratio = $feel->ratioAt($tempo);
-        $this->p = $this->ratio / (1 + $this->ratio);
+        $this->p = Swing::share($this->ratio);
         $this->unit = $feel->unit;
     }
 

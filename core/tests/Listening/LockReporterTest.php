@@ -9,7 +9,6 @@ use Gravik\Listening\LatencyCheck;
 use Gravik\Listening\ListeningException;
 use Gravik\Listening\LockReporter;
 use Gravik\Listening\SlotFigures;
-use Gravik\Listening\SwingPlayed;
 use Gravik\Listening\Take;
 use Gravik\Listening\Tap;
 use Gravik\Performance\PlayedStroke;
@@ -17,6 +16,7 @@ use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Strokes\Direction;
 use Gravik\Tests\Support\Examples;
 use Gravik\Tests\Support\Reports;
+use Gravik\Time\Swing;
 
 it('finds nothing off in a perfect take', function (): void {
     $timeline = Reports::timeline(Examples::breakdown(['feel' => Examples::swing(2)], 'x.xxx.xx'));
@@ -159,7 +159,7 @@ it('recovers what the simulated player was told to do', function (int $seed): vo
 
     expect($report->missed)->toBe($report->planned - count($taps) + $report->extra)
         ->and($report->spreadMs)->toEqualWithDelta(9, 1.5)
-        ->and(100 * SwingPlayed::share($report->swing->played ?? 1))->toEqualWithDelta(100 * $p, 1.0)
+        ->and(100 * Swing::share($report->swing->played ?? 1))->toEqualWithDelta(100 * $p, 1.0)
         ->and($report->swing?->low)->toBeLessThanOrEqual($report->swing?->played)
         ->and($report->extra)->toBe(0);
     foreach ($report->slots as $slot) {

@@ -9,8 +9,8 @@ use Gravik\Listening\Finding;
 use Gravik\Listening\LockReport;
 use Gravik\Listening\LockReporter;
 use Gravik\Listening\SlotFigures;
-use Gravik\Listening\SwingPlayed;
 use Gravik\Time\Ruler;
+use Gravik\Time\Swing;
 use Gravik\Time\SwingUnit;
 
 /**
@@ -94,8 +94,8 @@ final readonly class Findings
         $points = $report->swing->points();
         $pairMs = 1000 * $this->ruler->tempo->beatSeconds() * ($this->unit === SwingUnit::Eighth ? 1 : 0.5);
         $offBeats = array_values(array_filter($report->slots, static fn (SlotFigures $slot): bool => $slot->offBeat && $slot->n > 0));
-        $planned = (int) round(100 * SwingPlayed::share($report->swing->planned));
-        $played = (int) round(100 * SwingPlayed::share($report->swing->played));
+        $planned = (int) round(100 * Swing::share($report->swing->planned));
+        $played = (int) round(100 * Swing::share($report->swing->played));
 
         return new Finding('swing', array_map(static fn (SlotFigures $slot): int => $slot->slot, $offBeats), sprintf(
             'Your off-beats come %s at %d: %d %% of the %s where the groove wants %d %%. %s',
