@@ -13,6 +13,7 @@ use Gravik\Breakdown\Breakdown as Document;
 use Gravik\Breakdown\Toolbox;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Strokes\HandPlanner;
+use Gravik\Time\FeelWords;
 use Illuminate\Support\Facades\DB;
 
 /** Keeps breakdowns: every save is one transaction, and one sitting leaves one version to go back to. */

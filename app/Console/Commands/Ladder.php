@@ -15,7 +15,7 @@ use Gravik\Time\Tempo;
 
 final class Ladder extends CoreCommand
 {
-    protected $signature = 'gravik:ladder {--start=} {--goal=} {--minutes=} {--step=5 : per cent, 3 to 8} {--bars=4} {--mode=gated : gated, ramp or bursts} {--meter=4/4} {--json}';
+    protected $signature = 'gravik:ladder {--start=} {--goal=} {--minutes=} {--step= : per cent, 3 to 8, otherwise 5} {--bars=4} {--mode=gated : gated, ramp or bursts} {--meter=4/4} {--json}';
 
     protected $description = 'The tempos of a practice ladder, with cycles and minutes';
 
@@ -23,7 +23,7 @@ final class Ladder extends CoreCommand
     {
         $asked = fn (string $option): float => $this->number($option) ?? throw UnusableInput::needs('A ladder needs --start and --goal in beats a minute, and --minutes.');
         $ladder = (new LadderPlanner())->plan(new Tempo($asked('start')), new Tempo($asked('goal')), $asked('minutes'), Meter::parse($this->text('meter', '4/4')),
-            LadderMode::parse($this->text('mode', 'gated')), $this->number('step') ?? 5.0, $this->whole('bars', 4));
+            LadderMode::parse($this->text('mode', 'gated')), $this->number('step') ?? LadderPlanner::USUAL_STEP, $this->whole('bars', 4));
         $this->answer(LadderResource::of($ladder), [
             ...array_map(static fn (LadderStep $step): string => sprintf('%3d  %d × %d bars, %d s', $step->bpm, $step->cycles, $step->bars, (int) round($step->seconds)), $ladder->steps),
             sprintf('%.1f minutes%s', $ladder->minutes(), $ladder->fits ? '' : sprintf('; the time given carries to %d', $ladder->goal)),

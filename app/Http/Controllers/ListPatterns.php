@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Documents\FeelWords;
 use Gravik\Formats\PatternJson;
 use Gravik\Strokes\CountLine;
 use Gravik\Strokes\LibraryPattern;
 use Gravik\Strokes\PatternLibrary;
+use Gravik\Time\FeelWords;
 use Gravik\Time\Tempo;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;

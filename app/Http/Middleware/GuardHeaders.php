@@ -13,10 +13,10 @@ use Symfony\Component\HttpFoundation\Response;
 final class GuardHeaders
 {
     /**
-     * Ant Design writes its styles into the page, so those alone may stand there. Sounds are decoded from blobs, and the
-     * audio library hands the microphone's worklet to the browser as a blob made by our own script.
+     * Ant Design writes some of its styles into the page, so those alone may stand there. Sounds are decoded from blobs, and
+     * the clock of the band runs in a worker made from one.
      */
-    private const CONTENT = "default-src 'self'; script-src 'self' blob:; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self' data:; "
+    private const CONTENT = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self' data:; "
         ."media-src 'self' blob:; worker-src 'self' blob:; connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
     /** @param Closure(Request): Response $next */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Chart\Approach;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\DocumentNotReadable;
 use Gravik\Strokes\Levels;
@@ -34,8 +35,8 @@ class DocumentRequest extends FormRequest
         'figure' => ['string', 'max:1000'],
         'bar' => ['integer', 'between:-1000,100000'],
         'chord' => ['integer', 'between:0,100000'],
-        'steps' => ['integer', 'between:1,8'],
-        'slot_ticks' => ['integer', 'between:240,3840'],
+        'steps' => ['integer', 'between:1,'.Approach::MOST_STEPS],
+        'slot_ticks' => ['integer', 'between:'.Approach::SHORTEST_SLOT.','.Approach::LONGEST_SLOT],
         'meter' => ['nullable', 'string', 'max:10'],
         'bars' => ['integer', 'between:1,64'],
         'grid' => ['nullable', 'integer', 'between:1,12'],

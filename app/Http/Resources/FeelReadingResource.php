@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Documents\FeelWords;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Change\PatternChanger;
 use Gravik\Listening\FeelPattern;
@@ -18,6 +17,7 @@ use Gravik\Strokes\School;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;
 use Gravik\Time\Feel;
+use Gravik\Time\FeelWords;
 use Gravik\Time\Ruler;
 use Gravik\Time\Swing;
 use Gravik\Time\SwingUnit;

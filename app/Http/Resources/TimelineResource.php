@@ -12,6 +12,7 @@ use Gravik\Performance\ResetAccents;
 use Gravik\Performance\StrokeFaults;
 use Gravik\Performance\Timeline;
 use Gravik\Strokes\Warning;
+use Gravik\Time\FeelWords;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'TimedEvent', required: ['part', 't', 'dur', 'pitch', 'velocity', 'kind'], properties: [
@@ -99,7 +100,7 @@ final class TimelineResource
             'strokes' => array_map(static fn (PlayedStroke $stroke): array => self::stroke($stroke, $timeline->hand->pattern->ticks), $timeline->strokes),
             'events' => self::events($timeline),
             'off_beat_ms' => round($breakdown->feel->offBeatMs($ruler->tempo), 1),
-            'feel_words' => \App\Documents\FeelWords::of($breakdown->feel, $ruler->tempo),
+            'feel_words' => FeelWords::of($breakdown->feel, $ruler->tempo),
             'warnings' => array_map(static fn (Warning $warning): array => WarningResource::of($breakdown, $warning, $ruler->tempo, $timeline->voiced), array_filter([...(new StrokeFaults())->of($timeline->voiced, $timeline->hand), (new ResetAccents())->question($timeline)])),
         ];
     }

@@ -7,7 +7,7 @@ namespace Gravik\Chart;
 /** How the teacher comes to one chord of the form. It holds while that place still has that chord. */
 final readonly class Approach
 {
-    private const MOST_STEPS = 8;
+    public const MOST_STEPS = 8;
 
     public const SHORTEST_SLOT = 240;
 

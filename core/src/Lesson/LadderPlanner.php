@@ -13,6 +13,9 @@ use Gravik\Time\Tempo;
  */
 final readonly class LadderPlanner
 {
+    /** per cent, where nobody says otherwise */
+    public const USUAL_STEP = 5.0;
+
     private const SMALLEST_STEP = 3.0;
 
     private const LARGEST_STEP = 8.0;

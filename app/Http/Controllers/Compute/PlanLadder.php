@@ -13,8 +13,6 @@ use OpenApi\Attributes as OA;
 
 final class PlanLadder extends Controller
 {
-    private const USUAL_STEP = 5.0;
-
     #[OA\Post(path: '/api/compute/ladder', summary: 'A tempo ladder within the minutes, and where a player stands on it', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['start', 'goal', 'minutes', 'bars', 'mode', 'meter'], properties: [
         new OA\Property(property: 'start', type: 'number'),
         new OA\Property(property: 'goal', type: 'number'),
@@ -38,7 +36,7 @@ final class PlanLadder extends Controller
     ])]))])]
     public function __invoke(LadderRequest $request, LadderPlanner $planner): JsonResponse
     {
-        $ladder = $planner->plan($request->start(), $request->goal(), $request->float('minutes'), $request->meter(), $request->mode(), $request->has('step') ? $request->float('step') : self::USUAL_STEP, $request->integer('bars'));
+        $ladder = $planner->plan($request->start(), $request->goal(), $request->float('minutes'), $request->meter(), $request->mode(), $request->has('step') ? $request->float('step') : LadderPlanner::USUAL_STEP, $request->integer('bars'));
 
         return new JsonResponse(LadderResource::of($ladder) + ['raised' => array_combine(['start', 'goal'], $ladder->raised()), 'at' => $ladder->stepAfter($request->clean(), ! $request->boolean('hurts')), 'pause' => $request->pause()?->value]);
     }

@@ -2,20 +2,17 @@
 
 declare(strict_types=1);
 
-namespace App\Documents;
-
-use Gravik\Time\Feel;
-use Gravik\Time\Swing;
-use Gravik\Time\SwingUnit;
-use Gravik\Time\Tempo;
+namespace Gravik\Time;
 
 /** A feel as a list shows it: "straight", "67 % swing". */
-final class FeelWords
+final readonly class FeelWords
 {
+    private const AS_GOOD_AS_STRAIGHT = 0.01;
+
     public static function of(Feel $feel, Tempo $tempo): string
     {
         $ratio = $feel->ratioAt($tempo);
-        if (abs($ratio - 1) < 0.01) {
+        if (abs($ratio - 1) < self::AS_GOOD_AS_STRAIGHT) {
             return 'straight';
         }
 
