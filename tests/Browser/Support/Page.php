@@ -26,7 +26,8 @@ final class Page
 
     private const STANDSTILL_MS = 120.0;
 
-    private const SLIP_MS = 40.0;
+    /** The audio clock goes on by 100 ms at a time (see Stage). */
+    private const SLIP_MS = 160.0;
 
     /** The span of audio time against the page's time: steady where the sound card's thread gets its turns. */
     private const WATCH_THE_AUDIO_CLOCK = <<<'JS'

@@ -21,8 +21,8 @@ final readonly class StandIn
         let air = null
         let heard = null
         window.AudioContext = class extends AudioContext {
-          constructor(...options) {
-            super(...options)
+          constructor() {
+            super()
             contexts.push(this)
           }
         }
