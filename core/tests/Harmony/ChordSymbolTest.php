@@ -114,3 +114,13 @@ it('spells the notes of a chord by their degrees', function (string $symbol, int
     'the sharp ninth of E' => ['E7♯9', 7, 'F𝄪'],
     'a slash bass keeps its own name' => ['D/F♯', 6, 'F♯'],
 ]);
+
+it('knows which notes fight a chord when they are held: a half step above one of its own', function (string $chord, array $fights): void {
+    $found = array_filter(range(60, 71), static fn (int $midi): bool => ChordSymbol::parse($chord)->isFoughtBy($midi));
+
+    expect(array_values($found))->toBe($fights);
+})->with([
+    'over C: D♭, F and A♭' => ['C', [61, 65, 68]],
+    'over Cmaj7 the root is its own, though B lies under it' => ['Cmaj7', [61, 65, 68]],
+    'over Dm7: D♭ above C, E♭, F♯ and B♭' => ['Dm7', [61, 63, 66, 70]],
+]);

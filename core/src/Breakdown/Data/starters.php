@@ -12,7 +12,7 @@ return [
     'ballad' => ['Ballad', 'half-time-ring', 'straight-drive', 72],
     'bossa' => ['Bossa', 'bossa', 'lantern-bossa', 128],
     'funk' => ['Funk', 'sixteenth-chucks', 'sixteenth-funk', 96],
-    'upbeat' => ['Upbeat', 'skank', 'upbeat-skank', 132],
+    'upbeat' => ['Upbeat', 'skank', 'upbeat-skank', 76],
     'country' => ['Two-beat', 'boom-chuck-up', 'deck-swing', 112],
     'waltz' => ['Waltz', 'waltz', 'slipway-waltz', 132],
 ];

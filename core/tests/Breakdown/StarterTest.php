@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Breakdown\Starter;
+
+it('starts every genre word with a pattern, a groove and a tempo that go together', function (Starter $starter): void {
+    [$slowest, $fastest] = $starter->pattern->tempo;
+
+    expect($starter->pattern->pattern->meter->text())->toBe($starter->groove->meter->text())
+        ->and($starter->tempo->bpm)->toBeGreaterThanOrEqual($slowest)->toBeLessThanOrEqual($fastest)
+        ->and($starter->word)->toMatch('/^[A-Z][a-z -]+$/');
+})->with(static fn (): array => array_combine(array_column(Starter::all(), 'slug'), array_map(static fn (Starter $starter): array => [$starter], Starter::all())));
+
+it('knows what a word means', function (string $slug, string $word, string $pattern, string $groove, float $bpm): void {
+    $starter = array_column(Starter::all(), null, 'slug')[$slug];
+
+    expect([$starter->word, $starter->pattern->slug, $starter->groove->slug, $starter->tempo->bpm])->toBe([$word, $pattern, $groove, $bpm]);
+})->with([['swing', 'Swing', 'four-to-the-bar', 'four-walk', 138.0], ['slow-twelve', 'Slow twelve', 'slow-twelve', 'slow-twelve', 58.0]]);
