@@ -15,7 +15,8 @@ use Gravik\Time\Tempo;
 
 final class Ladder extends CoreCommand
 {
-    protected $signature = 'gravik:ladder {--start=} {--goal=} {--minutes=} {--step= : per cent, 3 to 8, otherwise 5} {--bars=4} {--mode=gated : gated, ramp or bursts} {--meter=4/4} {--json}';
+    protected $signature = 'gravik:ladder {--start=} {--goal=} {--minutes=} {--step= : per cent, 3 to 8, otherwise 5} {--bars=4}
+        {--mode=gated : gated, ramp or bursts} {--meter=4/4} {--json}';
 
     protected $description = 'The tempos of a practice ladder, with cycles and minutes';
 

@@ -16,7 +16,8 @@ final class GuardHeaders
      * Ant Design writes some of its styles into the page, so those alone may stand there. Sounds are decoded from blobs, and
      * the clock of the band runs in a worker made from one.
      */
-    private const CONTENT = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self' data:; "
+    private const CONTENT = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; "
+        ."img-src 'self' data: blob:; font-src 'self' data:; "
         ."media-src 'self' blob:; worker-src 'self' blob:; connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
     /** @param Closure(Request): Response $next */

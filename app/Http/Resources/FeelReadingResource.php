@@ -146,7 +146,9 @@ final class FeelReadingResource
             $offers[] = self::offer('Feel', FeelWords::of($feel, $tempo), FeelWords::of($breakdown->feel, $breakdown->tempo), $breakdown, $breakdown->with(feel: $feel));
         }
         if ($pattern !== null) {
-            $inMeter = $reading->meter->text() === $breakdown->meter->text() ? $breakdown : (new PatternChanger())->shape($breakdown, $reading->meter, $pattern->bars(), $reading->grid);
+            $inMeter = $reading->meter->text() === $breakdown->meter->text()
+                ? $breakdown
+                : (new PatternChanger())->shape($breakdown, $reading->meter, $pattern->bars(), $reading->grid);
             $offers[] = self::offer('Strokes', CountLine::write($pattern), CountLine::write($breakdown->pattern), $breakdown, $inMeter->with(pattern: $pattern));
         }
 

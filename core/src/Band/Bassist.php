@@ -41,7 +41,8 @@ final readonly class Bassist implements Player
                 $pitch = $here->formTicks === $tick
                     ? $this->root($here->chord)
                     : $this->pitch($sign, $here->chord, $form->chords[$clock->after($chord)]->chord);
-                $notes[] = new BandNote($tick, $this->groove->tickOf($bar, $slot + $this->slotsHeld($signs, $slot)), $this->groove->grid, $pitch, self::LOUDNESS);
+                $until = $this->groove->tickOf($bar, $slot + $this->slotsHeld($signs, $slot));
+                $notes[] = new BandNote($tick, $until, $this->groove->grid, $pitch, self::LOUDNESS);
             }
         }
 

@@ -26,7 +26,8 @@ final readonly class Drummer implements Player
                 foreach (str_split($signs) as $slot => $sign) {
                     if ($sign !== '.') {
                         $tick = $this->groove->tickOf($bar, $slot);
-                        $notes[] = new BandNote($tick, $tick + $this->groove->slotTicks(), $this->groove->grid, Drum::named($drum)->value, self::LOUDNESS[$sign]);
+                        $until = $tick + $this->groove->slotTicks();
+                        $notes[] = new BandNote($tick, $until, $this->groove->grid, Drum::named($drum)->value, self::LOUDNESS[$sign]);
                     }
                 }
             }

@@ -112,8 +112,8 @@ final readonly class Proofreader
                 $frets = $pin->frets;
                 $frets[$string] = $other;
                 $frets = array_values($frets);
-                if ($other !== $fret && count(array_filter($frets, static fn (?int $each): bool => $each !== null)) >= 2
-                    && self::isNamed($this->names($breakdown, $frets, $chord), $chord) && Toolbox::of($breakdown)->finder()->voicing($chord->chord, $frets) !== null) {
+                $sounding = count(array_filter($frets, static fn (?int $each): bool => $each !== null));
+                if ($other !== $fret && $sounding >= 2 && $this->sounds($breakdown, $frets, $chord)) {
                     $found[] = ['frets' => $frets, 'change' => $other === null ? self::SLIP + 1 : abs($other - $fret)];
                 }
             }
@@ -123,7 +123,7 @@ final readonly class Proofreader
             $frets = $pin->frets;
             [$frets[$string], $frets[$string + 1]] = [$frets[$string + 1], $frets[$string]];
             $frets = array_values($frets);
-            if ($frets !== $pin->frets && self::isNamed($this->names($breakdown, $frets, $chord), $chord) && Toolbox::of($breakdown)->finder()->voicing($chord->chord, $frets) !== null) {
+            if ($frets !== $pin->frets && $this->sounds($breakdown, $frets, $chord)) {
                 $found[] = ['frets' => $frets, 'change' => 1];
             }
         }
@@ -154,5 +154,16 @@ final readonly class Proofreader
         $pins = array_map(static fn (Pin $each): Pin => $each === $pin ? new Pin($pin->section, $pin->bar, $pin->at, $pin->symbol, $frets, $pin->linked) : $each, $breakdown->pins);
 
         return $breakdown->with(pins: $pins);
+    }
+
+    /**
+     * Whether a grip is called by its chord's name and can be held.
+     *
+     * @param list<int|null> $frets
+     */
+    private function sounds(Breakdown $breakdown, array $frets, FormChord $chord): bool
+    {
+        return self::isNamed($this->names($breakdown, $frets, $chord), $chord)
+            && Toolbox::of($breakdown)->finder()->voicing($chord->chord, $frets) !== null;
     }
 }

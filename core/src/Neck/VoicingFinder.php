@@ -167,7 +167,8 @@ final readonly class VoicingFinder
         $ranks = [];
         foreach ($grips as $index => $frets) {
             $span = $this->span($frets);
-            if ($span <= $reach && (($plain && ! self::mayBarreASilentString($frets)) || $this->fingering->easiest($frets, $this->hand) !== null)) {
+            $held = $plain && ! self::mayBarreASilentString($frets);
+            if ($span <= $reach && ($held || $this->fingering->easiest($frets, $this->hand) !== null)) {
                 $fingering = $this->fingering->atLeast($frets, $this->hand);
                 $ranks[$index] = array_sum($this->difficulty->of($frets, $fingering, $span, $this->hand))
                     + array_sum($this->unsuitability->of($frets, $open, $this->company));

@@ -39,7 +39,9 @@ final readonly class ChangeRepairs
         $where = $window->first->formTick;
 
         return array_values(array_filter($offers, function (Repair $offer) use ($where, $timeline): bool {
-            $voiced = $offer->grips === null ? $timeline->voiced : Toolbox::of($offer->breakdown)->voicer()->voiceWith($timeline->voiced->form, $offer->breakdown->pins, $offer->grips);
+            $voiced = $offer->grips === null
+                ? $timeline->voiced
+                : Toolbox::of($offer->breakdown)->voicer()->voiceWith($timeline->voiced->form, $offer->breakdown->pins, $offer->grips);
             $played = $this->performer->perform($offer->breakdown, $timeline->ruler->tempo, $voiced);
             foreach ((new ChangeWindows($offer->breakdown->neck))->of($played) as $again) {
                 if ($again->first->formTick === $where) {

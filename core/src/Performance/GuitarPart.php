@@ -15,8 +15,6 @@ use Gravik\Performance\Internal\StrokeEnds;
 use Gravik\Performance\Internal\ZoneStrings;
 use Gravik\Strokes\ChordOf;
 use Gravik\Strokes\HandPlan;
-use Gravik\Time\Feel;
-use Gravik\Time\Ruler;
 use Gravik\Time\Tempo;
 
 /**
@@ -29,14 +27,16 @@ final readonly class GuitarPart
     public function play(Breakdown $breakdown, VoicedForm $voiced, HandPlan $hand, ?Tempo $tempo = null): array
     {
         $part = $breakdown->part(PartName::Guitar);
-        $ruler = $part->straight ? new Ruler($breakdown->meter, $tempo ?? $breakdown->tempo, Feel::straight()) : Toolbox::of($breakdown)->ruler($tempo);
+        $tools = Toolbox::of($breakdown);
+        $ruler = $part->straight ? $tools->ruler($tempo)->straight() : $tools->ruler($tempo);
         $clock = new ChordClock($voiced->form);
         $slotTicks = $hand->pattern->slotTicks();
         $barTicks = $breakdown->meter->barTicks();
         $strokes = $hand->pattern->strokes();
-        $finder = Toolbox::of($breakdown)->finder();
-        $approaches = $breakdown->approaches === [] ? [] : Toolbox::of($breakdown)->approacher()->all($voiced, $breakdown->approaches);
-        $placed = array_merge([], ...array_map(static fn (PlacedApproach $approach): array => (new ApproachStrokes($ruler, $clock, $slotTicks, $part->offsetMs))->of($approach), $approaches));
+        $finder = $tools->finder();
+        $approaches = $breakdown->approaches === [] ? [] : $tools->approacher()->all($voiced, $breakdown->approaches);
+        $walks = new ApproachStrokes($ruler, $clock, $slotTicks, $part->offsetMs);
+        $placed = array_merge([], ...array_map($walks->of(...), $approaches));
         for ($start = 0; $start < $voiced->form->ticks(); $start += $hand->pattern->ticks) {
             foreach ($strokes as $stroke) {
                 $tick = $start + $stroke->at;

@@ -50,7 +50,10 @@ final readonly class Performer
         $seconds = $ruler->seconds($voiced->form->ticks() / $breakdown->meter->beatTicks());
         $events = array_merge(
             $this->strings($strokes, $breakdown->part(PartName::Guitar)->level, $seconds),
-            ...array_map(static fn (Player $player): array => BandEvents::of($player, $breakdown->part($player->part()), $voiced->form, $ruler), LineUp::of($breakdown->groove)->players),
+            ...array_map(
+                static fn (Player $player): array => BandEvents::of($player, $breakdown->part($player->part()), $voiced->form, $ruler),
+                LineUp::of($breakdown->groove)->players,
+            ),
         );
         usort($events, static fn (Event $a, Event $b): int => $a->t <=> $b->t);
 

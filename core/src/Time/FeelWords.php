@@ -16,6 +16,8 @@ final readonly class FeelWords
             return 'straight';
         }
 
-        return sprintf('%d %% swing%s', (int) round(100 * Swing::share($ratio)), $feel->unit === SwingUnit::Sixteenth ? ' on sixteenths' : '');
+        $unit = $feel->unit === SwingUnit::Sixteenth ? ' on sixteenths' : '';
+
+        return sprintf('%d %% swing%s', (int) round(100 * Swing::share($ratio)), $unit);
     }
 }

@@ -27,6 +27,12 @@ final readonly class Ruler
         $this->unit = $feel->unit;
     }
 
+    /** The same beat without any lean, for a part that leaves the swing to the others. */
+    public function straight(): self
+    {
+        return new self($this->meter, $this->tempo, Feel::straight());
+    }
+
     /**
      * @param int $ticks    from bar 1 beat 1
      * @param int $division of the beat that the place belongs to

@@ -24,6 +24,8 @@ final class FindPath extends Controller
 
         $first = $voiced->of($breakdown);
 
-        return new JsonResponse(PathResource::of($breakdown, $request->boolean('elsewhere') ? Toolbox::of($breakdown)->voicer()->elsewhere($first) : $first));
+        $line = $request->boolean('elsewhere') ? Toolbox::of($breakdown)->voicer()->elsewhere($first) : $first;
+
+        return new JsonResponse(PathResource::of($breakdown, $line));
     }
 }

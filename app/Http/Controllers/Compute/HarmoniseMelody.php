@@ -20,7 +20,8 @@ final class HarmoniseMelody extends Controller
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/HarmonisedNote')))])]
     public function __invoke(DocumentRequest $request): JsonResponse
     {
-        $line = (new MelodyOverForm())->harmonise($request->breakdown(), $request->string('melody')->toString(), max(0, $request->integer('bar')));
+        $melody = $request->string('melody')->toString();
+        $line = (new MelodyOverForm())->harmonise($request->breakdown(), $melody, max(0, $request->integer('bar')));
 
         return new JsonResponse(array_map(MelodyResource::note(...), $line));
     }

@@ -27,7 +27,9 @@ final class OfferApproaches extends Controller
         $form = $voiced->of($breakdown);
         $target = $request->integer('chord');
         abort_unless(isset($form->form->chords[$target]), 404);
-        $placed = array_map(static fn (ApproachKind $kind) => Toolbox::of($breakdown)->approacher()->place($form, $target, $kind, $request->integer('steps'), $request->integer('slot_ticks')), ApproachKind::cases());
+        $approacher = Toolbox::of($breakdown)->approacher();
+        [$steps, $slotTicks] = [$request->integer('steps'), $request->integer('slot_ticks')];
+        $placed = array_map(static fn (ApproachKind $kind) => $approacher->place($form, $target, $kind, $steps, $slotTicks), ApproachKind::cases());
 
         return new JsonResponse(array_map(static fn ($approach): array => ApproachResource::of($breakdown, $approach), array_values(array_filter($placed))));
     }

@@ -36,7 +36,8 @@ final class PlanLadder extends Controller
     ])]))])]
     public function __invoke(LadderRequest $request, LadderPlanner $planner): JsonResponse
     {
-        $ladder = $planner->plan($request->start(), $request->goal(), $request->float('minutes'), $request->meter(), $request->mode(), $request->has('step') ? $request->float('step') : LadderPlanner::USUAL_STEP, $request->integer('bars'));
+        $step = $request->has('step') ? $request->float('step') : LadderPlanner::USUAL_STEP;
+        $ladder = $planner->plan($request->start(), $request->goal(), $request->float('minutes'), $request->meter(), $request->mode(), $step, $request->integer('bars'));
 
         return new JsonResponse(LadderResource::of($ladder) + ['raised' => array_combine(['start', 'goal'], $ladder->raised()), 'at' => $ladder->stepAfter($request->clean(), ! $request->boolean('hurts')), 'pause' => $request->pause()?->value]);
     }

@@ -34,8 +34,11 @@ final class ShapePattern extends Controller
     public function __invoke(DocumentRequest $request, BreakdownJson $json): JsonResponse
     {
         $breakdown = $request->breakdown();
+        $changer = new PatternChanger();
         if ($request->filled('counted')) {
-            return new JsonResponse(['document' => $json->write((new PatternChanger())->recount($breakdown, $request->string('counted')->toString(), $request->integer('line')))]);
+            $recounted = $changer->recount($breakdown, $request->string('counted')->toString(), $request->integer('line'));
+
+            return new JsonResponse(['document' => $json->write($recounted)]);
         }
         if ($request->has('beat')) {
             $divided = $breakdown->with(pattern: (new PatternShaper())->withBeatDivided($breakdown->pattern, $request->integer('beat'), $request->integer('division')));
@@ -43,14 +46,14 @@ final class ShapePattern extends Controller
             return new JsonResponse(['document' => $json->write($divided)]);
         }
         if ($request->hasAny(['accents', 'lengths'])) {
-            $profiled = (new PatternChanger())->profile($breakdown,
+            $profiled = $changer->profile($breakdown,
                 $request->filled('accents') ? AccentProfile::parse($request->string('accents')->toString()) : null,
                 $request->filled('lengths') ? LengthProfile::parse($request->string('lengths')->toString()) : null,
             );
 
             return new JsonResponse(['document' => $json->write($profiled)]);
         }
-        $shaped = (new PatternChanger())->shape($breakdown,
+        $shaped = $changer->shape($breakdown,
             $request->has('meter') ? Meter::parse($request->string('meter')->toString()) : $breakdown->meter,
             $request->integer('bars', $breakdown->pattern->bars()),
             $request->integer('grid', $breakdown->pattern->grid()),

@@ -19,6 +19,8 @@ final class TakeSectionOut extends Controller
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(required: ['document'], properties: [new OA\Property(property: 'document', type: 'object')]))])]
     public function __invoke(DocumentRequest $request, BreakdownJson $json): JsonResponse
     {
-        return new JsonResponse(['document' => $json->write((new SectionRemover())->remove($request->breakdown(), $request->integer('section')))]);
+        $left = (new SectionRemover())->remove($request->breakdown(), $request->integer('section'));
+
+        return new JsonResponse(['document' => $json->write($left)]);
     }
 }

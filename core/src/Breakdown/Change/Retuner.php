@@ -16,8 +16,9 @@ final readonly class Retuner
 {
     public function retune(Breakdown $breakdown, Tuning $tuning): Breakdown
     {
-        $retuned = $breakdown->with(neck: new Neck($tuning, $breakdown->neck->capo), pins: [], wishes: $breakdown->wishes->onStrings($tuning->strings()));
-        $converter = new TuningConverter($retuned->neck, Toolbox::of($retuned)->finder());
+        $neck = new Neck($tuning, $breakdown->neck->capo);
+        $retuned = $breakdown->with(neck: $neck, pins: [], wishes: $breakdown->wishes->onStrings($tuning->strings()));
+        $converter = new TuningConverter($neck, Toolbox::of($retuned)->finder());
         $voiced = Toolbox::of($breakdown)->voiced();
         $pins = [];
         foreach ($voiced->form->chords as $place => $chord) {

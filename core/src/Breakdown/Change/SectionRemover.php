@@ -25,12 +25,12 @@ final readonly class SectionRemover
         $renumbered = static fn (int $section): int => $section > $place ? $section - 1 : $section;
         $sections = array_values(array_diff_key($breakdown->sections, [$place => true]));
         $pins = array_values(array_filter($breakdown->pins, static fn (Pin $pin): bool => $pin->section !== $place));
-        $approaches = array_values(array_filter($breakdown->approaches, static fn (Approach $approach): bool => $approach->section !== $place));
+        $approaches = array_values(array_filter($breakdown->approaches, static fn (Approach $each): bool => $each->section !== $place));
 
         return $sections === [] ? $breakdown : $breakdown->with(
             sections: $sections,
             pins: array_map(static fn (Pin $pin): Pin => $pin->inSection($renumbered($pin->section)), $pins),
-            approaches: array_map(static fn (Approach $approach): Approach => $approach->inSection($renumbered($approach->section)), $approaches),
+            approaches: array_map(static fn (Approach $each): Approach => $each->inSection($renumbered($each->section)), $approaches),
         );
     }
 }

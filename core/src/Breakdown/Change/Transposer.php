@@ -19,7 +19,10 @@ final readonly class Transposer
         $from = $breakdown->key;
         $reader = new ChartLine($from, $breakdown->meter);
         $carried = static fn (string $symbol): string => $from->carryChord($reader->chord($symbol), $to)->text();
-        $sections = array_map(static fn (Section $section): Section => new Section($section->name, $reader->carriedTo($to, $section->line)), $breakdown->sections);
+        $sections = array_map(
+            static fn (Section $section): Section => new Section($section->name, $reader->carriedTo($to, $section->line)),
+            $breakdown->sections,
+        );
         $semitones = $from->semitonesTo($to);
         $pins = [];
         $dropped = [];

@@ -11,7 +11,6 @@ use Gravik\Band\Player;
 use Gravik\Chart\Form;
 use Gravik\Performance\Event;
 use Gravik\Performance\EventKind;
-use Gravik\Time\Feel;
 use Gravik\Time\Ruler;
 
 /**
@@ -33,15 +32,19 @@ final readonly class BandEvents
     /** @return list<Event> */
     public static function of(Player $player, Part $part, Form $form, Ruler $ruler): array
     {
-        $feel = $part->straight ? new Ruler($ruler->meter, $ruler->tempo, Feel::straight()) : $ruler;
+        $feel = $part->straight ? $ruler->straight() : $ruler;
         $time = static fn (int $tick, int $division): float => max(0.0, $feel->secondsAt($tick, $division) + $part->offsetMs / 1000);
-        $drums = $part->name === PartName::Drums;
 
-        return array_map(static function (BandNote $note) use ($part, $drums, $time): Event {
+        return array_map(static function (BandNote $note) use ($part, $time): Event {
             $from = $time($note->tick, $note->division);
-            $seconds = $drums ? self::DRUM_SECONDS : max(self::SHORTEST_SECONDS, self::BASS_SHARE * ($time($note->until, $note->division) - $from));
+            $held = $time($note->until, $note->division) - $from;
+            [$kind, $seconds] = match ($part->name) {
+                PartName::Drums => [EventKind::Drum, self::DRUM_SECONDS],
+                PartName::Bass => [EventKind::Bass, max(self::SHORTEST_SECONDS, self::BASS_SHARE * $held)],
+                PartName::Guitar => [EventKind::Ring, max(self::SHORTEST_SECONDS, $held)],
+            };
 
-            return new Event($part->name, $from, $seconds, $note->pitch, $note->loudness * $part->level, $drums ? EventKind::Drum : EventKind::Bass);
+            return new Event($part->name, $from, $seconds, $note->pitch, $note->loudness * $part->level, $kind);
         }, $player->play($form));
     }
 }
