@@ -22,8 +22,14 @@ function bassOver(string $line, string $groove): array
     return (new Bassist(Groove::named($groove)))->play(formOf($line, Groove::named($groove)));
 }
 
-it('keeps the roots of the bass between the low E and the E flat above it, and leads into the next from below', function (string $chord, int $root): void {
-    $walk = array_map(static fn (BandNote $note): int => $note->pitch, bassOver("| {$chord} | F |", 'four-walk'));
+/** @return list<int> */
+function pitches(array $notes): array
+{
+    return array_map(static fn (BandNote $note): int => $note->pitch, $notes);
+}
+
+it('keeps bass roots between the low E and the E flat above it, and leads on from below', function (string $chord, int $root): void {
+    $walk = pitches(bassOver("| {$chord} | F |", 'four-walk'));
 
     // Root, third, fifth, then a half step under the F, which is 29.
     expect($walk[0])->toBe($root)->and($walk[3])->toBe(28)->and($walk[4])->toBe(29)
@@ -31,7 +37,7 @@ it('keeps the roots of the bass between the low E and the E flat above it, and l
 })->with([['E', 28], ['E♭', 39], ['C', 36], ['G', 31], ['B', 35], ['C/D', 38]]);
 
 it('says the bass note of a slash chord, and gives a chord without a third its fifth', function (): void {
-    $walk = array_map(static fn (BandNote $note): int => $note->pitch, bassOver('| C/G | D5 |', 'four-walk'));
+    $walk = pitches(bassOver('| C/G | D5 |', 'four-walk'));
 
     // Over G: third and fifth of the C chord count from its bass; D5 has no third, so the fifth stands in.
     expect($walk[0])->toBe(31)->and($walk[4])->toBe(38)->and($walk[5])->toBe(45)->and($walk[6])->toBe(45);
@@ -39,7 +45,10 @@ it('says the bass note of a slash chord, and gives a chord without a third its f
 
 it('strikes the root where a chord comes within the bar, whatever the groove has there', function (): void {
     // On beat 3 the two-beat bass plays a fifth; a new chord there gets its own root.
-    $over = static fn (string $line): array => array_map(static fn (BandNote $note): array => [$note->tick, $note->pitch % 12], bassOver($line, 'deck-swing'));
+    $over = static fn (string $line): array => array_map(
+        static fn (BandNote $note): array => [$note->tick, $note->pitch % 12],
+        bassOver($line, 'deck-swing'),
+    );
 
     expect($over('| C |'))->toBe([[0, 0], [1920, 7]])->and($over('| C F |'))->toBe([[0, 0], [1920, 5]]);
 });
@@ -47,7 +56,8 @@ it('strikes the root where a chord comes within the bar, whatever the groove has
 it('holds a bass note to the end of its dashes, and rests where nothing sounds', function (): void {
     $notes = bassOver('| C | N.C. | C |', 'deck-swing');
 
-    expect(array_map(static fn (BandNote $note): array => [$note->tick, $note->until], $notes))->toBe([[0, 960], [1920, 2880], [7680, 8640], [9600, 10560]]);
+    expect(array_map(static fn (BandNote $note): array => [$note->tick, $note->until], $notes))
+        ->toBe([[0, 960], [1920, 2880], [7680, 8640], [9600, 10560]]);
 });
 
 it('plays every sign of the drums in every bar, at its slot and in three loudnesses', function (string $slug): void {

@@ -10,7 +10,7 @@ it('starts every genre word with a pattern, a groove and a tempo that go togethe
     expect($starter->pattern->pattern->meter->text())->toBe($starter->groove->meter->text())
         ->and($starter->tempo->bpm)->toBeGreaterThanOrEqual($slowest)->toBeLessThanOrEqual($fastest)
         ->and($starter->word)->toMatch('/^[A-Z][a-z -]+$/');
-})->with(static fn (): array => array_combine(array_column(Starter::all(), 'slug'), array_map(static fn (Starter $starter): array => [$starter], Starter::all())));
+})->with(static fn (): array => array_map(static fn (Starter $starter): array => [$starter], array_column(Starter::all(), null, 'slug')));
 
 it('knows what a word means', function (string $slug, string $word, string $pattern, string $groove, float $bpm): void {
     $starter = array_column(Starter::all(), null, 'slug')[$slug];

@@ -21,8 +21,8 @@ function corpus(string $name): array
 function frozen(Timeline $timeline): array
 {
     return array_map(static fn (Event $event): string => implode(' ', [
-        $event->part->value, $event->kind->value, (int) round(1e6 * $event->t), (int) round(1e6 * $event->dur), $event->pitch ?? '-', round($event->velocity, 4),
-        $event->string ?? '-', $event->fret ?? '-', $event->direction?->value ?? '-',
+        $event->part->value, $event->kind->value, (int) round(1e6 * $event->t), (int) round(1e6 * $event->dur),
+        $event->pitch ?? '-', round($event->velocity, 4), $event->string ?? '-', $event->fret ?? '-', $event->direction?->value ?? '-',
         implode(',', array_map(static fn (array $point): string => round($point[0], 4).':'.round($point[1], 3), $event->glide)),
     ]), $timeline->events);
 }
@@ -36,7 +36,8 @@ it('plays every document of version 1 as it played then, to the microsecond, als
         }
         $breakdown = $json->read($json->write($json->read($then['document'])));
         $timeline = (new Performer())->perform($breakdown);
-        expect(frozen($timeline))->toBe($then['events'], $breakdown->title)->and((int) round(1e6 * $timeline->seconds))->toBe($then['seconds']);
+        expect(frozen($timeline))->toBe($then['events'], $breakdown->title)
+            ->and((int) round(1e6 * $timeline->seconds))->toBe($then['seconds']);
         $played++;
     }
     expect($played)->toBe(207 / CORPUS_PARTS);

@@ -14,7 +14,9 @@ use Gravik\Tests\Support\Examples;
 /** @param list<int|null> $frets */
 function gripOf(string $chord, array $frets): Voicing
 {
-    return Toolbox::of(Examples::breakdown())->finder()->voicing(ChordSymbol::parse($chord), $frets) ?? throw new LogicException("{$chord} is no such grip");
+    $grip = Toolbox::of(Examples::breakdown())->finder()->voicing(ChordSymbol::parse($chord), $frets);
+
+    return $grip ?? throw new LogicException("{$chord} is no such grip");
 }
 
 /** @param list<int>|Zone $strings */

@@ -3,13 +3,12 @@
 declare(strict_types=1);
 
 use Gravik\Strokes\Levels;
-use Gravik\Strokes\Stroke;
 use Gravik\Tests\Support\Examples;
 
 it('says at which levels nothing is left out that the next one still has', function (string $slots, int $grid, array $same): void {
     $pattern = Examples::breakdown([], $slots, $grid)->pattern;
     $levels = new Levels();
-    $struck = array_map(static fn (int $level): array => array_map(static fn (Stroke $stroke): int => $stroke->at, $levels->thinned($pattern, $level)->strokes()), [1, 2, 3]);
+    $struck = array_map(static fn (int $level): array => array_column($levels->thinned($pattern, $level)->strokes(), 'at'), [1, 2, 3]);
 
     expect($levels->sameAsAbove($pattern))->toBe($same)
         ->and(array_values(array_filter([1, 2], static fn (int $level): bool => $struck[$level - 1] === $struck[$level])))->toBe($same);

@@ -36,7 +36,8 @@ final class Reports
             foreach ($timeline->strokes as $index => $stroke) {
                 $moved = $ms($stroke, $round, $index);
                 if ($moved !== null) {
-                    $taps[] = ['t' => $stroke->t + $round * $timeline->seconds + $moved / 1000, 'key' => $stroke->stroke->direction->value ?? 'down'];
+                    $t = $stroke->t + $round * $timeline->seconds + $moved / 1000;
+                    $taps[] = ['t' => $t, 'key' => $stroke->stroke->direction->value ?? 'down'];
                 }
             }
         }
@@ -45,8 +46,13 @@ final class Reports
     }
 
     /** @param list<mixed> $taps */
-    public static function of(array $taps, Timeline $timeline, ?float $latency = 0.0, Gate $gate = new Gate(), ?int $bars = null): LockReport
-    {
+    public static function of(
+        array $taps,
+        Timeline $timeline,
+        ?float $latency = 0.0,
+        Gate $gate = new Gate(),
+        ?int $bars = null,
+    ): LockReport {
         return (new LockReporter())->report(Take::read($taps), $timeline, SwingUnit::Eighth, $latency, gate: $gate, bars: $bars);
     }
 
