@@ -6,7 +6,13 @@ import { gzipped, onlyTheSigns } from './vite/lighten.ts'
 
 export default defineConfig({
   // Tests need no page served; where CI is set, the plugin refuses to start a server for them.
-  plugins: [process.env.VITEST === undefined ? laravel({ input: 'resources/js/main.tsx', refresh: true }) : null, react(), antdCss(), onlyTheSigns(), gzipped()],
+  plugins: [
+    process.env.VITEST === undefined ? laravel({ input: 'resources/js/main.tsx', refresh: true }) : null,
+    react(),
+    antdCss(),
+    onlyTheSigns(),
+    gzipped(),
+  ],
   build: { chunkSizeWarningLimit: 1200 },
   test: { environment: 'jsdom', include: ['resources/js/**/*.test.{ts,tsx}', 'vite/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000 },
 })

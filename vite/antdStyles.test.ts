@@ -15,7 +15,20 @@ it('has the styles of every component that the app takes from Ant Design', () =>
   expect([...new Set(taken)].filter((name) => !(USED as readonly string[]).includes(name))).toEqual([])
 })
 
-it.each(['.ant-btn{', '.ant-select-dropdown{', '.ant-modal{', '.ant-message', '.ant-input-number{', '.ant-app{', '.ant-space-addon{', '.ant-space-compact{', '.ant-popover{', '.ant-tooltip{', '.anticon{', '.gravik'])('writes %s', (start) => {
+it.each([
+  '.ant-btn{',
+  '.ant-select-dropdown{',
+  '.ant-modal{',
+  '.ant-message',
+  '.ant-input-number{',
+  '.ant-app{',
+  '.ant-space-addon{',
+  '.ant-space-compact{',
+  '.ant-popover{',
+  '.ant-tooltip{',
+  '.anticon{',
+  '.gravik',
+])('writes %s', (start) => {
   expect(antdStyles()).toContain(start)
 })
 

@@ -8,7 +8,21 @@ import { theme } from '../resources/js/app/theme.ts'
 const ASKED = 'virtual:antd.css'
 
 /** What the app takes from Ant Design; types and ConfigProvider write no style. */
-export const USED = ['App', 'Button', 'Checkbox', 'Input', 'InputNumber', 'Modal', 'Popover', 'Segmented', 'Select', 'Slider', 'Switch', 'message', 'notification'] as const
+export const USED = [
+  'App',
+  'Button',
+  'Checkbox',
+  'Input',
+  'InputNumber',
+  'Modal',
+  'Popover',
+  'Segmented',
+  'Select',
+  'Slider',
+  'Switch',
+  'message',
+  'notification',
+] as const
 
 /**
  * The styles of those components under our theme, as a style sheet. Left to itself the library makes them in the browser,
@@ -16,7 +30,12 @@ export const USED = ['App', 'Button', 'Checkbox', 'Input', 'InputNumber', 'Modal
  */
 export function antdStyles(): string {
   const cache = createCache()
-  const parts = [...USED.map(sample), createElement(antd.Input.TextArea, { key: 'area' }), createElement(antd.Input.Password, { key: 'password' }), withAddon]
+  const parts = [
+    ...USED.map(sample),
+    createElement(antd.Input.TextArea, { key: 'area' }),
+    createElement(antd.Input.Password, { key: 'password' }),
+    withAddon,
+  ]
   const ours = { ...theme, zeroRuntime: false }
   renderToString(createElement(StyleProvider, { cache }, createElement(antd.ConfigProvider, { theme: ours }, ...parts)))
   return extractStyle(cache, { plain: true })

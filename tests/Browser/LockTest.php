@@ -159,7 +159,9 @@ it('measures the microphone by its own clicks, and reports of a take by micropho
         expect($ms)->toBeGreaterThanOrEqual(49)->toBeLessThan(54);
         $page->press('Done')->sees("microphone {$ms} ms, today");
 
-        $microphone->plays((new SimulatedTake($timeline, array_map(static fn (PlayedStroke $stroke): PlayedStroke => $stroke->shifted(0.045 + LIMITER_LOOKS_AHEAD), $player->play($timeline, 8))))->wav(), 4 * 60 / 112 - SimulatedTake::LEAD);
+        $late = static fn (PlayedStroke $stroke): PlayedStroke => $stroke->shifted(0.045 + LIMITER_LOOKS_AHEAD);
+        $take = new SimulatedTake($timeline, array_map($late, $player->play($timeline, 8)));
+        $microphone->plays($take->wav(), 4 * 60 / 112 - SimulatedTake::LEAD);
         $before = $takes();
         $page->keys('m')->sees('Bar 8 of 8')->sees('Headphones keep the band out');
         $page->waitFor(fn (): bool => ! $page->says('Headphones keep the band out'), 'it listens on');
@@ -168,7 +170,8 @@ it('measures the microphone by its own clicks, and reports of a take by micropho
         $bias = figure($page, 'bias');
         expect((str_contains($bias, 'early') ? -1 : 1) * (float) $bias)->toEqualWithDelta($truth->biasMs, 5.0)
             ->and((float) figure($page, 'spread'))->toEqualWithDelta($truth->spreadMs, 3.0)
-            ->and((float) preg_replace('/^played ([\d.]+) : 1.*$/s', '$1', $page->words('.swing-gauge .muted')))->toEqualWithDelta($truth->swing?->played, 0.1)
+            ->and((float) preg_replace('/^played ([\d.]+) : 1.*$/s', '$1', $page->words('.swing-gauge .muted')))
+            ->toEqualWithDelta($truth->swing?->played, 0.1)
             ->and($page->words('.report > .muted'))->toMatch('/6[2-4] of 6[34] strokes met/');
     });
 });

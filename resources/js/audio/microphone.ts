@@ -15,7 +15,10 @@ let loaded: Promise<void> | null = null
  * @param onBlock samples, and the audio second at which the first of them came in; told truer from block to block
  * @param onLost  the microphone went away by itself
  */
-export async function openMicrophone(onBlock: (samples: Float32Array, since: number, rate: number) => void, onLost: () => void): Promise<Microphone> {
+export async function openMicrophone(
+  onBlock: (samples: Float32Array, since: number, rate: number) => void,
+  onLost: () => void,
+): Promise<Microphone> {
   if (navigator.mediaDevices === undefined) {
     throw new NoMicrophone('Over plain http from another device the browser gives no microphone. Tap the take, or upload a recording.')
   }
@@ -23,7 +26,11 @@ export async function openMicrophone(onBlock: (samples: Float32Array, since: num
     .getUserMedia({ audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false, channelCount: 1 } })
     .catch((problem: unknown) => {
       const refused = problem instanceof DOMException && problem.name === 'NotAllowedError'
-      throw new NoMicrophone(refused ? 'The microphone was refused. Allow it beside the address of this page, tap the take, or upload a recording.' : 'No microphone was found. Plug one in, tap the take, or upload a recording.')
+      throw new NoMicrophone(
+        refused
+          ? 'The microphone was refused. Allow it beside the address of this page, tap the take, or upload a recording.'
+          : 'No microphone was found. Plug one in, tap the take, or upload a recording.',
+      )
     })
   const context = audio()
   await context.resume()

@@ -73,13 +73,17 @@ export function useMicrophone(onTake: (sound: Blob, firstBeat: number) => void, 
         )
         taking.current = { microphone, sound, ended: false }
         setHeard([])
-        ear.current = new LiveEar(microphone.rate, (strokes) => setHeard(strokes.map((stroke) => ({ ...stroke, t: stroke.t - band.startedAt })).filter((stroke) => stroke.t > -0.25)))
+        ear.current = new LiveEar(microphone.rate, (strokes) =>
+          setHeard(strokes.map((stroke) => ({ ...stroke, t: stroke.t - band.startedAt })).filter((stroke) => stroke.t > -0.25)),
+        )
         setStatus('listening')
         await band.start({ fromBar: 0, bars, ...(clickOnly === undefined ? {} : { clickOnly }), onEnd: finish })
         if (!band.playing) finish()
       } catch (problem) {
         setStatus('idle')
-        handlers.current.onProblem(problem instanceof NoMicrophone ? problem.message : 'The microphone could not be opened. Tap the take, or upload a recording.')
+        handlers.current.onProblem(
+          problem instanceof NoMicrophone ? problem.message : 'The microphone could not be opened. Tap the take, or upload a recording.',
+        )
       }
     },
     [finish, stop],

@@ -49,7 +49,10 @@ final class Stage
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $driver = RemoteWebDriver::create('http://127.0.0.1:'.$this->driverPort, $capabilities, 30_000, 120_000);
         $this->drivers[] = $driver;
-        $driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Page.addScriptToEvaluateOnNewDocument', 'params' => ['source' => self::PATIENT_AUDIO]]);
+        $driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => 'Page.addScriptToEvaluateOnNewDocument',
+            'params' => ['source' => self::PATIENT_AUDIO],
+        ]);
 
         return (new Page($driver, $this->server->address()))->resizeInside(1280, 800);
     }

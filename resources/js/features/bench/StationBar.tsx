@@ -28,7 +28,14 @@ export function StationBar({ station, onGo, save, onHelp }: Props) {
       </Link>
       <nav aria-label="Stations">
         {STATIONS.map(({ id, name }) => (
-          <button key={id} ref={id === station ? here : null} type="button" className={id === station ? 'station-tab active' : 'station-tab'} aria-current={id === station ? 'page' : undefined} onClick={() => onGo(id)}>
+          <button
+            key={id}
+            ref={id === station ? here : null}
+            type="button"
+            className={id === station ? 'station-tab active' : 'station-tab'}
+            aria-current={id === station ? 'page' : undefined}
+            onClick={() => onGo(id)}
+          >
             <span>
               <b>{name}</b>
               <small className={lines[id].off ? 'off' : ''}>{lines[id].text}</small>
@@ -77,7 +84,15 @@ function useStateLines(): Record<Station, { text: string; off: boolean }> {
     chart: unread > 0 ? { text: `${unread} unread`, off: true } : { text: countOf(bars, 'bar'), off: false },
     shapes: { text: shapes === 0 ? 'no chords yet' : `${countOf(shapes, 'chord')}, ${document.pins.length} pinned`, off: false },
     hand: { text: countOf(strokes, 'stroke'), off: strokes === 0 },
-    lock: { text: takes.items === undefined || takes.items.length === 0 ? 'no takes yet' : takes.more === null ? countOf(takes.items.length, 'take') : `over ${takes.items.length} takes`, off: false },
+    lock: {
+      text:
+        takes.items === undefined || takes.items.length === 0
+          ? 'no takes yet'
+          : takes.more === null
+            ? countOf(takes.items.length, 'take')
+            : `over ${takes.items.length} takes`,
+      off: false,
+    },
     handout: { text: 'MIDI, WAV, JSON', off: false },
   }
 }

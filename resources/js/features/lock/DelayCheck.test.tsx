@@ -10,7 +10,11 @@ vi.mock('../../audio/band', async () => {
   const silent = await import('../../testing/silentBand')
   return { ...silent, output: { ...silent.output, now: () => clock.now } }
 })
-const room = vi.hoisted(() => ({ refuses: false, block: (() => undefined) as (samples: Float32Array, since: number, rate: number) => void, stop: () => undefined }))
+const room = vi.hoisted(() => ({
+  refuses: false,
+  block: (() => undefined) as (samples: Float32Array, since: number, rate: number) => void,
+  stop: () => undefined,
+}))
 vi.mock('../../audio/microphone', () => {
   class NoMicrophone extends Error {}
   return {
@@ -23,7 +27,12 @@ vi.mock('../../audio/microphone', () => {
   }
 })
 
-const calibration = (ms: number, was: number | null) => ({ latency_ms: ms, spread_ms: 1.2, was_ms: was, measured_at: new Date().toISOString() })
+const calibration = (ms: number, was: number | null) => ({
+  latency_ms: ms,
+  spread_ms: 1.2,
+  was_ms: was,
+  measured_at: new Date().toISOString(),
+})
 const calls = () => vi.mocked(fetch).mock.calls.map(([address, options]) => [String(address), options?.body] as const)
 
 beforeEach(() => {
@@ -62,14 +71,21 @@ it('sends taps with the clicks they were tapped to, and says what was measured',
   await pass()
   expect(await screen.findByText(/The delay is 42 ms \(your taps spread by 1 ms\)/)).toBeTruthy()
   const sent = JSON.parse(String(calls()[0]?.[1])) as { clicks: number[]; taps: number[] }
-  expect(sent.clicks.map((click) => Math.round(10 * click) / 10)).toEqual(Array.from({ length: 16 }, (_, index) => Math.round(6 * index) / 10))
+  expect(sent.clicks.map((click) => Math.round(10 * click) / 10)).toEqual(
+    Array.from({ length: 16 }, (_, index) => Math.round(6 * index) / 10),
+  )
   expect(sent.taps).toHaveLength(1)
 })
 
 it('records its own clicks, says where the first of them lies, and warns when the delay has moved', async () => {
   serve({})
   const plain = globalThis.fetch
-  vi.stubGlobal('fetch', vi.fn(async (address: string, options: RequestInit) => (address.includes('/recording?') ? new Response(JSON.stringify(calibration(61, 40)), { status: 200 }) : plain(address, options))))
+  vi.stubGlobal(
+    'fetch',
+    vi.fn(async (address: string, options: RequestInit) =>
+      address.includes('/recording?') ? new Response(JSON.stringify(calibration(61, 40)), { status: 200 }) : plain(address, options),
+    ),
+  )
   await start('microphone')
   room.block(new Float32Array(800), -0.2, 8000)
   await pass()

@@ -18,7 +18,12 @@ const SECONDS_A_CLICK = 0.6
 const MOVED_MS = 10
 
 type Input = 'keys' | 'microphone'
-type State = { status: 'ready' } | { status: 'clicking'; click: number } | { status: 'busy' } | { status: 'done'; calibration: Calibration } | { status: 'refused'; message: string }
+type State =
+  | { status: 'ready' }
+  | { status: 'clicking'; click: number }
+  | { status: 'busy' }
+  | { status: 'done'; calibration: Calibration }
+  | { status: 'refused'; message: string }
 
 /** Sixteen clicks, sixteen taps; or sixteen clicks that the microphone hears of the loudspeaker. The core takes the median as the device's delay. */
 export function DelayCheck({ onClose }: { onClose: () => void }) {
@@ -41,9 +46,14 @@ export function DelayCheck({ onClose }: { onClose: () => void }) {
     }
     recording.current?.microphone.stop()
     const since = recording.current?.sound.since ?? null
-    if (recording.current === null || since === null) throw new NoMicrophone('Nothing came from the microphone. Check that it is on, and try again.')
+    if (recording.current === null || since === null)
+      throw new NoMicrophone('Nothing came from the microphone. Check that it is on, and try again.')
     const what = new URLSearchParams({ first: (zero - since).toFixed(5), every: String(SECONDS_A_CLICK), count: String(CLICKS) })
-    return call('PUT', `calibrations/${deviceId(input)}/recording?${what}`, wavOf(recording.current.sound.blocks, recording.current.microphone.rate))
+    return call(
+      'PUT',
+      `calibrations/${deviceId(input)}/recording?${what}`,
+      wavOf(recording.current.sound.blocks, recording.current.microphone.rate),
+    )
   }
   const judge = async () => {
     clearInterval(timer.current)
@@ -124,16 +134,28 @@ export function DelayCheck({ onClose }: { onClose: () => void }) {
       />
       {input === 'keys' ? (
         <>
-          <p className="delay-text">After four clicks to get ready, tap {CLICKS} times exactly with the click: on F, J, the space bar, or the pad. What comes late every time is the device, not you.</p>
+          <p className="delay-text">
+            After four clicks to get ready, tap {CLICKS} times exactly with the click: on F, J, the space bar, or the pad. What comes late
+            every time is the device, not you.
+          </p>
           <div className="pads small">
-            <button type="button" className="pad" disabled={state.status !== 'clicking'} onPointerDown={(event) => tap(event.timeStamp)} aria-label="Tap with the click">
+            <button
+              type="button"
+              className="pad"
+              disabled={state.status !== 'clicking'}
+              onPointerDown={(event) => tap(event.timeStamp)}
+              aria-label="Tap with the click"
+            >
               <b>{state.status === 'clicking' ? clickWords(state.click) : 'tap here'}</b>
             </button>
           </div>
         </>
       ) : (
         <>
-          <p className="delay-text">Take the headphones off and hold the microphone near the loudspeaker: it listens to {CLICKS} clicks, and how late it hears them is the delay of the way out and in.</p>
+          <p className="delay-text">
+            Take the headphones off and hold the microphone near the loudspeaker: it listens to {CLICKS} clicks, and how late it hears them
+            is the delay of the way out and in.
+          </p>
           <p className="figure-big" role="timer">
             {state.status === 'clicking' ? clickWords(state.click) : ' '}
           </p>
@@ -141,8 +163,12 @@ export function DelayCheck({ onClose }: { onClose: () => void }) {
       )}
       {state.status === 'done' && (
         <p className="finding finding-holds" role="status">
-          The delay is {Math.round(state.calibration.latency_ms)} ms ({input === 'keys' ? 'your taps' : 'the clicks'} spread by {Math.round(state.calibration.spread_ms)} ms). It is taken off every take by {input === 'keys' ? 'keys' : 'microphone'} on this device from now on.
-          {state.calibration.was_ms !== null && Math.abs(state.calibration.latency_ms - state.calibration.was_ms) > MOVED_MS && ` It was ${Math.round(state.calibration.was_ms)} ms the time before: it drifts, so measure it before each sitting.`}
+          The delay is {Math.round(state.calibration.latency_ms)} ms ({input === 'keys' ? 'your taps' : 'the clicks'} spread by{' '}
+          {Math.round(state.calibration.spread_ms)} ms). It is taken off every take by {input === 'keys' ? 'keys' : 'microphone'} on this
+          device from now on.
+          {state.calibration.was_ms !== null &&
+            Math.abs(state.calibration.latency_ms - state.calibration.was_ms) > MOVED_MS &&
+            ` It was ${Math.round(state.calibration.was_ms)} ms the time before: it drifts, so measure it before each sitting.`}
         </p>
       )}
       {state.status === 'refused' && (

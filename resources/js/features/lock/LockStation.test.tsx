@@ -23,7 +23,11 @@ vi.mock('../../audio/band', async () => {
 vi.mock('./device', () => ({ deviceId: () => 'desk' }))
 
 /** In place of the microphone: what comes in, and whether it is there at all. */
-const heard = vi.hoisted(() => ({ refuses: '', block: (() => undefined) as (samples: Float32Array, since: number, rate: number) => void, lose: (): void => undefined }))
+const heard = vi.hoisted(() => ({
+  refuses: '',
+  block: (() => undefined) as (samples: Float32Array, since: number, rate: number) => void,
+  lose: (): void => undefined,
+}))
 vi.mock('../../audio/microphone', () => {
   class NoMicrophone extends Error {}
   return {
@@ -37,10 +41,38 @@ vi.mock('../../audio/microphone', () => {
 })
 
 const take = (id: string, number: number, part: Partial<Take['report']> = {}): Take => ({
-  id, number, player: 'Student A', created_at: new Date().toISOString(), tempo: 126, swing: 2, bars: 8, stage: 8, level: 3, revision: 1, passed: false, bias_ms: -12, spread_ms: 9, gate_ms: 15, finding: 'Your off-beats come 38 ms early.', latency_ms: null, strokes: [0.01, 0.52],
+  id,
+  number,
+  player: 'Student A',
+  created_at: new Date().toISOString(),
+  tempo: 126,
+  swing: 2,
+  bars: 8,
+  stage: 8,
+  level: 3,
+  revision: 1,
+  passed: false,
+  bias_ms: -12,
+  spread_ms: 9,
+  gate_ms: 15,
+  finding: 'Your off-beats come 38 ms early.',
+  latency_ms: null,
+  strokes: [0.01, 0.52],
   report: {
-    planned: 48, played: 47, matched: 46, missed: 2, extra: 1, latency_ms: null, bias_ms: -12, spread_ms: 9, drift_bpm_per_min: 0.4, swing: { planned: 2, played: 1.38, low: 1.3, high: 1.5 },
-    anchored: true, directions: { told: 46, wrong: 0 }, slots: [], hits: [],
+    planned: 48,
+    played: 47,
+    matched: 46,
+    missed: 2,
+    extra: 1,
+    latency_ms: null,
+    bias_ms: -12,
+    spread_ms: 9,
+    drift_bpm_per_min: 0.4,
+    swing: { planned: 2, played: 1.38, low: 1.3, high: 1.5 },
+    anchored: true,
+    directions: { told: 46, wrong: 0 },
+    slots: [],
+    hits: [],
     findings: [
       { kind: 'swing', slots: [1], text: 'Your off-beats come 38 ms early.', practise: { stage: 2, tempo: 84 } },
       { kind: 'holds', slots: [0], text: 'The 1 holds.', practise: null },
@@ -57,7 +89,19 @@ const listed = (...takes: Take[]): Server => ({
 })
 
 const gate = { biasMs: 15, spreadMs: 20, swingPoints: 4, missedShare: 0.03 }
-const server: Server = { 'POST compute/strokes': [422, {}], ...listed(take('t2', 2), take('t1', 1)), 'GET calibrations/desk': { calibration: null }, 'GET choices': { stages: ['shapes alone', 'damped'], usual_stage: 1, gates: [{ name: 'beginner', ...gate }, { name: 'advanced', ...gate, spreadMs: 12 }] } }
+const server: Server = {
+  'POST compute/strokes': [422, {}],
+  ...listed(take('t2', 2), take('t1', 1)),
+  'GET calibrations/desk': { calibration: null },
+  'GET choices': {
+    stages: ['shapes alone', 'damped'],
+    usual_stage: 1,
+    gates: [
+      { name: 'beginner', ...gate },
+      { name: 'advanced', ...gate, spreadMs: 12 },
+    ],
+  },
+}
 
 /** Eight taps of the two keys, then the bars are over. */
 async function play(): Promise<void> {
@@ -90,7 +134,12 @@ it('records the two keys without their repeats and sends the take once', async (
   await screen.findByText(/Student A, take 2/)
   await play()
   await waitFor(() => expect(callsTo('POST breakdowns/b1/takes')).toHaveLength(1))
-  expect(callsTo('POST breakdowns/b1/takes')[0]).toMatchObject({ tempo: 120, bars: 8, latency_ms: null, taps: Array.from({ length: 8 }, (_, index) => ({ key: index % 2 === 0 ? 'down' : 'up' })) })
+  expect(callsTo('POST breakdowns/b1/takes')[0]).toMatchObject({
+    tempo: 120,
+    bars: 8,
+    latency_ms: null,
+    taps: Array.from({ length: 8 }, (_, index) => ({ key: index % 2 === 0 ? 'down' : 'up' })),
+  })
 })
 
 it('keeps a take that could not be judged, and judges the same one when asked again', async () => {
@@ -108,7 +157,11 @@ it('keeps a take that could not be judged, and judges the same one when asked ag
 })
 
 it('sends the delay that was measured on this device', async () => {
-  serve({ ...server, 'GET calibrations/desk': { calibration: { latency_ms: 41.5, spread_ms: 6, was_ms: null, measured_at: new Date().toISOString() } }, 'POST breakdowns/b1/takes': [201, take('t3', 3)] })
+  serve({
+    ...server,
+    'GET calibrations/desk': { calibration: { latency_ms: 41.5, spread_ms: 6, was_ms: null, measured_at: new Date().toISOString() } },
+    'POST breakdowns/b1/takes': [201, take('t3', 3)],
+  })
   showOnBench(<LockStation />)
   await screen.findByText(/keys 42 ms, today/)
   await play()
@@ -116,7 +169,15 @@ it('sends the delay that was measured on this device', async () => {
 })
 
 it('says when it locks, and what to do before there are takes or strokes', async () => {
-  serve({ ...server, ...listed(take('t1', 1, { findings: [], gate: { passed: true, why: 'all within', bias_ms: 15, spread_ms: 20, swing_points: 4, missed_share: 0.03 } })) })
+  serve({
+    ...server,
+    ...listed(
+      take('t1', 1, {
+        findings: [],
+        gate: { passed: true, why: 'all within', bias_ms: 15, spread_ms: 20, swing_points: 4, missed_share: 0.03 },
+      }),
+    ),
+  })
   showOnBench(<LockStation />)
   await screen.findByText('This locks.')
   serve({ ...server, ...listed() })
@@ -127,11 +188,22 @@ it('says when it locks, and what to do before there are takes or strokes', async
 
 /** Calls to the address for recordings, with what their query says. */
 const recordings = () =>
-  vi.mocked(fetch).mock.calls.filter(([address]) => String(address).includes('/recordings?')).map(([address, options]) => ({ ...Object.fromEntries(new URL(String(address), 'http://gravik').searchParams), size: (options?.body as Blob).size }))
+  vi
+    .mocked(fetch)
+    .mock.calls.filter(([address]) => String(address).includes('/recordings?'))
+    .map(([address, options]) => ({
+      ...Object.fromEntries(new URL(String(address), 'http://gravik').searchParams),
+      size: (options?.body as Blob).size,
+    }))
 
 const answersRecordings = (answer: [number, unknown]) => {
   const plain = globalThis.fetch
-  vi.stubGlobal('fetch', vi.fn(async (address: string, options: RequestInit) => (address.includes('/recordings?') ? new Response(JSON.stringify(answer[1]), { status: answer[0] }) : plain(address, options))))
+  vi.stubGlobal(
+    'fetch',
+    vi.fn(async (address: string, options: RequestInit) =>
+      address.includes('/recordings?') ? new Response(JSON.stringify(answer[1]), { status: answer[0] }) : plain(address, options),
+    ),
+  )
 }
 
 it('sends an uploaded recording whole, leaves its first beat to the core, and says what could not be heard', async () => {

@@ -27,7 +27,12 @@ export function Compare({ one, other, onEnd }: { one: Voicing; other: Voicing; o
             <th />
             {[one, other].map((voicing, index) => (
               <td key={index}>
-                <button type="button" className="quiet" aria-label={`Hear ${gripText(voicing.frets)}`} onClick={() => void hearGrip(voicing)}>
+                <button
+                  type="button"
+                  className="quiet"
+                  aria-label={`Hear ${gripText(voicing.frets)}`}
+                  onClick={() => void hearGrip(voicing)}
+                >
                   <MiniNeck voicing={voicing} width={100} />
                 </button>
               </td>
