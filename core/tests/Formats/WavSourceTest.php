@@ -37,6 +37,7 @@ it('reads every coding as the same sound', function (string $bytes, int $kind, i
     '32 bits' => [pack('V*', 0, 0x40000000, 0xC0000000, 0x80000000), 1, 32, '', 1e-9],
     'floats' => [pack('g*', 0, 0.5, -0.5, -1), 3, 32, '', 1e-9],
     'floats under an extensible header' => [pack('g*', 0, 0.5, -0.5, -1), 0xFFFE, 32, pack('vvVv', 22, 32, 4, 3).str_repeat("\0", 14), 1e-9],
+    'floats under an extensible header that ends with what it is' => [pack('g*', 0, 0.5, -0.5, -1), 0xFFFE, 32, pack('vvVv', 22, 32, 4, 3), 1e-9],
 ]);
 
 it('mixes channels to one, and reads a file that ends early as far as it goes', function (): void {

@@ -67,6 +67,13 @@ it('says where the strokes lie when tempo and first beat are known, and leaves t
         ->and($known->firstBeat)->toBe(0.7);
 });
 
+it('tells every beat up to the one after the last stroke', function (): void {
+    $taps = array_map(static fn (int $beat): Tap => new Tap(1.0 + 0.5 * $beat), range(0, 10));
+    $reading = (new FeelMeter())->measure($taps, Meter::parse('4/4'));
+
+    expect($reading->beats)->toEqualWithDelta(array_map(static fn (int $beat): float => 1.0 + 0.5 * $beat, range(0, 11)), 1e-6);
+});
+
 it('measures off-beats played alone against the beat that is known', function (): void {
     $reading = (new FeelMeter())->measure(strokesOf('.x.x.x.x', 2, 110, Feel::fixed(2.0)), Meter::parse('4/4'), new Tempo(110), 0.7, 2);
 

@@ -115,6 +115,16 @@ it('keeps a note on top at the least cost that this leaves', function (string $l
     expect(is_finite($least))->toBeTrue()->and((new PathFinder(new Neck(Tuning::standard()), new PathWishes(keepTop: true)))->asWished($candidates)->cost)->toEqualWithDelta($least, 1e-9);
 })->with([['C9 F6 C9', 20], ['Am7 D9 G6', 20], ['Dm6 Gm7 B♭7', 24], ['C Am', 30]]);
 
+it('calls a whole tone a step of the bass, and a tone and a half none', function (): void {
+    $finder = new VoicingFinder(new Neck(Tuning::standard()), new FretRange(), Company::WithBass);
+    $grip = static fn (string $chord, array $frets): array => [$finder->voicing(ChordSymbol::parse($chord), $frets) ?? throw new LogicException('a grip that can be held')];
+    $path = new PathFinder(new Neck(Tuning::standard()), new PathWishes(bass: BassMotion::Stepwise));
+    $c = $grip('C', [null, 3, 2, 0, 1, 0]);
+
+    expect($path->asWished([$c, $grip('Dm', [null, null, 0, 2, 3, 1])])->voicings)->toHaveCount(2)
+        ->and(static fn () => $path->asWished([$c, $grip('E♭', [null, null, 1, 3, 4, 3])]))->toThrow(NeckException::class, 'by steps');
+});
+
 it('lets the bass go by steps at the least cost that this leaves', function (): void {
     $candidates = candidatesFor('C G Am F', 12);
     $finder = new PathFinder(new Neck(Tuning::standard()), new PathWishes(bass: BassMotion::Stepwise));

@@ -55,6 +55,13 @@ it('turns, or goes on once as it crosses the strings, as the school has it', fun
     'on one string there is nothing to go on over' => [School::DownDownUp, [3], 'DUDUDU'],
 ]);
 
+it('goes on over nothing from a strum, which leaves the pick anywhere', function (School $school): void {
+    $strokes = array_map(static fn (int $place): Stroke => new Stroke(480 * $place, 2, Action::Pick, strings: $place % 2 === 0 ? [3] : Zone::All), range(0, 3));
+    $pattern = new Pattern(Meter::parse('2/4'), 1920, [new Stream('strum', $strokes)]);
+
+    expect(letters(inSchool($pattern, $school)))->toBe('DUDU');
+})->with([School::DownDownUp, School::DownUpUp]);
+
 it('comes round fewer strings in the school made for the roll', function (array $strings, School $made, School $other): void {
     $around = static fn (School $school): int => Crossings::of(inSchool(roll($strings), $school)->pattern->strokes())->around;
     expect($around($made))->toBeLessThan($around($other))
