@@ -58,7 +58,12 @@ vi.stubGlobal('AudioContext', Context)
 vi.stubGlobal('GainNode', Gain)
 vi.stubGlobal('AudioBufferSourceNode', Source)
 vi.stubGlobal('DynamicsCompressorNode', Node)
-vi.stubGlobal('AudioBuffer', class { copyToChannel = () => undefined })
+vi.stubGlobal(
+  'AudioBuffer',
+  class {
+    copyToChannel = () => undefined
+  },
+)
 
 beforeEach(() => Object.assign(room, { now: 10, sources: [], gains: [] }))
 
@@ -74,7 +79,11 @@ it('starts a string at its moment and loudness, and lets it go at its end', asyn
   output.play(string(), 12)
   expect(room.sources[0]?.started).toEqual([12, 0])
   expect(room.sources[0]?.stops).toEqual([12.56])
-  expect(gainOf(0)).toEqual([['set', 0.6, 12], ['cancel', 12.5], ['fade', 0, 12.5, 0.012]])
+  expect(gainOf(0)).toEqual([
+    ['set', 0.6, 12],
+    ['cancel', 12.5],
+    ['fade', 0, 12.5, 0.012],
+  ])
 })
 
 it('ends a string where it is struck again, and never lets it ring on for that', async () => {
@@ -108,8 +117,19 @@ it('chokes a dead stroke at once and leaves a drum to sound as long as it sounds
 it('bends a string as its glide says', async () => {
   const output = new WebAudioOutput()
   await output.resume()
-  output.play(string({ glide: [[0, -2], [0.1, 0]] }), 12)
-  expect(room.sources[0]?.playbackRate.told).toEqual([['set', 2 ** (-2 / 12), 12], ['ramp', 1, 12.1]])
+  output.play(
+    string({
+      glide: [
+        [0, -2],
+        [0.1, 0],
+      ],
+    }),
+    12,
+  )
+  expect(room.sources[0]?.playbackRate.told).toEqual([
+    ['set', 2 ** (-2 / 12), 12],
+    ['ramp', 1, 12.1],
+  ])
 })
 
 it('falls silent at a stop, and what is played after it is heard again', async () => {
@@ -129,7 +149,10 @@ it('follows the loudness that is set, within what there is', async () => {
   await output.resume()
   output.setLevel(0.5)
   output.setLevel(7)
-  expect(room.gains[0]?.gain.told).toEqual([['fade', 0.35, 10, 0.004], ['fade', 0.7, 10, 0.004]])
+  expect(room.gains[0]?.gain.told).toEqual([
+    ['fade', 0.35, 10, 0.004],
+    ['fade', 0.7, 10, 0.004],
+  ])
 })
 
 it('begins a recording where it would be by now, if its moment has passed', async () => {

@@ -1,3 +1,6 @@
+// A module of its own: what it declares is known nowhere else.
+export {}
+
 declare const currentFrame: number
 declare const sampleRate: number
 declare class AudioWorkletProcessor {
