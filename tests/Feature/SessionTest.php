@@ -71,7 +71,8 @@ it('keeps how each wants necks drawn, for that person alone', function (array $a
         $asked = ['left_handed' => false, 'high_on_top' => false];
     }
     expect($this->getJson('/api/session')->json('neck'))->toBe($asked)
-        ->and($this->actingAs($this->teacher('Ole'))->getJson('/api/session')->json('neck'))->toBe(['left_handed' => false, 'high_on_top' => false]);
+        ->and($this->actingAs($this->teacher('Ole'))->getJson('/api/session')->json('neck'))
+        ->toBe(['left_handed' => false, 'high_on_top' => false]);
 })->with([
     'left-handed' => [['left_handed' => true, 'high_on_top' => false], null],
     'the high string on top' => [['left_handed' => false, 'high_on_top' => true], null],

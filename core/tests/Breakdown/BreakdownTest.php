@@ -47,7 +47,10 @@ it('comes back from any key with the line it left with', function (string $key):
     $home = Key::parse('D minor');
     $breakdown = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm6 | B♭7 | Gm7♭5 A7♭9 | C/E |']]]);
 
-    expect((new Transposer())->transpose((new Transposer())->transpose($breakdown, Key::parse($key))->breakdown, $home)->breakdown->sections[0]->line)->toBe('| Dm6 | B♭7 | Gm7♭5 A7♭9 | C/E |');
+    $away = (new Transposer())->transpose($breakdown, Key::parse($key))->breakdown;
+
+    expect((new Transposer())->transpose($away, $home)->breakdown->sections[0]->line)
+        ->toBe('| Dm6 | B♭7 | Gm7♭5 A7♭9 | C/E |');
 })->with(['E minor', 'F minor', 'G minor', 'A minor', 'B minor', 'C minor', 'E♭ minor', 'F♯ minor']);
 
 it('holds pins in place and tells which have lost their chord', function (): void {
@@ -64,7 +67,8 @@ it('holds pins in place and tells which have lost their chord', function (): voi
 it('finds the same grips again from remembered frets', function (): void {
     $breakdown = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm6 | B♭7 | Gm7 A7 |']], 'company' => 'with-bass']);
     $voiced = Toolbox::of($breakdown)->voiced();
-    $again = Toolbox::of($breakdown)->voicer()->voiceWith($voiced->form, $breakdown->pins, array_map(static fn (Voicing $voicing): array => $voicing->frets, $voiced->path->voicings));
+    $frets = array_column($voiced->path->voicings, 'frets');
+    $again = Toolbox::of($breakdown)->voicer()->voiceWith($voiced->form, $breakdown->pins, $frets);
 
     expect($again)->toEqual($voiced);
 });
@@ -75,7 +79,8 @@ it('lets the root go when a bass player comes', function (): void {
     foreach (Toolbox::of($alone)->voiced()->path->voicings as $voicing) {
         expect($voicing->slash())->toBeNull();
     }
-    $rootless = array_filter(Toolbox::of($together)->voiced()->path->voicings, static fn (Voicing $voicing): bool => ! in_array('R', $voicing->degrees(), true));
+    $line = Toolbox::of($together)->voiced()->path->voicings;
+    $rootless = array_filter($line, static fn (Voicing $voicing): bool => ! in_array('R', $voicing->degrees(), true));
 
     expect($rootless)->not->toBeEmpty();
 });
@@ -95,7 +100,9 @@ it('has a groove for every meter, and every groove fills its bar', function (): 
         $slots = $groove->meter->beats() * $groove->grid;
         expect(strlen($groove->bass))->toBe($slots)->and($groove->bass)->toMatch('/^[R358>.-]+$/');
         foreach ($groove->drums as $drum => $signs) {
-            expect(strlen($signs))->toBe($slots)->and($signs)->toMatch('/^[.gxX]+$/')->and(Gravik\Band\Drum::named($drum)->name)->toBe(ucfirst($drum));
+            expect(strlen($signs))->toBe($slots)
+                ->and($signs)->toMatch('/^[.gxX]+$/')
+                ->and(Gravik\Band\Drum::named($drum)->name)->toBe(ucfirst($drum));
         }
     }
 });
@@ -103,7 +110,8 @@ it('has a groove for every meter, and every groove fills its bar', function (): 
 it('refuses what no breakdown is', function (callable $build, string $class): void {
     expect($build)->toThrow($class);
 })->with([
-    'a groove in another meter' => [static fn () => (new Transposer())->transpose((new PatternChanger())->shape(Examples::breakdown(), Meter::parse('3/4'), 1, 2), Key::parse('X')), Gravik\Harmony\ChordNotUnderstood::class],
+    'a key that is none' => [static fn () => (new Transposer())->transpose(Examples::breakdown(), Key::parse('X')), Gravik\Harmony\ChordNotUnderstood::class],
+    'a groove in another meter' => [static fn () => Examples::breakdown()->with(groove: Groove::named('slipway-waltz')), BandException::class],
     'a section without a name' => [static fn () => new Section(' ', 'Dm'), Gravik\Chart\ChartNotReadable::class],
     'an unknown groove' => [static fn () => Groove::named('polka'), BandException::class],
     'a level past full' => [static fn () => new Part(PartName::Bass, 1.2), BandException::class],
@@ -129,10 +137,12 @@ it('moves the capo without a pinned grip sounding any other, and lets go of what
 })->with([0, 1, 5, 6, 7, 8, 12]);
 
 it('tells which strings the grips of the tune sound', function (): void {
-    $upper = Toolbox::of(Examples::breakdown(['company' => 'with-bass', 'path' => ['window' => '0-15', 'strings' => '4-1', 'keepTop' => false, 'bass' => 'free', 'parallel' => false, 'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1]]]))->voiced();
+    $path = ['strings' => '4-1'] + Examples::document()['path'];
+    $upper = Toolbox::of(Examples::breakdown(['company' => 'with-bass', 'path' => $path]))->voiced();
     $sounding = array_map(static fn (Voicing $voicing): array => array_keys(array_filter(array_reverse($voicing->frets), static fn (?int $fret): bool => $fret !== null)), $upper->path->voicings);
 
-    expect($upper->stringsUsed())->toEqualCanonicalizing(array_map(static fn (int $place): int => $place + 1, array_values(array_unique(array_merge(...$sounding)))))
+    expect($upper->stringsUsed())
+        ->toEqualCanonicalizing(array_map(static fn (int $place): int => $place + 1, array_values(array_unique(array_merge(...$sounding)))))
         ->and(max($upper->stringsUsed()))->toBeLessThanOrEqual(4);
 });
 
@@ -140,12 +150,17 @@ it('takes a section out, and what was held to the later ones goes along', functi
     $sections = [['name' => 'A', 'line' => '| Dm |'], ['name' => 'B', 'line' => '| G7 |'], ['name' => 'C', 'line' => '| A7 |']];
     $pin = static fn (int $section, string $symbol): array => ['section' => $section, 'bar' => 0, 'at' => 0, 'symbol' => $symbol, 'frets' => [null, 5, 7, 6, 8, null]];
     $approach = static fn (int $section, string $symbol): array => ['section' => $section, 'bar' => 0, 'at' => 0, 'symbol' => $symbol, 'kind' => 'walk-up', 'steps' => 2, 'slotTicks' => 480];
-    $left = (new SectionRemover())->remove(Examples::breakdown(['sections' => $sections, 'pins' => [$pin(0, 'Dm'), $pin(1, 'G7'), $pin(2, 'A7')], 'approaches' => [$approach(1, 'G7'), $approach(2, 'A7')]]), 1);
+    $left = (new SectionRemover())->remove(Examples::breakdown([
+        'sections' => $sections,
+        'pins' => [$pin(0, 'Dm'), $pin(1, 'G7'), $pin(2, 'A7')],
+        'approaches' => [$approach(1, 'G7'), $approach(2, 'A7')],
+    ]), 1);
 
     expect(array_map(static fn ($each): array => [$each->section, $each->symbol], $left->pins))->toBe([[0, 'Dm'], [1, 'A7']])
         ->and(array_map(static fn ($each): array => [$each->section, $each->symbol], $left->approaches))->toBe([[1, 'A7']])
         ->and(array_map(static fn ($section): string => $section->name, $left->sections))->toBe(['A', 'C'])
-        ->and(fn () => (new SectionRemover())->remove(Examples::breakdown(), 0))->toThrow(Gravik\Breakdown\BreakdownNotValid::class, 'only section')
+        ->and(fn () => (new SectionRemover())->remove(Examples::breakdown(), 0))
+        ->toThrow(Gravik\Breakdown\BreakdownNotValid::class, 'only section')
         ->and(fn () => (new SectionRemover())->remove($left, 4))->toThrow(Gravik\Breakdown\BreakdownNotValid::class, 'no section 5');
 });
 

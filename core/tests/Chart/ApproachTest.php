@@ -72,7 +72,8 @@ it('sounds its grips in place of the pattern, one a slot, and the pattern before
     $with = (new Performer())->perform(fourBars([['section' => 1, 'bar' => 0, 'at' => 0, 'symbol' => 'C9', 'kind' => 'walk-up', 'steps' => 3, 'slotTicks' => 480]]));
     $bar4 = array_values(array_filter($with->strokes, static fn (PlayedStroke $stroke): bool => $stroke->formTick >= 3 * 3840 && $stroke->formTick <= 4 * 3840));
 
-    expect(array_map(static fn (PlayedStroke $stroke): int => $stroke->formTick - 3 * 3840, $bar4))->toBe([0, 960, 1920, 2400, 2880, 3360, 3840])
+    expect(array_map(static fn (PlayedStroke $stroke): int => $stroke->formTick - 3 * 3840, $bar4))
+        ->toBe([0, 960, 1920, 2400, 2880, 3360, 3840])
         ->and(array_map(static fn (PlayedStroke $stroke): ?int => $stroke->voicing->frets[1], array_slice($bar4, 3)))->toBe([7, 8, 9, 10]);
     foreach (array_slice($bar4, 3, 3) as $place => $stroke) {
         // Each rings to the next slot and no longer.
@@ -82,7 +83,10 @@ it('sounds its grips in place of the pattern, one a slot, and the pattern before
 
 it('leads to the first chord from the end of the form', function (): void {
     $breakdown = fourBars();
-    expect(Toolbox::of($breakdown)->approacher()->place(Toolbox::of($breakdown)->voiced(), 0, ApproachKind::SlideFromBelow, 1, 480)?->fromTicks)->toBe(6 * 3840 - 480);
+    $tools = Toolbox::of($breakdown);
+
+    expect($tools->approacher()->place($tools->voiced(), 0, ApproachKind::SlideFromBelow, 1, 480)?->fromTicks)
+        ->toBe(6 * 3840 - 480);
 });
 
 it('refuses walks that nobody can play', function (int $steps, int $slot): void {

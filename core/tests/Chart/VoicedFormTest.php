@@ -45,11 +45,13 @@ it('adds up what the hand travels and what is held over a line', function (): vo
 });
 
 it('gives the chords of one bar of the form, and none beyond it', function (int $bar, array $chords): void {
-    expect(array_map(static fn (ChordSymbol $chord): string => $chord->text(), line('| Em Am | N.C. | B7 |')->form()->chordsOfBar($bar)))->toBe($chords);
+    expect(array_map(static fn (ChordSymbol $chord): string => $chord->text(), line('| Em Am | N.C. | B7 |')->form()->chordsOfBar($bar)))
+        ->toBe($chords);
 })->with([[0, ['Em', 'Am']], [1, []], [2, ['B7']], [3, []]]);
 
 it('spells what lies between by where it leads', function (string $key, string $chord, int $by, string $expected): void {
-    expect((new GripMover(new VoicingFinder(new Neck(Tuning::standard())), Key::parse($key)))->raised(ChordSymbol::parse($chord), $by)->text())->toBe($expected);
+    expect((new GripMover(new VoicingFinder(new Neck(Tuning::standard())), Key::parse($key)))->raised(ChordSymbol::parse($chord), $by)->text())
+        ->toBe($expected);
 })->with([
     'from above, with a flat' => ['C major', 'C9', 1, 'D♭9'],
     'from below, with a sharp' => ['C major', 'G7', -1, 'F♯7'],
@@ -62,7 +64,8 @@ it('lays accents and lengths over the pattern of a breakdown and leaves the rest
     $plain = Examples::breakdown([], 'x.x.x.x.');
     $profiled = (new PatternChanger())->profile($plain, AccentProfile::BackBeat, LengthProfile::ReleaseAll);
 
-    expect(array_map(static fn (Stroke $stroke): array => [$stroke->accent, $stroke->length?->share], $profiled->pattern->strokes()))->toBe([[1, 0.75], [2, 0.75], [1, 0.75], [2, 0.75]])
+    expect(array_map(static fn (Stroke $stroke): array => [$stroke->accent, $stroke->length?->share], $profiled->pattern->strokes()))
+        ->toBe([[1, 0.75], [2, 0.75], [1, 0.75], [2, 0.75]])
         ->and($profiled->with(pattern: $plain->pattern))->toEqual($plain)
         ->and((new PatternChanger())->profile($plain, null, null))->toEqual($plain);
 });
@@ -72,11 +75,13 @@ it('carries an approach to another key with its chord', function (): void {
         'path' => ['window' => '4-12', 'strings' => '', 'keepTop' => false, 'bass' => 'free', 'parallel' => false, 'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1]],
         'approaches' => [['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'G7', 'kind' => 'walk-up', 'steps' => 2, 'slotTicks' => 480]]]), Key::parse('E♭ major'))->breakdown;
 
-    expect($moved->approaches[0]->symbol)->toBe('B♭7')->and(Toolbox::of($moved)->approacher()->all(Toolbox::of($moved)->voiced(), $moved->approaches))->toHaveCount(1);
+    expect($moved->approaches[0]->symbol)->toBe('B♭7')
+        ->and(Toolbox::of($moved)->approacher()->all(Toolbox::of($moved)->voiced(), $moved->approaches))->toHaveCount(1);
 });
 
 it('lays a melody over the chords of its bars, and over the tonic where there is none', function (): void {
-    $chords = array_map(static fn ($note): string => $note->chord->text(), (new MelodyOverForm())->harmonise(line('| Em Am | N.C. |'), 'E4 G4 A4 C5 | B4 | G4', 0));
+    $harmonised = (new MelodyOverForm())->harmonise(line('| Em Am | N.C. |'), 'E4 G4 A4 C5 | B4 | G4', 0);
+    $chords = array_map(static fn ($note): string => $note->chord->text(), $harmonised);
     expect($chords)->toBe(['Em', 'Em', 'Am', 'Am', 'E', 'E']);
 });
 

@@ -50,20 +50,27 @@ it('takes off the latency that was measured, and says where none was', function 
 it('measures the swing that was played and says it in agreeing figures', function (float $planned, float $offBeatMs, float $bpm): void {
     $timeline = Reports::timeline(Examples::breakdown(['feel' => Examples::swing($planned), 'tempo' => $bpm], 'xxxxxxxx'));
     $off = static fn (PlayedStroke $stroke): bool => $stroke->formTick % 960 === 480;
-    $report = Reports::of(Reports::played($timeline, static fn (PlayedStroke $stroke): float => $off($stroke) ? $offBeatMs : 0.0), $timeline);
+    $report = Reports::of(
+        Reports::played($timeline, static fn (PlayedStroke $stroke): float => $off($stroke) ? $offBeatMs : 0.0),
+        $timeline,
+    );
     $p = $planned / (1 + $planned) + $offBeatMs / (60000 / $bpm);
     $finding = $report->findings[0];
 
     expect($report->swing?->played)->toEqualWithDelta($p / (1 - $p), 0.002)
         ->and($finding->kind)->toBe('swing')
-        ->and($finding->text)->toContain(sprintf('%d ms early at %d: %d %%', abs($offBeatMs), $bpm, round(100 * $p)))->toContain(sprintf('wants %d %%', round(100 * $planned / (1 + $planned))))
+        ->and($finding->text)
+        ->toContain(sprintf('%d ms early at %d: %d %%', abs($offBeatMs), $bpm, round(100 * $p)))->toContain(sprintf('wants %d %%', round(100 * $planned / (1 + $planned))))
         ->and($finding->slots)->toBe([1, 3, 5, 7])
         ->and($finding->stage)->toBe(Stage::DampedRhythm)->and($finding->tempo)->toBe((int) round($bpm * 2 / 3));
 })->with([[2.0, -38.0, 126], [1.5, -40.0, 100], [1.0, -45.0, 92]]);
 
 it('holds upbeats against the beats where no pair is planned', function (string $slots): void {
     $timeline = Reports::timeline(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 60], $slots));
-    $report = Reports::of(Reports::played($timeline, static fn (PlayedStroke $stroke): float => $stroke->formTick % 960 === 480 ? -1000 * (2 / 3 - 0.6) : 0.0), $timeline);
+    $report = Reports::of(
+        Reports::played($timeline, static fn (PlayedStroke $stroke): float => $stroke->formTick % 960 === 480 ? -1000 * (2 / 3 - 0.6) : 0.0),
+        $timeline,
+    );
 
     expect($report->swing?->played)->toEqualWithDelta(1.5, 0.001);
 })->with(['upbeats alone' => ['.x.x.x.x'], 'upbeats and chucks on 2 and 4' => ['.xcx.xcx']]);
@@ -87,8 +94,14 @@ it('measures no swing where the grid has no pairs', function (array $fields, str
 
 it('tells scatter from one slot that is off', function (): void {
     $timeline = Reports::timeline(Examples::breakdown([], 'x.x.x.x.'));
-    $loose = Reports::of(Reports::played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): float => [-45.0, 45.0, -35.0, 35.0, 0.0][($index * 3 + $round) % 5]), $timeline);
-    $third = Reports::of(Reports::played($timeline, static fn (PlayedStroke $stroke): float => $stroke->slot === 4 ? 40.0 : 1.0), $timeline);
+    $loose = Reports::of(
+        Reports::played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): float => [-45.0, 45.0, -35.0, 35.0, 0.0][($index * 3 + $round) % 5]),
+        $timeline,
+    );
+    $third = Reports::of(
+        Reports::played($timeline, static fn (PlayedStroke $stroke): float => $stroke->slot === 4 ? 40.0 : 1.0),
+        $timeline,
+    );
     $slot = array_values(array_filter($third->slots, static fn (SlotFigures $figures): bool => $figures->biasMs > 15));
 
     expect($loose->spreadMs)->toBeGreaterThan(30)->and(Reports::kinds($loose)[0])->toBe('looseness')
@@ -106,7 +119,8 @@ it('counts missed and extra strokes by slot, and forgets bars after the last str
     $report = Reports::of($taps, $timeline);
 
     expect([$report->planned, $report->missed, $report->extra])->toBe([40, 8, 3])
-        ->and(array_column(array_map(static fn (SlotFigures $slot): array => ['slot' => $slot->name, 'missed' => $slot->missed], $report->slots), 'missed', 'slot'))->toMatchArray(['4' => 8, '1' => 0])
+        ->and(array_column(array_map(static fn (SlotFigures $slot): array => ['slot' => $slot->name, 'missed' => $slot->missed], $report->slots), 'missed', 'slot'))
+        ->toMatchArray(['4' => 8, '1' => 0])
         ->and(Reports::kinds($report))->toContain('missed')
         ->and($report->findings[0]->text)->toContain('8 of 40 strokes are missing, most often the 4');
 });
@@ -121,7 +135,9 @@ it('ends with a closing stroke, and counts the bars that were asked for', functi
 
     expect([$closed->planned, $closed->missed, $closed->extra])->toBe([24, 0, 0])->and($closed->failed)->toBe([])
         ->and([$unasked->planned, $unasked->missed, $unasked->extra])->toBe([24, 0, 0])
-        ->and([$half->planned, $half->missed])->toBe([24, 12])->and($half->findings[0]->text)->toContain('stops before its end: 12 of 24')->and($half->failed)->not->toBe([])
+        ->and([$half->planned, $half->missed])->toBe([24, 12])
+        ->and($half->findings[0]->text)->toContain('stops before its end: 12 of 24')
+        ->and($half->failed)->not->toBe([])
         ->and($goesOn->matched)->toBeGreaterThan(26);
 });
 
@@ -129,10 +145,15 @@ it('names the cause once: late together, a flat swing and a device that was neve
     $timeline = Reports::timeline(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 100], 'xxxxxxxx'));
     $taps = Reports::played($timeline, static fn (PlayedStroke $stroke): float => 60.0 - ($stroke->formTick % 960 === 480 ? 45.0 : 0.0));
     $unmeasured = Reports::of($taps, $timeline, null);
-    $oneSlot = Reports::of(Reports::played($timeline, static fn (PlayedStroke $stroke): float => $stroke->slot === 4 ? 95.0 : 60.0), $timeline, null);
+    $oneSlot = Reports::of(
+        Reports::played($timeline, static fn (PlayedStroke $stroke): float => $stroke->slot === 4 ? 95.0 : 60.0),
+        $timeline, null,
+    );
 
-    expect(Reports::kinds($unmeasured))->toBe(['device', 'swing', 'holds'])->and(Reports::kinds(Reports::of($taps, $timeline)))->toContain('placement')->toContain('swing')->not->toContain('slot')
-        ->and(Reports::kinds($oneSlot))->toContain('slot')->and($oneSlot->findings[1]->text)->toContain('35 ms late against your other strokes');
+    expect(Reports::kinds($unmeasured))->toBe(['device', 'swing', 'holds'])
+        ->and(Reports::kinds(Reports::of($taps, $timeline)))->toContain('placement')->toContain('swing')->not->toContain('slot')
+        ->and(Reports::kinds($oneSlot))->toContain('slot')
+        ->and($oneSlot->findings[1]->text)->toContain('35 ms late against your other strokes');
 });
 
 it('claims no other tempo while the take meets its plan', function (array $fields, string $slots, int $grid): void {
@@ -147,7 +168,8 @@ it('notices strokes that went the other way', function (): void {
     $taps = array_map(static fn (array $tap, int $index): array => ['t' => $tap['t'], 'key' => $index % 4 === 0 ? 'up' : $tap['key']], Reports::played($timeline, static fn (): float => 0.0), range(0, 95));
     $report = Reports::of($taps, $timeline);
 
-    expect([$report->directionsTold, $report->directionsWrong])->toBe([96, count(array_filter($report->hits, static fn ($hit): bool => $hit->directionRight === false))])
+    expect([$report->directionsTold, $report->directionsWrong])
+        ->toBe([96, count(array_filter($report->hits, static fn ($hit): bool => $hit->directionRight === false))])
         ->and(Reports::kinds($report))->toContain('direction');
 });
 
@@ -176,12 +198,17 @@ it('plays the same take for the same seed', function (): void {
 it('says when there is too little to judge', function (array $taps, string $text): void {
     $report = Reports::of($taps, Reports::timeline(Examples::breakdown()));
 
-    expect(Reports::kinds($report))->toBe(['too-few'])->and($report->findings[0]->text)->toContain($text)->and($report->failed)->not->toBe([]);
+    expect(Reports::kinds($report))->toBe(['too-few'])
+        ->and($report->findings[0]->text)->toContain($text)
+        ->and($report->failed)->not->toBe([]);
 })->with([[[], 'No strokes were heard'], [[0.0, 0.5, 1.0], 'Only 3 of your 3 strokes']]);
 
 it('says at most three things that are off and one that holds, the worst first', function (): void {
     $timeline = Reports::timeline(Examples::breakdown(['feel' => Examples::swing(2)], 'xxxxxxxx'));
-    $report = Reports::of(Reports::played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): ?float => $index % 7 === 0 ? null : ($stroke->slot % 2 === 1 ? -60.0 : [30.0, -30.0, 4.0][$round % 3])), $timeline);
+    $report = Reports::of(
+        Reports::played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): ?float => $index % 7 === 0 ? null : ($stroke->slot % 2 === 1 ? -60.0 : [30.0, -30.0, 4.0][$round % 3])),
+        $timeline,
+    );
     $severities = array_map(static fn (Finding $finding): float => $finding->severity, array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind !== 'holds'));
     $sorted = $severities;
     rsort($sorted);

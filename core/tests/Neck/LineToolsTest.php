@@ -105,7 +105,8 @@ it('does not take a string over for a fourth where the strings lie a third apart
 });
 
 it('reads spoken retunings', function (string $spoken, string $pitches): void {
-    expect(implode(' ', array_map(static fn (Pitch $pitch): string => $pitch->text(), StatedTuning::parse($spoken)->pitches)))->toBe($pitches);
+    expect(implode(' ', array_map(static fn (Pitch $pitch): string => $pitch->text(), StatedTuning::parse($spoken)->pitches)))
+        ->toBe($pitches);
 })->with([
     ['whole step down', 'D2 G2 C3 F3 A3 D4'],
     ['half step down', 'E♭2 A♭2 D♭3 G♭3 B♭3 E♭4'],
@@ -117,7 +118,8 @@ it('reads spoken retunings', function (string $spoken, string $pitches): void {
 ]);
 
 it('points at the strings of a list that contradict what was said', function (): void {
-    expect(StatedTuning::contradictions(StatedTuning::parse('whole step down'), Tuning::parse('D2,G2,C3,F♯3,A3,D4')))->toBe([['string' => 3, 'typed' => 'F♯3', 'stated' => 'F3']])
+    expect(StatedTuning::contradictions(StatedTuning::parse('whole step down'), Tuning::parse('D2,G2,C3,F♯3,A3,D4')))
+        ->toBe([['string' => 3, 'typed' => 'F♯3', 'stated' => 'F3']])
         ->and(StatedTuning::contradictions(StatedTuning::parse('drop d'), StatedTuning::parse('drop low string')))->toBe([]);
 });
 
@@ -155,7 +157,8 @@ it('takes a whole line to an open tuning and back, chord by chord', function ():
     $line = Examples::breakdown(['key' => 'A major', 'company' => 'with-bass', 'sections' => [['name' => 'A', 'line' => '| A7 | D7 | E7 |']]]);
     $there = (new Retuner())->retune($line, Tuning::parse('open-a'));
     $back = (new Retuner())->retune($there, Tuning::standard());
-    $symbols = static fn (Breakdown $breakdown): array => array_map(static fn (Voicing $grip): array => [$grip->chord->text(), min(array_filter($grip->midi)) >= 40], Toolbox::of($breakdown)->voiced()->path->voicings);
+    $named = static fn (Voicing $grip): array => [$grip->chord->text(), min(array_filter($grip->midi)) >= 40];
+    $symbols = static fn (Breakdown $breakdown): array => array_map($named, Toolbox::of($breakdown)->voiced()->path->voicings);
 
     expect($there->pins)->toHaveCount(3)->and($back->pins)->toHaveCount(3)
         ->and($symbols($there))->toBe($symbols($line))->and($symbols($back))->toBe($symbols($line))

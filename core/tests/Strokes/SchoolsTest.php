@@ -56,7 +56,8 @@ it('turns, or goes on once as it crosses the strings, as the school has it', fun
 ]);
 
 it('goes on over nothing from a strum, which leaves the pick anywhere', function (School $school): void {
-    $strokes = array_map(static fn (int $place): Stroke => new Stroke(480 * $place, 2, Action::Pick, strings: $place % 2 === 0 ? [3] : Zone::All), range(0, 3));
+    $places = [[3], Zone::All, [3], Zone::All];
+    $strokes = array_map(static fn (int $place): Stroke => new Stroke(480 * $place, 2, strings: $places[$place]), range(0, 3));
     $pattern = new Pattern(Meter::parse('2/4'), 1920, [new Stream('strum', $strokes)]);
 
     expect(letters(inSchool($pattern, $school)))->toBe('DUDU');
@@ -78,7 +79,9 @@ it('gives the bass to the thumb and the upper strings to the fingers', function 
     ]);
     $plan = inSchool($pattern, School::ThumbFingers);
 
-    expect(letters($plan))->toBe('DUDU')->and($plan->warnings)->toBe([])->and(SchoolAdvice::for($pattern)->school)->toBe(School::ThumbFingers);
+    expect(letters($plan))->toBe('DUDU')
+        ->and($plan->warnings)->toBe([])
+        ->and(SchoolAdvice::for($pattern)->school)->toBe(School::ThumbFingers);
 });
 
 it('names a thumb that doubles, and one that leaves a triplet its first third', function (array $bass, string $fault, string $where): void {
@@ -109,7 +112,9 @@ it('recommends a school by rule and says why', function (Pattern $pattern, Schoo
 
 it('knows to which tempo a school holds, and what gives out first', function (string $slots, School $school, float $easyTo, float $hardTo, string $why): void {
     $limit = TempoLimit::of(inSchool(Examples::pattern($slots), $school)->pattern);
-    expect($limit?->easyTo)->toEqualWithDelta($easyTo, 1e-9)->and($limit?->hardTo)->toEqualWithDelta($hardTo, 1e-9)->and($limit?->why)->toBe($why);
+    expect($limit?->easyTo)->toEqualWithDelta($easyTo, 1e-9)
+        ->and($limit?->hardTo)->toEqualWithDelta($hardTo, 1e-9)
+        ->and($limit?->why)->toBe($why);
 })->with([
     // Eight strokes a bar, all down: 4 a second at 120.
     'all down' => ['xxxxxxxx', School::AllDown, 120.0, 195.0, 'same-direction'],

@@ -29,7 +29,8 @@ final class OfferApproaches extends Controller
         abort_unless(isset($form->form->chords[$target]), 404);
         $approacher = Toolbox::of($breakdown)->approacher();
         [$steps, $slotTicks] = [$request->integer('steps'), $request->integer('slot_ticks')];
-        $placed = array_map(static fn (ApproachKind $kind) => $approacher->place($form, $target, $kind, $steps, $slotTicks), ApproachKind::cases());
+        $place = static fn (ApproachKind $kind) => $approacher->place($form, $target, $kind, $steps, $slotTicks);
+        $placed = array_map($place, ApproachKind::cases());
 
         return new JsonResponse(array_map(static fn ($approach): array => ApproachResource::of($breakdown, $approach), array_values(array_filter($placed))));
     }

@@ -37,7 +37,9 @@ final class PlanLadder extends Controller
     public function __invoke(LadderRequest $request, LadderPlanner $planner): JsonResponse
     {
         $step = $request->has('step') ? $request->float('step') : LadderPlanner::USUAL_STEP;
-        $ladder = $planner->plan($request->start(), $request->goal(), $request->float('minutes'), $request->meter(), $request->mode(), $step, $request->integer('bars'));
+        $minutes = $request->float('minutes');
+        $bars = $request->integer('bars');
+        $ladder = $planner->plan($request->start(), $request->goal(), $minutes, $request->meter(), $request->mode(), $step, $bars);
 
         return new JsonResponse(LadderResource::of($ladder) + ['raised' => array_combine(['start', 'goal'], $ladder->raised()), 'at' => $ladder->stepAfter($request->clean(), ! $request->boolean('hurts')), 'pause' => $request->pause()?->value]);
     }
