@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Gravik\Band\BandException;
 use Gravik\Band\Drum;
 use Gravik\Band\Groove;
+use Gravik\Time\Meter;
 
 it('knows each drum by its standard note', function (string $name, int $note): void {
     expect(Drum::named($name)->value)->toBe($note);
@@ -23,3 +24,7 @@ it('has grooves that fill their bars with known signs and drums', function (): v
         expect([$groove->slug, strlen($groove->bass)])->toBe([$groove->slug, $slots])->and($groove->bass)->toMatch('/^R[R358>.-]*$/');
     }
 });
+
+it('has a groove for every meter', function (string $meter): void {
+    expect(Groove::defaultFor(Meter::parse($meter))->meter->text())->toBe($meter);
+})->with(Meter::KNOWN);

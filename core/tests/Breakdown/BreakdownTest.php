@@ -92,21 +92,6 @@ it('takes the first groove of a new meter and keeps its own in the old one', fun
         ->and((new PatternChanger())->shape($breakdown, Meter::parse('4/4'), 2, 4)->groove->slug)->toBe('shuffle');
 });
 
-it('has a groove for every meter, and every groove fills its bar', function (): void {
-    foreach (Meter::KNOWN as $meter) {
-        expect(Groove::defaultFor(Meter::parse($meter))->meter->text())->toBe($meter);
-    }
-    foreach (Groove::library() as $groove) {
-        $slots = $groove->meter->beats() * $groove->grid;
-        expect(strlen($groove->bass))->toBe($slots)->and($groove->bass)->toMatch('/^[R358>.-]+$/');
-        foreach ($groove->drums as $drum => $signs) {
-            expect(strlen($signs))->toBe($slots)
-                ->and($signs)->toMatch('/^[.gxX]+$/')
-                ->and(Gravik\Band\Drum::named($drum)->name)->toBe(ucfirst($drum));
-        }
-    }
-});
-
 it('refuses what no breakdown is', function (callable $build, string $class): void {
     expect($build)->toThrow($class);
 })->with([
