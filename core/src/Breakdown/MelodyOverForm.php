@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Gravik\Breakdown;
 
-use Gravik\Harmony\ChordSymbol;
 use Gravik\Neck\HarmonisedNote;
 use Gravik\Neck\Harmoniser;
 use Gravik\Neck\NeckException;
@@ -13,7 +12,7 @@ use Gravik\Neck\NeckException;
 final readonly class MelodyOverForm
 {
     /**
-     * The chords share the notes of their bar evenly; over a silent bar, and beyond the end, the tonic stands in.
+     * The chords share the notes of their bar evenly; over a silent bar, and beyond the end, the tonic triad stands in.
      *
      * @param int $bar of the form that the melody begins in, from 0
      *
@@ -25,7 +24,7 @@ final readonly class MelodyOverForm
     {
         $harmoniser = new Harmoniser($breakdown->neck, $breakdown->key);
         $form = $breakdown->form();
-        $tonic = ChordSymbol::parse($breakdown->key->tonic->text());
+        $tonic = $breakdown->key->tonicTriad();
         $line = [];
         foreach ($harmoniser->parse($melody) as $place => $notes) {
             $chords = $form->chordsOfBar($bar + $place);

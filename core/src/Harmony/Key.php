@@ -47,6 +47,11 @@ final readonly class Key
         return $this->tonic->text().' '.$this->mode->value;
     }
 
+    public function tonicTriad(): ChordSymbol
+    {
+        return ChordSymbol::parse($this->tonic->text().($this->mode === Mode::Minor ? 'm' : ''));
+    }
+
     /** Sharps in the signature; flats are negative: −7 to 7. */
     public function signature(): int
     {

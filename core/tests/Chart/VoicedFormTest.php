@@ -5,7 +5,6 @@ declare(strict_types=1);
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Change\PatternChanger;
 use Gravik\Breakdown\Change\Transposer;
-use Gravik\Breakdown\MelodyOverForm;
 use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\LinkedPins;
 use Gravik\Harmony\ChordSymbol;
@@ -77,12 +76,6 @@ it('carries an approach to another key with its chord', function (): void {
 
     expect($moved->approaches[0]->symbol)->toBe('B♭7')
         ->and(Toolbox::of($moved)->approacher()->all(Toolbox::of($moved)->voiced(), $moved->approaches))->toHaveCount(1);
-});
-
-it('lays a melody over the chords of its bars, and over the tonic where there is none', function (): void {
-    $harmonised = (new MelodyOverForm())->harmonise(line('| Em Am | N.C. |'), 'E4 G4 A4 C5 | B4 | G4', 0);
-    $chords = array_map(static fn ($note): string => $note->chord->text(), $harmonised);
-    expect($chords)->toBe(['Em', 'Em', 'Am', 'Am', 'E', 'E']);
 });
 
 it('carries a linked grip to chords up to two frets away and no further', function (): void {
