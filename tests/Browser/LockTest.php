@@ -146,9 +146,11 @@ it('measures the microphone by its own clicks, and reports of a take by micropho
     $page->saved();
 
     $takes = fn (): int => count($page->all('.take-list button'));
-    $page->undisturbed(function () use ($page, $microphone, $takes, $timeline, $player, $truth): void {
-        $page->driver->navigate()->refresh();
-        $page->station('lock', '.delay-button')->fill('input[aria-label=Tempo]', '112')->choose('Bars to record', '8 bars');
+    $lock = (string) preg_replace('~/\w+$~', '/lock', $page->driver->getCurrentURL());
+    $page->undisturbed(function () use ($page, $lock, $microphone, $takes, $timeline, $player, $truth): void {
+        $page->driver->get($lock);
+        $page->element('.delay-button');
+        $page->fill('input[aria-label=Tempo]', '112')->choose('Bars to record', '8 bars');
         $microphone->hearsTheSpeaker(45);
         $page->element('.delay-button')->click();
         $page->element('.ant-modal');
