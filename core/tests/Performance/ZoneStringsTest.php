@@ -12,7 +12,7 @@ use Gravik\Strokes\Zone;
 use Gravik\Tests\Support\Examples;
 
 /** @param list<int|null> $frets */
-function gripOf(string $chord, array $frets): Voicing
+function struckGrip(string $chord, array $frets): Voicing
 {
     $grip = Toolbox::of(Examples::breakdown())->finder()->voicing(ChordSymbol::parse($chord), $frets);
 
@@ -26,8 +26,8 @@ function met(array|Zone $strings, Voicing $grip, Direction $direction = Directio
 }
 
 it('meets the strings of a zone, counted from those that sound', function (Zone $zone, array $of5, array $of3): void {
-    expect(met($zone, gripOf('C', [null, 3, 2, 0, 1, 0])))->toBe($of5)
-        ->and(met($zone, gripOf('C', [null, null, null, 0, 1, 0])))->toBe($of3);
+    expect(met($zone, struckGrip('C', [null, 3, 2, 0, 1, 0])))->toBe($of5)
+        ->and(met($zone, struckGrip('C', [null, null, null, 0, 1, 0])))->toBe($of3);
 })->with([
     [Zone::All, [1, 2, 3, 4, 5], [3, 4, 5]],
     [Zone::Bass, [1], [3]],
@@ -37,10 +37,10 @@ it('meets the strings of a zone, counted from those that sound', function (Zone 
 ]);
 
 it('meets both of two strings where a middle is asked for', function (): void {
-    expect(met(Zone::Middle, gripOf('C5', [null, 3, 5, null, null, null])))->toBe([1, 2]);
+    expect(met(Zone::Middle, struckGrip('C5', [null, 3, 5, null, null, null])))->toBe([1, 2]);
 });
 
 it('meets named strings where they sound, from the top when the hand goes up', function (): void {
-    expect(met([6, 4, 2], gripOf('C', [null, 3, 2, 0, 1, 0])))->toBe([2, 4])
-        ->and(met([6, 4, 2], gripOf('C', [null, 3, 2, 0, 1, 0]), Direction::Up))->toBe([4, 2]);
+    expect(met([6, 4, 2], struckGrip('C', [null, 3, 2, 0, 1, 0])))->toBe([2, 4])
+        ->and(met([6, 4, 2], struckGrip('C', [null, 3, 2, 0, 1, 0]), Direction::Up))->toBe([4, 2]);
 });
