@@ -14,14 +14,9 @@ final class BandException extends \InvalidArgumentException implements CoreExcep
         return new self(sprintf('"%s" is no groove we have. Choose one of %s.', Quote::short($typed), $known));
     }
 
-    public static function grooveMeter(string $groove, string $has, string $needs): self
+    public static function grooveOf(Instrument $instrument): self
     {
-        return new self(sprintf('The groove "%s" is in %s, the tune in %s. Choose a groove in %s.', $groove, $has, $needs, $needs));
-    }
-
-    public static function part(string $typed): self
-    {
-        return new self(sprintf('"%s" is no part of the band. The parts are drums, bass and guitar.', Quote::short($typed)));
+        return new self($instrument->playsAGroove() ? sprintf('The %s play by a groove, and none is named.', $instrument->value) : sprintf('A %s plays no groove.', $instrument->value));
     }
 
     public static function level(): self

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Band;
 
 use Gravik\Chart\ChordClock;
-use Gravik\Chart\Form;
+use Gravik\Chart\Course;
 use Gravik\Harmony\ChordSymbol;
 
 /** Plays the bass line of a groove over the chords of the form; where a chord begins its root comes first. */
@@ -18,31 +18,35 @@ final readonly class Bassist implements Player
 
     private const STEP_BELOW = 1;
 
-    public function __construct(private Groove $groove) {}
+    public function __construct(private BandPart $part) {}
 
-    public function part(): PartName
+    public function part(): BandPart
     {
-        return PartName::Bass;
+        return $this->part;
     }
 
-    public function play(Form $form): array
+    public function play(Course $course, array $grooves): array
     {
-        $clock = new ChordClock($form);
-        $signs = str_split($this->groove->bass);
+        $clock = new ChordClock($course);
         $notes = [];
-        foreach (array_keys($form->bars) as $bar) {
+        foreach ($course->bars as $bar) {
+            $groove = $grooves[$bar->visit];
+            if ($groove === null) {
+                continue;
+            }
+            $signs = str_split($groove->bass);
             foreach ($signs as $slot => $sign) {
-                $tick = $this->groove->tickOf($bar, $slot);
+                $tick = $bar->tick + $slot * $groove->slotTicks();
                 $chord = $clock->at($tick);
                 if ($sign === '.' || $sign === '-' || $chord === null) {
                     continue;
                 }
-                $here = $form->chords[$chord];
-                $pitch = $here->formTicks === $tick
+                $here = $course->chords[$chord];
+                $pitch = $here->tick === $tick
                     ? $this->root($here->chord)
-                    : $this->pitch($sign, $here->chord, $form->chords[$clock->after($chord)]->chord);
-                $until = $this->groove->tickOf($bar, $slot + $this->slotsHeld($signs, $slot));
-                $notes[] = new BandNote($tick, $until, $this->groove->grid, $pitch, self::LOUDNESS);
+                    : $this->pitch($sign, $here->chord, $course->chords[$clock->after($chord)]->chord);
+                $until = $bar->tick + ($slot + $this->slotsHeld($signs, $slot)) * $groove->slotTicks();
+                $notes[] = new BandNote($tick, $until, $groove->grid, $pitch, self::LOUDNESS);
             }
         }
 

@@ -4,30 +4,33 @@ declare(strict_types=1);
 
 namespace Gravik\Band;
 
-use Gravik\Chart\Form;
+use Gravik\Chart\Course;
 
 /** Plays the drums of a groove, bar after bar. */
 final readonly class Drummer implements Player
 {
     private const LOUDNESS = ['g' => 0.2, 'x' => 0.5, 'X' => 0.85];
 
-    public function __construct(private Groove $groove) {}
+    public function __construct(private BandPart $part) {}
 
-    public function part(): PartName
+    public function part(): BandPart
     {
-        return PartName::Drums;
+        return $this->part;
     }
 
-    public function play(Form $form): array
+    public function play(Course $course, array $grooves): array
     {
         $notes = [];
-        foreach (array_keys($form->bars) as $bar) {
-            foreach ($this->groove->drums as $drum => $signs) {
+        foreach ($course->bars as $bar) {
+            $groove = $grooves[$bar->visit];
+            if ($groove === null) {
+                continue;
+            }
+            foreach ($groove->drums as $drum => $signs) {
                 foreach (str_split($signs) as $slot => $sign) {
                     if ($sign !== '.') {
-                        $tick = $this->groove->tickOf($bar, $slot);
-                        $until = $tick + $this->groove->slotTicks();
-                        $notes[] = new BandNote($tick, $until, $this->groove->grid, Drum::named($drum)->value, self::LOUDNESS[$sign]);
+                        $tick = $bar->tick + $slot * $groove->slotTicks();
+                        $notes[] = new BandNote($tick, $tick + $groove->slotTicks(), $groove->grid, Drum::named($drum)->value, self::LOUDNESS[$sign]);
                     }
                 }
             }

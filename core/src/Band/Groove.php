@@ -58,10 +58,4 @@ final readonly class Groove
     {
         return intdiv($this->meter->beatTicks(), $this->grid);
     }
-
-    /** Ticks from bar 1 beat 1 to a slot of a bar, both from 0. */
-    public function tickOf(int $bar, int $slot): int
-    {
-        return $bar * $this->meter->barTicks() + $slot * $this->slotTicks();
-    }
 }

@@ -10,8 +10,13 @@ final readonly class LineUp
     /** @param list<Player> $players */
     private function __construct(public array $players) {}
 
-    public static function of(Groove $groove): self
+    /** @param list<BandPart> $parts of the band; the guitar's strokes are no player's */
+    public static function of(array $parts): self
     {
-        return new self([new Drummer($groove), new Bassist($groove)]);
+        return new self(array_values(array_filter(array_map(static fn (BandPart $part): ?Player => match ($part->instrument) {
+            Instrument::Drums => new Drummer($part),
+            Instrument::Bass => new Bassist($part),
+            Instrument::Guitar => null,
+        }, $parts))));
     }
 }

@@ -4,78 +4,75 @@ declare(strict_types=1);
 
 namespace Gravik\Breakdown;
 
-use Gravik\Band\BandException;
-use Gravik\Band\Groove;
-use Gravik\Band\Part;
-use Gravik\Band\PartName;
-use Gravik\Chart\Approach;
+use Gravik\Band\BandPart;
+use Gravik\Band\Instrument;
+use Gravik\Breakdown\Internal\Cells;
+use Gravik\Breakdown\Internal\Validity;
+use Gravik\Chart\Course;
 use Gravik\Chart\Form;
-use Gravik\Chart\Pin;
+use Gravik\Chart\FormEntry;
+use Gravik\Chart\Move;
+use Gravik\Chart\PlacedMove;
 use Gravik\Chart\Section;
-use Gravik\Harmony\Key;
-use Gravik\Neck\Company;
+use Gravik\Chart\Setting;
+use Gravik\Chart\VoicingLine;
 use Gravik\Neck\Neck;
-use Gravik\Neck\PathWishes;
-use Gravik\Strokes\Pattern;
-use Gravik\Strokes\School;
-use Gravik\Strokes\StrokesException;
-use Gravik\Time\Feel;
-use Gravik\Time\Meter;
-use Gravik\Time\Tempo;
+use Gravik\Strokes\NamedPattern;
 
-/** One accompaniment feel taken apart: the document that everything else is computed from. */
+/**
+ * One accompaniment taken apart: the document that everything else is computed from. What is pointed at has an id; what
+ * may vary by place is named once and referred to; what nothing names is as above: song, section, pass, cell.
+ */
 final readonly class Breakdown
 {
     /**
-     * @param non-empty-list<Section> $sections
-     * @param list<Pin>               $pins
-     * @param list<Part>              $parts    at most one of each name; a part not listed plays as a plain Part does
-     * @param list<Approach>          $approaches
-     * @param array<int, Gate>        $gates    by stage, 1 to 10; a stage not listed has the usual one
+     * @param non-empty-list<Section>      $sections
+     * @param non-empty-list<FormEntry>    $form     one way through the song
+     * @param non-empty-list<NamedPattern> $patterns the first is played where nothing else is named
+     * @param non-empty-list<VoicingLine>  $lines    likewise
+     * @param non-empty-list<BandPart>     $parts    one of them a guitar
+     * @param non-empty-list<Pass>         $passes   each one time through the form
+     * @param list<Cell>                   $cells    what is different in some sections of every pass
+     * @param list<Move>                   $moves
+     * @param list<PlacedMove>             $placed
+     * @param array<int, Gate>             $gates    by stage, 1 to 10; a stage not listed has the usual one
+     *
+     * @throws BreakdownNotValid with the place that is wrong
      */
     public function __construct(
         public string $title,
         public string $genre,
-        public Key $key,
-        public Meter $meter,
-        public Tempo $tempo,
-        public Feel $feel,
+        public string $notes,
+        public Setting $start,
         public Neck $neck,
-        public Company $company,
         public array $sections,
-        public array $pins,
-        public Pattern $pattern,
-        public School $school,
-        public Groove $groove,
+        public array $form,
+        public array $patterns,
+        public array $lines,
         public array $parts,
-        public string $notes = '',
-        public PathWishes $wishes = new PathWishes(),
-        public array $approaches = [],
+        public array $passes,
+        public array $cells = [],
+        public array $moves = [],
+        public array $placed = [],
         public array $gates = [],
     ) {
-        if (trim($title) === '' || mb_strlen($title) > 120) {
-            throw BreakdownNotValid::title();
-        }
-        if (mb_strlen($genre) > 80) {
-            throw BreakdownNotValid::genre();
-        }
-        if (count($sections) > 24) {
-            throw BreakdownNotValid::sections(count($sections));
-        }
-        if ($wishes->strings !== '') {
-            Neck::parseStrings($wishes->strings, $neck->tuning->strings());
-        }
-        if ($pattern->meter->text() !== $meter->text()) {
-            throw StrokesException::length($pattern->ticks, $meter->barTicks());
-        }
-        if ($groove->meter->text() !== $meter->text()) {
-            throw BandException::grooveMeter($groove->name, $groove->meter->text(), $meter->text());
-        }
+        Validity::check($this);
     }
 
-    public function form(): Form
+    public function written(): Form
     {
-        return Form::of($this->sections, $this->key, $this->meter);
+        return Form::of($this->sections, $this->start);
+    }
+
+    public function course(): Course
+    {
+        return Course::of($this->sections, $this->start, $this->form, array_map(static fn (Pass $pass): string => $pass->id, $this->passes));
+    }
+
+    /** How a part plays a section, the so-manieth time it comes in a pass. */
+    public function cellFor(string $pass, string $section, string $part, int $time = 1): Playing
+    {
+        return Cells::of($this)->playing($pass, $section, $part, $time);
     }
 
     public function gate(int $stage): Gate
@@ -83,27 +80,52 @@ final readonly class Breakdown
         return $this->gates[$stage] ?? new Gate();
     }
 
-    public function part(PartName $name): Part
+    /** The part that the student plays. */
+    public function guitar(): BandPart
     {
-        foreach ($this->parts as $part) {
-            if ($part->name === $name) {
-                return $part;
-            }
-        }
+        return array_values(array_filter($this->parts, static fn (BandPart $part): bool => $part->instrument === Instrument::Guitar))[0];
+    }
 
-        return new Part($name);
+    public function withPattern(NamedPattern $changed): self
+    {
+        return $this->with(patterns: array_map(static fn (NamedPattern $each): NamedPattern => $each->id === $changed->id ? $changed : $each, $this->patterns));
+    }
+
+    public function withLine(VoicingLine $changed): self
+    {
+        return $this->with(lines: array_map(static fn (VoicingLine $each): VoicingLine => $each->id === $changed->id ? $changed : $each, $this->lines));
     }
 
     /**
      * The same breakdown with some of its parts changed.
      *
-     * @param ?non-empty-list<Section> $sections
-     * @param ?list<Pin>               $pins
-     * @param ?list<Approach>          $approaches
+     * @param ?non-empty-list<Section>      $sections
+     * @param ?non-empty-list<FormEntry>    $form
+     * @param ?non-empty-list<NamedPattern> $patterns
+     * @param ?non-empty-list<VoicingLine>  $lines
+     * @param ?non-empty-list<BandPart>     $parts
+     * @param ?non-empty-list<Pass>         $passes
+     * @param ?list<Cell>                   $cells
+     * @param ?list<Move>                   $moves
+     * @param ?list<PlacedMove>             $placed
      */
-    public function with(?Key $key = null, ?Meter $meter = null, ?Neck $neck = null, ?array $sections = null, ?array $pins = null, ?Pattern $pattern = null, ?Groove $groove = null, ?array $approaches = null, ?School $school = null, ?Feel $feel = null, ?Tempo $tempo = null, ?PathWishes $wishes = null): self
-    {
-        return new self($this->title, $this->genre, $key ?? $this->key, $meter ?? $this->meter, $tempo ?? $this->tempo, $feel ?? $this->feel, $neck ?? $this->neck, $this->company, $sections ?? $this->sections,
-            $pins ?? $this->pins, $pattern ?? $this->pattern, $school ?? $this->school, $groove ?? $this->groove, $this->parts, $this->notes, $wishes ?? $this->wishes, $approaches ?? $this->approaches, $this->gates);
+    public function with(
+        ?Setting $start = null,
+        ?Neck $neck = null,
+        ?array $sections = null,
+        ?array $form = null,
+        ?array $patterns = null,
+        ?array $lines = null,
+        ?array $parts = null,
+        ?array $passes = null,
+        ?array $cells = null,
+        ?array $moves = null,
+        ?array $placed = null,
+    ): self {
+        return new self(
+            $this->title, $this->genre, $this->notes, $start ?? $this->start, $neck ?? $this->neck, $sections ?? $this->sections,
+            $form ?? $this->form, $patterns ?? $this->patterns, $lines ?? $this->lines, $parts ?? $this->parts, $passes ?? $this->passes,
+            $cells ?? $this->cells, $moves ?? $this->moves, $placed ?? $this->placed, $this->gates,
+        );
     }
 }

@@ -22,9 +22,9 @@ final readonly class MelodyOverForm
      */
     public function harmonise(Breakdown $breakdown, string $melody, int $bar): array
     {
-        $harmoniser = new Harmoniser($breakdown->neck, $breakdown->key);
-        $form = $breakdown->form();
-        $tonic = $breakdown->key->tonicTriad();
+        $harmoniser = new Harmoniser($breakdown->neck, $breakdown->start->key);
+        $form = $breakdown->written();
+        $tonic = $breakdown->start->key->tonicTriad();
         $line = [];
         foreach ($harmoniser->parse($melody) as $place => $notes) {
             $chords = $form->chordsOfBar($bar + $place);

@@ -10,5 +10,22 @@ use Gravik\Chart\Pin;
 final readonly class MovedBreakdown
 {
     /** @param list<Pin> $dropped as they were before the move */
-    public function __construct(public Breakdown $breakdown, public array $dropped) {}
+    private function __construct(public Breakdown $breakdown, public array $dropped) {}
+
+    /** @param callable(Pin): ?Pin $moved what becomes of a pin; null where it cannot come along */
+    public static function of(Breakdown $breakdown, callable $moved): self
+    {
+        $dropped = [];
+        $lines = [];
+        foreach ($breakdown->lines as $line) {
+            $pins = [];
+            foreach ($line->pins as $pin) {
+                $there = $moved($pin);
+                $there === null ? $dropped[] = $pin : $pins[] = $there;
+            }
+            $lines[] = $line->with(pins: $pins);
+        }
+
+        return new self($breakdown->with(lines: $lines), $dropped);
+    }
 }

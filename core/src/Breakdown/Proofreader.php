@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Gravik\Breakdown;
 
-use Gravik\Chart\ChartLine;
 use Gravik\Chart\FormChord;
 use Gravik\Chart\Pin;
+use Gravik\Chart\VoicingLine;
 use Gravik\Harmony\ChordName;
 use Gravik\Harmony\Scale;
 use Gravik\Neck\Frets;
@@ -26,50 +26,49 @@ final readonly class Proofreader
     /** @return list<Remark> in the order of the form; what is about the whole tune last */
     public function read(Breakdown $breakdown): array
     {
-        $form = $breakdown->form();
+        $form = $breakdown->written();
         $remarks = [];
         foreach ($form->chords as $chord) {
-            foreach ($breakdown->pins as $pin) {
-                $remark = $pin->belongsTo($chord) ? $this->grip($breakdown, $pin, $chord) : null;
-                if ($remark !== null) {
-                    $remarks[] = $remark;
+            foreach ($breakdown->lines as $line) {
+                foreach ($line->pins as $pin) {
+                    $remarks[] = $pin->belongsTo($chord) ? $this->grip($breakdown, $line, $pin, $chord) : null;
                 }
             }
         }
-        $scale = Scale::ofKey($breakdown->key);
+        $remarks = array_values(array_filter($remarks));
+        $scale = Scale::ofKey($breakdown->start->key);
         foreach ($form->differentChords() as $chord) {
             if (! $scale->has($chord->rootPitchClass())) {
-                $remarks[] = new Remark(RemarkKind::OutsideKey, null, "{$chord->text()} has its root outside {$breakdown->key->text()}. Is it meant, or is the key or the chord misspelt?", []);
+                $remarks[] = new Remark(RemarkKind::OutsideKey, null, "{$chord->text()} has its root outside {$breakdown->start->key->text()}. Is it meant, or is the key or the chord misspelt?", []);
             }
         }
 
         return $remarks;
     }
 
-    private function grip(Breakdown $breakdown, Pin $pin, FormChord $chord): ?Remark
+    private function grip(Breakdown $breakdown, VoicingLine $line, Pin $pin, FormChord $chord): ?Remark
     {
         if (count($pin->frets) !== $breakdown->neck->tuning->strings()) {
             return null;
         }
-        $place = ['section' => $pin->section, 'bar' => $pin->bar, 'at' => $pin->at];
-        $held = Toolbox::of($breakdown)->finder()->voicing($chord->chord, $pin->frets);
+        $held = Toolbox::of($breakdown, $line)->finder()->voicing($chord->chord, $pin->frets);
         $names = $this->names($breakdown, $pin->frets, $chord);
         if (! self::isNamed($names, $chord)) {
-            $stale = $this->staleFret($breakdown, $pin, $chord);
+            $stale = $this->staleFret($breakdown, $line, $pin, $chord);
             if ($stale !== null) {
-                return new Remark(RemarkKind::StaleFret, $place, $stale['text'], [['text' => 'Move that string too: '.Frets::text($stale['frets']), 'breakdown' => self::repinned($breakdown, $pin, $stale['frets'])]]);
+                return new Remark(RemarkKind::StaleFret, $pin->at, $stale['text'], [['text' => 'Move that string too: '.Frets::text($stale['frets']), 'breakdown' => self::repinned($breakdown, $line, $pin, $stale['frets'])]]);
             }
             $called = $names === [] ? 'nothing we can name' : $names[0]->chord->text();
             $kind = preg_match('/^(?:dim|aug|m7♭5)/u', $chord->chord->ending) === 1 ? RemarkKind::NotDiminished : RemarkKind::OtherChord;
-            $fixes = array_map(fn (array $frets): array => ['text' => 'Play '.Frets::text($frets), 'breakdown' => self::repinned($breakdown, $pin, $frets)], $this->nearest($breakdown, $pin, $chord));
+            $fixes = array_map(fn (array $frets): array => ['text' => 'Play '.Frets::text($frets), 'breakdown' => self::repinned($breakdown, $line, $pin, $frets)], $this->nearest($breakdown, $line, $pin, $chord));
 
-            return new Remark($kind, $place, sprintf('%s sounds %s, and the chart says %s. Which is meant?', Frets::text($pin->frets), $called, $chord->chord->text()), $fixes);
+            return new Remark($kind, $pin->at, sprintf('%s sounds %s, and the chart says %s. Which is meant?', Frets::text($pin->frets), $called, $chord->chord->text()), $fixes);
         }
         if ($held === null || $held->spanMm > $this->hand->reachMm()) {
-            $easiest = Toolbox::of($breakdown)->finder()->find($chord->chord, 1)->best[0];
+            $easiest = Toolbox::of($breakdown, $line)->finder()->find($chord->chord, 1)->best[0];
 
-            return new Remark(RemarkKind::NoHand, $place, sprintf('No hand holds %s: %s.', Frets::text($pin->frets), $held === null ? 'it takes more than four fingers' : sprintf('it spans %d mm', (int) round($held->spanMm))),
-                [['text' => 'Play '.$easiest->text(), 'breakdown' => self::repinned($breakdown, $pin, $easiest->frets)]]);
+            return new Remark(RemarkKind::NoHand, $pin->at, sprintf('No hand holds %s: %s.', Frets::text($pin->frets), $held === null ? 'it takes more than four fingers' : sprintf('it spans %d mm', (int) round($held->spanMm))),
+                [['text' => 'Play '.$easiest->text(), 'breakdown' => self::repinned($breakdown, $line, $pin, $easiest->frets)]]);
         }
 
         return null;
@@ -80,10 +79,10 @@ final readonly class Proofreader
      *
      * @return array{text: string, frets: list<int|null>}|null
      */
-    private function staleFret(Breakdown $breakdown, Pin $pin, FormChord $chord): ?array
+    private function staleFret(Breakdown $breakdown, VoicingLine $line, Pin $pin, FormChord $chord): ?array
     {
-        $reader = new ChartLine($breakdown->key, $breakdown->meter);
-        foreach ($breakdown->pins as $other) {
+        $reader = $breakdown->start->reader();
+        foreach ($line->pins as $other) {
             $from = $reader->chord($other->symbol);
             if ($other === $pin || $from->ending !== $chord->chord->ending || count($other->frets) !== count($pin->frets)) {
                 continue;
@@ -101,7 +100,7 @@ final readonly class Proofreader
     }
 
     /** @return list<list<int|null>> grips with one string changed that sound the chord, the smallest change first */
-    private function nearest(Breakdown $breakdown, Pin $pin, FormChord $chord): array
+    private function nearest(Breakdown $breakdown, VoicingLine $line, Pin $pin, FormChord $chord): array
     {
         $found = [];
         foreach ($pin->frets as $string => $fret) {
@@ -113,7 +112,7 @@ final readonly class Proofreader
                 $frets[$string] = $other;
                 $frets = array_values($frets);
                 $sounding = count(array_filter($frets, static fn (?int $each): bool => $each !== null));
-                if ($other !== $fret && $sounding >= 2 && $this->sounds($breakdown, $frets, $chord)) {
+                if ($other !== $fret && $sounding >= 2 && $this->sounds($breakdown, $line, $frets, $chord)) {
                     $found[] = ['frets' => $frets, 'change' => $other === null ? self::SLIP + 1 : abs($other - $fret)];
                 }
             }
@@ -123,7 +122,7 @@ final readonly class Proofreader
             $frets = $pin->frets;
             [$frets[$string], $frets[$string + 1]] = [$frets[$string + 1], $frets[$string]];
             $frets = array_values($frets);
-            if ($frets !== $pin->frets && $this->sounds($breakdown, $frets, $chord)) {
+            if ($frets !== $pin->frets && $this->sounds($breakdown, $line, $frets, $chord)) {
                 $found[] = ['frets' => $frets, 'change' => 1];
             }
         }
@@ -139,7 +138,7 @@ final readonly class Proofreader
      */
     private function names(Breakdown $breakdown, array $frets, FormChord $chord): array
     {
-        return count(array_filter($frets, static fn (?int $fret): bool => $fret !== null)) < 2 ? [] : (new GripNamer($breakdown->neck, $breakdown->key, $chord->chord))->names($frets);
+        return count(array_filter($frets, static fn (?int $fret): bool => $fret !== null)) < 2 ? [] : (new GripNamer($breakdown->neck, $breakdown->start->key, $chord->chord))->names($frets);
     }
 
     /** @param list<ChordName> $names */
@@ -149,11 +148,11 @@ final readonly class Proofreader
     }
 
     /** @param list<int|null> $frets */
-    private static function repinned(Breakdown $breakdown, Pin $pin, array $frets): Breakdown
+    private static function repinned(Breakdown $breakdown, VoicingLine $line, Pin $pin, array $frets): Breakdown
     {
-        $pins = array_map(static fn (Pin $each): Pin => $each === $pin ? new Pin($pin->section, $pin->bar, $pin->at, $pin->symbol, $frets, $pin->linked) : $each, $breakdown->pins);
+        $pins = array_map(static fn (Pin $each): Pin => $each === $pin ? $pin->with(frets: $frets) : $each, $line->pins);
 
-        return $breakdown->with(pins: $pins);
+        return $breakdown->withLine($line->with(pins: $pins));
     }
 
     /**
@@ -161,9 +160,9 @@ final readonly class Proofreader
      *
      * @param list<int|null> $frets
      */
-    private function sounds(Breakdown $breakdown, array $frets, FormChord $chord): bool
+    private function sounds(Breakdown $breakdown, VoicingLine $line, array $frets, FormChord $chord): bool
     {
         return self::isNamed($this->names($breakdown, $frets, $chord), $chord)
-            && Toolbox::of($breakdown)->finder()->voicing($chord->chord, $frets) !== null;
+            && Toolbox::of($breakdown, $line)->finder()->voicing($chord->chord, $frets) !== null;
     }
 }

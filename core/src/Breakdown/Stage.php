@@ -18,6 +18,23 @@ enum Stage: int
     case Variations = 9;
     case AtTempo = 10;
 
+    /** As documents name it. */
+    public function slug(): string
+    {
+        return match ($this) {
+            self::Shapes => 'shapes',
+            self::DampedRhythm => 'damped-rhythm',
+            self::SlowAndEven => 'slow-and-even',
+            self::Releases => 'releases',
+            self::Accents => 'accents',
+            self::Ornaments => 'ornaments',
+            self::BassAndDrums => 'bass-and-drums',
+            self::FullBand => 'full-band',
+            self::Variations => 'variations',
+            self::AtTempo => 'at-tempo',
+        };
+    }
+
     public function words(): string
     {
         return match ($this) {

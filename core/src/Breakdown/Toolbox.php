@@ -7,51 +7,45 @@ namespace Gravik\Breakdown;
 use Gravik\Chart\Approacher;
 use Gravik\Chart\FormVoicer;
 use Gravik\Chart\VoicedForm;
+use Gravik\Chart\VoicingLine;
 use Gravik\Neck\HandProfile;
 use Gravik\Neck\Neck;
 use Gravik\Neck\PathFinder;
 use Gravik\Neck\VoicingFinder;
-use Gravik\Time\Ruler;
-use Gravik\Time\Tempo;
 
-/** The services of other rooms, set up as a breakdown's neck, company and wishes ask for. */
+/** The services of other rooms, set up as a breakdown's neck and a line of grips ask for. */
 final readonly class Toolbox
 {
-    private function __construct(private Breakdown $breakdown) {}
+    private function __construct(private Breakdown $breakdown, private VoicingLine $line) {}
 
-    public static function of(Breakdown $breakdown): self
+    /** @param ?VoicingLine $line of the breakdown; its first where null */
+    public static function of(Breakdown $breakdown, ?VoicingLine $line = null): self
     {
-        return new self($breakdown);
+        return new self($breakdown, $line ?? $breakdown->lines[0]);
     }
 
     public function finder(HandProfile $hand = new HandProfile()): VoicingFinder
     {
         $neck = $this->breakdown->neck;
-        $wishes = $this->breakdown->wishes;
+        $wishes = $this->line->wishes;
         $strings = $wishes->strings === '' ? null : Neck::parseStrings($wishes->strings, $neck->tuning->strings());
 
-        return new VoicingFinder(new Neck($neck->tuning, $neck->capo, $strings), $wishes->window, $this->breakdown->company, $hand);
+        return new VoicingFinder(new Neck($neck->tuning, $neck->capo, $strings), $wishes->window, $this->line->company, $hand);
     }
 
     public function voicer(): FormVoicer
     {
-        return new FormVoicer($this->finder(), new PathFinder($this->breakdown->neck, $this->breakdown->wishes));
+        return new FormVoicer($this->finder(), new PathFinder($this->breakdown->neck, $this->line->wishes));
     }
 
-    /** The form with a grip for each chord: pinned ones as they are, the rest by the cheapest path. */
+    /** The written song with a grip for each chord: pinned ones as they are, the rest by the cheapest path. */
     public function voiced(): VoicedForm
     {
-        return $this->voicer()->voice($this->breakdown->form(), $this->breakdown->pins);
+        return $this->voicer()->voice($this->breakdown->written(), $this->line->pins);
     }
 
     public function approacher(): Approacher
     {
-        return new Approacher($this->breakdown->neck, $this->finder(), $this->breakdown->key);
-    }
-
-    /** @param ?Tempo $tempo to practise at; the written one otherwise */
-    public function ruler(?Tempo $tempo = null): Ruler
-    {
-        return new Ruler($this->breakdown->meter, $tempo ?? $this->breakdown->tempo, $this->breakdown->feel);
+        return new Approacher($this->breakdown->neck, $this->finder(), $this->breakdown->start->key);
     }
 }

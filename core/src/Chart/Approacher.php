@@ -19,48 +19,47 @@ final readonly class Approacher
 
     private InnerLine $innerLine;
 
-    public function __construct(private Neck $neck, private VoicingFinder $finder, private Key $key)
+    public function __construct(Neck $neck, private VoicingFinder $finder, private Key $key)
     {
         $this->mover = new GripMover($finder, $key);
         $this->innerLine = new InnerLine($neck, $finder);
     }
 
     /**
-     * @param int $target index of the form's chord
+     * @param int $target index of the course's chord
      *
-     * @return ?PlacedApproach null where the neck or the form has no room for it
+     * @return ?PlacedApproach null where the neck or the song has no room for it
      */
-    public function place(VoicedForm $voiced, int $target, ApproachKind $kind, int $steps, int $slotTicks): ?PlacedApproach
+    public function place(Course $course, VoicedForm $voiced, int $target, Move $move): ?PlacedApproach
     {
-        $grips = $this->grips($voiced->path->voicings[$target], $kind, $kind->ownSteps() ?? $steps);
-        $form = $voiced->form;
-        $from = $form->chords[$target]->formTicks - count($grips) * $slotTicks;
-        // The first chord comes again at the end of the form: what leads to it lies there.
-        $from += $from < 0 ? $form->ticks() : 0;
+        $chord = $course->chords[$target];
+        $grips = $this->grips($voiced->path->voicings[$chord->written], $move->kind, $move->kind->ownSteps() ?? $move->steps);
+        $from = $chord->tick - count($grips) * $move->slotTicks;
+        // The first chord comes again when the song goes round: what leads to it lies at its end.
+        $from += $from < 0 ? $course->ticks() : 0;
 
-        return $grips === [] || $from < 0 ? null : new PlacedApproach($kind, $target, $from, $slotTicks, $grips);
+        return $grips === [] || $from < 0 ? null : new PlacedApproach($move->kind, $target, $from, $move->slotTicks, $grips);
     }
 
     /**
-     * Every approach of the document that still has its chord.
+     * Every placed move that still has its chord, each time it is played.
      *
-     * @param list<Approach> $approaches
+     * @param list<PlacedMove> $moves
      *
      * @return list<PlacedApproach>
      */
-    public function all(VoicedForm $voiced, array $approaches): array
+    public function all(Course $course, VoicedForm $voiced, array $moves): array
     {
         $placed = [];
-        foreach ($approaches as $approach) {
-            foreach ($voiced->form->chords as $target => $chord) {
-                $one = $approach->belongsTo($chord) ? $this->place($voiced, $target, $approach->kind, $approach->steps, $approach->slotTicks) : null;
-                if ($one !== null) {
-                    $placed[] = $one;
+        foreach ($moves as $move) {
+            foreach ($course->chords as $target => $chord) {
+                if ($move->belongsTo($course->form->chords[$chord->written]) && $move->isPlayedIn($course->visits[$chord->visit])) {
+                    $placed[] = $this->place($course, $voiced, $target, $move->move);
                 }
             }
         }
 
-        return $placed;
+        return array_values(array_filter($placed));
     }
 
     /** @return list<Voicing> in order of time; empty where the neck has no room for all of them */

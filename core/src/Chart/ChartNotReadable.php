@@ -38,6 +38,26 @@ final class ChartNotReadable extends \InvalidArgumentException implements CoreEx
         return new self(sprintf('A slot of %d ticks is too short or too long for an approach. Choose a sixteenth up to a whole note: 240 to 3840.', $ticks));
     }
 
+    public static function place(): self
+    {
+        return new self('A place has a bar, and ticks from its bar line, from 0 on.');
+    }
+
+    public static function endingTimes(): self
+    {
+        return new self('An ending names the times of its section, from 1 on, each once.');
+    }
+
+    public static function formTimes(int $times, int $most): self
+    {
+        return new self(sprintf('A section played %d times in a row is not possible here: 1 to %d.', $times, $most));
+    }
+
+    public static function tooLongToPlay(int $most): self
+    {
+        return new self(sprintf('Played out, all passes with their repeats are more than %d bars. Take out passes or repeats.', $most));
+    }
+
     public static function empty(): self
     {
         return new self('There are no chords in this line yet. Type bars between strokes, such as | Dm6 | B♭7 | Gm7 A7 | Dm6 |.');

@@ -4,22 +4,23 @@ declare(strict_types=1);
 
 namespace Gravik\Chart;
 
-/** Which chord of a form lies at a tick, and when it ends. */
+/** Which chord of the song lies at a tick, and when it ends. */
 final readonly class ChordClock
 {
-    public function __construct(private Form $form) {}
+    /** @param list<int> $breaks ticks at which every grip is let go, even where its chord goes on */
+    public function __construct(private Course $course, private array $breaks = []) {}
 
-    /** Index into the form's chords; null where nothing sounds. */
+    /** Index into the course's chords; null where nothing sounds. */
     public function at(int $tick): ?int
     {
         $low = 0;
-        $high = count($this->form->chords) - 1;
+        $high = count($this->course->chords) - 1;
         while ($low <= $high) {
             $middle = intdiv($low + $high, 2);
-            $chord = $this->form->chords[$middle];
-            if ($tick < $chord->formTicks) {
+            $chord = $this->course->chords[$middle];
+            if ($tick < $chord->tick) {
                 $high = $middle - 1;
-            } elseif ($tick >= $chord->formTicks + $chord->ticks) {
+            } elseif ($tick >= $chord->tick + $chord->ticks) {
                 $low = $middle + 1;
             } else {
                 return $middle;
@@ -29,13 +30,13 @@ final readonly class ChordClock
         return null;
     }
 
-    /** The chord after this one that has another name; the form goes round. */
+    /** The chord after this one that has another name; the song goes round. */
     public function after(int $index): int
     {
-        $count = count($this->form->chords);
+        $count = count($this->course->chords);
         for ($step = 1; $step < $count; $step++) {
             $next = ($index + $step) % $count;
-            if ($this->form->chords[$next]->chord->text() !== $this->form->chords[$index]->chord->text()) {
+            if ($this->course->chords[$next]->chord->text() !== $this->course->chords[$index]->chord->text()) {
                 return $next;
             }
         }
@@ -50,17 +51,18 @@ final readonly class ChordClock
      */
     public function changeAfter(int $tick, int $index): int
     {
-        $name = $this->form->chords[$index]->chord->text();
-        $end = max($tick, $this->form->chords[$index]->formTicks);
-        $count = count($this->form->chords);
+        $chords = $this->course->chords;
+        $name = $chords[$index]->chord->text();
+        $end = max($tick, $chords[$index]->tick);
+        $count = count($chords);
         for ($next = $index; $next < $count; $next++) {
-            $chord = $this->form->chords[$next];
-            if ($chord->formTicks > $end || $chord->chord->text() !== $name) {
+            $chord = $chords[$next];
+            if ($chord->tick > $end || $chord->chord->text() !== $name || ($next > $index && in_array($chord->tick, $this->breaks, true))) {
                 break;
             }
-            $end = max($end, $chord->formTicks + $chord->ticks);
+            $end = max($end, $chord->tick + $chord->ticks);
         }
 
-        return $end > $tick ? $end : $this->form->ticks() + $this->form->chords[$index]->ticks;
+        return $end > $tick ? $end : $this->course->ticks() + $chords[$index]->ticks;
     }
 }

@@ -5,41 +5,43 @@ declare(strict_types=1);
 namespace Gravik\Chart;
 
 use Gravik\Harmony\ChordSymbol;
-use Gravik\Harmony\Key;
-use Gravik\Time\Meter;
 
-/** All sections of a tune in order, as bars with their chords. */
+/** The song as it is written: every section once with its endings, as bars with their chords. How it is gone through is a Course. */
 final readonly class Form
 {
     private const MOST_BARS = 400;
 
     /**
-     * @param list<Bar>        $bars
+     * @param list<FormBar>    $bars
      * @param list<FormChord>  $chords each sounding chord once; a chord that goes on over the bar line is struck anew there
      */
-    private function __construct(public Meter $meter, public array $bars, public array $chords) {}
+    private function __construct(public array $bars, public array $chords) {}
 
     /** @param list<Section> $sections */
-    public static function of(array $sections, Key $key, Meter $meter): self
+    public static function of(array $sections, Setting $song): self
     {
-        $reader = new ChartLine($key, $meter);
         $bars = [];
         $chords = [];
-        foreach ($sections as $number => $section) {
-            foreach ($reader->read($section->line)->bars as $barInSection => $bar) {
-                foreach ($bar->chords as $chord) {
-                    if ($chord->chord !== null) {
-                        $chords[] = new FormChord($number, $barInSection, $chord->at, count($bars) * $meter->barTicks() + $chord->at, $chord->ticks, $chord->chord);
+        foreach ($sections as $section) {
+            $setting = $section->setting($song);
+            $lines = [[null, $section->line], ...array_map(static fn (Ending $ending, int $number): array => [$number, $ending->line], $section->endings, array_keys($section->endings))];
+            foreach ($lines as [$ending, $line]) {
+                foreach ($setting->reader()->read($line)->bars as $inSection => $bar) {
+                    foreach ($bar->chords as $chord) {
+                        if ($chord->chord !== null) {
+                            $place = new Place($section->id, $ending, $inSection, $chord->at);
+                            $chords[] = new FormChord($place, count($bars), $chord->ticks, $chord->chord);
+                        }
                     }
+                    $bars[] = new FormBar($section->id, $ending, $inSection, $bar, $setting->meter);
                 }
-                $bars[] = $bar;
             }
         }
         if (count($bars) > self::MOST_BARS) {
             throw ChartNotReadable::tooManyBars(count($bars), self::MOST_BARS);
         }
 
-        return new self($meter, $bars, $chords);
+        return new self($bars, $chords);
     }
 
     /** @return list<ChordSymbol> every chord once, in the order in which they come */
@@ -56,16 +58,9 @@ final readonly class Form
     /** @return list<ChordSymbol> in order; none over a silent bar or beyond the end */
     public function chordsOfBar(int $bar): array
     {
-        $length = $this->meter->barTicks();
-
         return array_values(array_map(
             static fn (FormChord $chord): ChordSymbol => $chord->chord,
-            array_filter($this->chords, static fn (FormChord $chord): bool => intdiv($chord->formTicks, $length) === $bar),
+            array_filter($this->chords, static fn (FormChord $chord): bool => $chord->bar === $bar),
         ));
-    }
-
-    public function ticks(): int
-    {
-        return count($this->bars) * $this->meter->barTicks();
     }
 }

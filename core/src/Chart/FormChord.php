@@ -6,15 +6,12 @@ namespace Gravik\Chart;
 
 use Gravik\Harmony\ChordSymbol;
 
-/** A chord of the form and where it lies: section, bar within the section, ticks from the bar line and from bar 1. */
+/** A chord of the written song and where it lies. */
 final readonly class FormChord
 {
-    public function __construct(
-        public int $section,
-        public int $bar,
-        public int $at,
-        public int $formTicks,
-        public int $ticks,
-        public ChordSymbol $chord,
-    ) {}
+    /**
+     * @param int $bar   of the written song, from 0, all sections and endings counted through
+     * @param int $ticks how long it lasts within its bar
+     */
+    public function __construct(public Place $at, public int $bar, public int $ticks, public ChordSymbol $chord) {}
 }

@@ -7,7 +7,7 @@ namespace Gravik\Chart;
 use Gravik\Neck\Frets;
 use Gravik\Neck\NeckException;
 
-/** A grip the teacher chose for one chord of the form. It holds while that place still has that chord. */
+/** A grip the teacher chose for one chord of the song. It holds while that place still has that chord. */
 final readonly class Pin
 {
     /**
@@ -15,7 +15,7 @@ final readonly class Pin
      * @param list<int|null> $frets  low to high, counted from the capo
      * @param bool           $linked whether the same kind of chord close by follows it along the neck
      */
-    public function __construct(public int $section, public int $bar, public int $at, public string $symbol, public array $frets, public bool $linked = false)
+    public function __construct(public Place $at, public string $symbol, public array $frets, public bool $linked = false)
     {
         if (count($frets) < 4 || count($frets) > 8) {
             throw NeckException::grip(Frets::text($frets), 6);
@@ -27,15 +27,15 @@ final readonly class Pin
         }
     }
 
-    /** The same grip in the same bar of a section that is another by number. */
-    public function inSection(int $section): self
+    /** @param ?list<int|null> $frets */
+    public function with(?Place $at = null, ?string $symbol = null, ?array $frets = null): self
     {
-        return new self($section, $this->bar, $this->at, $this->symbol, $this->frets, $this->linked);
+        return new self($at ?? $this->at, $symbol ?? $this->symbol, $frets ?? $this->frets, $this->linked);
     }
 
     public function belongsTo(FormChord $chord): bool
     {
-        return $this->section === $chord->section && $this->bar === $chord->bar && $this->at === $chord->at && $this->symbol === $chord->chord->text();
+        return $this->at->equals($chord->at) && $this->symbol === $chord->chord->text();
     }
 
     /**
@@ -46,12 +46,9 @@ final readonly class Pin
      */
     public function movedBy(int $semitones, string $symbol): ?self
     {
-        if ($semitones === 0) {
-            return new self($this->section, $this->bar, $this->at, $symbol, $this->frets, $this->linked);
-        }
-        $moved = Frets::raised($this->frets, $semitones);
+        $moved = $semitones === 0 ? $this->frets : Frets::raised($this->frets, $semitones);
 
-        return $moved === null ? null : new self($this->section, $this->bar, $this->at, $symbol, $moved, $this->linked);
+        return $moved === null ? null : $this->with(symbol: $symbol, frets: $moved);
     }
 
     /** The same strings some frets up or down; null where that leaves frets 0 to 15. */
@@ -60,6 +57,6 @@ final readonly class Pin
         $moved = array_map(static fn (?int $fret): ?int => $fret === null ? null : $fret + $frets, $this->frets);
         $fretted = array_filter($moved, static fn (?int $fret): bool => $fret !== null);
 
-        return $fretted !== [] && min($fretted) >= 0 && max($fretted) <= 15 ? new self($this->section, $this->bar, $this->at, $this->symbol, $moved, $this->linked) : null;
+        return $fretted !== [] && min($fretted) >= 0 && max($fretted) <= 15 ? $this->with(frets: $moved) : null;
     }
 }

@@ -10,8 +10,8 @@ use Gravik\Neck\Voicing;
 final readonly class PlacedApproach
 {
     /**
-     * @param int                     $target    index of the form's chord it leads to
-     * @param int                     $fromTicks of the form; an approach to its first chord begins at its end
+     * @param int                     $target    index of the course's chord it leads to
+     * @param int                     $fromTicks of the course; an approach to its first chord begins at its end
      * @param non-empty-list<Voicing> $grips     one a slot, in order of time
      */
     public function __construct(public ApproachKind $kind, public int $target, public int $fromTicks, public int $slotTicks, public array $grips) {}

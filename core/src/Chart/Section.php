@@ -4,16 +4,56 @@ declare(strict_types=1);
 
 namespace Gravik\Chart;
 
-/** A named stretch of the form, as it was typed. */
+use Gravik\Harmony\Key;
+use Gravik\Time\Feel;
+use Gravik\Time\Meter;
+use Gravik\Time\Tempo;
+
+/** A named stretch of the song, as it was typed. What it has no key, meter, tempo or feel of its own for is as the song's. */
 final readonly class Section
 {
-    public function __construct(public string $name, public string $line)
-    {
+    /** @param list<Ending> $endings after $line, each in its times; a time that none names takes the last */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $line,
+        public ?Key $key = null,
+        public ?Meter $meter = null,
+        public ?Tempo $tempo = null,
+        public ?Feel $feel = null,
+        public array $endings = [],
+    ) {
         if (trim($name) === '' || mb_strlen($name) > 40) {
             throw ChartNotReadable::sectionName();
         }
         if (mb_strlen($line) > ChartLine::LONGEST) {
             throw ChartNotReadable::tooLong(mb_strlen($line), ChartLine::LONGEST);
         }
+    }
+
+    public function setting(Setting $song): Setting
+    {
+        return $song->with($this->key, $this->meter, $this->tempo, $this->feel);
+    }
+
+    /** @return ?int which ending it has when it comes for the so-manieth time of a pass; null where it has none */
+    public function endingAt(int $time): ?int
+    {
+        foreach ($this->endings as $number => $ending) {
+            if (in_array($time, $ending->times, true)) {
+                return $number;
+            }
+        }
+
+        return $this->endings === [] ? null : count($this->endings) - 1;
+    }
+
+    /** @param ?list<Ending> $endings */
+    public function with(?string $name = null, ?string $line = null, ?Key $key = null, ?Feel $feel = null, ?array $endings = null): self
+    {
+        return new self(
+            $this->id, $name ?? $this->name, $line ?? $this->line,
+            $key ?? $this->key, $this->meter, $this->tempo, $feel ?? $this->feel, $endings ?? $this->endings,
+        );
     }
 }

@@ -4,43 +4,33 @@ declare(strict_types=1);
 
 namespace Gravik\Formats;
 
-use Gravik\Band\Groove;
-use Gravik\Band\Part;
-use Gravik\Band\PartName;
 use Gravik\Breakdown\Breakdown;
-use Gravik\Breakdown\Gate;
 use Gravik\Breakdown\Stage;
-use Gravik\Chart\Approach;
-use Gravik\Chart\ApproachKind;
-use Gravik\Chart\Pin;
-use Gravik\Chart\Section;
+use Gravik\Chart\PlacedMove;
+use Gravik\Formats\Internal\BandJson;
 use Gravik\Formats\Internal\Fields;
-use Gravik\Harmony\Key;
-use Gravik\Neck\BassMotion;
-use Gravik\Neck\Company;
-use Gravik\Neck\FretRange;
+use Gravik\Formats\Internal\LinesJson;
+use Gravik\Formats\Internal\SongJson;
 use Gravik\Neck\Neck;
-use Gravik\Neck\PathWeights;
-use Gravik\Neck\PathWishes;
 use Gravik\Neck\Tuning;
-use Gravik\Strokes\School;
-use Gravik\Time\Feel;
-use Gravik\Time\FeelMode;
-use Gravik\Time\Meter;
-use Gravik\Time\SwingUnit;
-use Gravik\Time\Tempo;
 
-/** The breakdown document: what is saved, exported and imported. Described by resources/schema/breakdown-1.json. */
+/** The breakdown document: what is saved, exported and imported. Described by resources/schema/breakdown-2.json. */
 final readonly class BreakdownJson
 {
     public const FORMAT = 'gravik-breakdown';
 
-    public const VERSION = 1;
+    public const VERSION = 2;
 
-    private const FIELDS = ['format', 'version', 'title', 'genre', 'key', 'meter', 'tempo', 'feel', 'tuning', 'capo', 'company',
-        'sections', 'pins', 'approaches', 'path', 'pattern', 'school', 'band', 'notes', 'gates'];
+    private const FIELDS = ['format', 'version', 'title', 'genre', 'notes', 'start', 'guitar', 'sections', 'form', 'patterns', 'lines',
+        'moves', 'placed', 'parts', 'passes', 'cells', 'lesson'];
 
-    public function __construct(private PatternJson $patterns = new PatternJson()) {}
+    public function __construct(
+        private PatternJson $patterns = new PatternJson(),
+        private Upgrade $upgrade = new Upgrade(),
+        private SongJson $song = new SongJson(),
+        private LinesJson $lines = new LinesJson(),
+        private BandJson $band = new BandJson(),
+    ) {}
 
     /** @throws DocumentNotReadable with the JSON pointer of what is wrong */
     public function parse(string $json): Breakdown
@@ -54,44 +44,29 @@ final readonly class BreakdownJson
         return $this->read($document);
     }
 
-    /** @throws DocumentNotReadable with the JSON pointer of what is wrong */
+    /**
+     * Reads a document of this version or an older one.
+     *
+     * @throws DocumentNotReadable with the JSON pointer of what is wrong, into the document as it was given
+     */
     public function read(mixed $document): Breakdown
     {
         if (! is_array($document) || ($document['format'] ?? null) !== self::FORMAT) {
             throw DocumentNotReadable::otherFormat();
         }
-        $fields = Fields::of($document, '');
-        if ($fields->int('version') !== self::VERSION) {
-            throw $fields->int('version') > self::VERSION ? DocumentNotReadable::newerVersion($fields->int('version')) : DocumentNotReadable::noVersion($fields->int('version'));
+        $version = Fields::of($document, '')->int('version');
+        if ($version > self::VERSION) {
+            throw DocumentNotReadable::newerVersion($version, self::VERSION);
         }
-        $fields->only(self::FIELDS);
-        $meter = $fields->build(static fn (): Meter => Meter::parse($fields->string('meter')), 'meter');
-        $band = $fields->object('band')->only(['groove', 'parts']);
-        $sections = $fields->list('sections', $this->section(...), 24);
-        if ($sections === []) {
-            throw DocumentNotReadable::at('/sections', 'a breakdown has at least one section.');
+        if ($version < 1) {
+            throw DocumentNotReadable::noVersion($version);
         }
 
-        return $fields->build(fn (): Breakdown => new Breakdown(
-            $fields->string('title'),
-            $fields->string('genre'),
-            $fields->build(static fn (): Key => Key::parse($fields->string('key')), 'key'),
-            $meter,
-            $fields->build(static fn (): Tempo => new Tempo($fields->number('tempo')), 'tempo'),
-            $this->feel($fields->object('feel')),
-            $fields->build(static fn (): Neck => new Neck(Tuning::parse($fields->string('tuning')), $fields->int('capo')), 'tuning'),
-            $fields->enum('company', Company::class),
-            $sections,
-            $fields->list('pins', $this->pin(...), 2000),
-            $this->patterns->read($fields->object('pattern'), $meter),
-            $fields->enum('school', School::class),
-            $band->build(static fn (): Groove => Groove::named($band->string('groove')), 'groove'),
-            $band->list('parts', $this->part(...), 3),
-            $fields->string('notes'),
-            $fields->has('path') ? $this->wishes($fields->object('path')) : new PathWishes(),
-            $fields->has('approaches') ? $fields->list('approaches', $this->approach(...), 200) : [],
-            $fields->has('gates') ? array_column($fields->list('gates', $this->gate(...), count(Stage::cases())), 'gate', 'stage') : [],
-        ));
+        try {
+            return $this->current(Fields::of($this->upgrade->toCurrent($document, $version), ''));
+        } catch (DocumentNotReadable $problem) {
+            throw $problem->before($this->upgrade->pointerBefore($problem->pointer, $version));
+        }
     }
 
     /** @return array<string, mixed> */
@@ -102,26 +77,20 @@ final readonly class BreakdownJson
             'version' => self::VERSION,
             'title' => $breakdown->title,
             'genre' => $breakdown->genre,
-            'key' => $breakdown->key->text(),
-            'meter' => $breakdown->meter->text(),
-            'tempo' => self::plain($breakdown->tempo->bpm),
-            'feel' => ['mode' => $breakdown->feel->mode->value, 'ratio' => self::plain($breakdown->feel->ratio), 'unit' => $breakdown->feel->unit->value],
-            'tuning' => $breakdown->neck->tuning->slug,
-            'capo' => $breakdown->neck->capo,
-            'company' => $breakdown->company->value,
-            'sections' => array_map(static fn (Section $section): array => ['name' => $section->name, 'line' => $section->line], $breakdown->sections),
-            'pins' => array_map(static fn (Pin $pin): array => ['section' => $pin->section, 'bar' => $pin->bar, 'at' => $pin->at, 'symbol' => $pin->symbol, 'frets' => $pin->frets] + ($pin->linked ? ['linked' => true] : []), $breakdown->pins),
-            'approaches' => array_map(static fn (Approach $each): array => ['section' => $each->section, 'bar' => $each->bar, 'at' => $each->at, 'symbol' => $each->symbol,
-                'kind' => $each->kind->value, 'steps' => $each->steps, 'slotTicks' => $each->slotTicks], $breakdown->approaches),
-            'path' => self::writeWishes($breakdown->wishes),
-            'pattern' => $this->patterns->write($breakdown->pattern),
-            'school' => $breakdown->school->value,
-            'band' => [
-                'groove' => $breakdown->groove->slug,
-                'parts' => array_map(static fn (Part $part): array => ['name' => $part->name->value, 'level' => self::plain($part->level), 'offsetMs' => self::plain($part->offsetMs), 'straight' => $part->straight], $breakdown->parts),
-            ],
             'notes' => $breakdown->notes,
-        ] + ($breakdown->gates === [] ? [] : ['gates' => array_map(static fn (int $stage, Gate $gate): array => ['stage' => $stage, 'biasMs' => self::plain($gate->biasMs), 'spreadMs' => self::plain($gate->spreadMs), 'swingPoints' => self::plain($gate->swingPoints), 'missedShare' => self::plain($gate->missedShare)], array_keys($breakdown->gates), $breakdown->gates)]);
+            'start' => $this->song->writeStart($breakdown->start),
+            'guitar' => ['tuning' => $breakdown->neck->tuning->slug, 'capo' => $breakdown->neck->capo],
+            'sections' => array_map($this->song->writeSection(...), $breakdown->sections),
+            'form' => array_map(static fn ($entry): array => ['section' => $entry->section, 'times' => $entry->times], $breakdown->form),
+            'patterns' => array_map($this->patterns->writeNamed(...), $breakdown->patterns),
+            'lines' => array_map($this->lines->writeLine(...), $breakdown->lines),
+            'moves' => array_map($this->lines->writeMove(...), $breakdown->moves),
+            'placed' => array_map($this->lines->writePlaced(...), $breakdown->placed),
+            'parts' => array_map($this->band->writePart(...), $breakdown->parts),
+            'passes' => array_map($this->band->writePass(...), $breakdown->passes),
+            'cells' => array_map($this->band->writeCell(...), $breakdown->cells),
+            'lesson' => array_map($this->band->writeStage(...), array_keys($breakdown->gates), $breakdown->gates),
+        ];
     }
 
     public function print(Breakdown $breakdown): string
@@ -129,87 +98,30 @@ final readonly class BreakdownJson
         return json_encode($this->write($breakdown), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
     }
 
-    private function section(mixed $value, string $pointer): Section
+    private function current(Fields $fields): Breakdown
     {
-        $fields = Fields::of($value, $pointer)->only(['name', 'line']);
+        $fields->only(self::FIELDS);
+        $start = $this->song->start($fields->object('start'));
+        $guitar = $fields->object('guitar')->only(['tuning', 'capo']);
+        $moves = $fields->list('moves', $this->lines->move(...), 200);
+        $placed = $fields->list('placed', fn (mixed $value, string $pointer): PlacedMove => $this->lines->placed($value, $pointer, $moves), 400);
 
-        return $fields->build(static fn (): Section => new Section($fields->string('name'), $fields->string('line')));
-    }
-
-    private function pin(mixed $value, string $pointer): Pin
-    {
-        $fields = Fields::of($value, $pointer)->only(['section', 'bar', 'at', 'symbol', 'frets', 'linked']);
-
-        return $fields->build(static fn (): Pin => new Pin($fields->int('section'), $fields->int('bar'), $fields->int('at'), $fields->string('symbol'),
-            $fields->list('frets', Fields::intOrNull(...), 8), $fields->has('linked') && $fields->bool('linked')));
-    }
-
-    private function approach(mixed $value, string $pointer): Approach
-    {
-        $fields = Fields::of($value, $pointer)->only(['section', 'bar', 'at', 'symbol', 'kind', 'steps', 'slotTicks']);
-
-        return $fields->build(static fn (): Approach => new Approach($fields->int('section'), $fields->int('bar'), $fields->int('at'), $fields->string('symbol'),
-            $fields->enum('kind', ApproachKind::class), $fields->int('steps'), $fields->int('slotTicks')));
-    }
-
-    /** @return array{stage: int, gate: Gate} */
-    private function gate(mixed $value, string $pointer): array
-    {
-        $fields = Fields::of($value, $pointer)->only(['stage', 'biasMs', 'spreadMs', 'swingPoints', 'missedShare']);
-        $stage = $fields->int('stage');
-        if (Stage::tryFrom($stage) === null) {
-            throw DocumentNotReadable::at($pointer.'/stage', 'a lesson has the stages 1 to 10.');
-        }
-
-        return ['stage' => $stage, 'gate' => $fields->build(static fn (): Gate => new Gate($fields->number('biasMs'), $fields->number('spreadMs'), $fields->number('swingPoints'), $fields->number('missedShare')))];
-    }
-
-    private function part(mixed $value, string $pointer): Part
-    {
-        $fields = Fields::of($value, $pointer)->only(['name', 'level', 'offsetMs', 'straight']);
-
-        return $fields->build(static fn (): Part => new Part($fields->enum('name', PartName::class), $fields->number('level'), $fields->number('offsetMs'), $fields->bool('straight')));
-    }
-
-    private function feel(Fields $fields): Feel
-    {
-        $fields->only(['mode', 'ratio', 'unit']);
-
-        return $fields->build(static fn (): Feel => new Feel($fields->enum('mode', FeelMode::class), $fields->number('ratio'), $fields->enum('unit', SwingUnit::class)));
-    }
-
-    private function wishes(Fields $fields): PathWishes
-    {
-        $fields->only(['window', 'strings', 'keepTop', 'bass', 'parallel', 'weights', 'loop']);
-        $weights = $fields->object('weights')->only(['shift', 'fingers', 'top', 'rank']);
-
-        return $fields->build(static fn (): PathWishes => new PathWishes(
-            $fields->build(static fn (): FretRange => FretRange::parse($fields->string('window')), 'window'),
-            $fields->string('strings'),
-            $fields->bool('keepTop'),
-            $fields->enum('bass', BassMotion::class),
-            $fields->bool('parallel'),
-            $weights->build(static fn (): PathWeights => new PathWeights($weights->number('shift'), $weights->number('fingers'), $weights->number('top'), $weights->number('rank'))),
-            $fields->has('loop') && $fields->bool('loop'),
+        return $fields->build(fn (): Breakdown => new Breakdown(
+            $fields->string('title'),
+            $fields->string('genre'),
+            $fields->string('notes'),
+            $start,
+            $guitar->build(static fn (): Neck => new Neck(Tuning::parse($guitar->string('tuning')), $guitar->int('capo')), 'tuning'),
+            $fields->some('sections', $this->song->section(...), 24),
+            $fields->some('form', $this->song->entry(...), 64),
+            $fields->some('patterns', $this->patterns->named(...), 40),
+            $fields->some('lines', $this->lines->line(...), 12),
+            $fields->some('parts', $this->band->part(...), 12),
+            $fields->some('passes', $this->band->pass(...), 64),
+            $fields->list('cells', $this->band->cell(...), 200),
+            $moves,
+            $placed,
+            array_column($fields->list('lesson', $this->band->stage(...), count(Stage::cases())), 'gate', 'stage'),
         ));
-    }
-
-    /** @return array<string, mixed> */
-    private static function writeWishes(PathWishes $wishes): array
-    {
-        return [
-            'window' => $wishes->window->lowest.'-'.$wishes->window->highest,
-            'strings' => $wishes->strings,
-            'keepTop' => $wishes->keepTop,
-            'bass' => $wishes->bass->value,
-            'parallel' => $wishes->parallel,
-            'weights' => array_map(self::plain(...), ['shift' => $wishes->weights->shift, 'fingers' => $wishes->weights->fingers, 'top' => $wishes->weights->top, 'rank' => $wishes->weights->rank]),
-        ] + ($wishes->loop ? ['loop' => true] : []);
-    }
-
-    /** Whole numbers are written without a fraction, so that what was read is written back to the letter. */
-    private static function plain(float $number): int|float
-    {
-        return floor($number) === $number ? (int) $number : $number;
     }
 }

@@ -9,9 +9,15 @@ use Gravik\CoreException;
 final class DocumentNotReadable extends \InvalidArgumentException implements CoreException
 {
     /** @param string $pointer JSON pointer to the place, "" for the whole document */
-    private function __construct(string $message, public readonly string $pointer)
+    private function __construct(string $message, public readonly string $pointer, private readonly ?string $what = null)
     {
         parent::__construct($message);
+    }
+
+    /** The same refusal, told with the place in the document as it was before it was upgraded. */
+    public function before(string $pointer): self
+    {
+        return $this->what === null ? $this : self::at($pointer, $this->what);
     }
 
     public static function notJson(): self
@@ -29,13 +35,13 @@ final class DocumentNotReadable extends \InvalidArgumentException implements Cor
         return new self(sprintf('There is no version %d of the format: versions count from 1. Export the breakdown again.', $version), '/version');
     }
 
-    public static function newerVersion(int $version): self
+    public static function newerVersion(int $version, int $known): self
     {
-        return new self(sprintf('This breakdown was written in version %d of the format; this Gravik reads version 1. Update Gravik to open it.', $version), '/version');
+        return new self(sprintf('This breakdown was written in version %d of the format; this Gravik reads versions 1 to %d. Update Gravik to open it.', $version, $known), '/version');
     }
 
     public static function at(string $pointer, string $what): self
     {
-        return new self(sprintf('At %s: %s', $pointer === '' ? 'the top of the document' : $pointer, $what), $pointer);
+        return new self(sprintf('At %s: %s', $pointer === '' ? 'the top of the document' : $pointer, $what), $pointer, $what);
     }
 }

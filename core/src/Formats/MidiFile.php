@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace Gravik\Formats;
 
-use Gravik\Band\PartName;
+use Gravik\Band\BandPart;
+use Gravik\Band\Instrument;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Chart\Visit;
 use Gravik\Formats\Internal\MidiTrack;
 use Gravik\Harmony\Mode;
 use Gravik\Performance\Event;
 use Gravik\Performance\Timeline;
+use Gravik\Time\Stretch;
 
 /**
- * A performed breakdown as a type-1 MIDI file: tempo, meter, key and chord markers in the first track, then one track a
+ * A performed breakdown as a type-1 MIDI file: tempo, meters, keys and chord markers in the first track, then one track a
  * part. Swing is in the ticks. MIDI has no damped strokes: a chuck is written as a very short note of each of its
  * strings on a second channel with a muted guitar's programme.
  */
@@ -36,7 +39,7 @@ final readonly class MidiFile
     public function write(Breakdown $breakdown, Timeline $timeline): string
     {
         $tracks = [$this->conductor($breakdown, $timeline)];
-        foreach (PartName::cases() as $part) {
+        foreach ($breakdown->parts as $part) {
             $tracks[] = $this->part($part, $breakdown, $timeline);
         }
         $header = 'MThd'.pack('Nnnn', 6, 1, count($tracks), self::TICKS_PER_QUARTER);
@@ -46,45 +49,62 @@ final readonly class MidiFile
 
     private function conductor(Breakdown $breakdown, Timeline $timeline): MidiTrack
     {
-        $meter = $breakdown->meter;
         $track = new MidiTrack();
         $track->meta(0, 0x03, $breakdown->title);
-        $track->meta(0, 0x58, pack('CCCC', $meter->pulses, (int) log($meter->pulseValue, 2), (int) (24 * $meter->quartersPerBeat()), 8));
-        $track->meta(0, 0x59, pack('cC', $breakdown->key->signature(), $breakdown->key->mode === Mode::Minor ? 1 : 0));
-        $quarters = $timeline->ruler->tempo->bpm * $meter->quartersPerBeat();
-        $track->meta(0, 0x51, substr(pack('N', (int) round(60_000_000 / $quarters)), 1));
-        foreach ($timeline->voiced->form->chords as $chord) {
-            $track->meta($chord->formTicks, 0x06, strtr($chord->chord->text(), self::PLAIN_SIGNS));
+        foreach ($timeline->map->stretches as $stretch) {
+            $this->stretch($track, $stretch);
         }
-        $track->end($timeline->voiced->form->ticks());
+        $this->keys($track, $breakdown, $timeline);
+        foreach ($timeline->course->chords as $chord) {
+            $track->meta($chord->tick, 0x06, strtr($chord->chord->text(), self::PLAIN_SIGNS));
+        }
+        $track->end($timeline->map->ticks);
 
         return $track;
     }
 
-    private function part(PartName $part, Breakdown $breakdown, Timeline $timeline): MidiTrack
+    private function stretch(MidiTrack $track, Stretch $stretch): void
     {
-        [$name, $channel, $programme] = self::TRACKS[$part->value];
+        $meter = $stretch->ruler->meter;
+        $track->meta($stretch->tick, 0x58, pack('CCCC', $meter->pulses, (int) log($meter->pulseValue, 2), (int) (24 * $meter->quartersPerBeat()), 8));
+        $quarters = $stretch->ruler->tempo->bpm * $meter->quartersPerBeat();
+        $track->meta($stretch->tick, 0x51, substr(pack('N', (int) round(60_000_000 / $quarters)), 1));
+    }
+
+    private function keys(MidiTrack $track, Breakdown $breakdown, Timeline $timeline): void
+    {
+        $before = null;
+        foreach (array_column(array_map(static fn (Visit $visit): array => [$visit->tick, $visit->setting->key], $timeline->course->visits), 1, 0) + [0 => $breakdown->start->key] as $tick => $key) {
+            if ($before?->text() !== $key->text()) {
+                $track->meta($tick, 0x59, pack('cC', $key->signature(), $key->mode === Mode::Minor ? 1 : 0));
+            }
+            $before = $key;
+        }
+    }
+
+    private function part(BandPart $part, Breakdown $breakdown, Timeline $timeline): MidiTrack
+    {
+        [$name, $channel, $programme] = self::TRACKS[$part->instrument->value];
         $track = new MidiTrack();
         $track->meta(0, 0x03, $name);
         $track->programme($channel, $programme);
-        if ($part === PartName::Guitar) {
+        if ($part->instrument === Instrument::Guitar) {
             $track->programme(self::CHUCK_CHANNEL, self::MUTED_GUITAR);
         }
         $open = $breakdown->neck->openMidi();
-        $ticksPerSecond = self::TICKS_PER_QUARTER * $breakdown->meter->quartersPerBeat() / $timeline->ruler->tempo->beatSeconds();
         foreach ($timeline->events as $event) {
-            if ($event->part === $part) {
+            if ($event->part->id === $part->id) {
                 $pitch = $event->pitch ?? $this->dampedPitch($event, $open);
                 $track->note(
                     $event->pitch === null ? self::CHUCK_CHANNEL : $channel,
                     max(0, min(127, $pitch)),
                     (int) max(1, min(127, round(127 * $event->velocity))),
-                    (int) round($event->t * $ticksPerSecond),
-                    (int) round(($event->t + $event->dur) * $ticksPerSecond),
+                    (int) round($timeline->map->ticksAt($event->t)),
+                    (int) round($timeline->map->ticksAt($event->t + $event->dur)),
                 );
             }
         }
-        $track->end($timeline->voiced->form->ticks());
+        $track->end($timeline->map->ticks);
 
         return $track;
     }

@@ -11,10 +11,12 @@ use Gravik\Strokes\ChordOf;
 use Gravik\Strokes\Direction;
 use Gravik\Strokes\Length;
 use Gravik\Strokes\LengthKind;
+use Gravik\Strokes\NamedPattern;
 use Gravik\Strokes\Ornament;
 use Gravik\Strokes\OrnamentKind;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\PlayedBy;
+use Gravik\Strokes\School;
 use Gravik\Strokes\StoppedBy;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\StringEnd;
@@ -30,13 +32,34 @@ final readonly class PatternJson
 
     public function read(Fields $fields, Meter $meter): Pattern
     {
-        $fields->only(['ticks', 'streams']);
         $streams = $fields->list('streams', $this->stream(...), 2);
         if ($streams === []) {
             $streams = [new Stream('strum', [])];
         }
 
         return $fields->build(static fn (): Pattern => new Pattern($meter, $fields->int('ticks'), $streams));
+    }
+
+    /** A pattern of a song: {id, name, meter, school, runsOn?, ticks, streams}. */
+    public function named(mixed $value, string $pointer): NamedPattern
+    {
+        $fields = Fields::of($value, $pointer)->only(['id', 'name', 'meter', 'school', 'runsOn', 'ticks', 'streams']);
+        $meter = $fields->build(static fn (): Meter => Meter::parse($fields->string('meter')), 'meter');
+
+        return new NamedPattern(
+            $fields->string('id'),
+            $fields->string('name'),
+            $this->read($fields, $meter),
+            $fields->enum('school', School::class),
+            $fields->has('runsOn') && $fields->bool('runsOn'),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function writeNamed(NamedPattern $named): array
+    {
+        return ['id' => $named->id, 'name' => $named->name, 'meter' => $named->pattern->meter->text(), 'school' => $named->school->value]
+            + ($named->runsOn ? ['runsOn' => true] : []) + $this->write($named->pattern);
     }
 
     /** @return array<string, mixed> */

@@ -71,6 +71,18 @@ final readonly class Key
         return abs($carried->alter) > 1 ? NoteName::plain($carried->pitchClass(), $to->signature() > 0) : $carried;
     }
 
+    /** A key that stands beside this one, beside another: the relative minor stays the relative minor. */
+    public function carryKey(self $beside, self $to): self
+    {
+        $tonic = $this->carry($beside->tonic, $to);
+
+        try {
+            return new self($tonic, $beside->mode);
+        } catch (ChordNotUnderstood) {
+            return new self(NoteName::plain($tonic->pitchClass(), $tonic->alter < 0), $beside->mode);
+        }
+    }
+
     /** Upwards to the other tonic: 0–11. */
     public function semitonesTo(self $other): int
     {

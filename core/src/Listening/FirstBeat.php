@@ -25,10 +25,10 @@ final readonly class FirstBeat
     public static function of(Timeline $timeline, array $strokes): float
     {
         $played = array_map(static fn (Tap $stroke): float => $stroke->t, $strokes);
-        $onsets = Plan::of($timeline, max([0.0, ...$played]))->onsets;
+        $plan = Plan::of($timeline, max([0.0, ...$played]));
+        $onsets = $plan->onsets;
         $at = self::find(array_map(static fn (PlannedOnset $onset): float => $onset->t, $onsets), $played);
-        $beat = $timeline->ruler->meter->beatTicks();
-        $onBeats = array_values(array_filter($onsets, static fn (PlannedOnset $onset): bool => $onset->formTick % $beat === 0));
+        $onBeats = array_values(array_filter($onsets, static fn (PlannedOnset $onset): bool => $plan->isOnBeat($onset->tick)));
         $off = self::distances($onBeats === [] ? $onsets : $onBeats, $played, $at);
 
         return $off === [] ? $at : $at + Statistics::median($off);

@@ -37,8 +37,8 @@ final readonly class LockReporter
         $asked = AskedBars::of($timeline, $played, $bars);
         $plan = Plan::ofBars($timeline, $asked->bars);
         $planned = array_map(static fn (PlannedOnset $onset): float => $onset->t, $plan->onsets);
-        $matching = $this->matcher->match($planned, $played, $plan->smallestGap(), $plan->ruler->tempo->beatSeconds());
-        $names = new SlotNames($timeline->hand->pattern);
+        $matching = $this->matcher->match($planned, $played, $plan->smallestGap(), $plan->ruler()->tempo->beatSeconds());
+        $names = new SlotNames($timeline->hands());
 
         $hits = (new Hits($plan, $take, $played, $matching))->all();
         $lastBar = $bars === null ? max([-1, ...array_map(static fn (Hit $hit): int => $hit->bar, $hits)]) : $asked->bars - 1;
@@ -48,8 +48,8 @@ final readonly class LockReporter
         $after = count(array_filter($missed, static fn (int $index): bool => $plan->onsets[$index]->t > $lastMet));
         $missedSlots = array_map(static fn (int $index): int => $plan->onsets[$index]->slot, $missed);
         $extra = array_values(array_filter($matching->extra, static fn (int $stroke): bool => ! $asked->isClosing($played[$stroke])));
-        $extraSlots = array_map(fn (int $stroke): int => $this->slotNear($plan, $played[$stroke] - self::shiftAt($plan, $matching, $played[$stroke])), $extra);
-        $drift = Drift::of($hits, $plan->ruler->tempo->bpm, intdiv($plan->slots, max(1, $timeline->hand->pattern->bars())));
+        $extraSlots = array_map(static fn (int $stroke): int => (int) $timeline->slotNear($played[$stroke] - self::shiftAt($plan, $matching, $played[$stroke])), $extra);
+        $drift = Drift::of($hits, $plan->ruler()->tempo->bpm, $names->slotsInBar());
         $deviations = Deviations::of($hits, $drift);
         $steady = $drift === null ? $played : array_map(static fn (float $t): float => $t - $drift->at($t) / 1000, $played);
 
@@ -76,7 +76,7 @@ final readonly class LockReporter
             anchored: $take->anchored,
         );
 
-        return (new Findings($plan->ruler, $unit, $cleanTempo))->addedTo($report, $deviations, (new OtherTake($timeline, $this->matcher))->finding($report, $deviations, $take, count($missed) - $after), $after);
+        return (new Findings($plan->ruler(), $unit, $cleanTempo))->addedTo($report, $deviations, (new OtherTake($timeline, $this->matcher))->finding($report, $deviations, $take, count($missed) - $after), $after);
     }
 
     /** How far from the plan the player was, seconds, at the planned onset nearest to a stroke. */
@@ -103,7 +103,6 @@ final readonly class LockReporter
      */
     private function slots(Plan $plan, SlotNames $names, array $hits, ?Deviations $deviations, array $missed, array $extra, SwingUnit $unit): array
     {
-        $pair = intdiv($plan->ruler->meter->beatTicks(), $unit === SwingUnit::Eighth ? 1 : 2);
         $used = array_unique([...array_map(static fn (PlannedOnset $onset): int => $onset->slot, $plan->onsets), ...$extra]);
         sort($used);
         $slots = [];
@@ -113,7 +112,7 @@ final readonly class LockReporter
             $slots[] = new SlotFigures(
                 $slot,
                 $names->of($slot),
-                2 * ($slot * $plan->slotTicks % $pair) === $pair,
+                $names->isOffBeat($slot, $unit),
                 count($ms),
                 $ms === [] ? null : Statistics::median($ms),
                 $ms === [] ? null : Statistics::spread($ms),
@@ -147,13 +146,5 @@ final readonly class LockReporter
             'lengthShare' => $lengths === [] ? null : Statistics::median($lengths),
             'mutedOk' => $muted === [] ? null : array_sum($muted) / count($muted),
         ];
-    }
-
-    /** The slot of the pattern that lies nearest to a time, played or not. */
-    private function slotNear(Plan $plan, float $t): int
-    {
-        $slot = $plan->ruler->meter->beatTicks() / $plan->slotTicks;
-
-        return (((int) round($t / $plan->ruler->tempo->beatSeconds() * $slot)) % $plan->slots + $plan->slots) % $plan->slots;
     }
 }

@@ -6,7 +6,6 @@ namespace Gravik\Listening;
 
 use Gravik\Performance\Timeline;
 use Gravik\Strokes\Direction;
-use Gravik\Time\Ruler;
 
 /** Taps played along to the band, in order of time. */
 final readonly class Take
@@ -104,10 +103,11 @@ final readonly class Take
      *
      * @param int $bars from bar 1
      */
-    public function within(int $bars, Ruler $ruler): self
+    public function within(int $bars, Timeline $timeline): self
     {
-        $from = -$ruler->seconds(0.5);
-        $until = $ruler->seconds($bars * $ruler->meter->beats() + 1);
+        $beat = $timeline->map->first()->tempo->beatSeconds();
+        $from = -0.5 * $beat;
+        $until = $timeline->secondsOfBars($bars) + $beat;
 
         return new self(array_values(array_filter($this->taps, static fn (Tap $tap): bool => $tap->t >= $from && $tap->t < $until)), $this->anchored, $this->ear, $this->firstBeat);
     }

@@ -6,9 +6,8 @@ namespace Gravik\Performance;
 
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\Stroke;
-use Gravik\Time\Ruler;
 
-/** The syllables of a pattern as clicks: when each is said, and how deep in the beat it lies. */
+/** The syllables of the patterns as clicks: when each is said, and how deep in the beat it lies. */
 final readonly class CountAloud
 {
     public const BAR = 0;
@@ -22,23 +21,31 @@ final readonly class CountAloud
     public const FINER = 3;
 
     /**
-     * Every beat is counted as the pattern divides it there; one that no stroke divides is counted by its number alone.
+     * Every beat is counted as the pattern that is played divides it there; one that no stroke divides by its number alone.
      *
-     * @return list<array{t: float, depth: int}> through so many bars, in order of time
+     * @return list<array{t: float, depth: int}> through the whole song, in order of time
      */
-    public static function through(Pattern $pattern, int $bars, Ruler $ruler): array
+    public static function through(Timeline $timeline): array
     {
-        $meter = $pattern->meter;
-        $beatTicks = $meter->beatTicks();
-        $divisions = self::divisions($pattern, $beatTicks);
+        $divisions = [];
         $said = [];
-        for ($beat = 0; $beat < $bars * $meter->beats(); $beat++) {
-            $division = $divisions[$beat % intdiv($pattern->ticks, $beatTicks)] ?? 1;
-            for ($slot = 0; $slot < $division; $slot++) {
-                $said[] = [
-                    't' => $ruler->secondsAt($beat * $beatTicks + $slot * intdiv($beatTicks, $division), $division),
-                    'depth' => $slot === 0 ? ($beat % $meter->beats() === 0 ? self::BAR : self::BEAT) : ($division > 3 && $slot % 2 === 1 ? self::FINER : self::DIVISION),
-                ];
+        foreach ($timeline->course->bars as $bar) {
+            $beatTicks = $bar->meter->beatTicks();
+            $span = $timeline->spanAt($bar->tick);
+            $pattern = $span !== null && $span->hand->named->pattern->meter->equals($bar->meter) ? $span->hand->named->pattern : null;
+            for ($beat = 0; $beat < $bar->meter->beats(); $beat++) {
+                $tick = $bar->tick + $beat * $beatTicks;
+                $division = 1;
+                if ($span !== null && $pattern !== null) {
+                    $divisions[$span->hand->named->id] ??= self::divisions($pattern, $beatTicks);
+                    $division = $divisions[$span->hand->named->id][intdiv($tick - $span->from, $beatTicks) % intdiv($pattern->ticks, $beatTicks)] ?? 1;
+                }
+                for ($slot = 0; $slot < $division; $slot++) {
+                    $said[] = [
+                        't' => $timeline->map->secondsAt($tick + $slot * intdiv($beatTicks, $division), $division),
+                        'depth' => $slot === 0 ? ($beat === 0 ? self::BAR : self::BEAT) : ($division > 3 && $slot % 2 === 1 ? self::FINER : self::DIVISION),
+                    ];
+                }
             }
         }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Performance;
 
-use Gravik\Band\PartName;
+use Gravik\Band\BandPart;
 use Gravik\Strokes\Direction;
 
 /** One sounding thing of the band: a string of a stroke, a bass note, a drum. */
@@ -20,7 +20,7 @@ final readonly class Event
      * @param list<array{float, float}> $glide seconds from its start and semitones from its pitch, where an ornament moves it
      */
     public function __construct(
-        public PartName $part,
+        public BandPart $part,
         public float $t,
         public float $dur,
         public ?int $pitch,

@@ -4,14 +4,19 @@ declare(strict_types=1);
 
 namespace Gravik\Performance;
 
+use Gravik\Band\BandPart;
+use Gravik\Band\Groove;
 use Gravik\Band\LineUp;
-use Gravik\Band\PartName;
 use Gravik\Band\Player;
+use Gravik\Band\Role;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Toolbox;
+use Gravik\Chart\Course;
+use Gravik\Chart\Visit;
 use Gravik\Chart\VoicedForm;
 use Gravik\Performance\Internal\BandEvents;
 use Gravik\Performance\Internal\Glide;
+use Gravik\Performance\Internal\Spans;
 use Gravik\Performance\Internal\Sweep;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\Direction;
@@ -34,42 +39,71 @@ final readonly class Performer
     /** A string whose end lies this near the next stroke rings until it is struck, even by a player who is late or early. */
     private const UNTIL_STRUCK = 0.05;
 
-    public function __construct(private HandPlanner $planner = new HandPlanner(), private GuitarPart $guitar = new GuitarPart()) {}
+    private Spans $spans;
+
+    public function __construct(HandPlanner $planner = new HandPlanner(), private GuitarPart $guitar = new GuitarPart())
+    {
+        $this->spans = new Spans($planner);
+    }
 
     /**
-     * @param ?VoicedForm $voiced the form's grips where they are known already; chosen here otherwise
-     * @param int         $level  1 to 3: how far the guitar's pattern is thinned
+     * @param ?array<string, VoicedForm> $voiced the grips where they are known already, by line; chosen here otherwise
+     * @param int                        $level  1 to 3: how far the guitar's patterns are thinned at most
      */
-    public function perform(Breakdown $breakdown, ?Tempo $tempo = null, ?VoicedForm $voiced = null, int $level = Levels::HIGHEST): Timeline
+    public function perform(Breakdown $breakdown, ?Tempo $tempo = null, ?array $voiced = null, int $level = Levels::HIGHEST): Timeline
     {
-        $ruler = Toolbox::of($breakdown)->ruler($tempo);
-        $voiced ??= Toolbox::of($breakdown)->voiced();
-        $hand = $this->planner->plan($breakdown->pattern, $breakdown->school, $ruler, $breakdown->feel);
-        $hand = (new Levels())->planned($hand, $breakdown->school, $level);
-        $strokes = $this->guitar->play($breakdown, $voiced, $hand, $tempo);
-        $seconds = $ruler->seconds($voiced->form->ticks() / $breakdown->meter->beatTicks());
+        $course = $breakdown->course();
+        $map = $course->timeMap($tempo);
+        $spans = $this->spans->of($breakdown, $course, $map, $level);
+        $voiced ??= self::voiced($breakdown, $spans);
+        $strokes = $this->guitar->play($breakdown, $course, $map, $voiced, $spans);
+        $seconds = $map->seconds();
         $events = array_merge(
-            $this->strings($strokes, $breakdown->part(PartName::Guitar)->level, $seconds),
+            $this->strings($strokes, $breakdown->guitar(), $seconds),
             ...array_map(
-                static fn (Player $player): array => BandEvents::of($player, $breakdown->part($player->part()), $voiced->form, $ruler),
-                LineUp::of($breakdown->groove)->players,
+                static fn (Player $player): array => BandEvents::of($player, $course, self::grooves($breakdown, $course, $player->part()), $map),
+                LineUp::of($breakdown->parts)->players,
             ),
         );
         usort($events, static fn (Event $a, Event $b): int => $a->t <=> $b->t);
 
-        return new Timeline($ruler, $voiced, $hand, $strokes, $events, $seconds);
+        return new Timeline($map, $course, $voiced, $spans, $strokes, $events, $seconds);
+    }
+
+    /**
+     * @param list<Span> $spans
+     *
+     * @return array<string, VoicedForm>
+     */
+    private static function voiced(Breakdown $breakdown, array $spans): array
+    {
+        $voiced = [];
+        foreach ($spans as $span) {
+            $voiced[$span->line->id] ??= Toolbox::of($breakdown, $span->line)->voiced();
+        }
+
+        return $voiced;
+    }
+
+    /** @return list<?Groove> one for each visit; null where the part is out */
+    private static function grooves(Breakdown $breakdown, Course $course, BandPart $part): array
+    {
+        return array_map(static function (Visit $visit) use ($breakdown, $part): ?Groove {
+            $playing = $breakdown->cellFor($visit->pass, $visit->section->id, $part->id, $visit->time);
+
+            return $playing->role === Role::Out ? null : $playing->groove;
+        }, $course->visits);
     }
 
     /**
      * The strings of the guitar's strokes as they sound.
      *
      * @param list<PlayedStroke> $strokes in order of time
-     * @param float              $level   of the part, 0 to 1
      * @param float              $seconds after which the first stroke may come again
      *
      * @return list<Event>
      */
-    public function strings(array $strokes, float $level, float $seconds): array
+    public function strings(array $strokes, BandPart $part, float $seconds): array
     {
         $events = [];
         $again = $seconds + ($strokes[0]->t ?? 0.0);
@@ -78,12 +112,12 @@ final readonly class Performer
             $gap = max(0.0, ($strokes[$place + 1]->t ?? $again) - $played->t);
             $step = Sweep::secondsBetweenStrings($stroke, count($played->strings), $gap);
             $ghost = $stroke->articulation === Articulation::Ghost;
-            $velocity = ($ghost ? self::GHOST : self::ACCENT[$stroke->accent]) * ($stroke->direction === Direction::Up ? self::UP : 1.0) * $level;
+            $velocity = ($ghost ? self::GHOST : self::ACCENT[$stroke->accent]) * ($stroke->direction === Direction::Up ? self::UP : 1.0) * $part->level;
             foreach ($played->strings as $order => $string) {
                 $t = max(0.0, $played->t + $order * $step);
                 $dur = max(0.01, self::end($strokes, $place, $order, $again) - $t);
                 $events[] = new Event(
-                    PartName::Guitar,
+                    $part,
                     $t,
                     $dur,
                     $stroke->isDead() ? null : $played->voicing->midi[$string],

@@ -11,11 +11,11 @@ use Gravik\Strokes\Stroke;
 final readonly class PlayedStroke
 {
     /**
-     * @param int        $slot     of the pattern, from 0, on its own grid
-     * @param int        $bar      of the form, from 0
-     * @param int        $formTick straight ticks from bar 1
+     * @param int        $slot     on its pattern's own grid, from 0, counted through all patterns played
+     * @param int        $bar      of the song, from 0
+     * @param int        $tick     straight ticks from bar 1
      * @param float      $t        seconds, the stroke's own and its part's placement included
-     * @param int        $chord    which of the form's chords it sounds
+     * @param int        $chord    which of the course's chords it sounds
      * @param list<int>  $strings  indexes into the voicing (0 = lowest string), in the order the pick meets them
      * @param list<float> $ends    seconds, one for each of $strings
      */
@@ -23,7 +23,7 @@ final readonly class PlayedStroke
         public Stroke $stroke,
         public int $slot,
         public int $bar,
-        public int $formTick,
+        public int $tick,
         public float $t,
         public int $chord,
         public Voicing $voicing,
@@ -34,6 +34,6 @@ final readonly class PlayedStroke
     /** The same stroke earlier or later, its length with it. */
     public function shifted(float $seconds): self
     {
-        return new self($this->stroke, $this->slot, $this->bar, $this->formTick, $this->t + $seconds, $this->chord, $this->voicing, $this->strings, array_map(static fn (float $end): float => $end + $seconds, $this->ends));
+        return new self($this->stroke, $this->slot, $this->bar, $this->tick, $this->t + $seconds, $this->chord, $this->voicing, $this->strings, array_map(static fn (float $end): float => $end + $seconds, $this->ends));
     }
 }

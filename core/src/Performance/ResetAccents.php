@@ -15,16 +15,16 @@ final readonly class ResetAccents
 {
     private const NAMED_BARS = 4;
 
-    public function question(Timeline $timeline): ?Warning
+    public function question(Timeline $timeline, HandInUse $hand): ?Warning
     {
-        $pattern = $timeline->hand->pattern;
+        $pattern = $hand->plan->pattern;
         $hardest = array_values(array_filter($pattern->strokes(), static fn (Stroke $stroke): bool => $stroke->accent === Stroke::STRONGEST_ACCENT));
         if (count($hardest) !== 1 || $hardest[0]->at % $pattern->meter->barTicks() !== 0) {
             return null;
         }
         $bars = [];
         foreach ($timeline->strokes as $played) {
-            if ($played->stroke->at === $hardest[0]->at && $played->stroke->accent === Stroke::STRONGEST_ACCENT && ! $this->somethingBegins($timeline, $played->bar)) {
+            if ($played->slot >= $hand->firstSlot && $played->slot < $hand->firstSlot + $hand->slots() && $played->stroke->at === $hardest[0]->at && $played->stroke->accent === Stroke::STRONGEST_ACCENT && ! $this->somethingBegins($timeline, $played->bar)) {
                 $bars[] = $played->bar + 1;
             }
         }
@@ -37,12 +37,11 @@ final readonly class ResetAccents
 
     private function somethingBegins(Timeline $timeline, int $bar): bool
     {
-        $form = $timeline->voiced->form;
-        $tick = $bar * $form->meter->barTicks();
+        $tick = $timeline->map->tickOfBar($bar);
         $before = null;
-        foreach ($form->chords as $chord) {
-            if ($chord->formTicks === $tick) {
-                return $before === null || ($chord->bar === 0 && $chord->at === 0) || $before->chord->text() !== $chord->chord->text();
+        foreach ($timeline->course->chords as $chord) {
+            if ($chord->tick === $tick) {
+                return $before === null || $timeline->course->visits[$chord->visit]->tick === $tick || $before->chord->text() !== $chord->chord->text();
             }
             $before = $chord;
         }

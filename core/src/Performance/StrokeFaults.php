@@ -20,7 +20,11 @@ final readonly class StrokeFaults
 
     private const FROM_ELSEWHERE = [OrnamentKind::SlideIn, OrnamentKind::SlideOut, OrnamentKind::HammerOn, OrnamentKind::PullOff, OrnamentKind::Grace];
 
-    /** @return list<Warning> one for each stroke of the pattern that has one, naming its slot */
+    /**
+     * @param VoicedForm $voiced grips of the line it is played over
+     *
+     * @return list<Warning> one for each stroke of the pattern that has one, naming its slot
+     */
     public function of(VoicedForm $voiced, HandPlan $hand): array
     {
         $warnings = [];

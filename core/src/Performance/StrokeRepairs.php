@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Performance;
 
 use Gravik\Breakdown\Breakdown;
-use Gravik\Breakdown\Toolbox;
+use Gravik\Breakdown\Desk;
 use Gravik\Chart\VoicedForm;
 use Gravik\Neck\Voicing;
 use Gravik\Strokes\Action;
@@ -28,41 +28,42 @@ final readonly class StrokeRepairs
     public function __construct(private HandPlanner $planner = new HandPlanner(), private StrokeFaults $faults = new StrokeFaults()) {}
 
     /**
+     * @param Tempo       $tempo  practised at
      * @param ?VoicedForm $voiced the form's grips, for warnings that concern them
      *
      * @return list<Repair> the smallest change first; none where nothing but another idea helps
      */
-    public function of(Breakdown $breakdown, Warning $warning, Tempo $tempo, ?VoicedForm $voiced = null): array
+    public function of(Desk $desk, Warning $warning, Tempo $tempo, ?VoicedForm $voiced = null): array
     {
         return array_values(array_filter(
-            $this->offers($breakdown, $warning, $voiced),
-            fn (Repair $offer): bool => ! $this->warnsStill($offer->breakdown, $warning, $tempo, $voiced),
+            $this->offers($desk, $warning, $voiced),
+            fn (Repair $offer): bool => ! $this->warnsStill($desk->in($offer->breakdown), $warning, $tempo, $voiced),
         ));
     }
 
     /** @return list<Repair> */
-    private function offers(Breakdown $breakdown, Warning $warning, ?VoicedForm $voiced): array
+    private function offers(Desk $desk, Warning $warning, ?VoicedForm $voiced): array
     {
         return match ($warning->kind) {
-            'breaks-the-swing' => [new Repair('Let the hand choose there', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->freed('direction')))],
-            'thumb-doubles' => [new Repair('Give the later ones to the fingers', $this->changed($breakdown, $this->laterInTheirBeat($breakdown, $warning->at), $this->withFingers(...)))],
-            'thumb-missing' => [new Repair('Give the thumb its beat', $this->withThumb($breakdown, $warning->at))],
-            'tuplets-overlap' => [new Repair('Move the odd ones to the nearest slot', $this->movedToTheOthers($breakdown, $warning->at))],
-            'same-direction' => [new Repair('Change to the pendulum', $breakdown->with(school: School::Pendulum))],
+            'breaks-the-swing' => [new Repair('Let the hand choose there', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->freed('direction')))],
+            'thumb-doubles' => [new Repair('Give the later ones to the fingers', $this->changed($desk, $this->laterInTheirBeat($desk, $warning->at), $this->withFingers(...)))],
+            'thumb-missing' => [new Repair('Give the thumb its beat', $this->withThumb($desk, $warning->at))],
+            'tuplets-overlap' => [new Repair('Move the odd ones to the nearest slot', $this->movedToTheOthers($desk, $warning->at))],
+            'same-direction' => [new Repair('Change to the pendulum', $desk->with(school: School::Pendulum))],
             'short-note' => [
-                new Repair('Let the swing follow the tempo', $breakdown->with(feel: new Feel(FeelMode::FollowsTempo, $breakdown->feel->ratio, $breakdown->feel->unit))),
-                new Repair('Play it straight', $breakdown->with(feel: Feel::fixed(1.0, $breakdown->feel->unit))),
+                new Repair('Let the swing follow the tempo', $desk->withFeel(new Feel(FeelMode::FollowsTempo, $desk->setting->feel->ratio, $desk->setting->feel->unit))),
+                new Repair('Play it straight', $desk->withFeel(Feel::fixed(1.0, $desk->setting->feel->unit))),
             ],
             'no-bend-before' => [
-                new Repair('Bend on the stroke before', $this->bentBefore($breakdown, $warning->at)),
-                new Repair('Strike it plainly', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->plain())),
+                new Repair('Bend on the stroke before', $this->bentBefore($desk, $warning->at)),
+                new Repair('Strike it plainly', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->plain())),
             ],
-            'silent-strings' => [...($voiced === null ? [] : $this->onSoundingStrings($breakdown, $warning->at, $voiced)), new Repair('Strike the whole grip', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->striking(Zone::All, $stroke->action, $stroke->by)))],
+            'silent-strings' => [...($voiced === null ? [] : $this->onSoundingStrings($desk, $warning->at, $voiced)), new Repair('Strike the whole grip', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->striking(Zone::All, $stroke->action, $stroke->by)))],
             'below-the-nut' => [
-                new Repair('Come from one fret away', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->ornament === null ? $stroke : $stroke->ornamented(new Ornament($stroke->ornament->kind, -1)))),
-                new Repair('Strike it plainly', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->plain())),
+                new Repair('Come from one fret away', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->ornament === null ? $stroke : $stroke->ornamented(new Ornament($stroke->ornament->kind, -1)))),
+                new Repair('Strike it plainly', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->plain())),
             ],
-            'reset-accent' => [new Repair('Play it like the others', $this->changed($breakdown, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->accented(1)))],
+            'reset-accent' => [new Repair('Play it like the others', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->accented(1)))],
             default => [],
         };
     }
@@ -74,13 +75,13 @@ final readonly class StrokeRepairs
      *
      * @return list<Repair>
      */
-    private function onSoundingStrings(Breakdown $breakdown, array $at, VoicedForm $voiced): array
+    private function onSoundingStrings(Desk $desk, array $at, VoicedForm $voiced): array
     {
-        $count = $breakdown->neck->tuning->strings();
+        $count = $desk->breakdown->neck->tuning->strings();
         $sounding = array_map(static fn (Voicing $grip): array => array_map(static fn (int $index): int => $count - $index, array_keys(array_filter($grip->frets, static fn (?int $fret): bool => $fret !== null))), $voiced->path->voicings);
         $always = $sounding === [] ? [] : array_values(array_intersect(...$sounding, ...[$sounding[0]]));
         $named = [];
-        $moved = $this->changed($breakdown, $at, static function (Stroke $stroke) use ($always, &$named): Stroke {
+        $moved = $this->changed($desk, $at, static function (Stroke $stroke) use ($always, &$named): Stroke {
             if (! is_array($stroke->strings)) {
                 return $stroke;
             }
@@ -99,9 +100,9 @@ final readonly class StrokeRepairs
     }
 
     /** @param list<int> $at */
-    private function bentBefore(Breakdown $breakdown, array $at): Breakdown
+    private function bentBefore(Desk $desk, array $at): Breakdown
     {
-        return $this->withStrokes($breakdown, static function (Stream $stream) use ($at): array {
+        return $this->withStrokes($desk, static function (Stream $stream) use ($at): array {
             $strokes = $stream->strokes;
             foreach ($strokes as $place => $stroke) {
                 $before = ($place + count($strokes) - 1) % count($strokes);
@@ -114,9 +115,9 @@ final readonly class StrokeRepairs
         });
     }
 
-    private function warnsStill(Breakdown $breakdown, Warning $warning, Tempo $tempo, ?VoicedForm $voiced): bool
+    private function warnsStill(Desk $desk, Warning $warning, Tempo $tempo, ?VoicedForm $voiced): bool
     {
-        $hand = $this->planner->plan($breakdown->pattern, $breakdown->school, Toolbox::of($breakdown)->ruler($tempo), $breakdown->feel);
+        $hand = $this->planner->plan($desk->pattern(), $desk->school(), $desk->ruler($tempo), $desk->setting->feel);
         $warnings = [...$hand->warnings, ...($voiced === null ? [] : $this->faults->of($voiced, $hand))];
 
         return array_filter($warnings, static fn (Warning $again): bool => $again->kind === $warning->kind && ($warning->at === [] || array_intersect($again->at, $warning->at) !== [])) !== [];
@@ -126,18 +127,18 @@ final readonly class StrokeRepairs
      * @param list<int>                $at
      * @param callable(Stroke): Stroke $change
      */
-    private function changed(Breakdown $breakdown, array $at, callable $change): Breakdown
+    private function changed(Desk $desk, array $at, callable $change): Breakdown
     {
-        return $this->withStrokes($breakdown, static fn (Stream $stream): array => array_map(
+        return $this->withStrokes($desk, static fn (Stream $stream): array => array_map(
             static fn (Stroke $stroke): Stroke => in_array($stroke->at, $at, true) ? $change($stroke) : $stroke,
             $stream->strokes,
         ));
     }
 
     /** @param callable(Stream): list<Stroke> $strokes */
-    private function withStrokes(Breakdown $breakdown, callable $strokes): Breakdown
+    private function withStrokes(Desk $desk, callable $strokes): Breakdown
     {
-        return $breakdown->with(pattern: $breakdown->pattern->withStreams(array_map(static fn (Stream $stream): Stream => new Stream($stream->name, $strokes($stream)), $breakdown->pattern->streams)));
+        return $desk->with($desk->pattern()->withStreams(array_map(static fn (Stream $stream): Stream => new Stream($stream->name, $strokes($stream)), $desk->pattern()->streams)));
     }
 
     private function withFingers(Stroke $stroke): Stroke
@@ -150,9 +151,9 @@ final readonly class StrokeRepairs
      *
      * @return list<int> those that are not the first of their beat
      */
-    private function laterInTheirBeat(Breakdown $breakdown, array $at): array
+    private function laterInTheirBeat(Desk $desk, array $at): array
     {
-        $beat = $breakdown->meter->beatTicks();
+        $beat = $desk->setting->meter->beatTicks();
         sort($at);
 
         return array_values(array_filter($at, static fn (int $tick, int $place): bool => $place > 0 && intdiv($at[$place - 1], $beat) === intdiv($tick, $beat), ARRAY_FILTER_USE_BOTH));
@@ -163,13 +164,13 @@ final readonly class StrokeRepairs
      *
      * @param list<int> $at
      */
-    private function withThumb(Breakdown $breakdown, array $at): Breakdown
+    private function withThumb(Desk $desk, array $at): Breakdown
     {
-        $thumbs = array_filter($breakdown->pattern->streams, static fn (Stream $stream): bool => array_filter($stream->strokes, static fn (Stroke $stroke): bool => $stroke->by === PlayedBy::Thumb) !== []);
-        $line = $thumbs === [] ? $breakdown->pattern->streams[0] : reset($thumbs);
+        $thumbs = array_filter($desk->pattern()->streams, static fn (Stream $stream): bool => array_filter($stream->strokes, static fn (Stroke $stroke): bool => $stroke->by === PlayedBy::Thumb) !== []);
+        $line = $thumbs === [] ? $desk->pattern()->streams[0] : reset($thumbs);
         $thumb = array_map(static fn (int $tick): Stroke => (new Stroke($tick, 1))->striking(Zone::Bass, Action::Pick, PlayedBy::Thumb), $at);
 
-        return $this->withStrokes($breakdown, static fn (Stream $stream): array => $stream !== $line ? $stream->strokes : [
+        return $this->withStrokes($desk, static fn (Stream $stream): array => $stream !== $line ? $stream->strokes : [
             ...array_values(array_filter($stream->strokes, static fn (Stroke $stroke): bool => ! in_array($stroke->at, $at, true))),
             ...$thumb,
         ]);
@@ -180,11 +181,11 @@ final readonly class StrokeRepairs
      *
      * @param list<int> $at
      */
-    private function movedToTheOthers(Breakdown $breakdown, array $at): Breakdown
+    private function movedToTheOthers(Desk $desk, array $at): Breakdown
     {
-        $beatTicks = $breakdown->meter->beatTicks();
+        $beatTicks = $desk->setting->meter->beatTicks();
 
-        return $this->withStrokes($breakdown, static function (Stream $stream) use ($at, $beatTicks): array {
+        return $this->withStrokes($desk, static function (Stream $stream) use ($at, $beatTicks): array {
             $odd = array_filter($stream->strokes, static fn (Stroke $stroke): bool => in_array($stroke->at, $at, true));
             $kept = [];
             foreach (array_diff_key($stream->strokes, $odd) as $stroke) {

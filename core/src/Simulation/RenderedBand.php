@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Simulation;
 
-use Gravik\Band\PartName;
+use Gravik\Band\Instrument;
 use Gravik\Performance\Event;
 use Gravik\Performance\EventKind;
 use Gravik\Performance\Timeline;
@@ -45,13 +45,13 @@ final readonly class RenderedBand
     }
 
     /**
-     * @param list<PartName> $parts to be heard
+     * @param list<Instrument> $parts to be heard
      *
      * @return \Generator<int, list<float>> blocks of samples, about −1 to 1
      */
-    public function blocks(Timeline $timeline, array $parts = [PartName::Drums, PartName::Bass, PartName::Guitar]): \Generator
+    public function blocks(Timeline $timeline, array $parts = [Instrument::Drums, Instrument::Bass, Instrument::Guitar]): \Generator
     {
-        $events = array_values(array_filter($timeline->events, static fn (Event $event): bool => in_array($event->part, $parts, true)));
+        $events = array_values(array_filter($timeline->events, static fn (Event $event): bool => in_array($event->part->instrument, $parts, true)));
         $longest = self::longest($events);
         $sounds = [];
         $voices = [];
@@ -79,7 +79,7 @@ final readonly class RenderedBand
     /** @return array{held: int, fade: int} in samples; drums ring out by themselves */
     private function ending(Event $event): array
     {
-        return $event->part === PartName::Drums
+        return $event->part->instrument === Instrument::Drums
             ? ['held' => PHP_INT_MAX >> 1, 'fade' => 0]
             : ['held' => (int) round($event->dur * $this->rate), 'fade' => (int) (($event->kind === EventKind::Ring ? self::LET_GO : self::CHOKE) * $this->rate)];
     }
@@ -126,7 +126,7 @@ final readonly class RenderedBand
     {
         $glide = $event->glide === [] ? '' : json_encode([$event->glide, round($event->dur, 4)], JSON_THROW_ON_ERROR);
 
-        return $event->part->value.$event->kind->value.($event->pitch ?? 's'.$event->string).$event->direction?->value.$glide;
+        return $event->part->instrument->value.$event->kind->value.($event->pitch ?? 's'.$event->string).$event->direction?->value.$glide;
     }
 
     /** @return list<float> */
@@ -136,7 +136,7 @@ final readonly class RenderedBand
         $pitch = $event->pitch ?? 40 + 5 * (6 - ($event->string ?? 6));
 
         return match (true) {
-            $event->part === PartName::Drums => $this->drum->of($pitch),
+            $event->part->instrument === Instrument::Drums => $this->drum->of($pitch),
             $event->kind === EventKind::Chuck => $this->string->chuck($pitch, $up),
             default => $this->string->of($pitch, self::voice($event), $up, $seconds, $event->glide),
         };
@@ -146,7 +146,7 @@ final readonly class RenderedBand
     private static function voice(Event $event): string
     {
         return match (true) {
-            $event->part === PartName::Bass => 'bass',
+            $event->part->instrument === Instrument::Bass => 'bass',
             $event->kind === EventKind::PalmMute => 'palm-mute',
             default => 'ring',
         };

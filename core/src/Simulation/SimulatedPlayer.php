@@ -44,17 +44,16 @@ final readonly class SimulatedPlayer
     public function play(Timeline $timeline, int $bars): array
     {
         $chance = new Randomizer(new Mt19937($this->seed));
-        // The second note of each pair that swings: of half a beat where sixteenths do.
-        $pair = intdiv($timeline->ruler->meter->beatTicks(), $timeline->ruler->unit === SwingUnit::Sixteenth ? 2 : 1);
-        $formBars = count($timeline->voiced->form->bars);
+        $formBars = $timeline->bars();
+        $bpm = $timeline->map->first()->tempo->bpm;
         $played = [];
         for ($round = 0; $round * $formBars < $bars; $round++) {
             foreach ($timeline->strokes as $stroke) {
-                $off = 2 * ($stroke->formTick % $pair) === $pair ? $this->offBeatMs : 0.0;
+                $off = self::isOffBeat($timeline, $stroke) ? $this->offBeatMs : 0.0;
                 $ms = $this->biasMs + $off + $this->spreadMs * self::normal($chance);
                 if (self::even($chance) >= $this->missed && $stroke->bar + $round * $formBars < $bars) {
                     $t = $stroke->t + $round * $timeline->seconds;
-                    $played[] = $stroke->shifted($round * $timeline->seconds + $ms / 1000 - $this->driftBpmPerMin * $t ** 2 / (120 * $timeline->ruler->tempo->bpm));
+                    $played[] = $stroke->shifted($round * $timeline->seconds + $ms / 1000 - $this->driftBpmPerMin * $t ** 2 / (120 * $bpm));
                 }
             }
         }
@@ -66,6 +65,15 @@ final readonly class SimulatedPlayer
         usort($played, static fn (PlayedStroke $a, PlayedStroke $b): int => $a->t <=> $b->t);
 
         return $played;
+    }
+
+    /** The second note of each pair that swings: of half a beat where sixteenths do. */
+    private static function isOffBeat(Timeline $timeline, PlayedStroke $stroke): bool
+    {
+        $stretch = $timeline->map->at($stroke->tick);
+        $pair = intdiv($stretch->ruler->meter->beatTicks(), $stretch->ruler->unit === SwingUnit::Sixteenth ? 2 : 1);
+
+        return 2 * ($stretch->inBar($stroke->tick) % $pair) === $pair;
     }
 
     /** Box and Muller's transform: a standard normal value from two even ones. */

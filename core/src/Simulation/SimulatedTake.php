@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Simulation;
 
-use Gravik\Band\PartName;
+use Gravik\Band\BandPart;
+use Gravik\Band\Instrument;
 use Gravik\Formats\WavFile;
 use Gravik\Performance\Event;
 use Gravik\Performance\Performer;
@@ -25,23 +26,23 @@ final readonly class SimulatedTake
     {
         $shifted = array_map(static fn (PlayedStroke $stroke): PlayedStroke => $stroke->shifted(self::LEAD), $this->strokes);
         $seconds = max([0.0, ...array_map(static fn (PlayedStroke $stroke): float => max([$stroke->t, ...$stroke->ends]), $shifted)]);
-        $events = (new Performer())->strings($shifted, 1.0, $seconds + self::LEAD);
+        $events = (new Performer())->strings($shifted, new BandPart('guitar', Instrument::Guitar, 1.0), $seconds + self::LEAD);
         usort($events, static fn (Event $a, Event $b): int => $a->t <=> $b->t);
-        $take = new Timeline($this->timeline->ruler, $this->timeline->voiced, $this->timeline->hand, $shifted, $events, $seconds);
+        $take = $this->timeline->withStrokes($shifted, $events, $seconds);
         $band = new RenderedBand($rate);
 
-        return WavFile::write($band->blocks($take, [PartName::Guitar]), $band->samples($take), $rate);
+        return WavFile::write($band->blocks($take, [Instrument::Guitar]), $band->samples($take), $rate);
     }
 
-    /** The band with this player in the guitar's place, for as long as the form goes. */
-    public function timeline(float $level): Timeline
+    /** The band with this player in the guitar's place, for as long as the song goes. */
+    public function timeline(BandPart $guitar): Timeline
     {
         $strokes = array_map(static fn (PlayedStroke $stroke): PlayedStroke => $stroke->t < 0 ? $stroke->shifted(-$stroke->t) : $stroke, $this->strokes);
-        $others = array_filter($this->timeline->events, static fn (Event $event): bool => $event->part !== PartName::Guitar);
-        $events = [...(new Performer())->strings($strokes, $level, $this->timeline->seconds), ...$others];
+        $others = array_filter($this->timeline->events, static fn (Event $event): bool => $event->part->instrument !== Instrument::Guitar);
+        $events = [...(new Performer())->strings($strokes, $guitar, $this->timeline->seconds), ...$others];
         usort($events, static fn (Event $a, Event $b): int => $a->t <=> $b->t);
 
-        return new Timeline($this->timeline->ruler, $this->timeline->voiced, $this->timeline->hand, $strokes, $events, $this->timeline->seconds);
+        return $this->timeline->withStrokes($strokes, $events, $this->timeline->seconds);
     }
 
     /** @return array{first_beat: float, strokes: list<array{t: float, slot: int, bar: int, direction: string, muted: bool}>} t in seconds from bar 1 beat 1 */

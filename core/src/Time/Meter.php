@@ -22,6 +22,11 @@ final readonly class Meter
         return new self($pulses, $value);
     }
 
+    public function equals(self $other): bool
+    {
+        return $this->pulses === $other->pulses && $this->pulseValue === $other->pulseValue;
+    }
+
     public function text(): string
     {
         return $this->pulses.'/'.$this->pulseValue;

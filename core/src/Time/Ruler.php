@@ -27,6 +27,11 @@ final readonly class Ruler
         $this->unit = $feel->unit;
     }
 
+    public function equals(self $other): bool
+    {
+        return $this->meter->equals($other->meter) && $this->tempo->bpm === $other->tempo->bpm && $this->p === $other->p && $this->unit === $other->unit;
+    }
+
     /** The same beat without any lean, for a part that leaves the swing to the others. */
     public function straight(): self
     {

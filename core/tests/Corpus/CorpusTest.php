@@ -21,7 +21,7 @@ function corpus(string $name): array
 function frozen(Timeline $timeline): array
 {
     return array_map(static fn (Event $event): string => implode(' ', [
-        $event->part->value, $event->kind->value, (int) round(1e6 * $event->t), (int) round(1e6 * $event->dur),
+        $event->part->instrument->value, $event->kind->value, (int) round(1e6 * $event->t), (int) round(1e6 * $event->dur),
         $event->pitch ?? '-', round($event->velocity, 4), $event->string ?? '-', $event->fret ?? '-', $event->direction?->value ?? '-',
         implode(',', array_map(static fn (array $point): string => round($point[0], 4).':'.round($point[1], 3), $event->glide)),
     ]), $timeline->events);

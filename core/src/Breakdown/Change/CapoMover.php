@@ -6,6 +6,7 @@ namespace Gravik\Breakdown\Change;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\MovedBreakdown;
+use Gravik\Chart\Pin;
 use Gravik\Neck\Neck;
 
 /** Puts the capo elsewhere: pinned grips keep sounding as they do, where the neck lets them. */
@@ -13,13 +14,8 @@ final readonly class CapoMover
 {
     public function move(Breakdown $breakdown, int $capo): MovedBreakdown
     {
-        $pins = [];
-        $dropped = [];
-        foreach ($breakdown->pins as $pin) {
-            $moved = $pin->shifted($breakdown->neck->capo - $capo);
-            $moved === null ? $dropped[] = $pin : $pins[] = $moved;
-        }
+        $neck = new Neck($breakdown->neck->tuning, $capo);
 
-        return new MovedBreakdown($breakdown->with(neck: new Neck($breakdown->neck->tuning, $capo), pins: $pins), $dropped);
+        return MovedBreakdown::of($breakdown->with(neck: $neck), static fn (Pin $pin): ?Pin => $pin->shifted($breakdown->neck->capo - $capo));
     }
 }

@@ -6,31 +6,48 @@ namespace Gravik\Breakdown\Change;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
-use Gravik\Chart\Approach;
+use Gravik\Breakdown\Cell;
+use Gravik\Breakdown\Pass;
+use Gravik\Chart\FormEntry;
 use Gravik\Chart\Pin;
+use Gravik\Chart\PlacedMove;
+use Gravik\Chart\Section;
+use Gravik\Chart\VoicingLine;
 
-/** Takes a section out: what was held to places in later ones goes along with them, what was held to this one goes. */
+/** Takes a section out, and with it what was held to it alone: its pins, moves and cells, and its times in the form. */
 final readonly class SectionRemover
 {
-    /**
-     * @param int $place from 0
-     *
-     * @throws BreakdownNotValid where there is no such section, or no other
-     */
-    public function remove(Breakdown $breakdown, int $place): Breakdown
+    /** @throws BreakdownNotValid where there is no such section, or no other */
+    public function remove(Breakdown $breakdown, string $id): Breakdown
     {
-        if (! isset($breakdown->sections[$place]) || count($breakdown->sections) === 1) {
-            throw BreakdownNotValid::noSuchSection($place + 1, count($breakdown->sections));
+        $left = array_values(array_filter($breakdown->sections, static fn (Section $each): bool => $each->id !== $id));
+        if (count($left) === count($breakdown->sections)) {
+            throw BreakdownNotValid::noSection($id);
         }
-        $renumbered = static fn (int $section): int => $section > $place ? $section - 1 : $section;
-        $sections = array_values(array_diff_key($breakdown->sections, [$place => true]));
-        $pins = array_values(array_filter($breakdown->pins, static fn (Pin $pin): bool => $pin->section !== $place));
-        $approaches = array_values(array_filter($breakdown->approaches, static fn (Approach $each): bool => $each->section !== $place));
+        if ($left === []) {
+            throw BreakdownNotValid::onlySection();
+        }
+        $form = array_values(array_filter($breakdown->form, static fn (FormEntry $each): bool => $each->section !== $id));
 
-        return $sections === [] ? $breakdown : $breakdown->with(
-            sections: $sections,
-            pins: array_map(static fn (Pin $pin): Pin => $pin->inSection($renumbered($pin->section)), $pins),
-            approaches: array_map(static fn (Approach $each): Approach => $each->inSection($renumbered($each->section)), $approaches),
+        return $breakdown->with(
+            sections: $left,
+            form: $form === [] ? [new FormEntry($left[0]->id)] : $form,
+            lines: array_map(static fn (VoicingLine $line): VoicingLine => $line->with(
+                pins: array_values(array_filter($line->pins, static fn (Pin $pin): bool => $pin->at->section !== $id)),
+            ), $breakdown->lines),
+            passes: array_map(static fn (Pass $pass): Pass => new Pass($pass->id, $pass->name, $pass->notes, self::cellsWithout($pass->cells, $id)), $breakdown->passes),
+            cells: self::cellsWithout($breakdown->cells, $id),
+            placed: array_values(array_filter($breakdown->placed, static fn (PlacedMove $each): bool => $each->at->section !== $id)),
         );
+    }
+
+    /**
+     * @param list<Cell> $cells
+     *
+     * @return list<Cell>
+     */
+    private static function cellsWithout(array $cells, string $section): array
+    {
+        return array_values(array_filter($cells, static fn (Cell $cell): bool => $cell->section !== $section));
     }
 }

@@ -6,32 +6,38 @@ namespace Gravik\Breakdown\Change;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\MovedBreakdown;
-use Gravik\Chart\Approach;
 use Gravik\Chart\ChartLine;
+use Gravik\Chart\Ending;
+use Gravik\Chart\Pin;
+use Gravik\Chart\PlacedMove;
 use Gravik\Chart\Section;
 use Gravik\Harmony\Key;
 
 /** Puts a breakdown in another key: typed letters move, pinned grips move the shorter way where they can. */
 final readonly class Transposer
 {
+    /** Sections in a key of their own keep their distance from the song's. */
     public function transpose(Breakdown $breakdown, Key $to): MovedBreakdown
     {
-        $from = $breakdown->key;
-        $reader = new ChartLine($from, $breakdown->meter);
+        $from = $breakdown->start->key;
+        $reader = $breakdown->start->reader();
         $carried = static fn (string $symbol): string => $from->carryChord($reader->chord($symbol), $to)->text();
-        $sections = array_map(
-            static fn (Section $section): Section => new Section($section->name, $reader->carriedTo($to, $section->line)),
-            $breakdown->sections,
-        );
         $semitones = $from->semitonesTo($to);
-        $pins = [];
-        $dropped = [];
-        foreach ($breakdown->pins as $pin) {
-            $moved = $pin->movedBy($semitones, $carried($pin->symbol));
-            $moved === null ? $dropped[] = $pin : $pins[] = $moved;
-        }
-        $approaches = array_map(static fn (Approach $each): Approach => $each->to($carried($each->symbol)), $breakdown->approaches);
+        $moved = $breakdown->with(
+            start: $breakdown->start->with(key: $to),
+            sections: array_map(static fn (Section $section): Section => self::section($section, $reader, $from, $to), $breakdown->sections),
+            placed: array_map(static fn (PlacedMove $each): PlacedMove => $each->with(symbol: $carried($each->symbol)), $breakdown->placed),
+        );
 
-        return new MovedBreakdown($breakdown->with(key: $to, sections: $sections, pins: $pins, approaches: $approaches), $dropped);
+        return MovedBreakdown::of($moved, static fn (Pin $pin): ?Pin => $pin->movedBy($semitones, $carried($pin->symbol)));
+    }
+
+    private static function section(Section $section, ChartLine $reader, Key $from, Key $to): Section
+    {
+        return $section->with(
+            line: $reader->carriedTo($to, $section->line),
+            key: $section->key === null ? null : $from->carryKey($section->key, $to),
+            endings: array_map(static fn (Ending $ending): Ending => new Ending($ending->times, $reader->carriedTo($to, $ending->line)), $section->endings),
+        );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Formats\Internal;
 
+use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\CoreException;
 use Gravik\Formats\DocumentNotReadable;
 use Gravik\Quote;
@@ -114,6 +115,22 @@ final readonly class Fields
     }
 
     /**
+     * A list that is not empty.
+     *
+     * @template T
+     *
+     * @param callable(mixed, string): T $read gets each value and its pointer
+     *
+     * @return non-empty-list<T>
+     */
+    public function some(string $name, callable $read, int $most): array
+    {
+        $list = $this->list($name, $read, $most);
+
+        return $list !== [] ? $list : throw DocumentNotReadable::at($this->at($name), 'at least one is needed here.');
+    }
+
+    /**
      * Builds a core value from this object; what the value itself refuses is said with the place.
      *
      * @template T
@@ -129,7 +146,9 @@ final readonly class Fields
         } catch (DocumentNotReadable $problem) {
             throw $problem;
         } catch (CoreException $problem) {
-            throw DocumentNotReadable::at($name === '' ? $this->pointer : $this->at($name), $problem->getMessage());
+            $within = $problem instanceof BreakdownNotValid ? $problem->pointer : '';
+
+            throw DocumentNotReadable::at(($name === '' ? $this->pointer : $this->at($name)).$within, $problem->getMessage());
         }
     }
 

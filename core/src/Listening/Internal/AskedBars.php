@@ -29,18 +29,18 @@ final readonly class AskedBars
      */
     public static function of(Timeline $timeline, array $played, ?int $asked): self
     {
-        $bar = $timeline->ruler->seconds($timeline->ruler->meter->beats());
-        $beat = $timeline->ruler->tempo->beatSeconds();
-        $reached = $played === [] ? 1 : max(1, (int) floor((max($played) + self::EARLY) / $bar) + 1);
+        $beat = $timeline->map->first()->tempo->beatSeconds();
+        $reached = $played === [] ? 1 : $timeline->barAt(max($played) + self::EARLY) + 1;
         if ($asked !== null && $reached <= $asked) {
-            return new self($asked, $asked * $bar, $beat);
+            return new self($asked, $timeline->secondsOfBars($asked), $beat);
         }
-        $closing = array_filter($played, static fn (float $t): bool => $t >= ($reached - 1) * $bar - self::EARLY);
-        $isClosed = $reached > 1 && count($closing) <= self::CLOSING_STROKES && max(0.0, ...$closing) < ($reached - 1) * $bar + $beat
+        $lastBar = $timeline->secondsOfBars($reached - 1);
+        $closing = array_filter($played, static fn (float $t): bool => $t >= $lastBar - self::EARLY);
+        $isClosed = $reached > 1 && count($closing) <= self::CLOSING_STROKES && max(0.0, ...$closing) < $lastBar + $beat
             && ($asked !== null || count($closing) < self::planned($timeline, $reached));
         $bars = max($asked ?? 1, $isClosed ? $reached - 1 : $reached);
 
-        return new self($bars, $bars * $bar, $beat);
+        return new self($bars, $timeline->secondsOfBars($bars), $beat);
     }
 
     /** Whether a stroke that met nothing is the one the take closes with. */

@@ -38,7 +38,7 @@ final readonly class OtherTake
     /** @param int $missed strokes that were missed before the last one met: who stopped early played this plan all the same */
     public function finding(LockReport $report, ?Deviations $deviations, Take $take, int $missed): ?Finding
     {
-        $asked = $this->timeline->ruler->tempo->bpm;
+        $asked = $this->timeline->map->first()->tempo->bpm;
         $unmet = $missed + $report->extra;
         if ($unmet <= self::UNMET * $report->matched) {
             // Followed stroke by stroke: who is later and later by 50 ms a second keeps 5 % less.
@@ -53,7 +53,7 @@ final readonly class OtherTake
         if ($pace !== null) {
             return new Finding('tempo', [], sprintf('This take plays the part at %s the tempo: about %d beats a minute where %d were asked. Set the tempo to what you play, or count with the click.', $pace, (int) round($asked * self::PACES[$pace]), (int) round($asked)));
         }
-        $kept = (new FeelMeter())->measure($take->taps, $this->timeline->ruler->meter)->tempoBpm;
+        $kept = (new FeelMeter())->measure($take->taps, $this->timeline->map->first()->meter)->tempoBpm;
         // Half and double may be the same tempo, counted otherwise.
         $apart = min(array_map(static fn (float $times): float => abs($times * $kept / $asked - 1), [0.5, 1.0, 2.0]));
         if ($apart > self::OTHER_TEMPO) {
@@ -68,7 +68,7 @@ final readonly class OtherTake
     private function another(float $kept, LockReport $report): Finding
     {
         return new Finding('tempo', [], sprintf('This take keeps %d beats a minute, and %d were asked: %d of %d strokes met the plan. Play along to the click, or set the tempo to what you play.',
-            (int) round($kept), (int) round($this->timeline->ruler->tempo->bpm), $report->matched, $report->played));
+            (int) round($kept), (int) round($this->timeline->map->first()->tempo->bpm), $report->matched, $report->played));
     }
 
     /** @return 'half'|'double'|null at which the strokes would meet the plan */
@@ -80,7 +80,7 @@ final readonly class OtherTake
             $planned = array_map(static fn (PlannedOnset $onset): float => $onset->t, $plan->onsets);
             $until = max([0.0, ...$played]) + $plan->smallestGap() / 2;
             $due = count(array_filter($planned, static fn (float $t): bool => $t <= $until));
-            $met = count($this->matcher->match($planned, $played, $plan->smallestGap(), $plan->ruler->tempo->beatSeconds())->pairs);
+            $met = count($this->matcher->match($planned, $played, $plan->smallestGap(), $plan->ruler()->tempo->beatSeconds())->pairs);
             if ($met >= self::FITS * max(count($played), $due)) {
                 return $pace;
             }

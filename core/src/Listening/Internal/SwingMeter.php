@@ -8,6 +8,7 @@ use Gravik\Listening\Matching;
 use Gravik\Listening\Plan;
 use Gravik\Listening\Statistics;
 use Gravik\Listening\SwingPlayed;
+use Gravik\Time\Ruler;
 use Gravik\Time\SwingUnit;
 
 /**
@@ -28,14 +29,17 @@ final readonly class SwingMeter
      */
     public function measure(Matching $matching, array $played, bool $anchored): ?SwingPlayed
     {
-        $meter = $this->plan->ruler->meter;
-        $pair = intdiv($meter->beatTicks(), $this->unit === SwingUnit::Eighth ? 1 : 2);
-        if ($meter->isCompound() || $this->plan->slotTicks * 2 > $pair) {
+        $swung = $this->swung();
+        if ($swung === null) {
             return null;
         }
+        $pair = intdiv($swung->meter->beatTicks(), $this->unit === SwingUnit::Eighth ? 1 : 2);
         $playedAt = [];
         foreach ($matching->pairs as $index => $stroke) {
-            $playedAt[$this->plan->onsets[$index]->formTick] = $played[$stroke];
+            $onset = $this->plan->onsets[$index];
+            if ($this->plan->stretchAt($onset->tick)->ruler->ratio === $swung->ratio) {
+                $playedAt[$onset->tick] = $played[$stroke];
+            }
         }
         $pairsPlanned = $this->plansCompletePairs($pair);
         if (! $pairsPlanned && ! $anchored) {
@@ -43,12 +47,12 @@ final readonly class SwingMeter
         }
         $ratios = [];
         foreach ($playedAt as $tick => $off) {
-            if (2 * ($tick % $pair) !== $pair) {
+            if (! $this->isOffBeat($tick, $pair)) {
                 continue;
             }
             $start = $tick - intdiv($pair, 2);
-            $down = $pairsPlanned ? $playedAt[$start] ?? null : $this->plan->ruler->secondsAt($start, 1);
-            $next = $pairsPlanned ? $playedAt[$start + $pair] ?? null : $this->plan->ruler->secondsAt($start + $pair, 1);
+            $down = $pairsPlanned ? $playedAt[$start] ?? null : $this->plan->secondsAt($start);
+            $next = $pairsPlanned ? $playedAt[$start + $pair] ?? null : $this->plan->secondsAt($start + $pair);
             if ($down !== null && $next !== null && $off > $down && $next > $off) {
                 $ratios[] = ($off - $down) / ($next - $off);
             }
@@ -58,7 +62,28 @@ final readonly class SwingMeter
         }
         [$low, $high] = Statistics::interval($ratios);
 
-        return new SwingPlayed($this->plan->ruler->ratio, Statistics::median($ratios), $low, $high);
+        return new SwingPlayed($swung->ratio, Statistics::median($ratios), $low, $high);
+    }
+
+    /** The first meter and feel of the plan in which pairs can swing and strokes are fine enough; null where there is none. */
+    private function swung(): ?Ruler
+    {
+        foreach ($this->plan->timeline->spans as $span) {
+            $ruler = $this->plan->timeline->map->at($span->from)->ruler;
+            $pair = intdiv($ruler->meter->beatTicks(), $this->unit === SwingUnit::Eighth ? 1 : 2);
+            if (! $ruler->meter->isCompound() && $span->hand->plan->pattern->slotTicks() * 2 <= $pair) {
+                return $ruler;
+            }
+        }
+
+        return null;
+    }
+
+    private function isOffBeat(int $tick, int $pair): bool
+    {
+        $stretch = $this->plan->stretchAt($tick);
+
+        return ! $stretch->ruler->meter->isCompound() && 2 * ($stretch->inBar($tick) % $pair) === $pair;
     }
 
     /** Whether an off-beat is planned anywhere with a stroke on both beats around it. */
@@ -66,11 +91,11 @@ final readonly class SwingMeter
     {
         $planned = [];
         foreach ($this->plan->onsets as $onset) {
-            $planned[$onset->formTick] = true;
+            $planned[$onset->tick] = true;
         }
         foreach (array_keys($planned) as $tick) {
             $start = $tick - intdiv($pair, 2);
-            if (2 * ($tick % $pair) === $pair && isset($planned[$start], $planned[$start + $pair])) {
+            if ($this->isOffBeat($tick, $pair) && isset($planned[$start], $planned[$start + $pair])) {
                 return true;
             }
         }

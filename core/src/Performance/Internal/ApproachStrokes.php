@@ -10,7 +10,7 @@ use Gravik\Performance\PlayedStroke;
 use Gravik\Strokes\Direction;
 use Gravik\Strokes\Length;
 use Gravik\Strokes\Stroke;
-use Gravik\Time\Ruler;
+use Gravik\Time\TimeMap;
 
 /**
  * The strokes of a walk to a chord: one a slot, each ringing to the next, down on the beat and up between.
@@ -19,22 +19,28 @@ use Gravik\Time\Ruler;
  */
 final readonly class ApproachStrokes
 {
-    /** @param int $slotTicks of the pattern, whose slots the strokes are counted on */
-    public function __construct(private Ruler $ruler, private ChordClock $clock, private int $slotTicks, private float $offsetMs) {}
+    /**
+     * @param int $slotTicks of the pattern, whose slots the strokes are counted on
+     * @param int $firstSlot number of the pattern's first
+     */
+    public function __construct(private TimeMap $map, private ChordClock $clock, private int $slotTicks, private int $firstSlot, private float $offsetMs) {}
 
     /** @return list<PlayedStroke> without ends */
     public function of(PlacedApproach $approach): array
     {
-        $beat = $this->ruler->meter->beatTicks();
-        $bar = $this->ruler->meter->barTicks();
         $strokes = [];
         foreach ($approach->grips as $step => $grip) {
             $tick = $approach->fromTicks + $step * $approach->slotTicks;
-            $division = self::division($tick % $beat, $beat);
-            $stroke = new Stroke($tick % $bar, $division, direction: $tick % $beat === 0 ? Direction::Down : Direction::Up, length: Length::ofTicks($approach->slotTicks));
+            $stretch = $this->map->at($tick);
+            $inBar = $stretch->inBar($tick);
+            $inBeat = $stretch->inBeat($tick);
+            $division = self::division($inBeat, $stretch->ruler->meter->beatTicks());
+            $direction = $inBeat === 0 ? Direction::Down : Direction::Up;
+            $stroke = new Stroke($inBar, $division, direction: $direction, length: Length::ofTicks($approach->slotTicks));
             $strings = ZoneStrings::of($stroke, $grip);
-            $t = $this->ruler->secondsAt($tick, $division) + $this->offsetMs / 1000;
-            $strokes[] = new PlayedStroke($stroke, intdiv($tick % $bar, $this->slotTicks), intdiv($tick, $bar), $tick, $t, $this->clock->at($tick) ?? $approach->target, $grip, $strings, []);
+            $t = $this->map->secondsAt($tick, $division) + $this->offsetMs / 1000;
+            $slot = $this->firstSlot + intdiv($inBar, $this->slotTicks);
+            $strokes[] = new PlayedStroke($stroke, $slot, $this->map->barAt($tick), $tick, $t, $this->clock->at($tick) ?? $approach->target, $grip, $strings, []);
         }
 
         return $strokes;

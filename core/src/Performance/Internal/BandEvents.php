@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Gravik\Performance\Internal;
 
 use Gravik\Band\BandNote;
-use Gravik\Band\Part;
-use Gravik\Band\PartName;
+use Gravik\Band\Groove;
+use Gravik\Band\Instrument;
 use Gravik\Band\Player;
-use Gravik\Chart\Form;
+use Gravik\Chart\Course;
 use Gravik\Performance\Event;
 use Gravik\Performance\EventKind;
-use Gravik\Time\Ruler;
+use Gravik\Time\TimeMap;
 
 /**
  * What a player of the band plays, in seconds: with the part's level, its place against the beat, and the feel unless it
@@ -29,22 +29,27 @@ final readonly class BandEvents
 
     private const SHORTEST_SECONDS = 0.05;
 
-    /** @return list<Event> */
-    public static function of(Player $player, Part $part, Form $form, Ruler $ruler): array
+    /**
+     * @param list<?Groove> $grooves one for each visit of the course; null where the part is out
+     *
+     * @return list<Event>
+     */
+    public static function of(Player $player, Course $course, array $grooves, TimeMap $map): array
     {
-        $feel = $part->straight ? $ruler->straight() : $ruler;
+        $part = $player->part();
+        $feel = $part->straight ? $map->straight() : $map;
         $time = static fn (int $tick, int $division): float => max(0.0, $feel->secondsAt($tick, $division) + $part->offsetMs / 1000);
 
         return array_map(static function (BandNote $note) use ($part, $time): Event {
             $from = $time($note->tick, $note->division);
             $held = $time($note->until, $note->division) - $from;
-            [$kind, $seconds] = match ($part->name) {
-                PartName::Drums => [EventKind::Drum, self::DRUM_SECONDS],
-                PartName::Bass => [EventKind::Bass, max(self::SHORTEST_SECONDS, self::BASS_SHARE * $held)],
-                PartName::Guitar => [EventKind::Ring, max(self::SHORTEST_SECONDS, $held)],
+            [$kind, $seconds] = match ($part->instrument) {
+                Instrument::Drums => [EventKind::Drum, self::DRUM_SECONDS],
+                Instrument::Bass => [EventKind::Bass, max(self::SHORTEST_SECONDS, self::BASS_SHARE * $held)],
+                Instrument::Guitar => [EventKind::Ring, max(self::SHORTEST_SECONDS, $held)],
             };
 
-            return new Event($part->name, $from, $seconds, $note->pitch, $note->loudness * $part->level, $kind);
-        }, $player->play($form));
+            return new Event($part, $from, $seconds, $note->pitch, $note->loudness * $part->level, $kind);
+        }, $player->play($course, $grooves));
     }
 }

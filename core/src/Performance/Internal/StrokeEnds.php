@@ -9,7 +9,7 @@ use Gravik\Performance\PlayedStroke;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\Length;
 use Gravik\Strokes\LengthKind;
-use Gravik\Time\Ruler;
+use Gravik\Time\TimeMap;
 
 /**
  * When each string of each stroke falls silent: by its own length, at the latest when the string is struck again.
@@ -25,7 +25,7 @@ final readonly class StrokeEnds
     /** A short stroke without a length of its own lasts this share of its slot. */
     private const SHORT_SHARE = 0.45;
 
-    public function __construct(private Ruler $ruler, private ChordClock $clock) {}
+    public function __construct(private TimeMap $map, private ChordClock $clock) {}
 
     /**
      * @param list<PlayedStroke> $strokes in order of time, without ends
@@ -48,7 +48,7 @@ final readonly class StrokeEnds
                     $nextOnString[$string] = $played->t;
                 }
             }
-            $ended[] = new PlayedStroke($played->stroke, $played->slot, $played->bar, $played->formTick, $played->t, $played->chord, $played->voicing, $played->strings, $ends);
+            $ended[] = new PlayedStroke($played->stroke, $played->slot, $played->bar, $played->tick, $played->t, $played->chord, $played->voicing, $played->strings, $ends);
         }
 
         return array_reverse($ended);
@@ -81,20 +81,20 @@ final readonly class StrokeEnds
         if ($length?->kind === LengthKind::ShareOfSlot) {
             return $played->t + $length->share * $this->slotSeconds($played);
         }
-        $here = $this->ruler->secondsAt($played->formTick, $stroke->division);
+        $here = $this->map->secondsAt($played->tick, $stroke->division);
         $tick = $length?->kind === LengthKind::InTicks
-            ? $played->formTick + $length->ticks
-            : $this->clock->changeAfter($played->formTick, $played->chord);
+            ? $played->tick + $length->ticks
+            : $this->clock->changeAfter($played->tick, $played->chord);
 
-        return $played->t + $this->ruler->secondsAt($tick, $stroke->division) - $here;
+        return $played->t + $this->map->secondsAt($tick, $stroke->division) - $here;
     }
 
     /** From this slot to the next of its division, swing included. */
     private function slotSeconds(PlayedStroke $played): float
     {
         $division = $played->stroke->division;
-        $next = $played->formTick + intdiv($this->ruler->meter->beatTicks(), $division);
+        $next = $played->tick + intdiv($this->map->at($played->tick)->ruler->meter->beatTicks(), $division);
 
-        return $this->ruler->secondsAt($next, $division) - $this->ruler->secondsAt($played->formTick, $division);
+        return $this->map->secondsAt($next, $division) - $this->map->secondsAt($played->tick, $division);
     }
 }

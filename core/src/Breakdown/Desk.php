@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Breakdown;
+
+use Gravik\Chart\Section;
+use Gravik\Chart\Setting;
+use Gravik\Chart\VoicingLine;
+use Gravik\Strokes\NamedPattern;
+use Gravik\Strokes\Pattern;
+use Gravik\Strokes\School;
+use Gravik\Time\Feel;
+use Gravik\Time\Ruler;
+use Gravik\Time\Tempo;
+
+/** One place of the song that is being worked at: a section of a pass, with the guitar's pattern and line of grips there. */
+final readonly class Desk
+{
+    private function __construct(public Breakdown $breakdown, private string $pass, public Section $section, public Setting $setting, private Playing $playing) {}
+
+    /**
+     * @param ?string $pass    id; the first where null
+     * @param ?string $section id; the first where null
+     *
+     * @throws BreakdownNotValid where there is no such pass or section
+     */
+    public static function of(Breakdown $breakdown, ?string $pass = null, ?string $section = null): self
+    {
+        $pass ??= $breakdown->passes[0]->id;
+        if (array_filter($breakdown->passes, static fn (Pass $each): bool => $each->id === $pass) === []) {
+            throw BreakdownNotValid::noPass($pass);
+        }
+        $section ??= $breakdown->sections[0]->id;
+        $found = array_values(array_filter($breakdown->sections, static fn (Section $each): bool => $each->id === $section))[0] ?? throw BreakdownNotValid::noSection($section);
+
+        return new self($breakdown, $pass, $found, $found->setting($breakdown->start), $breakdown->cellFor($pass, $section, $breakdown->guitar()->id));
+    }
+
+    public function named(): NamedPattern
+    {
+        return $this->playing->pattern;
+    }
+
+    public function pattern(): Pattern
+    {
+        return $this->playing->pattern->pattern;
+    }
+
+    public function school(): School
+    {
+        return $this->playing->pattern->school;
+    }
+
+    public function line(): VoicingLine
+    {
+        return $this->playing->line;
+    }
+
+    public function tools(): Toolbox
+    {
+        return Toolbox::of($this->breakdown, $this->line());
+    }
+
+    /** @param ?Tempo $practice that the song's own tempo becomes */
+    public function ruler(?Tempo $practice = null): Ruler
+    {
+        $tempo = $this->breakdown->start->tempo;
+
+        return $this->setting->scaled($tempo, $practice ?? $tempo)->ruler();
+    }
+
+    /** The same place of the breakdown as it became. */
+    public function in(Breakdown $changed): self
+    {
+        return self::of($changed, $this->pass, $this->section->id);
+    }
+
+    /** The breakdown with another feel here: the section's own where it has one, else the song's. */
+    public function withFeel(Feel $feel): Breakdown
+    {
+        return $this->section->feel === null
+            ? $this->breakdown->with(start: $this->breakdown->start->with(feel: $feel))
+            : $this->breakdown->with(sections: array_map(fn (Section $each): Section => $each->id === $this->section->id ? $each->with(feel: $feel) : $each, $this->breakdown->sections));
+    }
+
+    /** The breakdown with this place's pattern changed, wherever it is played. */
+    public function with(?Pattern $pattern = null, ?School $school = null): Breakdown
+    {
+        return $this->breakdown->withPattern($this->playing->pattern->with($pattern, $school));
+    }
+}

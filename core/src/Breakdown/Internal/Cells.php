@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Breakdown\Internal;
+
+use Gravik\Band\BandPart;
+use Gravik\Band\Groove;
+use Gravik\Band\Role;
+use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\BreakdownNotValid;
+use Gravik\Breakdown\Cell;
+use Gravik\Breakdown\Playing;
+use Gravik\Chart\Section;
+use Gravik\Chart\VoicingLine;
+use Gravik\Strokes\Levels;
+use Gravik\Strokes\NamedPattern;
+use Gravik\Time\Meter;
+
+/**
+ * Looks up how a part plays a section: the pass's cells before the song's, of each the one that names more, of two alike
+ * the later. A pattern or groove in another meter than the section's is passed over, unless its cell names the section.
+ *
+ * @internal used by Breakdown
+ */
+final readonly class Cells
+{
+    private function __construct(private Breakdown $breakdown) {}
+
+    public static function of(Breakdown $breakdown): self
+    {
+        return new self($breakdown);
+    }
+
+    /** @throws BreakdownNotValid where no pattern is in the section's meter */
+    public function playing(string $pass, string $section, string $part, int $time): Playing
+    {
+        $meter = $this->section($section)->setting($this->breakdown->start)->meter;
+        $cells = $this->inForce($pass, $section, $part, $time);
+
+        return new Playing(
+            self::first($cells, static fn (Cell $cell): ?Role => $cell->role) ?? Role::Active,
+            $this->pattern($cells, $meter) ?? throw BreakdownNotValid::noPattern($this->place($section), $this->section($section)->name, $meter->text()),
+            $this->line($cells),
+            self::first($cells, static fn (Cell $cell): ?int => $cell->level) ?? Levels::HIGHEST,
+            $this->groove($cells, $this->part($part), $meter),
+        );
+    }
+
+    /** @return list<Cell> those that hold there, the nearest first */
+    private function inForce(string $pass, string $section, string $part, int $time): array
+    {
+        $holds = static fn (Cell $cell): bool => $cell->holdsFor($part, $section, $time);
+        $own = [];
+        foreach ($this->breakdown->passes as $each) {
+            $own = $each->id === $pass ? $each->cells : $own;
+        }
+
+        return [...self::nearestFirst(array_filter($own, $holds)), ...self::nearestFirst(array_filter($this->breakdown->cells, $holds))];
+    }
+
+    /**
+     * @param array<int, Cell> $cells
+     *
+     * @return list<Cell>
+     */
+    private static function nearestFirst(array $cells): array
+    {
+        $cells = array_reverse($cells);
+        usort($cells, static fn (Cell $a, Cell $b): int => $b->weight() <=> $a->weight());
+
+        return $cells;
+    }
+
+    /** @param list<Cell> $cells */
+    private function pattern(array $cells, Meter $meter): ?NamedPattern
+    {
+        $named = array_filter(array_map(static fn (Cell $cell): ?string => $cell->pattern, $cells), static fn (?string $id): bool => $id !== null);
+        $byId = array_column(array_map(static fn (NamedPattern $each): array => [$each->id, $each], $this->breakdown->patterns), 1, 0);
+        foreach ([...array_map(static fn (string $id): NamedPattern => $byId[$id], $named), ...$this->breakdown->patterns] as $pattern) {
+            if ($pattern->pattern->meter->equals($meter)) {
+                return $pattern;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param list<Cell> $cells */
+    private function line(array $cells): VoicingLine
+    {
+        $id = self::first($cells, static fn (Cell $cell): ?string => $cell->line);
+        foreach ($this->breakdown->lines as $line) {
+            if ($line->id === $id) {
+                return $line;
+            }
+        }
+
+        return $this->breakdown->lines[0];
+    }
+
+    /** @param list<Cell> $cells */
+    private function groove(array $cells, BandPart $part, Meter $meter): ?Groove
+    {
+        if ($part->groove === null) {
+            return null;
+        }
+        foreach ([...array_map(static fn (Cell $cell): ?Groove => $cell->groove, $cells), $part->groove] as $groove) {
+            if ($groove !== null && $groove->meter->equals($meter)) {
+                return $groove;
+            }
+        }
+
+        return Groove::defaultFor($meter);
+    }
+
+    private function section(string $id): Section
+    {
+        return $this->breakdown->sections[$this->place($id)];
+    }
+
+    private function place(string $id): int
+    {
+        foreach ($this->breakdown->sections as $place => $section) {
+            if ($section->id === $id) {
+                return $place;
+            }
+        }
+
+        throw BreakdownNotValid::noSection($id);
+    }
+
+    private function part(string $id): BandPart
+    {
+        foreach ($this->breakdown->parts as $part) {
+            if ($part->id === $id) {
+                return $part;
+            }
+        }
+
+        throw BreakdownNotValid::noPart($id);
+    }
+
+    /**
+     * @template T
+     *
+     * @param list<Cell>        $cells
+     * @param callable(Cell): T $field
+     *
+     * @return ?T what the nearest of them names
+     */
+    private static function first(array $cells, callable $field): mixed
+    {
+        foreach ($cells as $cell) {
+            if ($field($cell) !== null) {
+                return $field($cell);
+            }
+        }
+
+        return null;
+    }
+}

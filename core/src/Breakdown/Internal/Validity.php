@@ -1,0 +1,215 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Breakdown\Internal;
+
+use Gravik\Band\BandPart;
+use Gravik\Band\Instrument;
+use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\BreakdownNotValid;
+use Gravik\Breakdown\Cell;
+use Gravik\Breakdown\Pass;
+use Gravik\Chart\ChartNotReadable;
+use Gravik\Chart\FormEntry;
+use Gravik\Chart\Section;
+use Gravik\Neck\Neck;
+
+/**
+ * What a breakdown must be beyond its values' own rules: every id resolves, meters agree, endings have a repeat, and all of
+ * it can be played. Places are told as JSON pointers into the document.
+ *
+ * @internal used by Breakdown
+ */
+final readonly class Validity
+{
+    private const MOST = ['sections' => 24, 'form' => 64, 'patterns' => 40, 'lines' => 12, 'parts' => 12, 'passes' => 64, 'cells' => 200, 'moves' => 200, 'placed' => 400];
+
+    private function __construct(private Breakdown $breakdown) {}
+
+    /** @throws BreakdownNotValid */
+    public static function check(Breakdown $breakdown): void
+    {
+        $self = new self($breakdown);
+        $self->words();
+        $self->counts();
+        $self->ids();
+        $self->endings();
+        $self->cells();
+        $self->moves();
+        $self->strings();
+        $self->band();
+        $self->length();
+    }
+
+    private function length(): void
+    {
+        try {
+            $this->breakdown->written();
+        } catch (ChartNotReadable $tooLong) {
+            throw BreakdownNotValid::tooLong('/sections', $tooLong);
+        }
+
+        try {
+            $this->breakdown->course();
+        } catch (ChartNotReadable $tooLong) {
+            throw BreakdownNotValid::tooLong('/passes', $tooLong);
+        }
+    }
+
+    private function words(): void
+    {
+        if (trim($this->breakdown->title) === '' || mb_strlen($this->breakdown->title) > 120) {
+            throw BreakdownNotValid::title();
+        }
+        if (mb_strlen($this->breakdown->genre) > 80) {
+            throw BreakdownNotValid::genre();
+        }
+    }
+
+    private function counts(): void
+    {
+        foreach (self::MOST as $list => $most) {
+            if (count($this->breakdown->{$list}) > $most) {
+                throw BreakdownNotValid::tooMany($list, count($this->breakdown->{$list}), $most);
+            }
+        }
+    }
+
+    private function ids(): void
+    {
+        foreach (['sections', 'patterns', 'lines', 'parts', 'passes', 'moves'] as $list) {
+            $seen = [];
+            foreach ($this->breakdown->{$list} as $place => $each) {
+                if (preg_match('/^[\w-]{1,40}$/', $each->id) !== 1) {
+                    throw BreakdownNotValid::id("/{$list}/{$place}/id", $each->id);
+                }
+                if (isset($seen[$each->id])) {
+                    throw BreakdownNotValid::twice("/{$list}/{$place}/id", $each->id);
+                }
+                $seen[$each->id] = true;
+            }
+        }
+        foreach ($this->breakdown->form as $place => $entry) {
+            $this->has('sections', $entry->section, "/form/{$place}/section");
+        }
+        foreach ($this->breakdown->lines as $line => $each) {
+            foreach ($each->pins as $pin => $held) {
+                $this->has('sections', $held->at->section, "/lines/{$line}/pins/{$pin}/at/section");
+            }
+        }
+    }
+
+    /** Every time that an ending names comes in a pass, and a section with endings comes more than once. */
+    private function endings(): void
+    {
+        foreach ($this->breakdown->sections as $place => $section) {
+            $comes = array_sum(array_map(static fn (FormEntry $entry): int => $entry->section === $section->id ? $entry->times : 0, $this->breakdown->form));
+            $taken = [];
+            foreach ($section->endings as $number => $ending) {
+                if ($comes < 2) {
+                    throw BreakdownNotValid::endingWithoutRepeat("/sections/{$place}/endings/{$number}", $section->name);
+                }
+                foreach ($ending->times as $time) {
+                    if ($time > $comes || isset($taken[$time])) {
+                        throw BreakdownNotValid::endingTime("/sections/{$place}/endings/{$number}/times", $section->name, $time, $comes);
+                    }
+                    $taken[$time] = true;
+                }
+            }
+        }
+    }
+
+    private function cells(): void
+    {
+        foreach ($this->breakdown->cells as $number => $cell) {
+            $this->cell($cell, "/cells/{$number}");
+        }
+        foreach ($this->breakdown->passes as $place => $pass) {
+            foreach ($pass->cells as $number => $cell) {
+                $this->cell($cell, "/passes/{$place}/cells/{$number}");
+            }
+        }
+        $cells = Cells::of($this->breakdown);
+        foreach ($this->breakdown->sections as $section) {
+            $cells->playing($this->breakdown->passes[0]->id, $section->id, $this->guitar()->id, 1);
+        }
+    }
+
+    private function cell(Cell $cell, string $pointer): void
+    {
+        $this->has('parts', $cell->part, "{$pointer}/part");
+        if ($cell->section !== null) {
+            $this->has('sections', $cell->section, "{$pointer}/section");
+        }
+        if ($cell->line !== null) {
+            $this->has('lines', $cell->line, "{$pointer}/line");
+        }
+        if ($cell->pattern === null) {
+            return;
+        }
+        $this->has('patterns', $cell->pattern, "{$pointer}/pattern");
+        foreach ($this->breakdown->sections as $section) {
+            $meter = $section->setting($this->breakdown->start)->meter;
+            foreach ($this->breakdown->patterns as $pattern) {
+                if ($cell->section === $section->id && $cell->pattern === $pattern->id && ! $pattern->pattern->meter->equals($meter)) {
+                    throw BreakdownNotValid::patternMeter("{$pointer}/pattern", $pattern->pattern->meter->text(), $section->name, $meter->text());
+                }
+            }
+        }
+    }
+
+    private function moves(): void
+    {
+        foreach ($this->breakdown->placed as $number => $placed) {
+            $this->has('sections', $placed->at->section, "/placed/{$number}/at/section");
+            foreach ($placed->passes ?? [] as $place => $pass) {
+                $this->has('passes', $pass, "/placed/{$number}/passes/{$place}");
+            }
+        }
+    }
+
+    private function strings(): void
+    {
+        foreach ($this->breakdown->lines as $line) {
+            if ($line->wishes->strings !== '') {
+                Neck::parseStrings($line->wishes->strings, $this->breakdown->neck->tuning->strings());
+            }
+        }
+    }
+
+    private function band(): void
+    {
+        $this->guitar();
+        foreach ($this->breakdown->parts as $place => $part) {
+            if ($part->groove !== null && ! $part->groove->meter->equals($this->breakdown->start->meter)) {
+                throw BreakdownNotValid::grooveMeter("/parts/{$place}/groove", $part->groove->name, $part->groove->meter->text(), $this->breakdown->start->meter->text());
+            }
+        }
+    }
+
+    private function guitar(): BandPart
+    {
+        foreach ($this->breakdown->parts as $part) {
+            if ($part->instrument === Instrument::Guitar) {
+                return $part;
+            }
+        }
+
+        throw BreakdownNotValid::noGuitar();
+    }
+
+    /** @param 'sections'|'patterns'|'lines'|'parts'|'passes' $list */
+    private function has(string $list, string $id, string $pointer): void
+    {
+        /** @var list<Section|Pass|BandPart> $known */
+        $known = $this->breakdown->{$list};
+        foreach ($known as $each) {
+            if ($each->id === $id) {
+                return;
+            }
+        }
+
+        throw BreakdownNotValid::unknownId($pointer, $id, $list);
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Chart;
+
+use Gravik\Time\Meter;
+
+/** A bar of the song as it is played. */
+final readonly class CourseBar
+{
+    /**
+     * @param int $tick  of its bar line
+     * @param int $visit index of the section's visit it belongs to
+     */
+    public function __construct(public int $tick, public int $visit, public Meter $meter) {}
+}

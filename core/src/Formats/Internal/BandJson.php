@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Formats\Internal;
+
+use Gravik\Band\BandPart;
+use Gravik\Band\Groove;
+use Gravik\Band\Instrument;
+use Gravik\Band\Role;
+use Gravik\Breakdown\Cell;
+use Gravik\Breakdown\Gate;
+use Gravik\Breakdown\Pass;
+use Gravik\Breakdown\Stage;
+use Gravik\Formats\DocumentNotReadable;
+
+/**
+ * The parts of a document, its passes with what is different in them, and the gates of its lesson.
+ *
+ * @internal used by BreakdownJson
+ */
+final readonly class BandJson
+{
+    public function part(mixed $value, string $pointer): BandPart
+    {
+        $fields = Fields::of($value, $pointer)->only(['id', 'instrument', 'level', 'offsetMs', 'straight', 'groove']);
+
+        return $fields->build(static fn (): BandPart => new BandPart(
+            $fields->string('id'),
+            $fields->enum('instrument', Instrument::class),
+            $fields->number('level'),
+            $fields->number('offsetMs'),
+            $fields->bool('straight'),
+            self::groove($fields),
+        ));
+    }
+
+    /** @return array<string, mixed> */
+    public function writePart(BandPart $part): array
+    {
+        return [
+            'id' => $part->id,
+            'instrument' => $part->instrument->value,
+            'level' => Plain::number($part->level),
+            'offsetMs' => Plain::number($part->offsetMs),
+            'straight' => $part->straight,
+        ] + ($part->groove === null ? [] : ['groove' => $part->groove->slug]);
+    }
+
+    public function pass(mixed $value, string $pointer): Pass
+    {
+        $fields = Fields::of($value, $pointer)->only(['id', 'name', 'notes', 'cells']);
+
+        return new Pass($fields->string('id'), $fields->string('name'), $fields->string('notes'), $fields->list('cells', $this->cell(...), 200));
+    }
+
+    /** @return array<string, mixed> */
+    public function writePass(Pass $pass): array
+    {
+        return ['id' => $pass->id, 'name' => $pass->name, 'notes' => $pass->notes, 'cells' => array_map($this->writeCell(...), $pass->cells)];
+    }
+
+    public function cell(mixed $value, string $pointer): Cell
+    {
+        $fields = Fields::of($value, $pointer)->only(['part', 'section', 'times', 'role', 'pattern', 'line', 'level', 'groove']);
+
+        return $fields->build(static fn (): Cell => new Cell(
+            $fields->string('part'),
+            $fields->has('section') ? $fields->string('section') : null,
+            $fields->has('times') ? $fields->list('times', Fields::intIn(...), 64) : null,
+            $fields->has('role') ? $fields->enum('role', Role::class) : null,
+            $fields->has('pattern') ? $fields->string('pattern') : null,
+            $fields->has('line') ? $fields->string('line') : null,
+            $fields->has('level') ? $fields->int('level') : null,
+            self::groove($fields),
+        ));
+    }
+
+    /** @return array<string, mixed> */
+    public function writeCell(Cell $cell): array
+    {
+        return ['part' => $cell->part] + array_filter([
+            'section' => $cell->section,
+            'times' => $cell->times,
+            'role' => $cell->role?->value,
+            'pattern' => $cell->pattern,
+            'line' => $cell->line,
+            'level' => $cell->level,
+            'groove' => $cell->groove?->slug,
+        ], static fn (mixed $value): bool => $value !== null);
+    }
+
+    /** @return array{stage: int, gate: Gate} */
+    public function stage(mixed $value, string $pointer): array
+    {
+        $fields = Fields::of($value, $pointer)->only(['stage', 'gate']);
+        $slug = $fields->string('stage');
+        $stage = array_values(array_filter(Stage::cases(), static fn (Stage $each): bool => $each->slug() === $slug))[0]
+            ?? throw DocumentNotReadable::at($pointer.'/stage', 'a lesson has the stages 1 to 10.');
+        $gate = $fields->object('gate')->only(['biasMs', 'spreadMs', 'swingPoints', 'missedShare']);
+
+        return [
+            'stage' => $stage->value,
+            'gate' => $gate->build(static fn (): Gate => new Gate($gate->number('biasMs'), $gate->number('spreadMs'), $gate->number('swingPoints'), $gate->number('missedShare'))),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function writeStage(int $stage, Gate $gate): array
+    {
+        return [
+            'stage' => Stage::from($stage)->slug(),
+            'gate' => array_map(Plain::number(...), ['biasMs' => $gate->biasMs, 'spreadMs' => $gate->spreadMs, 'swingPoints' => $gate->swingPoints, 'missedShare' => $gate->missedShare]),
+        ];
+    }
+
+    private static function groove(Fields $fields): ?Groove
+    {
+        return $fields->has('groove') ? $fields->build(static fn (): Groove => Groove::named($fields->string('groove')), 'groove') : null;
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Formats\Internal;
+
+use Gravik\Chart\Ending;
+use Gravik\Chart\FormEntry;
+use Gravik\Chart\Place;
+use Gravik\Chart\Section;
+use Gravik\Chart\Setting;
+use Gravik\Harmony\Key;
+use Gravik\Time\Feel;
+use Gravik\Time\FeelMode;
+use Gravik\Time\Meter;
+use Gravik\Time\SwingUnit;
+use Gravik\Time\Tempo;
+
+/**
+ * The song of a document: what it begins in, its sections, its form, and places in it.
+ *
+ * @internal used by BreakdownJson
+ */
+final readonly class SongJson
+{
+    public function start(Fields $fields): Setting
+    {
+        $fields->only(['key', 'meter', 'tempo', 'feel']);
+
+        return new Setting(self::key($fields), self::meter($fields), self::tempo($fields), self::feel($fields->object('feel')));
+    }
+
+    /** @return array<string, mixed> */
+    public function writeStart(Setting $start): array
+    {
+        return ['key' => $start->key->text(), 'meter' => $start->meter->text(), 'tempo' => Plain::number($start->tempo->bpm), 'feel' => self::writeFeel($start->feel)];
+    }
+
+    public function section(mixed $value, string $pointer): Section
+    {
+        $fields = Fields::of($value, $pointer)->only(['id', 'name', 'line', 'from', 'endings']);
+        $own = $fields->has('from') ? $fields->object('from')->only(['key', 'meter', 'tempo', 'feel']) : null;
+
+        return $fields->build(fn (): Section => new Section(
+            $fields->string('id'),
+            $fields->string('name'),
+            $fields->string('line'),
+            $own?->has('key') === true ? self::key($own) : null,
+            $own?->has('meter') === true ? self::meter($own) : null,
+            $own?->has('tempo') === true ? self::tempo($own) : null,
+            $own?->has('feel') === true ? self::feel($own->object('feel')) : null,
+            $fields->has('endings') ? $fields->list('endings', $this->ending(...), 8) : [],
+        ));
+    }
+
+    /** @return array<string, mixed> */
+    public function writeSection(Section $section): array
+    {
+        $own = array_filter([
+            'key' => $section->key?->text(),
+            'meter' => $section->meter?->text(),
+            'tempo' => $section->tempo === null ? null : Plain::number($section->tempo->bpm),
+            'feel' => $section->feel === null ? null : self::writeFeel($section->feel),
+        ], static fn (mixed $value): bool => $value !== null);
+
+        return ['id' => $section->id, 'name' => $section->name, 'line' => $section->line] + ($own === [] ? [] : ['from' => $own])
+            + ($section->endings === [] ? [] : ['endings' => array_map(static fn (Ending $ending): array => ['times' => $ending->times, 'line' => $ending->line], $section->endings)]);
+    }
+
+    public function entry(mixed $value, string $pointer): FormEntry
+    {
+        $fields = Fields::of($value, $pointer)->only(['section', 'times']);
+
+        return $fields->build(static fn (): FormEntry => new FormEntry($fields->string('section'), $fields->int('times')));
+    }
+
+    public function place(Fields $fields): Place
+    {
+        $fields->only(['section', 'ending', 'bar', 'tick']);
+
+        return $fields->build(static fn (): Place => new Place($fields->string('section'), $fields->has('ending') ? $fields->int('ending') : null, $fields->int('bar'), $fields->int('tick')));
+    }
+
+    private function ending(mixed $value, string $pointer): Ending
+    {
+        $fields = Fields::of($value, $pointer)->only(['times', 'line']);
+        $times = $fields->some('times', Fields::intIn(...), FormEntry::MOST_TIMES);
+
+        return $fields->build(static fn (): Ending => new Ending($times, $fields->string('line')));
+    }
+
+    private static function key(Fields $fields): Key
+    {
+        return $fields->build(static fn (): Key => Key::parse($fields->string('key')), 'key');
+    }
+
+    private static function meter(Fields $fields): Meter
+    {
+        return $fields->build(static fn (): Meter => Meter::parse($fields->string('meter')), 'meter');
+    }
+
+    private static function tempo(Fields $fields): Tempo
+    {
+        return $fields->build(static fn (): Tempo => new Tempo($fields->number('tempo')), 'tempo');
+    }
+
+    private static function feel(Fields $fields): Feel
+    {
+        $fields->only(['mode', 'ratio', 'unit']);
+
+        return $fields->build(static fn (): Feel => new Feel($fields->enum('mode', FeelMode::class), $fields->number('ratio'), $fields->enum('unit', SwingUnit::class)));
+    }
+
+    /** @return array<string, mixed> */
+    private static function writeFeel(Feel $feel): array
+    {
+        return ['mode' => $feel->mode->value, 'ratio' => Plain::number($feel->ratio), 'unit' => $feel->unit->value];
+    }
+}
