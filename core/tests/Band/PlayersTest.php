@@ -3,23 +3,33 @@
 declare(strict_types=1);
 
 use Gravik\Band\BandNote;
+use Gravik\Band\BandPart;
 use Gravik\Band\Bassist;
 use Gravik\Band\Drum;
 use Gravik\Band\Drummer;
 use Gravik\Band\Groove;
-use Gravik\Chart\Form;
+use Gravik\Band\Instrument;
+use Gravik\Chart\Course;
+use Gravik\Chart\FormEntry;
 use Gravik\Chart\Section;
+use Gravik\Chart\Setting;
 use Gravik\Harmony\Key;
+use Gravik\Time\Feel;
+use Gravik\Time\Tempo;
 
-function formOf(string $line, Groove $groove): Form
+function courseOf(string $line, Groove $groove): Course
 {
-    return Form::of([new Section('A', $line)], Key::parse('C major'), $groove->meter);
+    $song = new Setting(Key::parse('C major'), $groove->meter, new Tempo(120), Feel::straight());
+
+    return Course::of([new Section('a', 'A', $line)], $song, [new FormEntry('a')], ['1']);
 }
 
 /** @return list<BandNote> */
 function bassOver(string $line, string $groove): array
 {
-    return (new Bassist(Groove::named($groove)))->play(formOf($line, Groove::named($groove)));
+    $plays = Groove::named($groove);
+
+    return (new Bassist(new BandPart('bass', Instrument::Bass, groove: $plays)))->play(courseOf($line, $plays), [$plays]);
 }
 
 /** @return list<int> */
@@ -62,8 +72,7 @@ it('holds a bass note to the end of its dashes, and rests where nothing sounds',
 
 it('plays every sign of the drums in every bar, at its slot and in three loudnesses', function (string $slug): void {
     $groove = Groove::named($slug);
-    $form = formOf('| C | C |', $groove);
-    $notes = (new Drummer($groove))->play($form);
+    $notes = (new Drummer(new BandPart('drums', Instrument::Drums, groove: $groove)))->play(courseOf('| C | C |', $groove), [$groove]);
     $lines = [];
     foreach ($groove->drums as $drum => $signs) {
         $lines[Drum::named($drum)->value] = str_repeat('.', 2 * strlen($signs));

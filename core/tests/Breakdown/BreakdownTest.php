@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use Gravik\Band\BandException;
 use Gravik\Band\Groove;
-use Gravik\Band\Part;
-use Gravik\Band\PartName;
+use Gravik\Band\BandPart;
+use Gravik\Band\Instrument;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Change\CapoMover;
@@ -15,6 +15,7 @@ use Gravik\Breakdown\Change\SectionRemover;
 use Gravik\Breakdown\Change\Transposer;
 use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\Pin;
+use Gravik\Chart\Place;
 use Gravik\Chart\Section;
 use Gravik\Harmony\Key;
 use Gravik\Neck\Tuning;
@@ -39,8 +40,8 @@ it('moves to another key with its chords and pins, and lists the pins it had to 
     $moved = (new Transposer())->transpose($breakdown, Key::parse('E minor'));
 
     expect($moved->breakdown->sections[0]->line)->toBe('| Em6 | i6 | C7 B7 |')
-        ->and($moved->breakdown->pins)->toEqual([new Pin(0, 0, 0, 'Em6', [null, 7, 9, 6, 8, null])])
-        ->and($moved->dropped)->toEqual([$breakdown->pins[1]]);
+        ->and($moved->breakdown->lines[0]->pins)->toEqual([new Pin(new Place('s1', null, 0, 0), 'Em6', [null, 7, 9, 6, 8, null])])
+        ->and($moved->dropped)->toEqual([$breakdown->lines[0]->pins[1]]);
 });
 
 it('comes back from any key with the line it left with', function (string $key): void {
@@ -68,7 +69,7 @@ it('finds the same grips again from remembered frets', function (): void {
     $breakdown = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm6 | B♭7 | Gm7 A7 |']], 'company' => 'with-bass']);
     $voiced = Toolbox::of($breakdown)->voiced();
     $frets = array_column($voiced->path->voicings, 'frets');
-    $again = Toolbox::of($breakdown)->voicer()->voiceWith($voiced->form, $breakdown->pins, $frets);
+    $again = Toolbox::of($breakdown)->voicer()->voiceWith($voiced->form, $breakdown->lines[0]->pins, $frets);
 
     expect($again)->toEqual($voiced);
 });
@@ -88,18 +89,19 @@ it('lets the root go when a bass player comes', function (): void {
 it('takes the first groove of a new meter and keeps its own in the old one', function (): void {
     $breakdown = Examples::breakdown(['band' => ['groove' => 'shuffle', 'parts' => []]]);
 
-    expect((new PatternChanger())->shape($breakdown, Meter::parse('3/4'), 1, 2)->groove->meter->text())->toBe('3/4')
-        ->and((new PatternChanger())->shape($breakdown, Meter::parse('4/4'), 2, 4)->groove->slug)->toBe('shuffle');
+    $groove = static fn (string $meter): ?Groove => (new PatternChanger())->meter($breakdown, Meter::parse($meter))->parts[0]->groove;
+
+    expect($groove('3/4')?->meter->text())->toBe('3/4')->and($groove('4/4')?->slug)->toBe('shuffle');
 });
 
 it('refuses what no breakdown is', function (callable $build, string $class): void {
     expect($build)->toThrow($class);
 })->with([
     'a key that is none' => [static fn () => (new Transposer())->transpose(Examples::breakdown(), Key::parse('X')), Gravik\Harmony\ChordNotUnderstood::class],
-    'a groove in another meter' => [static fn () => Examples::breakdown()->with(groove: Groove::named('slipway-waltz')), BandException::class],
-    'a section without a name' => [static fn () => new Section(' ', 'Dm'), Gravik\Chart\ChartNotReadable::class],
+    'a groove in another meter' => [static fn () => Examples::breakdown()->with(parts: array_map(static fn (BandPart $part): BandPart => $part->groove === null ? $part : $part->playing(Groove::named('slipway-waltz')), Examples::breakdown()->parts)), BreakdownNotValid::class],
+    'a section without a name' => [static fn () => new Section('a', ' ', 'Dm'), Gravik\Chart\ChartNotReadable::class],
     'an unknown groove' => [static fn () => Groove::named('polka'), BandException::class],
-    'a level past full' => [static fn () => new Part(PartName::Bass, 1.2), BandException::class],
+    'a level past full' => [static fn () => new BandPart('b', Instrument::Bass, 1.2, groove: Groove::named('shuffle')), BandException::class],
     'a title of a page' => [static fn () => (new Gravik\Formats\BreakdownJson())->read(Examples::document(['title' => str_repeat('a', 121)])), Gravik\Formats\DocumentNotReadable::class],
 ]);
 
@@ -112,13 +114,13 @@ it('moves the capo without a pinned grip sounding any other, and lets go of what
         ['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, null, 5, 5, 4, 3]],
         ['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'A7', 'frets' => [null, 5, 7, 5, 7, 5]],
     ]]);
-    $sounding = static fn (Breakdown $of): array => array_map(static fn (Pin $pin): array => array_map(static fn (?int $fret, int $open): ?int => $fret === null ? null : $fret + $open, $pin->frets, $of->neck->openMidi()), $of->pins);
+    $sounding = static fn (Breakdown $of): array => array_map(static fn (Pin $pin): array => array_map(static fn (?int $fret, int $open): ?int => $fret === null ? null : $fret + $open, $pin->frets, $of->neck->openMidi()), $of->lines[0]->pins);
     $moved = (new CapoMover())->move($breakdown, $capo);
     $pins = $sounding($breakdown);
 
     expect($moved->breakdown->neck->capo)->toBe($capo)
         ->and($sounding($moved->breakdown))->toBe($capo <= 5 ? $pins : ($capo <= 7 ? [$pins[1]] : []))
-        ->and(count($moved->breakdown->pins) + count($moved->dropped))->toBe(2);
+        ->and(count($moved->breakdown->lines[0]->pins) + count($moved->dropped))->toBe(2);
 })->with([0, 1, 5, 6, 7, 8, 12]);
 
 it('tells which strings the grips of the tune sound', function (): void {
@@ -139,14 +141,15 @@ it('takes a section out, and what was held to the later ones goes along', functi
         'sections' => $sections,
         'pins' => [$pin(0, 'Dm'), $pin(1, 'G7'), $pin(2, 'A7')],
         'approaches' => [$approach(1, 'G7'), $approach(2, 'A7')],
-    ]), 1);
+    ]), 's2');
 
-    expect(array_map(static fn ($each): array => [$each->section, $each->symbol], $left->pins))->toBe([[0, 'Dm'], [1, 'A7']])
-        ->and(array_map(static fn ($each): array => [$each->section, $each->symbol], $left->approaches))->toBe([[1, 'A7']])
+    expect(array_map(static fn ($each): array => [$each->at->section, $each->symbol], $left->lines[0]->pins))->toBe([['s1', 'Dm'], ['s3', 'A7']])
+        ->and(array_map(static fn ($each): array => [$each->at->section, $each->symbol], $left->placed))->toBe([['s3', 'A7']])
+        ->and(array_map(static fn ($each): string => $each->section, $left->form))->toBe(['s1', 's3'])
         ->and(array_map(static fn ($section): string => $section->name, $left->sections))->toBe(['A', 'C'])
-        ->and(fn () => (new SectionRemover())->remove(Examples::breakdown(), 0))
+        ->and(fn () => (new SectionRemover())->remove(Examples::breakdown(), 's1'))
         ->toThrow(Gravik\Breakdown\BreakdownNotValid::class, 'only section')
-        ->and(fn () => (new SectionRemover())->remove($left, 4))->toThrow(Gravik\Breakdown\BreakdownNotValid::class, 'no section 5');
+        ->and(fn () => (new SectionRemover())->remove($left, 's5'))->toThrow(Gravik\Breakdown\BreakdownNotValid::class, 'no section "s5"');
 });
 
 it('retunes to fewer strings where the path named strings, and leaves grips that can stay', function (): void {
@@ -154,6 +157,6 @@ it('retunes to fewer strings where the path named strings, and leaves grips that
     $four = (new Retuner())->retune(Examples::breakdown(['path' => $wishes]), Tuning::parse('tenor'));
     $five = Examples::breakdown(['key' => 'A major', 'sections' => [['name' => 'A', 'line' => '| A5 |']], 'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'A5', 'frets' => [null, 0, 2, null, null, null]]]]);
 
-    expect($four->wishes->strings)->toBe('4,3,2,1')->and($four->pins[0]->frets)->toHaveCount(4)
-        ->and((new Retuner())->retune($five, Tuning::parse('open-d'))->pins[0]->frets)->toBe([null, 0, 2, null, null, null]);
+    expect($four->lines[0]->wishes->strings)->toBe('4,3,2,1')->and($four->lines[0]->pins[0]->frets)->toHaveCount(4)
+        ->and((new Retuner())->retune($five, Tuning::parse('open-d'))->lines[0]->pins[0]->frets)->toBe([null, 0, 2, null, null, null]);
 });

@@ -6,6 +6,7 @@ use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Proofreader;
 use Gravik\Breakdown\Remark;
 use Gravik\Breakdown\RemarkKind;
+use Gravik\Chart\Place;
 use Gravik\Tests\Support\Examples;
 
 /** @param list<array{string, list<int|null>}> $grips symbol and frets, a bar each */
@@ -29,8 +30,8 @@ it('finds one string that stayed behind when a grip was moved, and proposes the 
     expect($remarks)->toHaveCount(1)
         ->and($remarks[0]->kind)->toBe(RemarkKind::StaleFret)
         ->and($remarks[0]->text)->toContain('string 3 stayed at fret 3')
-        ->and($remarks[0]->place)->toBe(['section' => 0, 'bar' => 1, 'at' => 0])
-        ->and($remarks[0]->fixes[0]['breakdown']->pins[1]->frets)->toBe([null, 5, 4, 5, 5, null]);
+        ->and($remarks[0]->place)->toEqual(new Place('s1', null, 1, 0))
+        ->and($remarks[0]->fixes[0]['breakdown']->lines[0]->pins[1]->frets)->toBe([null, 5, 4, 5, 5, null]);
 });
 
 it('asks when a grip sounds another chord than its name, with the nearest fix first', function (): void {
@@ -38,12 +39,12 @@ it('asks when a grip sounds another chord than its name, with the nearest fix fi
 
     expect($remarks[0]->kind)->toBe(RemarkKind::OtherChord)
         ->and($remarks[0]->text)->toContain('the chart says C')
-        ->and($remarks[0]->fixes[0]['breakdown']->pins[0]->frets)->toBe([null, 3, 2, 0, 1, 0]);
+        ->and($remarks[0]->fixes[0]['breakdown']->lines[0]->pins[0]->frets)->toBe([null, 3, 2, 0, 1, 0]);
 });
 
 it('sees a fret that stands on the string beside the right one', function (): void {
     $fixes = proofread('C major', [['C', [null, 3, 2, 1, 0, 0]]])[0]->fixes;
-    expect(array_map(static fn (array $fix): array => $fix['breakdown']->pins[0]->frets, $fixes))->toContain([null, 3, 2, 0, 1, 0]);
+    expect(array_map(static fn (array $fix): array => $fix['breakdown']->lines[0]->pins[0]->frets, $fixes))->toContain([null, 3, 2, 0, 1, 0]);
 });
 
 it('asks about a diminished chord that is none', function (): void {
@@ -62,7 +63,7 @@ it('asks once about a root outside the key', function (): void {
 
 it('has nothing to say where all is well, and changes nothing by itself', function (): void {
     $breakdown = typedGrips('G major', [['C9', [null, 3, 2, 3, 3, null]], ['D9', [null, 5, 4, 5, 5, null]], ['G', [3, 2, 0, 0, 0, 3]]]);
-    $before = serialize($breakdown->pins);
+    $before = serialize($breakdown->lines[0]->pins);
 
-    expect((new Proofreader())->read($breakdown))->toBe([])->and(serialize($breakdown->pins))->toBe($before);
+    expect((new Proofreader())->read($breakdown))->toBe([])->and(serialize($breakdown->lines[0]->pins))->toBe($before);
 });

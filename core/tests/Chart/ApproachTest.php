@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Toolbox;
-use Gravik\Chart\Approach;
 use Gravik\Chart\ApproachKind;
 use Gravik\Chart\ChartNotReadable;
+use Gravik\Chart\Move;
 use Gravik\Chart\PlacedApproach;
 use Gravik\Neck\Voicing;
 use Gravik\Performance\Performer;
@@ -26,7 +26,9 @@ function placed(ApproachKind $kind, int $steps, int $slotTicks = 480): ?PlacedAp
 {
     $breakdown = fourBars();
 
-    return Toolbox::of($breakdown)->approacher()->place(Toolbox::of($breakdown)->voiced(), 4, $kind, $steps, $slotTicks);
+    $tools = Toolbox::of($breakdown);
+
+    return $tools->approacher()->place($breakdown->course(), $tools->voiced(), 4, new Move('m', '', $kind, $steps, $slotTicks));
 }
 
 /** @return list<string> */
@@ -53,26 +55,33 @@ it('moves every name with the grip', function (ApproachKind $kind, int $steps, a
     'down in whole tones and a half' => [ApproachKind::WholeTonesAndAHalf, 3, ['F9 x 15 13 14 13 15', 'E♭9 x 13 11 12 11 13', 'D♭9 x 11 9 10 9 11']],
 ]);
 
-it('has nothing where the neck or the form has no room', function (ApproachKind $kind, int $steps, int $slot): void {
-    expect(placed($kind, $steps, $slot))->toBeNull();
-})->with(['above the neck' => [ApproachKind::WalkDown, 8, 480], 'longer than the form' => [ApproachKind::WalkUp, 7, 3840 * 4]]);
+it('has nothing where the neck or the song has no room', function (): void {
+    $short = Examples::breakdown(['key' => 'G major', 'sections' => [['name' => 'A', 'line' => '| C9 |']], 'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'C9', 'frets' => [null, 10, 8, 9, 8, 10]]]]);
+    $longer = new Move('m', '', ApproachKind::SlideFromBelow, 1, 3840);
+    $tools = Toolbox::of($short);
+
+    expect(placed(ApproachKind::WalkDown, 8))->toBeNull()
+        ->and($tools->approacher()->place($short->course(), $tools->voiced(), 0, $longer)?->fromTicks)->toBe(0)
+        ->and($tools->approacher()->place($short->course(), $tools->voiced(), 0, new Move('m', '', ApproachKind::WalkUp, 2, 3840)))->toBeNull();
+});
 
 it('lets one voice fall by semitones from the seventh to the fifth while the tonic is held', function (string $key): void {
     $breakdown = Examples::breakdown(['key' => $key, 'sections' => [['name' => 'A', 'line' => '| I | V7 |']]]);
-    $line = Toolbox::of($breakdown)->approacher()->place(Toolbox::of($breakdown)->voiced(), 1, ApproachKind::InnerLine, 4, 480);
+    $move = new Move('m', '', ApproachKind::InnerLine, 4, 480);
+    $line = Toolbox::of($breakdown)->approacher()->place($breakdown->course(), Toolbox::of($breakdown)->voiced(), 1, $move);
     $lower = array_map(static fn (Voicing $grip): int => $grip->bassMidi(), $line->grips ?? []);
     $upper = array_unique(array_map(static fn (Voicing $grip): int => $grip->topMidi(), $line->grips ?? []));
 
     expect($lower)->toBe(range($lower[0] ?? 0, ($lower[0] ?? 0) - 3))
-        ->and((($lower[0] ?? 0) - $breakdown->key->tonic->pitchClass()) % 12)->toBe(10)
-        ->and($upper)->toHaveCount(1)->and((($upper[0] ?? 0) - $breakdown->key->tonic->pitchClass()) % 12)->toBe(0);
+        ->and((($lower[0] ?? 0) - $breakdown->start->key->tonic->pitchClass()) % 12)->toBe(10)
+        ->and($upper)->toHaveCount(1)->and((($upper[0] ?? 0) - $breakdown->start->key->tonic->pitchClass()) % 12)->toBe(0);
 })->with(['G major', 'E major', 'B♭ major', 'D minor']);
 
 it('sounds its grips in place of the pattern, one a slot, and the pattern before and after', function (): void {
     $with = (new Performer())->perform(fourBars([['section' => 1, 'bar' => 0, 'at' => 0, 'symbol' => 'C9', 'kind' => 'walk-up', 'steps' => 3, 'slotTicks' => 480]]));
-    $bar4 = array_values(array_filter($with->strokes, static fn (PlayedStroke $stroke): bool => $stroke->formTick >= 3 * 3840 && $stroke->formTick <= 4 * 3840));
+    $bar4 = array_values(array_filter($with->strokes, static fn (PlayedStroke $stroke): bool => $stroke->tick >= 3 * 3840 && $stroke->tick <= 4 * 3840));
 
-    expect(array_map(static fn (PlayedStroke $stroke): int => $stroke->formTick - 3 * 3840, $bar4))
+    expect(array_map(static fn (PlayedStroke $stroke): int => $stroke->tick - 3 * 3840, $bar4))
         ->toBe([0, 960, 1920, 2400, 2880, 3360, 3840])
         ->and(array_map(static fn (PlayedStroke $stroke): ?int => $stroke->voicing->frets[1], array_slice($bar4, 3)))->toBe([7, 8, 9, 10]);
     foreach (array_slice($bar4, 3, 3) as $place => $stroke) {
@@ -81,14 +90,14 @@ it('sounds its grips in place of the pattern, one a slot, and the pattern before
     }
 });
 
-it('leads to the first chord from the end of the form', function (): void {
+it('leads to the first chord from the end of the song', function (): void {
     $breakdown = fourBars();
     $tools = Toolbox::of($breakdown);
 
-    expect($tools->approacher()->place($tools->voiced(), 0, ApproachKind::SlideFromBelow, 1, 480)?->fromTicks)
+    expect($tools->approacher()->place($breakdown->course(), $tools->voiced(), 0, new Move('m', '', ApproachKind::SlideFromBelow, 1, 480))?->fromTicks)
         ->toBe(6 * 3840 - 480);
 });
 
 it('refuses walks that nobody can play', function (int $steps, int $slot): void {
-    expect(fn () => new Approach(0, 0, 0, 'C', ApproachKind::WalkUp, $steps, $slot))->toThrow(ChartNotReadable::class);
+    expect(fn () => new Move('m', '', ApproachKind::WalkUp, $steps, $slot))->toThrow(ChartNotReadable::class);
 })->with([[0, 480], [9, 480], [2, 100], [2, 4000]]);

@@ -9,10 +9,14 @@ use Gravik\Chart\ChartProblem;
 use Gravik\Chart\Form;
 use Gravik\Chart\FormChord;
 use Gravik\Chart\Pin;
+use Gravik\Chart\Place;
 use Gravik\Chart\Section;
+use Gravik\Chart\Setting;
 use Gravik\Harmony\Key;
 use Gravik\Neck\NeckException;
+use Gravik\Time\Feel;
 use Gravik\Time\Meter;
+use Gravik\Time\Tempo;
 
 function chartLine(string $key = 'D minor', string $meter = '4/4'): ChartLine
 {
@@ -84,20 +88,25 @@ it('does not fall over any text', function (string $line): void {
     expect(chartLine()->read($line)->bars)->toBeArray();
 })->with(['|||||', "\0\x01", '🎸 | 🎸', "Dm\n|\tA7", '| \\ |', "\xC3\x28 | Dm", str_repeat('/', 50), '%%%', '| '.str_repeat('D', 300).' |']);
 
-it('lays sections end to end', function (): void {
-    $form = Form::of([new Section('A', '| Dm | A7 |'), new Section('B', '| Gm Dm |')], Key::parse('D minor'), Meter::parse('4/4'));
+function songIn(string $key): Setting
+{
+    return new Setting(Key::parse($key), Meter::parse('4/4'), new Tempo(120), Feel::straight());
+}
 
-    expect(array_map(static fn (FormChord $chord): array => [$chord->section, $chord->bar, $chord->at, $chord->formTicks, $chord->chord->text()], $form->chords))->toBe([
-        [0, 0, 0, 0, 'Dm'], [0, 1, 0, 3840, 'A7'], [1, 0, 0, 7680, 'Gm'], [1, 0, 1920, 9600, 'Dm'],
-    ])->and($form->ticks())->toBe(3 * 3840);
+it('lays sections end to end', function (): void {
+    $form = Form::of([new Section('a', 'A', '| Dm | A7 |'), new Section('b', 'B', '| Gm Dm |')], songIn('D minor'));
+
+    expect(array_map(static fn (FormChord $chord): array => [$chord->at->section, $chord->at->bar, $chord->at->tick, $chord->bar, $chord->chord->text()], $form->chords))->toBe([
+        ['a', 0, 0, 0, 'Dm'], ['a', 1, 0, 1, 'A7'], ['b', 0, 0, 2, 'Gm'], ['b', 0, 1920, 2, 'Dm'],
+    ])->and($form->bars)->toHaveCount(3);
 });
 
 it('refuses more bars than anybody writes out', function (): void {
-    Form::of([new Section('A', str_repeat('|D', 500))], Key::parse('D'), Meter::parse('4/4'));
+    Form::of([new Section('a', 'A', str_repeat('|D', 500))], songIn('D'));
 })->throws(ChartNotReadable::class, '500 bars are more than');
 
 it('moves a pinned grip the shorter way along the neck, or lets it go', function (array $frets, int $semitones, ?array $moved): void {
-    expect((new Pin(0, 0, 0, 'X', $frets))->movedBy($semitones, 'Y')?->frets)->toBe($moved);
+    expect((new Pin(new Place('s1', null, 0, 0), 'X', $frets))->movedBy($semitones, 'Y')?->frets)->toBe($moved);
 })->with([
     'up' => [[null, 5, 4, 5, 5, null], 2, [null, 7, 6, 7, 7, null]],
     'down is shorter' => [[null, 5, 4, 5, 5, null], 10, [null, 3, 2, 3, 3, null]],
@@ -109,7 +118,7 @@ it('moves a pinned grip the shorter way along the neck, or lets it go', function
 ]);
 
 it('refuses pins that are no grips', function (array $frets): void {
-    new Pin(0, 0, 0, 'Dm', $frets);
+    new Pin(new Place('s1', null, 0, 0), 'Dm', $frets);
 })->with([[[1, 2]], [[1, 2, 3, 4, 5, 99]]])->throws(NeckException::class);
 
 it('gives each problem a place of its own', function (): void {

@@ -5,15 +5,18 @@ declare(strict_types=1);
 use Gravik\Breakdown\Starter;
 use Gravik\Chart\ChartLine;
 use Gravik\Chart\Form;
+use Gravik\Chart\Setting;
 use Gravik\Chart\UsualForm;
 use Gravik\Harmony\Key;
+use Gravik\Time\Feel;
 use Gravik\Time\Meter;
+use Gravik\Time\Tempo;
 
 it('writes forms out in any key, with as many bars as their names say', function (string $keyName): void {
     $key = Key::parse($keyName);
     $bars = [];
     foreach (UsualForm::in($key) as $form) {
-        $read = Form::of($form->sections, $key, Meter::parse('4/4'));
+        $read = Form::of($form->sections, new Setting($key, Meter::parse('4/4'), new Tempo(120), Feel::straight()));
         $bars[$form->slug] = count($read->bars);
         foreach ($form->sections as $section) {
             expect((new ChartLine($key, Meter::parse('4/4')))->read($section->line)->problems)->toBe([]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Change\PatternChanger;
 use Gravik\Breakdown\Change\Transposer;
+use Gravik\Breakdown\Desk;
 use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\LinkedPins;
 use Gravik\Harmony\ChordSymbol;
@@ -44,7 +45,7 @@ it('adds up what the hand travels and what is held over a line', function (): vo
 });
 
 it('gives the chords of one bar of the form, and none beyond it', function (int $bar, array $chords): void {
-    expect(array_map(static fn (ChordSymbol $chord): string => $chord->text(), line('| Em Am | N.C. | B7 |')->form()->chordsOfBar($bar)))
+    expect(array_map(static fn (ChordSymbol $chord): string => $chord->text(), line('| Em Am | N.C. | B7 |')->written()->chordsOfBar($bar)))
         ->toBe($chords);
 })->with([[0, ['Em', 'Am']], [1, []], [2, ['B7']], [3, []]]);
 
@@ -61,12 +62,12 @@ it('spells what lies between by where it leads', function (string $key, string $
 
 it('lays accents and lengths over the pattern of a breakdown and leaves the rest of it', function (): void {
     $plain = Examples::breakdown([], 'x.x.x.x.');
-    $profiled = (new PatternChanger())->profile($plain, AccentProfile::BackBeat, LengthProfile::ReleaseAll);
+    $profiled = (new PatternChanger())->profile(Desk::of($plain), AccentProfile::BackBeat, LengthProfile::ReleaseAll);
 
-    expect(array_map(static fn (Stroke $stroke): array => [$stroke->accent, $stroke->length?->share], $profiled->pattern->strokes()))
+    expect(array_map(static fn (Stroke $stroke): array => [$stroke->accent, $stroke->length?->share], $profiled->patterns[0]->pattern->strokes()))
         ->toBe([[1, 0.75], [2, 0.75], [1, 0.75], [2, 0.75]])
-        ->and($profiled->with(pattern: $plain->pattern))->toEqual($plain)
-        ->and((new PatternChanger())->profile($plain, null, null))->toEqual($plain);
+        ->and($profiled->withPattern($plain->patterns[0]))->toEqual($plain)
+        ->and((new PatternChanger())->profile(Desk::of($plain), null, null))->toEqual($plain);
 });
 
 it('carries an approach to another key with its chord', function (): void {
@@ -74,14 +75,14 @@ it('carries an approach to another key with its chord', function (): void {
         'path' => ['window' => '4-12', 'strings' => '', 'keepTop' => false, 'bass' => 'free', 'parallel' => false, 'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1]],
         'approaches' => [['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'G7', 'kind' => 'walk-up', 'steps' => 2, 'slotTicks' => 480]]]), Key::parse('E♭ major'))->breakdown;
 
-    expect($moved->approaches[0]->symbol)->toBe('B♭7')
-        ->and(Toolbox::of($moved)->approacher()->all(Toolbox::of($moved)->voiced(), $moved->approaches))->toHaveCount(1);
+    expect($moved->placed[0]->symbol)->toBe('B♭7')
+        ->and(Toolbox::of($moved)->approacher()->all($moved->course(), Toolbox::of($moved)->voiced(), $moved->placed))->toHaveCount(1);
 });
 
 it('carries a linked grip to chords up to two frets away and no further', function (): void {
     $breakdown = Examples::breakdown(['key' => 'C major', 'sections' => [['name' => 'A', 'line' => '| G7 | A7 | F7 | B♭7 | E7 |']],
         'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'G7', 'frets' => [3, null, 3, 4, 3, null], 'linked' => true]]]);
-    $links = LinkedPins::of($breakdown->form(), $breakdown->pins);
+    $links = LinkedPins::of($breakdown->written(), $breakdown->lines[0]->pins);
     $frets = static fn (string $symbol): ?array => $links->fretsFor(ChordSymbol::parse($symbol));
 
     expect($frets('A7'))->toBe([5, null, 5, 6, 5, null])->and($frets('F7'))->toBe([1, null, 1, 2, 1, null])

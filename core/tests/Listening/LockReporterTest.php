@@ -49,7 +49,7 @@ it('takes off the latency that was measured, and says where none was', function 
 
 it('measures the swing that was played and says it in agreeing figures', function (float $planned, float $offBeatMs, float $bpm): void {
     $timeline = Reports::timeline(Examples::breakdown(['feel' => Examples::swing($planned), 'tempo' => $bpm], 'xxxxxxxx'));
-    $off = static fn (PlayedStroke $stroke): bool => $stroke->formTick % 960 === 480;
+    $off = static fn (PlayedStroke $stroke): bool => $stroke->tick % 960 === 480;
     $report = Reports::of(
         Reports::played($timeline, static fn (PlayedStroke $stroke): float => $off($stroke) ? $offBeatMs : 0.0),
         $timeline,
@@ -68,7 +68,7 @@ it('measures the swing that was played and says it in agreeing figures', functio
 it('holds upbeats against the beats where no pair is planned', function (string $slots): void {
     $timeline = Reports::timeline(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 60], $slots));
     $report = Reports::of(
-        Reports::played($timeline, static fn (PlayedStroke $stroke): float => $stroke->formTick % 960 === 480 ? -1000 * (2 / 3 - 0.6) : 0.0),
+        Reports::played($timeline, static fn (PlayedStroke $stroke): float => $stroke->tick % 960 === 480 ? -1000 * (2 / 3 - 0.6) : 0.0),
         $timeline,
     );
 
@@ -143,7 +143,7 @@ it('ends with a closing stroke, and counts the bars that were asked for', functi
 
 it('names the cause once: late together, a flat swing and a device that was never measured', function (): void {
     $timeline = Reports::timeline(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 100], 'xxxxxxxx'));
-    $taps = Reports::played($timeline, static fn (PlayedStroke $stroke): float => 60.0 - ($stroke->formTick % 960 === 480 ? 45.0 : 0.0));
+    $taps = Reports::played($timeline, static fn (PlayedStroke $stroke): float => 60.0 - ($stroke->tick % 960 === 480 ? 45.0 : 0.0));
     $unmeasured = Reports::of($taps, $timeline, null);
     $oneSlot = Reports::of(
         Reports::played($timeline, static fn (PlayedStroke $stroke): float => $stroke->slot === 4 ? 95.0 : 60.0),

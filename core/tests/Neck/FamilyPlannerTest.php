@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\Pin;
+use Gravik\Chart\Place;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
 use Gravik\Neck\FamilyPlanner;
@@ -81,6 +82,6 @@ it('slides a grip by the shorter way, and leaves open strings where they are', f
 ]);
 
 it('carries a linked grip to another key', function (): void {
-    $moved = (new Pin(0, 0, 0, 'C9', [null, 3, 2, 3, 3, null], true))->movedBy(2, 'D9');
+    $moved = (new Pin(new Place('s1', null, 0, 0), 'C9', [null, 3, 2, 3, 3, null], true))->movedBy(2, 'D9');
     expect($moved?->linked)->toBeTrue()->and($moved?->frets)->toBe([null, 5, 4, 5, 5, null]);
 });

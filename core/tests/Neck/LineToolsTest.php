@@ -160,7 +160,7 @@ it('takes a whole line to an open tuning and back, chord by chord', function ():
     $named = static fn (Voicing $grip): array => [$grip->chord->text(), min(array_filter($grip->midi)) >= 40];
     $symbols = static fn (Breakdown $breakdown): array => array_map($named, Toolbox::of($breakdown)->voiced()->path->voicings);
 
-    expect($there->pins)->toHaveCount(3)->and($back->pins)->toHaveCount(3)
+    expect($there->lines[0]->pins)->toHaveCount(3)->and($back->lines[0]->pins)->toHaveCount(3)
         ->and($symbols($there))->toBe($symbols($line))->and($symbols($back))->toBe($symbols($line))
         ->and(Toolbox::of($there)->voiced()->loose)->toBe([]);
 });

@@ -80,7 +80,7 @@ it('offers repairs that make the change fit when they are played, and none that 
         ->and(array_map(static fn (Repair $repair): string => strtok($repair->text, ' '), $repairs))->toContain('Let', 'Hold', 'Make', 'Strike');
     foreach ($repairs as $repair) {
         $again = array_values(array_filter((new ChangeWindows($breakdown->neck))->of((new Performer())->perform($repair->breakdown)),
-            static fn (ChangeWindow $each): bool => $each->first->formTick === $window->first->formTick));
+            static fn (ChangeWindow $each): bool => $each->first->tick === $window->first->tick));
         expect($again === [] || $again[0]->fits())->toBeTrue();
     }
 });

@@ -2,16 +2,24 @@
 
 declare(strict_types=1);
 
+use Gravik\Formats\PatternJson;
 use Gravik\Performance\CountAloud;
+use Gravik\Performance\Performer;
+use Gravik\Performance\Timeline;
 use Gravik\Strokes\CountLine;
-use Gravik\Time\Feel;
+use Gravik\Tests\Support\Examples;
 use Gravik\Time\Meter;
-use Gravik\Time\Ruler;
-use Gravik\Time\Tempo;
+
+function counted(string $counted, string $line, string $meter, float $ratio = 1.0): Timeline
+{
+    $pattern = (new PatternJson())->write(CountLine::parse($counted, Meter::parse($meter)));
+    $fields = ['meter' => $meter, 'tempo' => 60, 'feel' => Examples::swing($ratio), 'pattern' => $pattern, 'sections' => [['name' => 'A', 'line' => $line]]];
+
+    return (new Performer())->perform(Examples::breakdown($fields));
+}
 
 it('says every beat as the pattern divides it, where its strokes sound', function (string $counted, string $meter, float $ratio, array $times, string $depths): void {
-    $pattern = CountLine::parse($counted, Meter::parse($meter));
-    $said = CountAloud::through($pattern, $pattern->bars(), new Ruler($pattern->meter, new Tempo(60), Feel::fixed($ratio)));
+    $said = CountAloud::through(counted($counted, '| D |', $meter, $ratio));
 
     expect(array_column($said, 't'))->toEqualWithDelta($times, 1e-9)->and(implode('', array_column($said, 'depth')))->toBe($depths);
 })->with([
@@ -23,7 +31,5 @@ it('says every beat as the pattern divides it, where its strokes sound', functio
 ]);
 
 it('goes on through bars after the pattern', function (): void {
-    $pattern = CountLine::parse('1 & 2', Meter::parse('2/4'));
-
-    expect(implode('', array_column(CountAloud::through($pattern, 3, new Ruler($pattern->meter, new Tempo(60), Feel::straight())), 'depth')))->toBe('021021021');
+    expect(implode('', array_column(CountAloud::through(counted('1 & 2', '| D | N.C. | D |', '2/4')), 'depth')))->toBe('021021021');
 });

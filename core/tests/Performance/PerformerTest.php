@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Gravik\Band\PartName;
+use Gravik\Band\Instrument;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Performance\Event;
 use Gravik\Performance\EventKind;
@@ -14,9 +14,9 @@ use Gravik\Tests\Support\Examples;
 use Gravik\Time\Tempo;
 
 /** @return list<Event> */
-function eventsOf(Timeline $timeline, PartName $part): array
+function eventsOf(Timeline $timeline, Instrument $part): array
 {
-    return array_values(array_filter($timeline->events, static fn (Event $event): bool => $event->part === $part));
+    return array_values(array_filter($timeline->events, static fn (Event $event): bool => $event->part->instrument === $part));
 }
 
 function performed(Breakdown $breakdown, ?float $bpm = null): Timeline
@@ -46,7 +46,7 @@ it('plays every stroke at its swung place, bar after bar', function (float $rati
 it('sweeps the strings one after the other, low to high for down, high to low for up', function (): void {
     $timeline = performed(withStrokes([['at' => 0, 'division' => 2], ['at' => 480, 'division' => 2]]));
     foreach ([[0.0, Direction::Down], [0.25, Direction::Up]] as [$from, $direction]) {
-        $sweep = array_values(array_filter(eventsOf($timeline, PartName::Guitar), static fn (Event $event): bool => $event->t >= $from && $event->t < $from + 0.2));
+        $sweep = array_values(array_filter(eventsOf($timeline, Instrument::Guitar), static fn (Event $event): bool => $event->t >= $from && $event->t < $from + 0.2));
         $strings = array_map(static fn (Event $event): int => (int) $event->string, $sweep);
         $sorted = $strings;
         $direction === Direction::Down ? rsort($sorted) : sort($sorted);
@@ -61,7 +61,7 @@ it('sweeps the strings one after the other, low to high for down, high to low fo
 it('never takes longer over a sweep than half the gap to the next stroke', function (): void {
     $timeline = performed(Examples::breakdown(['tempo' => 400], str_repeat('x', 16), 4));
     foreach ($timeline->strokes as $place => $stroke) {
-        $sweep = array_filter(eventsOf($timeline, PartName::Guitar), static fn (Event $event): bool => $event->t >= $stroke->t - 1e-9 && $event->t < ($timeline->strokes[$place + 1]->t ?? INF) - 1e-9);
+        $sweep = array_filter(eventsOf($timeline, Instrument::Guitar), static fn (Event $event): bool => $event->t >= $stroke->t - 1e-9 && $event->t < ($timeline->strokes[$place + 1]->t ?? INF) - 1e-9);
         $last = max(array_map(static fn (Event $event): float => $event->t, $sweep));
         expect($last - $stroke->t)->toBeLessThanOrEqual(60 / 400 / 4 / 2 + 1e-9);
     }
@@ -93,7 +93,7 @@ it('lets strings of one stroke end apart: damped bass under a ringing treble', f
         'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, null, 0, 2, 3, 1]]],
     ]));
     $ends = [];
-    foreach (array_slice(eventsOf($timeline, PartName::Guitar), 0, 4) as $event) {
+    foreach (array_slice(eventsOf($timeline, Instrument::Guitar), 0, 4) as $event) {
         $ends[(int) $event->string] = $event->t + $event->dur;
     }
 
@@ -109,7 +109,7 @@ it('sounds a push in the chord it belongs to, before that chord comes', function
 it('strikes the strings of a zone', function (array $part, array $strings): void {
     $timeline = performed(withStrokes([['at' => 0, 'division' => 1] + $part], ['pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]]]]));
 
-    expect(array_map(static fn (Event $event): int => (int) $event->string, array_slice(eventsOf($timeline, PartName::Guitar), 0, count($strings))))->toBe($strings)
+    expect(array_map(static fn (Event $event): int => (int) $event->string, array_slice(eventsOf($timeline, Instrument::Guitar), 0, count($strings))))->toBe($strings)
         ->and($timeline->strokes[0]->strings)->toHaveCount(count($strings));
 })->with([
     [['zone' => 'all'], [5, 4, 3, 2, 1]], [['zone' => 'bass'], [5]], [['zone' => 'low'], [5, 4]], [['zone' => 'high'], [3, 2, 1]],
@@ -119,7 +119,7 @@ it('strikes the strings of a zone', function (array $part, array $strings): void
 it('gives chucks no pitch, ghosts little sound and accents more', function (): void {
     $timeline = performed(Examples::breakdown([], 'X.x.c.g.'));
     $velocity = [];
-    foreach (eventsOf($timeline, PartName::Guitar) as $event) {
+    foreach (eventsOf($timeline, Instrument::Guitar) as $event) {
         $velocity[$event->kind->value][] = $event->velocity;
         expect($event->pitch === null)->toBe($event->kind === EventKind::Chuck);
     }
@@ -134,8 +134,8 @@ it('keeps bass and drums in the swing unless their part says straight, and moves
         ['name' => 'bass', 'level' => 1, 'offsetMs' => 20, 'straight' => false],
     ]];
     $timeline = performed(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 60, 'band' => $parts]));
-    $drums = array_values(array_unique(array_map(static fn (Event $event): float => round($event->t, 6), eventsOf($timeline, PartName::Drums))));
-    $bass = array_map(static fn (Event $event): float => round($event->t, 6), eventsOf($timeline, PartName::Bass));
+    $drums = array_values(array_unique(array_map(static fn (Event $event): float => round($event->t, 6), eventsOf($timeline, Instrument::Drums))));
+    $bass = array_map(static fn (Event $event): float => round($event->t, 6), eventsOf($timeline, Instrument::Bass));
 
     expect(array_slice($drums, 0, 4))->toBe([0.0, 0.5, 1.0, 1.5])
         ->and(array_slice($bass, 0, 3))->toBe([0.02, round(2 / 3 + 0.02, 6), 1.02]);
@@ -143,7 +143,7 @@ it('keeps bass and drums in the swing unless their part says straight, and moves
 
 it('lets the bass play the root where a chord begins and lead into the next', function (): void {
     $timeline = performed(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm | A7/C♯ |']], 'band' => ['groove' => 'four-walk', 'parts' => []]]));
-    $pitches = array_map(static fn (Event $event): int => (int) $event->pitch, eventsOf($timeline, PartName::Bass));
+    $pitches = array_map(static fn (Event $event): int => (int) $event->pitch, eventsOf($timeline, Instrument::Bass));
 
     // D F A, a step below C♯; then C♯, and on A: the third again, the fifth, a step below D.
     expect($pitches[0] % 12)->toBe(2)->and($pitches[1] % 12)->toBe(5)->and($pitches[2] % 12)->toBe(9)->and($pitches[3] % 12)->toBe(0)->and($pitches[4] % 12)->toBe(1)->and($pitches[7] % 12)->toBe(1);
@@ -152,18 +152,18 @@ it('lets the bass play the root where a chord begins and lead into the next', fu
 it('leaves silent bars silent', function (): void {
     $timeline = performed(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| N.C. | Dm |']]]));
 
-    expect(min(array_map(static fn (Event $event): float => $event->t, [...eventsOf($timeline, PartName::Guitar), ...eventsOf($timeline, PartName::Bass)])))->toBeGreaterThanOrEqual(2.0)
-        ->and(eventsOf($timeline, PartName::Drums)[0]->t)->toBe(0.0);
+    expect(min(array_map(static fn (Event $event): float => $event->t, [...eventsOf($timeline, Instrument::Guitar), ...eventsOf($timeline, Instrument::Bass)])))->toBeGreaterThanOrEqual(2.0)
+        ->and(eventsOf($timeline, Instrument::Drums)[0]->t)->toBe(0.0);
 });
 
 it('plays at another tempo without changing the breakdown', function (): void {
     $breakdown = Examples::breakdown();
-    expect(performed($breakdown, 60)->seconds)->toEqualWithDelta(2 * performed($breakdown)->seconds, 1e-9)->and($breakdown->tempo->bpm)->toBe(120.0);
+    expect(performed($breakdown, 60)->seconds)->toEqualWithDelta(2 * performed($breakdown)->seconds, 1e-9)->and($breakdown->start->tempo->bpm)->toBe(120.0);
 });
 
 it('strikes up strokes a little softer than down strokes with the same accent', function (): void {
     $timeline = performed(withStrokes([['at' => 0, 'division' => 2, 'direction' => 'down', 'fixed' => ['direction']], ['at' => 480, 'division' => 2, 'direction' => 'up', 'fixed' => ['direction']]]));
-    $loudness = static fn (Direction $direction): float => eventsOf($timeline, PartName::Guitar)[array_search($direction, array_map(static fn (Event $event): ?Direction => $event->direction, eventsOf($timeline, PartName::Guitar)), true)]->velocity;
+    $loudness = static fn (Direction $direction): float => eventsOf($timeline, Instrument::Guitar)[array_search($direction, array_map(static fn (Event $event): ?Direction => $event->direction, eventsOf($timeline, Instrument::Guitar)), true)]->velocity;
 
     expect($loudness(Direction::Up) / $loudness(Direction::Down))->toEqualWithDelta(0.92, 1e-9);
 });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Change\PatternChanger;
+use Gravik\Breakdown\Desk;
 use Gravik\Breakdown\Toolbox;
 use Gravik\Performance\Performer;
 use Gravik\Performance\Repair;
@@ -27,12 +28,12 @@ function warnedOf(Breakdown $breakdown): array
 {
     $timeline = (new Performer())->perform($breakdown);
 
-    return [...$timeline->hand->warnings, ...(new StrokeFaults())->of($timeline->voiced, $timeline->hand)];
+    return [...$timeline->hands()[0]->plan->warnings, ...(new StrokeFaults())->of($timeline->voiced['l1'], $timeline->hands()[0]->plan)];
 }
 
 it('mends what it warns of, and the warning is gone when the pattern is played again', function (string $kind, Breakdown $breakdown, array $offers): void {
     $warning = array_values(array_filter(warnedOf($breakdown), static fn (Warning $each): bool => $each->kind === $kind))[0];
-    $repairs = (new StrokeRepairs())->of($breakdown, $warning, $breakdown->tempo, Toolbox::of($breakdown)->voiced());
+    $repairs = (new StrokeRepairs())->of(Desk::of($breakdown), $warning, $breakdown->start->tempo, Toolbox::of($breakdown)->voiced());
 
     expect(array_map(static fn (Repair $repair): string => $repair->text, $repairs))->toBe($offers);
     foreach ($repairs as $repair) {
@@ -54,7 +55,7 @@ it('offers nothing where nothing helps: more strokes than a hand has', function 
     $breakdown = Examples::breakdown(['tempo' => 240], 'xxxxxxxxxxxxxxxx', 4);
     $warning = array_values(array_filter(warnedOf($breakdown), static fn (Warning $each): bool => $each->kind === 'total-rate'))[0];
 
-    expect((new StrokeRepairs())->of($breakdown, $warning, $breakdown->tempo))->toBe([]);
+    expect((new StrokeRepairs())->of(Desk::of($breakdown), $warning, $breakdown->start->tempo))->toBe([]);
 });
 
 it('sounds the open strings where the hand travels, and leaves none of the old grip ringing', function (): void {
@@ -69,8 +70,9 @@ it('sounds the open strings where the hand travels, and leaves none of the old g
 
 it('asks what a hardest first beat announces where nothing begins, and only there', function (string $slots, string $line, ?string $asks): void {
     $breakdown = Examples::breakdown(['sections' => [['name' => 'A', 'line' => $line]]], $slots);
-    $reset = (new PatternChanger())->profile($breakdown, AccentProfile::Reset, null);
-    $question = (new ResetAccents())->question((new Performer())->perform($slots === 'x.x.x.x.' ? $reset : $breakdown));
+    $reset = (new PatternChanger())->profile(Desk::of($breakdown), AccentProfile::Reset, null);
+    $timeline = (new Performer())->perform($slots === 'x.x.x.x.' ? $reset : $breakdown);
+    $question = (new ResetAccents())->question($timeline, $timeline->hands()[0]);
 
     expect($question === null ? null : $question->text)->toBe($asks === null ? null : "The hardest stroke announces something, but in {$asks} neither chord nor section changes. What does it signal there? If nothing, play it like the others.");
 })->with([

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Gravik\Band\PartName;
+use Gravik\Band\Instrument;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Formats\PatternJson;
 use Gravik\Formats\WavFile;
@@ -22,7 +22,7 @@ const TEST_RATE = 22050;
 /** @return list<float> the guitar alone */
 function renderedGuitar(Timeline $timeline): array
 {
-    return array_merge([], ...iterator_to_array((new RenderedBand(TEST_RATE))->blocks($timeline, [PartName::Guitar]), false));
+    return array_merge([], ...iterator_to_array((new RenderedBand(TEST_RATE))->blocks($timeline, [Instrument::Guitar]), false));
 }
 
 function playedEntry(LibraryPattern $entry): Timeline
@@ -126,7 +126,7 @@ it('tells ring, palm-mute, dead and up strokes apart by length and brightness', 
 it('slides, hammers and bends to the pitch that is drawn', function (string $kind, int $frets, float $early, float $late): void {
     $breakdown = Examples::breakdown(['tempo' => 60, 'pattern' => ['ticks' => 3840, 'streams' => [['name' => 'strum', 'strokes' => [['at' => 0, 'division' => 1, 'strings' => [3], 'ornament' => ['kind' => $kind, 'frets' => $frets]]]]]],
         'sections' => [['name' => 'A', 'line' => '| Dm |']], 'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]]]]);
-    $event = array_values(array_filter((new Performer())->perform($breakdown)->events, static fn (Event $event): bool => $event->part === PartName::Guitar))[0];
+    $event = array_values(array_filter((new Performer())->perform($breakdown)->events, static fn (Event $event): bool => $event->part->instrument === Instrument::Guitar))[0];
     $at = static function (float $t) use ($event): float {
         $points = $event->glide;
         foreach ($points as $place => [$from, $semitones]) {
@@ -166,7 +166,7 @@ it('says which stroke asks for strings that a grip mutes, or slides below the nu
     $faults = static function (Breakdown $breakdown): array {
         $timeline = (new Performer())->perform($breakdown);
 
-        return array_map(static fn ($warning): string => $warning->kind.': '.$warning->text, (new StrokeFaults())->of($timeline->voiced, $timeline->hand));
+        return array_map(static fn ($warning): string => $warning->kind.': '.$warning->text, (new StrokeFaults())->of($timeline->voiced['l1'], $timeline->hands()[0]->plan));
     };
 
     expect($faults($breakdown(['strings' => [6]]))[0])->toStartWith('silent-strings: The stroke on the “&” of beat 1')

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-use Gravik\Band\PartName;
+use Gravik\Band\BandPart;
+use Gravik\Band\Instrument;
 use Gravik\Listening\Statistics;
 use Gravik\Performance\Event;
 use Gravik\Performance\Performer;
@@ -15,13 +16,13 @@ use Gravik\Tests\Support\Examples;
 /** @return list<Event> of the guitar */
 function guitarOf(Timeline $timeline): array
 {
-    return array_values(array_filter($timeline->events, static fn (Event $event): bool => $event->part === PartName::Guitar));
+    return array_values(array_filter($timeline->events, static fn (Event $event): bool => $event->part->instrument === Instrument::Guitar));
 }
 
 it('puts the simulated player in the guitar’s place and leaves the band as it was', function (): void {
     $timeline = (new Performer())->perform(Examples::breakdown([], 'xxxx', 1));
-    $late = (new SimulatedTake($timeline, (new SimulatedPlayer(20, 0, 0, 0, 1))->play($timeline, 2)))->timeline(1.0);
-    $others = static fn (Timeline $of): array => array_values(array_filter($of->events, static fn (Event $event): bool => $event->part !== PartName::Guitar));
+    $late = (new SimulatedTake($timeline, (new SimulatedPlayer(20, 0, 0, 0, 1))->play($timeline, 2)))->timeline(new BandPart('guitar', Instrument::Guitar, 1.0));
+    $others = static fn (Timeline $of): array => array_values(array_filter($of->events, static fn (Event $event): bool => $event->part->instrument !== Instrument::Guitar));
 
     expect($others($late))->toEqual($others($timeline))
         ->and(count(guitarOf($late)))->toBe(count(guitarOf($timeline)))
@@ -43,7 +44,7 @@ function inOrder(array $times): array
 
 it('begins no stroke before the form does, however early the player is', function (): void {
     $timeline = (new Performer())->perform(Examples::breakdown([], 'xxxx', 1));
-    $early = (new SimulatedTake($timeline, (new SimulatedPlayer(-60, 0, 0, 0, 1))->play($timeline, 2)))->timeline(1.0);
+    $early = (new SimulatedTake($timeline, (new SimulatedPlayer(-60, 0, 0, 0, 1))->play($timeline, 2)))->timeline(new BandPart('guitar', Instrument::Guitar, 1.0));
 
     expect(min(array_map(static fn (PlayedStroke $stroke): float => $stroke->t, $early->strokes)))->toBe(0.0)
         ->and($early->strokes[1]->t)->toEqualWithDelta(0.44, 1e-9);

@@ -6,7 +6,7 @@ use Gravik\Strokes\Levels;
 use Gravik\Tests\Support\Examples;
 
 it('says at which levels nothing is left out that the next one still has', function (string $slots, int $grid, array $same): void {
-    $pattern = Examples::breakdown([], $slots, $grid)->pattern;
+    $pattern = Examples::pattern($slots, grid: $grid);
     $levels = new Levels();
     $struck = array_map(static fn (int $level): array => array_column($levels->thinned($pattern, $level)->strokes(), 'at'), [1, 2, 3]);
 

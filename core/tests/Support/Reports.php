@@ -70,14 +70,14 @@ final class Reports
     public static function drifting(Timeline $timeline, float $perMin, float $biasMs, int $bars, float $scatterMs = 0.0): array
     {
         $chance = new Randomizer(new Mt19937(77));
-        $bpm = $timeline->ruler->tempo->bpm;
+        $bpm = $timeline->map->first()->tempo->bpm;
         $taps = [];
-        for ($round = 0; $round * count($timeline->voiced->form->bars) < $bars; $round++) {
+        for ($round = 0; $round * $timeline->bars() < $bars; $round++) {
             foreach ($timeline->strokes as $stroke) {
                 $planned = $stroke->t + $round * $timeline->seconds;
                 $at = $perMin === 0.0 ? $planned : 60 * $bpm / $perMin * (sqrt(1 + $perMin * $planned / (30 * $bpm)) - 1);
                 $normal = array_sum(array_map(static fn (): float => $chance->getInt(0, 1_000_000) / 1_000_000, range(1, 12))) - 6;
-                if ($stroke->bar + $round * count($timeline->voiced->form->bars) < $bars) {
+                if ($stroke->bar + $round * $timeline->bars() < $bars) {
                     $taps[] = max(-1.0, $at + ($biasMs + $scatterMs * $normal) / 1000);
                 }
             }

@@ -61,7 +61,8 @@ final readonly class UpgradeFrom1
             '~^/lines/0/pins/(\d+)/at$~' => '/pins/$1',
             '~^/lines/0~' => '',
             '~^/parts/\d+/groove~' => '/band/groove',
-            '~^/parts~' => '/band/parts',
+            // The parts stand in another order now, so which of them it is the message says.
+            '~^/parts.*~' => '/band/parts',
             '~^/placed/(\d+)/at/(section|bar)~' => '/approaches/$1/$2',
             '~^/placed~' => '/approaches',
             '~^/moves/(\d+)/rule~' => '/approaches/$1',
@@ -171,7 +172,7 @@ final readonly class UpgradeFrom1
         }
         $others = array_filter($band['parts'], static fn (mixed $part): bool => ! is_array($part) || ! in_array($part['name'] ?? null, ['drums', 'bass', 'guitar'], true));
 
-        return [...$parts, ...array_values($others)];
+        return [...$parts, ...array_map(static fn (mixed $part): mixed => is_array($part) ? ['id' => 'other', 'instrument' => $part['name'] ?? null] + array_diff_key($part, ['name' => 0]) : $part, array_values($others))];
     }
 
     /**
