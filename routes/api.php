@@ -84,5 +84,6 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('listen', Compute\MeasureFeel::class);
         Route::post('ladder', Compute\PlanLadder::class);
         Route::post('simulate', Compute\SimulateTake::class);
+        Route::post('upgrade', Compute\UpgradeDocument::class);
     });
 });

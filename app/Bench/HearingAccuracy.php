@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Desk;
 use Gravik\Formats\WavSource;
 use Gravik\Listening\FeelMeter;
 use Gravik\Listening\HeardStroke;
@@ -39,17 +40,18 @@ final readonly class HearingAccuracy
         $sums = ['hit' => 0, 'heard' => 0, 'played' => 0, 'dead' => 0, 'told' => 0, 'right' => 0, 'ringing' => 0];
         $off = ['onset' => [], 'tempo' => [], 'swing' => [], 'bias' => [], 'spread' => []];
         foreach (self::TAKES as $number => [$slots, $bpm, $swing, $bias, $spread]) {
-            $breakdown = $this->breakdown->with(pattern: SlotLine::parse($slots, $this->breakdown->meter, 2), feel: Feel::fixed($swing), tempo: new Tempo($bpm));
+            $start = $this->breakdown->start->with(feel: Feel::fixed($swing), tempo: new Tempo($bpm));
+            $breakdown = Desk::of($this->breakdown->with(start: $start))->with(SlotLine::parse($slots, $start->meter, 2));
             $timeline = (new Performer())->perform($breakdown);
             $player = new SimulatedPlayer($bias, 0, $spread, 0.02, $number + 1);
             $take = new SimulatedTake($timeline, $player->play($timeline, self::BARS));
             $heard = $this->heard($take);
             $this->compare($take->truth()['strokes'], $heard, $sums, $off['onset']);
             $strokes = array_map(static fn (HeardStroke $stroke): Tap => $stroke->asTap(), $heard);
-            $reading = (new FeelMeter())->measure($strokes, $breakdown->meter);
+            $reading = (new FeelMeter())->measure($strokes, $start->meter);
             $reporter = new LockReporter();
-            $reported = $reporter->report(Take::of($strokes, SimulatedTake::LEAD), $timeline, $breakdown->feel->unit, 0.0);
-            $true = $reporter->report(Take::read($player->taps($timeline, self::BARS)), $timeline, $breakdown->feel->unit, 0.0);
+            $reported = $reporter->report(Take::of($strokes, SimulatedTake::LEAD), $timeline, $start->feel->unit, 0.0);
+            $true = $reporter->report(Take::read($player->taps($timeline, self::BARS)), $timeline, $start->feel->unit, 0.0);
             $off['tempo'][] = 100 * abs($reading->tempoBpm / $bpm - 1);
             $off['swing'][] = abs(($reported->swing->played ?? 0) - ($true->swing->played ?? 0));
             $off['bias'][] = abs($reported->biasMs - $true->biasMs);

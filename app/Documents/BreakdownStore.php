@@ -10,7 +10,7 @@ use App\Models\Breakdown;
 use App\Models\BreakdownRevision;
 use App\Models\User;
 use Gravik\Breakdown\Breakdown as Document;
-use Gravik\Breakdown\Toolbox;
+use Gravik\Breakdown\Desk;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Strokes\HandPlanner;
 use Gravik\Time\FeelWords;
@@ -112,16 +112,16 @@ final readonly class BreakdownStore
     /** @return array{title: string, genre: string, key: string, meter: string, tempo: float, feel: string, words: string, sketch: string, document: string} */
     private function columns(Document $document): array
     {
-        $feel = FeelWords::of($document->feel, $document->tempo);
+        $feel = FeelWords::of($document->start->feel, $document->start->tempo);
 
         return [
             'title' => $document->title,
             'genre' => $document->genre,
-            'key' => $document->key->text(),
-            'meter' => $document->meter->text(),
-            'tempo' => $document->tempo->bpm,
+            'key' => $document->start->key->text(),
+            'meter' => $document->start->meter->text(),
+            'tempo' => $document->start->tempo->bpm,
             'feel' => $feel,
-            'words' => mb_strtolower("{$document->title} {$document->genre} {$document->key->text()} {$feel} {$document->meter->text()}"),
+            'words' => mb_strtolower("{$document->title} {$document->genre} {$document->start->key->text()} {$feel} {$document->start->meter->text()}"),
             'sketch' => $this->sketched($document),
             'document' => json_encode($this->json->write($document), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
         ];
@@ -129,8 +129,9 @@ final readonly class BreakdownStore
 
     private function sketched(Document $document): string
     {
-        $ruler = Toolbox::of($document)->ruler();
+        $desk = Desk::of($document);
+        $ruler = $desk->ruler();
 
-        return json_encode(HandResource::sketch($document, $this->planner->plan($document->pattern, $document->school, $ruler, $document->feel), $ruler), JSON_THROW_ON_ERROR);
+        return json_encode(HandResource::sketch($this->planner->plan($desk->pattern(), $desk->school(), $ruler, $desk->setting->feel), $ruler), JSON_THROW_ON_ERROR);
     }
 }

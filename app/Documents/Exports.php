@@ -22,7 +22,7 @@ final readonly class Exports
     public function file(Breakdown $breakdown, string $format): ExportedFile
     {
         return match ($format) {
-            'midi' => new ExportedFile($this->midi->write($breakdown, $this->performer->perform($breakdown, null, $this->voiced->of($breakdown))), 'audio/midi', 'mid', MidiFile::NOT_KEPT),
+            'midi' => new ExportedFile($this->midi->write($breakdown, $this->performer->perform($breakdown, null, $this->voiced->all($breakdown))), 'audio/midi', 'mid', MidiFile::NOT_KEPT),
             'wav' => $this->wav($breakdown),
             'json' => new ExportedFile($this->json->print($breakdown), 'application/json', 'gravik.json', []),
             default => throw UnknownFormat::named($format),
@@ -31,7 +31,7 @@ final readonly class Exports
 
     private function wav(Breakdown $breakdown): ExportedFile
     {
-        $timeline = $this->performer->perform($breakdown, null, $this->voiced->of($breakdown));
+        $timeline = $this->performer->perform($breakdown, null, $this->voiced->all($breakdown));
         $band = new RenderedBand();
 
         return new ExportedFile(WavFile::write($band->blocks($timeline), $band->samples($timeline), RenderedBand::RATE), 'audio/wav', 'wav', ['everything but the sound: chords, grips, directions']);

@@ -32,10 +32,10 @@ final readonly class TakeJudge
             return $known;
         }
         $document = $this->store->document($breakdown);
-        $timeline = $this->performer->perform($document, $asked->tempo, $this->voiced->of($document), $asked->level);
+        $timeline = $this->performer->perform($document, $asked->tempo, $this->voiced->all($document), $asked->level);
         $take = $played($timeline);
-        $report = $this->reporter->report($take, $timeline, $document->feel->unit, $asked->latencyMs, $this->takes->lastCleanTempo($breakdown, $player), $document->gate($asked->stage->value), $asked->bars);
+        $report = $this->reporter->report($take, $timeline, $document->start->feel->unit, $asked->latencyMs, $this->takes->lastCleanTempo($breakdown, $player), $document->gate($asked->stage->value), $asked->bars);
 
-        return $this->takes->keep($breakdown, $player, $asked, $take, $timeline->ruler, $report);
+        return $this->takes->keep($breakdown, $player, $asked, $take, $timeline->map->first(), $report);
     }
 }

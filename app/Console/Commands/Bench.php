@@ -119,13 +119,13 @@ final class Bench extends Command
         }
         $long = self::sixtyFourBars();
         $rows[] = self::row('timeline of 64 bars, grips found anew', Stopwatch::of(static fn () => (new Performer())->perform($long)), 'under 100 ms');
-        $voiced = Toolbox::of($long)->voiced();
+        $voiced = [$long->lines[0]->id => Toolbox::of($long)->voiced()];
         $rows[] = self::row('timeline of 64 bars, grips known from before', Stopwatch::of(static fn () => (new Performer())->perform($long, null, $voiced)), 'under 100 ms');
         $timeline = (new Performer())->perform($long, null, $voiced);
-        $sixteenths = SlotLine::parse(str_repeat('X.cxc.xcccx.c.xc', 4), $long->meter, 4);
-        $ruler = Toolbox::of($long)->ruler();
+        $sixteenths = SlotLine::parse(str_repeat('X.cxc.xcccx.c.xc', 4), $long->start->meter, 4);
+        $ruler = $long->start->ruler();
         $rows[] = self::row('directions and measures of four bars of sixteenths', Stopwatch::of(static fn () => [
-            (new HandPlanner())->plan($sixteenths, School::Pendulum, $ruler, $long->feel), Measures::of($sixteenths, $ruler),
+            (new HandPlanner())->plan($sixteenths, School::Pendulum, $ruler, $long->start->feel), Measures::of($sixteenths, $ruler),
         ]), 'under 10 ms');
         $rows[] = self::row('change windows of 64 bars', Stopwatch::of(static fn () => (new ChangeWindows($long->neck))->of($timeline)), '');
         $started = hrtime(true);
@@ -133,7 +133,7 @@ final class Bench extends Command
         WavFile::write($band->blocks($timeline), $band->samples($timeline), RenderedBand::RATE);
         $rows[] = ['what' => 'sound of 64 bars, times faster than it plays', 'median' => round($timeline->seconds / ((hrtime(true) - $started) / 1e9), 1), 'worst' => null, 'unit' => '×', 'asked' => 'over 8 ×'];
         $taps = (new SimulatedPlayer(8, -20, 12, 0.02, 1))->taps($timeline, 64);
-        $rows[] = self::row('lock report over 64 bars', Stopwatch::of(static fn () => (new LockReporter())->report(Take::read($taps), $timeline, $long->feel->unit)), '');
+        $rows[] = self::row('lock report over 64 bars', Stopwatch::of(static fn () => (new LockReporter())->report(Take::read($taps), $timeline, $long->start->feel->unit)), '');
 
         return $rows;
     }
@@ -187,6 +187,9 @@ final class Bench extends Command
         $json = new BreakdownJson();
         $line = '| Dm6 | B♭7 | Gm7 A7 | Dm6 | Gm7 C9 | F6 D7♭9 | Gm7 A7 | Dm6 A7♭9 ';
 
-        return $json->read(['sections' => [['name' => 'A', 'line' => str_repeat($line, 8)]], 'pins' => []] + $json->write(DemoBreakdowns::all()[0]));
+        $demo = $json->write(DemoBreakdowns::all()[0]);
+        $demo['lines'][0]['pins'] = [];
+
+        return $json->read(['sections' => [['id' => 'a', 'name' => 'A', 'line' => str_repeat($line, 8)]], 'form' => [['section' => 'a', 'times' => 1]], 'placed' => []] + $demo);
     }
 }

@@ -28,7 +28,7 @@ final class Lock extends CoreCommand
         $breakdown = $this->breakdownFile($this->text('plan'));
         $timeline = (new Performer())->perform($breakdown, $this->tempo(), null, (int) ($this->number('level') ?? Levels::HIGHEST));
         $bars = $this->number('bars');
-        $report = (new LockReporter())->report($this->take($timeline), $timeline, $breakdown->feel->unit, $this->number('latency-ms'), bars: $bars === null ? null : (int) $bars);
+        $report = (new LockReporter())->report($this->take($timeline), $timeline, $breakdown->start->feel->unit, $this->number('latency-ms'), bars: $bars === null ? null : (int) $bars);
         $this->answer(LockResource::of($report), [
             sprintf('%d of %d planned strokes met, %d missed, %d extra', $report->matched, $report->planned, $report->missed, $report->extra),
             ...array_map(static fn (Finding $finding): string => $finding->text, $report->findings),

@@ -11,6 +11,7 @@ use Gravik\Chart\ChartNotReadable;
 use Gravik\Chart\Form;
 use Gravik\Chart\FormVoicer;
 use Gravik\Chart\Section;
+use Gravik\Chart\Setting;
 use Gravik\Harmony\Key;
 use Gravik\Neck\BassMotion;
 use Gravik\Neck\Company;
@@ -23,7 +24,9 @@ use Gravik\Neck\PathWishes;
 use Gravik\Neck\Tuning;
 use Gravik\Neck\Voicing;
 use Gravik\Neck\VoicingFinder;
+use Gravik\Time\Feel;
 use Gravik\Time\Meter;
+use Gravik\Time\Tempo;
 
 final class Path extends CoreCommand
 {
@@ -50,7 +53,7 @@ final class Path extends CoreCommand
         if ($reading->problems !== []) {
             throw ChartNotReadable::problem($reading->problems[0]);
         }
-        $form = Form::of([new Section('line', $line)], $key, $meter);
+        $form = Form::of([new Section('a', 'line', $line)], new Setting($key, $meter, new Tempo(120), Feel::straight()));
         if ($form->chords === []) {
             throw ChartNotReadable::empty();
         }

@@ -28,7 +28,7 @@ final class Simulate extends CoreCommand
         }
         $breakdown = $this->breakdownFile($this->text('plan'));
         $swing = $this->number('swing');
-        $played = $swing === null ? $breakdown : $breakdown->with(feel: Feel::fixed($swing, $breakdown->feel->unit));
+        $played = $swing === null ? $breakdown : $breakdown->with(start: $breakdown->start->with(feel: Feel::fixed($swing, $breakdown->start->feel->unit)));
         $timeline = (new Performer())->perform($played, $this->tempo());
         $player = new SimulatedPlayer($this->number('bias-ms') ?? 0.0, $this->number('off-beat-ms') ?? 0.0, $this->number('spread-ms') ?? 0.0, $this->share('miss'), $this->whole('seed', 1), $this->number('drift') ?? 0.0, $this->share('extra'));
         $bars = $this->whole('bars', 8);

@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Console\CoreCommand;
 use App\Console\UnusableInput;
+use Gravik\Breakdown\Desk;
 use Gravik\Strokes\AirStroke;
 use Gravik\Strokes\HandPlanner;
 use Gravik\Strokes\Measures;
@@ -64,10 +65,10 @@ final class Strokes extends CoreCommand
     /** @return array{Pattern, School, Tempo, Feel} */
     private function fromFile(string $path): array
     {
-        $breakdown = $this->breakdownFile($path);
+        $desk = Desk::of($this->breakdownFile($path));
         $school = $this->text('school');
 
-        return [$breakdown->pattern, $school === '' ? $breakdown->school : School::parse($school), $this->tempo() ?? $breakdown->tempo, $breakdown->feel];
+        return [$desk->pattern(), $school === '' ? $desk->school() : School::parse($school), $this->tempo() ?? $desk->setting->tempo, $desk->setting->feel];
     }
 
     /** @return array{Pattern, School, Tempo, Feel} */

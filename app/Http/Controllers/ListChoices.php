@@ -55,7 +55,7 @@ final class ListChoices extends Controller
             'grooves' => array_map(static fn (Groove $groove): array => ['slug' => $groove->slug, 'name' => $groove->name, 'meter' => $groove->meter->text()], array_values(Groove::library())),
             'tunings' => $tunings,
             'schools' => array_map(static fn (School $school): array => ['slug' => $school->value, 'name' => $school->words()], School::cases()),
-            'stages' => array_map(static fn (Stage $stage): string => $stage->words(), Stage::cases()),
+            'stages' => array_map(static fn (Stage $stage): array => ['slug' => $stage->slug(), 'words' => $stage->words()], Stage::cases()),
             'usual_stage' => Stage::usual()->value,
             'gates' => [['name' => 'beginner', ...get_object_vars(new Gate())], ['name' => 'advanced', ...get_object_vars(Gate::advanced())]],
             'kinds' => array_map(static fn (GripKind $kind): array => ['slug' => $kind->value, 'name' => $kind->words()], GripKind::cases()),

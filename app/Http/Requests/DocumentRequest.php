@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Gravik\Breakdown\Breakdown;
-use Gravik\Chart\Approach;
+use Gravik\Breakdown\Desk;
+use Gravik\Chart\Move;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\DocumentNotReadable;
 use Gravik\Strokes\Levels;
@@ -35,8 +36,8 @@ class DocumentRequest extends FormRequest
         'figure' => ['string', 'max:1000'],
         'bar' => ['integer', 'between:-1000,100000'],
         'chord' => ['integer', 'between:0,100000'],
-        'steps' => ['integer', 'between:1,'.Approach::MOST_STEPS],
-        'slot_ticks' => ['integer', 'between:'.Approach::SHORTEST_SLOT.','.Approach::LONGEST_SLOT],
+        'steps' => ['integer', 'between:1,'.Move::MOST_STEPS],
+        'slot_ticks' => ['integer', 'between:'.Move::SHORTEST_SLOT.','.Move::LONGEST_SLOT],
         'meter' => ['nullable', 'string', 'max:10'],
         'bars' => ['integer', 'between:1,64'],
         'grid' => ['nullable', 'integer', 'between:1,12'],
@@ -46,7 +47,8 @@ class DocumentRequest extends FormRequest
         'lengths' => ['string', 'max:30'],
         'counted' => ['string', 'max:4000'],
         'line' => ['integer', 'between:0,7'],
-        'section' => ['integer', 'between:0,1000'],
+        'pass' => ['nullable', 'string', 'max:40'],
+        'section' => ['nullable', 'string', 'max:40'],
     ];
 
     /** @return array<string, mixed> */
@@ -78,6 +80,14 @@ class DocumentRequest extends FormRequest
     public function breakdown(): Breakdown
     {
         return (new BreakdownJson())->read($this->input('document'));
+    }
+
+    /** The place of the song that is asked about: the first section of the first pass where none is named. */
+    public function desk(): Desk
+    {
+        $named = fn (string $what): ?string => $this->filled($what) ? $this->string($what)->toString() : null;
+
+        return Desk::of($this->breakdown(), $named('pass'), $named('section'));
     }
 
     public function tempo(): ?Tempo

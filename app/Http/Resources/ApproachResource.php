@@ -6,9 +6,10 @@ namespace App\Http\Resources;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Chart\ApproachKind;
-use Gravik\Chart\ChordAt;
+use Gravik\Chart\Place;
 use Gravik\Chart\PlacedApproach;
 use Gravik\Neck\Voicing;
+use Gravik\Time\TimeMap;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'NamedGrip', required: ['symbol', 'voicing'], properties: [
@@ -25,9 +26,10 @@ use OpenApi\Attributes as OA;
 final class ApproachResource
 {
     /** @return array<string, mixed> */
-    public static function of(Breakdown $breakdown, PlacedApproach $approach): array
+    public static function of(Breakdown $breakdown, TimeMap $map, PlacedApproach $approach): array
     {
-        $beat = ($approach->fromTicks % $breakdown->meter->barTicks()) / $breakdown->meter->beatTicks() + 1;
+        $stretch = $map->at($approach->fromTicks);
+        $beat = $stretch->inBar($approach->fromTicks) / $stretch->ruler->meter->beatTicks() + 1;
         $whole = (int) floor($beat);
         $part = match (round(12 * ($beat - $whole))) {
             0.0 => "beat {$whole}",
@@ -39,19 +41,19 @@ final class ApproachResource
             'kind' => $approach->kind->value,
             'words' => self::words($approach->kind),
             'steps' => count($approach->grips),
-            'from' => sprintf('bar %d, %s', intdiv($approach->fromTicks, $breakdown->meter->barTicks()) + 1, $part),
+            'from' => sprintf('bar %d, %s', $map->barAt($approach->fromTicks) + 1, $part),
             'grips' => array_map(static fn (Voicing $grip): array => ['symbol' => $approach->kind === ApproachKind::OpenStrings ? 'open strings' : $grip->chord->text(), 'voicing' => VoicingResource::of($grip, $breakdown->neck)], $approach->grips),
         ];
     }
 
     /** How the hand comes to a chord of the chart, in a few words; null where nothing is laid down. */
-    public static function shortly(Breakdown $breakdown, int $section, int $bar, ChordAt $chord): ?string
+    public static function shortly(Breakdown $breakdown, Place $at, ?string $symbol): ?string
     {
-        foreach ($breakdown->approaches as $approach) {
-            if ([$approach->section, $approach->bar, $approach->at, $approach->symbol] === [$section, $bar, $chord->at, $chord->chord?->text()]) {
-                $steps = $approach->kind->ownSteps() ?? $approach->steps;
+        foreach ($breakdown->placed as $placed) {
+            if ($placed->at->equals($at) && $placed->symbol === $symbol) {
+                $steps = $placed->move->kind->ownSteps() ?? $placed->move->steps;
 
-                return match ($approach->kind) {
+                return match ($placed->move->kind) {
                     ApproachKind::SlideFromBelow => 'slide up',
                     ApproachKind::SlideFromAbove => 'slide down',
                     ApproachKind::WalkUp => "walk up {$steps}",

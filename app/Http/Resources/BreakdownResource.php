@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use App\Models\Breakdown;
 use App\Models\User;
+use Gravik\Formats\BreakdownJson;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'BreakdownCard', required: ['id', 'title', 'genre', 'key', 'meter', 'tempo', 'feel', 'revision', 'updated_at', 'mine', 'takes', 'sketch'], properties: [
@@ -28,7 +29,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'sitting', description: 'of the page that saved it last, as that page called it', type: 'string'),
     new OA\Property(property: 'updated_at', type: 'string'),
     new OA\Property(property: 'mine', type: 'boolean'),
-    new OA\Property(property: 'document', description: 'see breakdown-1.json', type: 'object'),
+    new OA\Property(property: 'document', description: 'see breakdown-2.json', type: 'object'),
 ])]
 final class BreakdownResource
 {
@@ -41,8 +42,20 @@ final class BreakdownResource
             'sitting' => $breakdown->sitting,
             'updated_at' => $breakdown->updated_at->toIso8601String(),
             'mine' => $breakdown->owner_id === $for->id,
-            'document' => json_decode($breakdown->document, true, 64, JSON_THROW_ON_ERROR),
+            'document' => self::document($breakdown->document),
         ];
+    }
+
+    /**
+     * A stored document as it is written today, whatever version it was kept in.
+     *
+     * @return array<string, mixed>
+     */
+    public static function document(string $stored): array
+    {
+        $json = new BreakdownJson();
+
+        return $json->write($json->parse($stored));
     }
 
     /**

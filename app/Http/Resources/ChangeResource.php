@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'Fix', required: ['text', 'change'], properties: [
     new OA\Property(property: 'text', type: 'string'),
-    new OA\Property(property: 'change', description: 'the fields of the document as they would be', type: 'object'),
+    new OA\Property(property: 'change', type: 'array', items: new OA\Items(ref: '#/components/schemas/Patch')),
 ])]
 #[OA\Schema(schema: 'GripChange', required: ['bar', 'from', 'to', 'from_frets', 'to_frets', 'have_ms', 'need_ms', 'travel_mm', 'fits', 'stay', 'slide', 'common', 'repairs'], properties: [
     new OA\Property(property: 'bar', description: 'of the form, from 0', type: 'integer'),

@@ -6,10 +6,13 @@ namespace App\Http\Resources;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Chart\Bar;
-use Gravik\Chart\ChartLine;
 use Gravik\Chart\ChartProblem;
 use Gravik\Chart\ChordAt;
+use Gravik\Chart\Ending;
+use Gravik\Chart\FormEntry;
+use Gravik\Chart\Place;
 use Gravik\Chart\Section;
+use Gravik\Chart\Setting;
 use Gravik\Harmony\Numeral;
 use Gravik\Neck\CapoPlan;
 use OpenApi\Attributes as OA;
@@ -37,13 +40,21 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'message', type: 'string'),
     new OA\Property(property: 'nearest', type: 'string', nullable: true),
 ])]
-#[OA\Schema(schema: 'ChartSection', required: ['name', 'bars', 'problems'], properties: [
-    new OA\Property(property: 'name', type: 'string'),
+#[OA\Schema(schema: 'ChartEnding', required: ['times', 'bars', 'problems'], properties: [
+    new OA\Property(property: 'times', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'bars', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChartBar')),
     new OA\Property(property: 'problems', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChartProblem')),
 ])]
-#[OA\Schema(schema: 'Chart', required: ['beats', 'sections'], properties: [
+#[OA\Schema(schema: 'ChartSection', required: ['id', 'name', 'beats', 'times', 'bars', 'problems', 'endings'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'beats', description: 'beats a bar', type: 'integer'),
+    new OA\Property(property: 'times', description: 'how often it comes in a pass', type: 'integer'),
+    new OA\Property(property: 'endings', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChartEnding')),
+    new OA\Property(property: 'bars', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChartBar')),
+    new OA\Property(property: 'problems', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChartProblem')),
+])]
+#[OA\Schema(schema: 'Chart', required: ['sections'], properties: [
     new OA\Property(property: 'sections', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChartSection')),
 ])]
 final class ChartResource
@@ -51,44 +62,61 @@ final class ChartResource
     /** @return array<string, mixed> */
     public static function of(Breakdown $breakdown): array
     {
-        $reader = new ChartLine($breakdown->key, $breakdown->meter);
-        $numeral = Numeral::in($breakdown->key);
+        return ['sections' => array_map(static fn (Section $section): array => self::section($breakdown, $section), $breakdown->sections)];
+    }
+
+    /** @return array<string, mixed> */
+    private static function section(Breakdown $breakdown, Section $section): array
+    {
+        $setting = $section->setting($breakdown->start);
 
         return [
-            'beats' => $breakdown->meter->beats(),
-            'sections' => array_map(static function (Section $section, int $number) use ($reader, $numeral, $breakdown): array {
-                $reading = $reader->read($section->line);
+            'id' => $section->id,
+            'name' => $section->name,
+            'beats' => $setting->meter->beats(),
+            'times' => array_sum(array_map(static fn (FormEntry $entry): int => $entry->section === $section->id ? $entry->times : 0, $breakdown->form)),
+            ...self::line($breakdown, $section, $setting, null, $section->line),
+            'endings' => array_map(
+                static fn (Ending $ending, int $number): array => ['times' => $ending->times] + self::line($breakdown, $section, $setting, $number, $ending->line),
+                $section->endings,
+                array_keys($section->endings),
+            ),
+        ];
+    }
 
-                return [
-                    'name' => $section->name,
-                    'bars' => array_map(static fn (Bar $bar, int $place): array => [
-                        'repeated' => $bar->repeated,
-                        'chords' => array_map(static fn (ChordAt $chord): array => self::chord($chord, $numeral, $breakdown, $number, $place), $bar->chords),
-                    ], $reading->bars, array_keys($reading->bars)),
-                    'problems' => array_map(static fn (ChartProblem $problem): array => [
-                        'at' => $problem->at, 'length' => $problem->length, 'bar' => $problem->bar, 'message' => $problem->message, 'nearest' => $problem->nearest,
-                    ], $reading->problems),
-                ];
-            }, $breakdown->sections, array_keys($breakdown->sections)),
+    /** @return array{bars: list<array<string, mixed>>, problems: list<array<string, mixed>>} */
+    private static function line(Breakdown $breakdown, Section $section, Setting $setting, ?int $ending, string $line): array
+    {
+        $reading = $setting->reader()->read($line);
+
+        return [
+            'bars' => array_map(static fn (Bar $bar, int $place): array => [
+                'repeated' => $bar->repeated,
+                'chords' => array_map(static fn (ChordAt $chord): array => self::chord($chord, $setting, $breakdown, new Place($section->id, $ending, $place, $chord->at)), $bar->chords),
+            ], $reading->bars, array_keys($reading->bars)),
+            'problems' => array_map(static fn (ChartProblem $problem): array => [
+                'at' => $problem->at, 'length' => $problem->length, 'bar' => $problem->bar, 'message' => $problem->message, 'nearest' => $problem->nearest,
+            ], $reading->problems),
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function chord(ChordAt $chord, Numeral $numeral, Breakdown $breakdown, int $section, int $bar): array
+    private static function chord(ChordAt $chord, Setting $setting, Breakdown $breakdown, Place $place): array
     {
+        $numeral = Numeral::in($setting->key);
         $bass = $chord->chord?->bass;
 
         return [
             'at' => $chord->at,
-            'beats' => $chord->ticks / $breakdown->meter->beatTicks(),
+            'beats' => $chord->ticks / $setting->meter->beatTicks(),
             'typed' => $chord->typed,
             'symbol' => $chord->chord?->text(),
             'root' => $chord->chord?->root->text(),
             'ending' => $chord->chord === null ? null : $chord->chord->ending.($bass === null ? '' : '/'.$bass->text()),
             'numeral' => $chord->chord === null ? null : $numeral->text($chord->chord),
             'plain_numeral' => $chord->chord === null ? null : $numeral->plain($chord->chord),
-            'shape' => $chord->chord === null ? null : CapoPlan::shapeOf($chord->chord, $breakdown->key, $breakdown->neck->capo)?->text(),
-            'approach' => ApproachResource::shortly($breakdown, $section, $bar, $chord),
+            'shape' => $chord->chord === null ? null : CapoPlan::shapeOf($chord->chord, $setting->key, $breakdown->neck->capo)?->text(),
+            'approach' => ApproachResource::shortly($breakdown, $place, $chord->chord?->text()),
         ];
     }
 }

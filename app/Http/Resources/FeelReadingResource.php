@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Change\PatternChanger;
+use Gravik\Breakdown\Desk;
 use Gravik\Listening\FeelPattern;
 use Gravik\Listening\FeelReading;
 use Gravik\Listening\PlacedStroke;
@@ -28,7 +29,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'what', type: 'string', enum: ['Tempo', 'Feel', 'Meter', 'Strokes']),
     new OA\Property(property: 'heard', type: 'string'),
     new OA\Property(property: 'has', description: 'what the breakdown has now', type: 'string'),
-    new OA\Property(property: 'change', description: 'the fields of the document as they would be', type: 'object'),
+    new OA\Property(property: 'change', type: 'array', items: new OA\Items(ref: '#/components/schemas/Patch')),
 ])]
 #[OA\Schema(schema: 'FeelReading', required: ['tempo_bpm', 'meter', 'beats_a_bar', 'grid', 'swing', 'bias_ms', 'scatter_ms', 'drift_bpm_per_min', 'first_beat', 'places', 'arm', 'beats', 'strokes', 'bar_tempos', 'slots', 'offers'], properties: [
     new OA\Property(property: 'tempo_bpm', type: 'number'),
@@ -77,7 +78,7 @@ use OpenApi\Attributes as OA;
 final class FeelReadingResource
 {
     /** @return array<string, mixed> */
-    public static function of(FeelReading $reading, Breakdown $breakdown): array
+    public static function of(FeelReading $reading, Desk $desk): array
     {
         $names = array_column($reading->slots, 'name', 'slot');
         $swing = $reading->swing;
@@ -110,7 +111,7 @@ final class FeelReadingResource
             'strokes' => array_map(static fn (PlacedStroke $stroke): array => ['t' => round($stroke->t, 4), 'bar' => $stroke->bar, 'slot' => $stroke->slot, 'ms' => round($stroke->ms, 1), 'name' => $names[$stroke->slot] ?? '', 'accent' => $stroke->accent()], $reading->strokes),
             'bar_tempos' => array_map(static fn (float $bpm): float => round($bpm, 2), $reading->barTempos),
             'slots' => array_map(self::slot(...), $reading->slots),
-            'offers' => self::offers($reading, $breakdown),
+            'offers' => self::offers($reading, $desk),
         ];
     }
 
@@ -136,20 +137,20 @@ final class FeelReadingResource
      *
      * @return list<array<string, mixed>>
      */
-    private static function offers(FeelReading $reading, Breakdown $breakdown): array
+    private static function offers(FeelReading $reading, Desk $desk): array
     {
+        $breakdown = $desk->breakdown;
+        $start = $breakdown->start;
         $tempo = self::tempo($reading);
         $feel = self::feel($reading);
         $pattern = FeelPattern::of($reading);
-        $offers = [self::offer('Tempo', $tempo->bpm.' bpm', $breakdown->tempo->bpm.' bpm', $breakdown, $breakdown->with(tempo: $tempo))];
+        $offers = [self::offer('Tempo', $tempo->bpm.' bpm', $start->tempo->bpm.' bpm', $breakdown, $breakdown->with(start: $start->with(tempo: $tempo)))];
         if ($feel !== null) {
-            $offers[] = self::offer('Feel', FeelWords::of($feel, $tempo), FeelWords::of($breakdown->feel, $breakdown->tempo), $breakdown, $breakdown->with(feel: $feel));
+            $offers[] = self::offer('Feel', FeelWords::of($feel, $tempo), FeelWords::of($desk->setting->feel, $start->tempo), $breakdown, $desk->withFeel($feel));
         }
         if ($pattern !== null) {
-            $inMeter = $reading->meter->text() === $breakdown->meter->text()
-                ? $breakdown
-                : (new PatternChanger())->shape($breakdown, $reading->meter, $pattern->bars(), $reading->grid);
-            $offers[] = self::offer('Strokes', CountLine::write($pattern), CountLine::write($breakdown->pattern), $breakdown, $inMeter->with(pattern: $pattern));
+            $inMeter = $reading->meter->equals($desk->setting->meter) ? $desk : $desk->in((new PatternChanger())->meter($breakdown, $reading->meter));
+            $offers[] = self::offer('Strokes', CountLine::write($pattern), CountLine::write($desk->pattern()), $breakdown, $inMeter->with($pattern));
         }
 
         return $offers;
@@ -158,7 +159,7 @@ final class FeelReadingResource
     /** @return array<string, mixed> */
     private static function offer(string $what, string $heard, string $has, Breakdown $before, Breakdown $after): array
     {
-        return ['what' => $what, 'heard' => $heard, 'has' => $has, 'change' => (object) DocumentChange::between($before, $after)];
+        return ['what' => $what, 'heard' => $heard, 'has' => $has, 'change' => DocumentChange::between($before, $after)];
     }
 
     private static function tempo(FeelReading $reading): Tempo

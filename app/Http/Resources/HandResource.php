@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Desk;
 use Gravik\Strokes\AirStroke;
 use Gravik\Strokes\Counting;
 use Gravik\Strokes\CountLine;
@@ -12,11 +12,13 @@ use Gravik\Strokes\Crossings;
 use Gravik\Strokes\HandPlan;
 use Gravik\Strokes\Levels;
 use Gravik\Strokes\Measures;
+use Gravik\Strokes\Pattern;
 use Gravik\Strokes\SchoolAdvice;
 use Gravik\Strokes\SchoolInUse;
 use Gravik\Strokes\TempoLimit;
 use Gravik\Strokes\Warning;
 use Gravik\Time\Ruler;
+use Gravik\Time\Tempo;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'HandStroke', required: ['at', 'slot', 'direction', 'beats', 'kind', 'accent'], properties: [
@@ -88,18 +90,20 @@ final class HandResource
      *
      * @return array<string, mixed>
      */
-    public static function of(Breakdown $breakdown, HandPlan $hand, Ruler $ruler, ?int $grid, array $divided = []): array
+    public static function of(Desk $desk, HandPlan $hand, Ruler $ruler, Tempo $practice, ?int $grid, array $divided = []): array
     {
         $measures = Measures::of($hand->pattern, $ruler);
-        $advice = SchoolAdvice::for($breakdown->pattern);
+        $advice = SchoolAdvice::for($desk->pattern());
 
         return [
-            'grid' => $grid ?? $breakdown->pattern->grid(),
-            'sketch' => self::sketch($breakdown, $hand, $ruler),
-            'slots' => self::slots($breakdown, $ruler, $grid, $divided),
-            'warnings' => array_map(static fn (Warning $warning): array => WarningResource::of($breakdown, $warning, $ruler->tempo), $hand->warnings),
-            'counted' => array_map(static fn (int $line): string => CountLine::write($breakdown->pattern, $line), array_keys($breakdown->pattern->streams)),
-            'same_levels' => (new Levels())->sameAsAbove($breakdown->pattern),
+            'pattern' => $desk->named()->id,
+            'runs_on' => $desk->named()->runsOn,
+            'grid' => $grid ?? $desk->pattern()->grid(),
+            'sketch' => self::sketch($hand, $ruler),
+            'slots' => self::slots($desk->pattern(), $ruler, $grid, $divided),
+            'warnings' => array_map(static fn (Warning $warning): array => WarningResource::of($desk, $warning, $practice), $hand->warnings),
+            'counted' => array_map(static fn (int $line): string => CountLine::write($desk->pattern(), $line), array_keys($desk->pattern()->streams)),
+            'same_levels' => (new Levels())->sameAsAbove($desk->pattern()),
             'advice' => ['school' => $advice->school->value, 'reason' => $advice->reason],
             'limit' => self::limit(TempoLimit::of($hand->pattern)),
             'crossings' => self::crossings(Crossings::of($hand->pattern->strokes())),
@@ -116,13 +120,13 @@ final class HandResource
      *
      * @return list<array<string, mixed>>
      */
-    private static function slots(Breakdown $breakdown, Ruler $ruler, ?int $grid, array $divided): array
+    private static function slots(Pattern $pattern, Ruler $ruler, ?int $grid, array $divided): array
     {
-        $beatTicks = $breakdown->meter->beatTicks();
+        $beatTicks = $pattern->meter->beatTicks();
         $slots = [];
-        for ($beat = 0; $beat < intdiv($breakdown->pattern->ticks, $beatTicks); $beat++) {
-            $division = $divided[$beat] ?? $grid ?? $breakdown->pattern->divisionOfBeat($beat);
-            $syllables = array_slice(Counting::syllables($breakdown->meter, $division), $beat % $breakdown->meter->beats() * $division, $division);
+        for ($beat = 0; $beat < intdiv($pattern->ticks, $beatTicks); $beat++) {
+            $division = $divided[$beat] ?? $grid ?? $pattern->divisionOfBeat($beat);
+            $syllables = array_slice(Counting::syllables($pattern->meter, $division), $beat % $pattern->meter->beats() * $division, $division);
             foreach ($syllables as $number => $syllable) {
                 $at = $beat * $beatTicks + $number * intdiv($beatTicks, $division);
                 $slots[] = ['slot' => count($slots), 'at' => $at, 'division' => $division, 'beats' => round($ruler->beatsAt($at, $division), 6), 'syllable' => $syllable, 'on_beat' => $number === 0];
@@ -133,12 +137,12 @@ final class HandResource
     }
 
     /** @return array<string, mixed> */
-    public static function school(Breakdown $breakdown, SchoolInUse $use, Ruler $ruler): array
+    public static function school(SchoolInUse $use, Ruler $ruler): array
     {
         return [
             'school' => $use->school->value,
             'name' => $use->school->words(),
-            'sketch' => self::sketch($breakdown, $use->hand, $ruler),
+            'sketch' => self::sketch($use->hand, $ruler),
             'differs' => $use->differs,
             'crossings' => self::crossings($use->crossings),
             'limit' => self::limit($use->limit),
@@ -159,9 +163,9 @@ final class HandResource
     }
 
     /** @return array<string, mixed> */
-    public static function sketch(Breakdown $breakdown, HandPlan $hand, Ruler $ruler): array
+    public static function sketch(HandPlan $hand, Ruler $ruler): array
     {
-        $slotTicks = $breakdown->pattern->slotTicks();
+        $slotTicks = $hand->pattern->slotTicks();
         $struck = [];
         foreach ($hand->pattern->streams as $number => $stream) {
             foreach ($stream->strokes as $stroke) {
@@ -190,8 +194,8 @@ final class HandResource
         usort($all, static fn (array $a, array $b): int => $a['at'] <=> $b['at']);
 
         return [
-            'beats' => intdiv($hand->pattern->ticks, $breakdown->meter->beatTicks()),
-            'beats_a_bar' => $breakdown->meter->beats(),
+            'beats' => intdiv($hand->pattern->ticks, $hand->pattern->meter->beatTicks()),
+            'beats_a_bar' => $hand->pattern->meter->beats(),
             'p' => round($ruler->p, 6),
             'strokes' => $all,
         ];

@@ -5,21 +5,21 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Gravik\Breakdown\Breakdown;
-use Gravik\Breakdown\Toolbox;
+use Gravik\Breakdown\Desk;
+use Gravik\Chart\FormChord;
 use Gravik\Chart\LinkedPins;
 use Gravik\Chart\Pin;
-use Gravik\Chart\PlacedApproach;
+use Gravik\Chart\Setting;
 use Gravik\Chart\VoicedForm;
+use Gravik\Formats\BreakdownJson;
 use Gravik\Harmony\Numeral;
 use Gravik\Neck\CapoPlan;
 use Gravik\Neck\PathFinder;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'VoicedChord', required: ['section', 'bar', 'form_bar', 'at', 'beat', 'beats', 'symbol', 'numeral', 'shape', 'pinned', 'linked', 'follows', 'walk', 'voicing'], properties: [
-    new OA\Property(property: 'section', type: 'integer'),
-    new OA\Property(property: 'bar', description: 'within the section, from 0', type: 'integer'),
-    new OA\Property(property: 'form_bar', description: 'within the form, from 0', type: 'integer'),
-    new OA\Property(property: 'at', description: 'ticks from the bar line', type: 'integer'),
+#[OA\Schema(schema: 'VoicedChord', required: ['place', 'form_bar', 'beat', 'beats', 'symbol', 'numeral', 'shape', 'pinned', 'linked', 'follows', 'walk', 'voicing'], properties: [
+    new OA\Property(property: 'place', ref: '#/components/schemas/Place'),
+    new OA\Property(property: 'form_bar', description: 'within the written song, from 0', type: 'integer'),
     new OA\Property(property: 'beat', description: 'of the bar, from 1', type: 'integer'),
     new OA\Property(property: 'beats', type: 'number'),
     new OA\Property(property: 'symbol', type: 'string'),
@@ -31,12 +31,19 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'walk', ref: '#/components/schemas/ApproachOffer', description: 'how the hand comes to it; null where nothing is laid down', nullable: true),
     new OA\Property(property: 'voicing', ref: '#/components/schemas/Voicing'),
 ])]
+#[OA\Schema(schema: 'Place', required: ['section', 'ending', 'bar', 'tick'], properties: [
+    new OA\Property(property: 'section', type: 'string'),
+    new OA\Property(property: 'ending', description: 'of the section, from 0; null in what all its endings follow', type: 'integer', nullable: true),
+    new OA\Property(property: 'bar', type: 'integer'),
+    new OA\Property(property: 'tick', description: 'from the bar line', type: 'integer'),
+])]
 #[OA\Schema(schema: 'Move', required: ['frets', 'held', 'top'], properties: [
     new OA\Property(property: 'frets', type: 'integer'),
     new OA\Property(property: 'held', type: 'integer'),
     new OA\Property(property: 'top', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'Path', required: ['cost', 'candidates', 'travel', 'without_open_root', 'chords', 'moves', 'loose'], properties: [
+#[OA\Schema(schema: 'Path', required: ['line', 'cost', 'candidates', 'travel', 'without_open_root', 'chords', 'moves', 'loose'], properties: [
+    new OA\Property(property: 'line', description: 'its id', type: 'string'),
     new OA\Property(property: 'travel', description: 'over the whole line', required: ['frets', 'held'], properties: [
         new OA\Property(property: 'frets', description: 'travelled by the first finger', type: 'integer'),
         new OA\Property(property: 'held', description: 'notes that stay on their string', type: 'integer'),
@@ -48,36 +55,33 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'moves', type: 'array', items: new OA\Items(ref: '#/components/schemas/Move')),
     new OA\Property(property: 'loose', description: 'pins that fit no chord any more', type: 'array', items: new OA\Items(ref: '#/components/schemas/LoosePin')),
 ])]
-#[OA\Schema(schema: 'LoosePin', required: ['section', 'bar', 'at', 'symbol', 'frets'], properties: [
-    new OA\Property(property: 'section', type: 'integer'),
-    new OA\Property(property: 'bar', type: 'integer'),
-    new OA\Property(property: 'at', type: 'integer'),
+#[OA\Schema(schema: 'LoosePin', required: ['at', 'symbol', 'frets'], properties: [
+    new OA\Property(property: 'at', ref: '#/components/schemas/Place'),
+    new OA\Property(property: 'linked', type: 'boolean'),
     new OA\Property(property: 'symbol', type: 'string'),
     new OA\Property(property: 'frets', type: 'array', items: new OA\Items(type: 'integer', nullable: true)),
 ])]
 final class PathResource
 {
     /** @return array<string, mixed> */
-    public static function of(Breakdown $breakdown, VoicedForm $voiced): array
+    public static function of(Desk $desk, VoicedForm $voiced): array
     {
-        $numeral = Numeral::in($breakdown->key);
-        $links = LinkedPins::of($voiced->form, $breakdown->pins);
-        $placed = $breakdown->approaches === [] ? [] : Toolbox::of($breakdown)->approacher()->all($voiced, $breakdown->approaches);
-        $walks = array_column(array_map(static fn (PlacedApproach $walk): array => [$walk->target, ApproachResource::of($breakdown, $walk)], $placed), 1, 0);
+        $breakdown = $desk->breakdown;
+        $links = LinkedPins::of($voiced->form, $desk->line()->pins);
+        $walks = self::walks($desk, $voiced);
         $chords = [];
         foreach ($voiced->form->chords as $place => $chord) {
             $grip = $voiced->path->voicings[$place];
-            $pin = array_values(array_filter($breakdown->pins, static fn (Pin $pin): bool => $pin->belongsTo($chord) && $pin->frets === $grip->frets && ! in_array($pin, $voiced->loose, true)))[0] ?? null;
+            $pin = self::pinOf($desk, $voiced, $place);
+            $setting = self::settingOf($breakdown, $chord);
             $chords[] = [
-                'section' => $chord->section,
-                'bar' => $chord->bar,
-                'form_bar' => intdiv($chord->formTicks, $breakdown->meter->barTicks()),
-                'at' => $chord->at,
-                'beat' => intdiv($chord->at, $breakdown->meter->beatTicks()) + 1,
-                'beats' => $chord->ticks / $breakdown->meter->beatTicks(),
+                'place' => BreakdownJson::place($chord->at),
+                'form_bar' => $chord->bar,
+                'beat' => intdiv($chord->at->tick, $setting->meter->beatTicks()) + 1,
+                'beats' => $chord->ticks / $setting->meter->beatTicks(),
                 'symbol' => $chord->chord->text(),
-                'numeral' => $numeral->text($chord->chord),
-                'shape' => CapoPlan::shapeOf($chord->chord, $breakdown->key, $breakdown->neck->capo)?->text(),
+                'numeral' => Numeral::in($setting->key)->text($chord->chord),
+                'shape' => CapoPlan::shapeOf($chord->chord, $setting->key, $breakdown->neck->capo)?->text(),
                 'pinned' => $pin !== null,
                 'linked' => $pin !== null && $pin->linked,
                 'follows' => $pin === null && $links->fretsFor($chord->chord) === $grip->frets,
@@ -87,19 +91,52 @@ final class PathResource
         }
 
         return [
+            'line' => $desk->line()->id,
             'cost' => round($voiced->path->cost, 3),
             'candidates' => PathFinder::CANDIDATES,
             'travel' => ['frets' => $voiced->path->fretsTravelled(), 'held' => $voiced->path->notesHeld()],
             'without_open_root' => $voiced->withoutOpenRoot($breakdown->neck),
             'chords' => $chords,
             'moves' => $voiced->path->moves,
-            'loose' => array_map(self::pin(...), $voiced->loose),
+            'loose' => array_map(BreakdownJson::pin(...), $voiced->loose),
         ];
     }
 
-    /** @return array<string, mixed> */
-    public static function pin(Pin $pin): array
+    /** @return array<int, array<string, mixed>> by written chord: how the hand comes to it where it comes first */
+    private static function walks(Desk $desk, VoicedForm $voiced): array
     {
-        return ['section' => $pin->section, 'bar' => $pin->bar, 'at' => $pin->at, 'symbol' => $pin->symbol, 'frets' => $pin->frets];
+        if ($desk->breakdown->placed === []) {
+            return [];
+        }
+        $course = $desk->breakdown->course();
+        $map = $course->timeMap();
+        $walks = [];
+        foreach ($desk->tools()->approacher()->all($course, $voiced, $desk->breakdown->placed) as $walk) {
+            $walks[$course->chords[$walk->target]->written] ??= ApproachResource::of($desk->breakdown, $map, $walk);
+        }
+
+        return $walks;
+    }
+
+    private static function pinOf(Desk $desk, VoicedForm $voiced, int $place): ?Pin
+    {
+        foreach ($desk->line()->pins as $pin) {
+            if ($pin->belongsTo($voiced->form->chords[$place]) && $pin->frets === $voiced->path->voicings[$place]->frets && ! in_array($pin, $voiced->loose, true)) {
+                return $pin;
+            }
+        }
+
+        return null;
+    }
+
+    private static function settingOf(Breakdown $breakdown, FormChord $chord): Setting
+    {
+        foreach ($breakdown->sections as $section) {
+            if ($section->id === $chord->at->section) {
+                return $section->setting($breakdown->start);
+            }
+        }
+
+        return $breakdown->start;
     }
 }

@@ -6,15 +6,12 @@ namespace App\Http\Resources;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Remark;
+use Gravik\Formats\BreakdownJson;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'Remark', required: ['kind', 'place', 'text', 'fixes'], properties: [
     new OA\Property(property: 'kind', type: 'string'),
-    new OA\Property(property: 'place', required: ['section', 'bar', 'at'], properties: [
-        new OA\Property(property: 'section', type: 'integer'),
-        new OA\Property(property: 'bar', type: 'integer'),
-        new OA\Property(property: 'at', type: 'integer'),
-    ], type: 'object', nullable: true),
+    new OA\Property(property: 'place', ref: '#/components/schemas/Place', nullable: true),
     new OA\Property(property: 'text', type: 'string'),
     new OA\Property(property: 'fixes', description: 'the nearest first', type: 'array', items: new OA\Items(ref: '#/components/schemas/Fix')),
 ])]
@@ -25,7 +22,7 @@ final class RemarkResource
     {
         return [
             'kind' => $remark->kind->value,
-            'place' => $remark->place,
+            'place' => $remark->place === null ? null : BreakdownJson::place($remark->place),
             'text' => $remark->text,
             'fixes' => array_map(static fn (array $fix): array => ['text' => $fix['text'], 'change' => DocumentChange::between($breakdown, $fix['breakdown'])], $remark->fixes),
         ];

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use Gravik\Breakdown\Breakdown;
-use Gravik\Breakdown\Toolbox;
+use Gravik\Breakdown\Desk;
 use Gravik\Listening\RhythmReading;
 use Gravik\Strokes\CountLine;
 use Gravik\Strokes\HandPlanner;
@@ -19,16 +18,17 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'spread_ms', type: 'number'),
     new OA\Property(property: 'left_out', description: 'taps that found no slot', type: 'integer'),
     new OA\Property(property: 'sketch', ref: '#/components/schemas/HandSketch'),
-    new OA\Property(property: 'change', description: 'the fields of the document as they would be', type: 'object'),
+    new OA\Property(property: 'change', type: 'array', items: new OA\Items(ref: '#/components/schemas/Patch')),
 ])]
 final class RhythmResource
 {
     /** @return array<string, mixed> */
-    public static function of(Breakdown $breakdown, RhythmReading $reading, Tempo $tempo): array
+    public static function of(Desk $desk, RhythmReading $reading, ?Tempo $practice): array
     {
-        $taken = $breakdown->with(pattern: $reading->pattern, feel: $reading->feel);
-        $ruler = Toolbox::of($taken)->ruler($tempo);
-        $hand = (new HandPlanner())->plan($taken->pattern, $taken->school, $ruler, $taken->feel);
+        $taken = $desk->in($desk->withFeel($reading->feel));
+        $taken = $taken->in($taken->with($reading->pattern));
+        $ruler = $taken->ruler($practice);
+        $hand = (new HandPlanner())->plan($taken->pattern(), $taken->school(), $ruler, $taken->setting->feel);
 
         return [
             'words' => $reading->words(),
@@ -36,8 +36,8 @@ final class RhythmResource
             'shift_ms' => $reading->shiftMs,
             'spread_ms' => round($reading->spreadMs, 1),
             'left_out' => $reading->leftOut,
-            'sketch' => HandResource::sketch($taken, $hand, $ruler),
-            'change' => DocumentChange::between($breakdown, $taken),
+            'sketch' => HandResource::sketch($hand, $ruler),
+            'change' => DocumentChange::between($desk->breakdown, $taken->breakdown),
         ];
     }
 }

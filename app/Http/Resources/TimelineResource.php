@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Desk;
+use Gravik\Chart\CourseBar;
+use Gravik\Chart\CourseChord;
 use Gravik\Performance\CountAloud;
 use Gravik\Performance\Event;
+use Gravik\Performance\HandInUse;
 use Gravik\Performance\PlayedStroke;
 use Gravik\Performance\ResetAccents;
 use Gravik\Performance\StrokeFaults;
 use Gravik\Performance\Timeline;
 use Gravik\Strokes\Warning;
 use Gravik\Time\FeelWords;
+use Gravik\Time\Tempo;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'TimedEvent', required: ['part', 't', 'dur', 'pitch', 'velocity', 'kind'], properties: [
@@ -27,10 +31,11 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'direction', type: 'string', enum: ['down', 'up']),
     new OA\Property(property: 'glide', description: 'seconds from its start and semitones from its pitch, where an ornament moves it', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
 ])]
-#[OA\Schema(schema: 'TimedStroke', required: ['t', 'until', 'slot', 'at', 'bar', 'chord', 'direction', 'kind', 'accent', 'strings', 'ends'], properties: [
+#[OA\Schema(schema: 'TimedStroke', required: ['t', 'until', 'slot', 'pattern', 'at', 'bar', 'chord', 'direction', 'kind', 'accent', 'strings', 'ends'], properties: [
     new OA\Property(property: 't', type: 'number'),
     new OA\Property(property: 'until', description: 'seconds when its last string falls silent', type: 'number'),
     new OA\Property(property: 'slot', type: 'integer'),
+    new OA\Property(property: 'pattern', type: 'string', nullable: true),
     new OA\Property(property: 'at', description: 'ticks in the pattern', type: 'integer'),
     new OA\Property(property: 'bar', type: 'integer'),
     new OA\Property(property: 'chord', type: 'integer'),
@@ -40,24 +45,35 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'strings', description: 'string numbers struck, in the order the pick meets them', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'ends', description: 'seconds when each of them falls silent', type: 'array', items: new OA\Items(type: 'number')),
 ])]
-#[OA\Schema(schema: 'TimedChord', required: ['t', 'until', 'bar', 'symbol'], properties: [
+#[OA\Schema(schema: 'TimedChord', required: ['t', 'until', 'bar', 'written', 'symbol'], properties: [
     new OA\Property(property: 't', type: 'number'),
     new OA\Property(property: 'until', type: 'number'),
     new OA\Property(property: 'bar', type: 'integer'),
+    new OA\Property(property: 'written', description: 'which of the written chords it is, as the line of grips counts them', type: 'integer'),
     new OA\Property(property: 'symbol', type: 'string'),
 ])]
-#[OA\Schema(schema: 'Timeline', required: ['tempo', 'ratio', 'p', 'seconds', 'beat_seconds', 'beats_a_bar', 'bars', 'pattern_bars', 'beat_times', 'off_beat_times', 'counts', 'chords', 'strokes', 'events', 'feel_words', 'off_beat_ms', 'warnings'], properties: [
+#[OA\Schema(schema: 'TimedBar', required: ['t', 'beats', 'off_beats', 'section', 'pass', 'time', 'p'], properties: [
+    new OA\Property(property: 't', description: 'seconds of its bar line', type: 'number'),
+    new OA\Property(property: 'beats', description: 'seconds of its beats', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'off_beats', description: 'seconds of the middle of every beat, leaning with the feel', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'section', type: 'string'),
+    new OA\Property(property: 'pass', type: 'string'),
+    new OA\Property(property: 'time', description: 'how often the section has come in its pass, from 1', type: 'integer'),
+    new OA\Property(property: 'p', description: 'share of a swung pair at which its second note sounds', type: 'number'),
+])]
+#[OA\Schema(schema: 'TimedPattern', required: ['id', 'first_slot', 'bars'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'first_slot', description: 'number of its first slot: the slots of all patterns played are counted through', type: 'integer'),
+    new OA\Property(property: 'bars', type: 'integer'),
+])]
+#[OA\Schema(schema: 'Timeline', required: ['tempo', 'ratio', 'p', 'seconds', 'bars', 'patterns', 'counts', 'chords', 'strokes', 'events', 'feel_words', 'off_beat_ms', 'warnings'], properties: [
     new OA\Property(property: 'tempo', type: 'number'),
     new OA\Property(property: 'ratio', type: 'number'),
     new OA\Property(property: 'p', type: 'number'),
     new OA\Property(property: 'seconds', type: 'number'),
-    new OA\Property(property: 'beat_seconds', type: 'number'),
-    new OA\Property(property: 'beats_a_bar', type: 'integer'),
-    new OA\Property(property: 'bars', type: 'integer'),
-    new OA\Property(property: 'pattern_bars', type: 'integer'),
-    new OA\Property(property: 'beat_times', description: 'seconds of every beat of the form', type: 'array', items: new OA\Items(type: 'number')),
-    new OA\Property(property: 'off_beat_times', description: 'seconds of the middle of every beat, leaning with the feel', type: 'array', items: new OA\Items(type: 'number')),
-    new OA\Property(property: 'counts', description: 'the pattern counted aloud through the form: seconds, and 0 for a bar, 1 a beat, 2 its division, 3 finer', type: 'array', items: new OA\Items(required: ['t', 'depth'], properties: [
+    new OA\Property(property: 'bars', description: 'every bar as it is played: whoever follows the song looks up here where it is', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimedBar')),
+    new OA\Property(property: 'patterns', description: 'that the guitar plays', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimedPattern')),
+    new OA\Property(property: 'counts', description: 'the patterns counted aloud: seconds, and 0 for a bar, 1 a beat, 2 its division, 3 finer', type: 'array', items: new OA\Items(required: ['t', 'depth'], properties: [
         new OA\Property(property: 't', type: 'number'),
         new OA\Property(property: 'depth', type: 'integer', enum: [0, 1, 2, 3]),
     ], type: 'object')),
@@ -66,50 +82,82 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'events', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimedEvent')),
     new OA\Property(property: 'feel_words', type: 'string'),
     new OA\Property(property: 'off_beat_ms', description: 'how much later than straight the off-beat sounds', type: 'number'),
-    new OA\Property(property: 'warnings', description: 'what the pattern and the form do not have together: strokes that the grips cannot take, weight that signals nothing', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandWarning')),
+    new OA\Property(property: 'warnings', description: 'what the pattern and the song do not have together: strokes that the grips cannot take, weight that signals nothing', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandWarning')),
 ])]
 final class TimelineResource
 {
-    /** @return array<string, mixed> */
-    public static function of(Breakdown $breakdown, Timeline $timeline): array
+    /**
+     * @param Desk   $desk     the place that is worked at: warnings are about its pattern
+     * @param ?Tempo $practice that the song's own tempo became
+     *
+     * @return array<string, mixed>
+     */
+    public static function of(Desk $desk, ?Tempo $practice, Timeline $timeline): array
     {
-        $meter = $breakdown->meter;
-        $form = $timeline->voiced->form;
-        $ruler = $timeline->ruler;
-        $beat = $ruler->tempo->beatSeconds();
-        $bars = count($form->bars);
+        $ruler = $timeline->map->first();
 
         return [
             'tempo' => $ruler->tempo->bpm,
             'ratio' => round($ruler->ratio, 5),
             'p' => round($ruler->p, 6),
             'seconds' => $timeline->seconds,
-            'beat_seconds' => $beat,
-            'beats_a_bar' => $meter->beats(),
-            'bars' => $bars,
-            'pattern_bars' => $timeline->hand->pattern->bars(),
-            'beat_times' => $bars === 0 ? [] : array_map(static fn (int $number): float => round($number * $beat, 6), range(0, $bars * $meter->beats() - 1)),
-            'off_beat_times' => $bars === 0 ? [] : array_map(static fn (int $number): float => round($ruler->secondsAt($number * $meter->beatTicks() + intdiv($meter->beatTicks(), 2), 2), 6), range(0, $bars * $meter->beats() - 1)),
-            'counts' => array_map(static fn (array $said): array => ['t' => round($said['t'], 6), 'depth' => $said['depth']], CountAloud::through($breakdown->pattern, $bars, $ruler)),
-            'chords' => array_map(static fn ($chord): array => [
-                't' => round($ruler->secondsAt($chord->formTicks, 1), 6),
-                'until' => round($ruler->secondsAt($chord->formTicks + $chord->ticks, 1), 6),
-                'bar' => intdiv($chord->formTicks, $meter->barTicks()),
+            'bars' => array_map(static fn (CourseBar $bar): array => self::bar($timeline, $bar), $timeline->course->bars),
+            'patterns' => array_map(static fn (HandInUse $hand): array => ['id' => $hand->named->id, 'first_slot' => $hand->firstSlot, 'bars' => $hand->plan->pattern->bars()], $timeline->hands()),
+            'counts' => array_map(static fn (array $said): array => ['t' => round($said['t'], 6), 'depth' => $said['depth']], CountAloud::through($timeline)),
+            'chords' => array_map(static fn (CourseChord $chord): array => [
+                't' => round($timeline->map->secondsAt($chord->tick, 1), 6),
+                'until' => round($timeline->map->secondsAt($chord->tick + $chord->ticks, 1), 6),
+                'bar' => $timeline->map->barAt($chord->tick),
+                'written' => $chord->written,
                 'symbol' => $chord->chord->text(),
-            ], $form->chords),
-            'strokes' => array_map(static fn (PlayedStroke $stroke): array => self::stroke($stroke, $timeline->hand->pattern->ticks), $timeline->strokes),
+            ], $timeline->course->chords),
+            'strokes' => array_map(static fn (PlayedStroke $stroke): array => self::stroke($timeline, $stroke), $timeline->strokes),
             'events' => self::events($timeline),
-            'off_beat_ms' => round($breakdown->feel->offBeatMs($ruler->tempo), 1),
-            'feel_words' => FeelWords::of($breakdown->feel, $ruler->tempo),
-            'warnings' => array_map(static fn (Warning $warning): array => WarningResource::of($breakdown, $warning, $ruler->tempo, $timeline->voiced), array_filter([...(new StrokeFaults())->of($timeline->voiced, $timeline->hand), (new ResetAccents())->question($timeline)])),
+            'off_beat_ms' => round($desk->breakdown->start->feel->offBeatMs($ruler->tempo), 1),
+            'feel_words' => FeelWords::of($desk->breakdown->start->feel, $ruler->tempo),
+            'warnings' => self::warnings($desk, $practice ?? $desk->breakdown->start->tempo, $timeline),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function bar(Timeline $timeline, CourseBar $bar): array
+    {
+        $beat = $bar->meter->beatTicks();
+        $beats = range(0, $bar->meter->beats() - 1);
+        $visit = $timeline->course->visits[$bar->visit];
+        $seconds = static fn (int $tick, int $division): float => round($timeline->map->secondsAt($tick, $division), 6);
+
+        return [
+            't' => $seconds($bar->tick, 1),
+            'beats' => array_map(static fn (int $number): float => $seconds($bar->tick + $number * $beat, 1), $beats),
+            'off_beats' => array_map(static fn (int $number): float => $seconds($bar->tick + $number * $beat + intdiv($beat, 2), 2), $beats),
+            'section' => $visit->section->id,
+            'pass' => $visit->pass,
+            'time' => $visit->time,
+            'p' => round($timeline->map->at($bar->tick)->ruler->p, 6),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function warnings(Desk $desk, Tempo $practice, Timeline $timeline): array
+    {
+        $voiced = $timeline->voiced[$desk->line()->id] ?? null;
+        foreach ($timeline->hands() as $hand) {
+            if ($hand->named->id === $desk->named()->id && $voiced !== null) {
+                $warnings = array_filter([...(new StrokeFaults())->of($voiced, $hand->plan), (new ResetAccents())->question($timeline, $hand)]);
+
+                return array_map(static fn (Warning $warning): array => WarningResource::of($desk, $warning, $practice, $voiced), array_values($warnings));
+            }
+        }
+
+        return [];
     }
 
     /** @return list<array<string, mixed>> */
     public static function events(Timeline $timeline): array
     {
         return array_map(static fn (Event $event): array => [
-            'part' => $event->part->value,
+            'part' => $event->part->instrument->value,
             't' => round($event->t, 6),
             'dur' => round($event->dur, 6),
             'pitch' => $event->pitch,
@@ -119,15 +167,17 @@ final class TimelineResource
     }
 
     /** @return array<string, mixed> */
-    private static function stroke(PlayedStroke $stroke, int $patternTicks): array
+    private static function stroke(Timeline $timeline, PlayedStroke $stroke): array
     {
+        $span = $timeline->spanAt($stroke->tick);
         $strings = count($stroke->voicing->frets);
 
         return [
             't' => round($stroke->t, 6),
             'until' => round(max([$stroke->t, ...$stroke->ends]), 6),
             'slot' => $stroke->slot,
-            'at' => $stroke->formTick % $patternTicks,
+            'pattern' => $span?->hand->named->id,
+            'at' => $span === null ? 0 : ($stroke->tick - $span->from) % $span->hand->plan->pattern->ticks,
             'bar' => $stroke->bar,
             'chord' => $stroke->chord,
             'direction' => $stroke->stroke->direction->value ?? 'down',

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Desk;
 use Gravik\Chart\VoicedForm;
 use Gravik\Performance\Repair;
 use Gravik\Performance\StrokeRepairs;
@@ -21,13 +21,13 @@ use OpenApi\Attributes as OA;
 final class WarningResource
 {
     /** @return array<string, mixed> */
-    public static function of(Breakdown $breakdown, Warning $warning, Tempo $tempo, ?VoicedForm $voiced = null): array
+    public static function of(Desk $desk, Warning $warning, Tempo $tempo, ?VoicedForm $voiced = null): array
     {
         return [
             'kind' => $warning->kind,
             'text' => $warning->text,
             'at' => $warning->at,
-            'fixes' => array_map(static fn (Repair $repair): array => ['text' => $repair->text, 'change' => DocumentChange::between($breakdown, $repair->breakdown)], (new StrokeRepairs())->of($breakdown, $warning, $tempo, $voiced)),
+            'fixes' => array_map(static fn (Repair $repair): array => ['text' => $repair->text, 'change' => DocumentChange::between($desk->breakdown, $repair->breakdown)], (new StrokeRepairs())->of($desk, $warning, $tempo, $voiced)),
         ];
     }
 }

@@ -6,6 +6,9 @@ namespace Gravik\Formats;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Stage;
+use Gravik\Chart\FormEntry;
+use Gravik\Chart\Pin;
+use Gravik\Chart\Place;
 use Gravik\Chart\PlacedMove;
 use Gravik\Formats\Internal\BandJson;
 use Gravik\Formats\Internal\Fields;
@@ -81,7 +84,7 @@ final readonly class BreakdownJson
             'start' => $this->song->writeStart($breakdown->start),
             'guitar' => ['tuning' => $breakdown->neck->tuning->slug, 'capo' => $breakdown->neck->capo],
             'sections' => array_map($this->song->writeSection(...), $breakdown->sections),
-            'form' => array_map(static fn ($entry): array => ['section' => $entry->section, 'times' => $entry->times], $breakdown->form),
+            'form' => array_map(static fn (FormEntry $entry): array => ['section' => $entry->section, 'times' => $entry->times], $breakdown->form),
             'patterns' => array_map($this->patterns->writeNamed(...), $breakdown->patterns),
             'lines' => array_map($this->lines->writeLine(...), $breakdown->lines),
             'moves' => array_map($this->lines->writeMove(...), $breakdown->moves),
@@ -96,6 +99,18 @@ final readonly class BreakdownJson
     public function print(Breakdown $breakdown): string
     {
         return json_encode($this->write($breakdown), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
+    }
+
+    /** @return array{section: string, ending: ?int, bar: int, tick: int} a place as documents write it */
+    public static function place(Place $place): array
+    {
+        return LinesJson::writePlace($place);
+    }
+
+    /** @return array<string, mixed> a pin as documents write it */
+    public static function pin(Pin $pin): array
+    {
+        return LinesJson::writePin($pin);
     }
 
     private function current(Fields $fields): Breakdown

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use Gravik\Band\BandException;
-use Gravik\Band\Groove;
 use Gravik\Band\BandPart;
+use Gravik\Band\Groove;
 use Gravik\Band\Instrument;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;

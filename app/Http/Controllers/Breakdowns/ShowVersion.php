@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Breakdowns;
 
 use App\Http\Controllers\Controller;
+use App\Http\Resources\BreakdownResource;
 use App\Models\Breakdown;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -21,6 +22,6 @@ final class ShowVersion extends Controller
     {
         $this->authorize('own', $breakdown);
 
-        return new JsonResponse(['document' => json_decode($breakdown->revisions()->findOrFail($version)->document, true, 64, JSON_THROW_ON_ERROR)]);
+        return new JsonResponse(['document' => BreakdownResource::document($breakdown->revisions()->findOrFail($version)->document)]);
     }
 }

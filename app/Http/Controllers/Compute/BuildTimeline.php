@@ -21,8 +21,9 @@ final class BuildTimeline extends Controller
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(ref: '#/components/schemas/Timeline'))])]
     public function __invoke(DocumentRequest $request, VoicedForms $voiced, Performer $performer): JsonResponse
     {
-        $breakdown = $request->breakdown();
+        $desk = $request->desk();
+        $timeline = $performer->perform($desk->breakdown, $request->tempo(), $voiced->all($desk->breakdown), $request->level());
 
-        return new JsonResponse(TimelineResource::of($breakdown, $performer->perform($breakdown, $request->tempo(), $voiced->of($breakdown), $request->level())));
+        return new JsonResponse(TimelineResource::of($desk, $request->tempo(), $timeline));
     }
 }

@@ -7,7 +7,6 @@ namespace App\Http\Controllers\Compute;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\HandResource;
-use Gravik\Breakdown\Toolbox;
 use Gravik\Strokes\SchoolInUse;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -20,12 +19,12 @@ final class CompareSchools extends Controller
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/SchoolInUse')))])]
     public function __invoke(DocumentRequest $request): JsonResponse
     {
-        $breakdown = $request->breakdown();
-        $ruler = Toolbox::of($breakdown)->ruler($request->tempo());
+        $desk = $request->desk();
+        $ruler = $desk->ruler($request->tempo());
 
         return new JsonResponse(array_map(
-            static fn (SchoolInUse $use): array => HandResource::school($breakdown, $use, $ruler),
-            SchoolInUse::all($breakdown->pattern, $breakdown->school, $ruler, $breakdown->feel),
+            static fn (SchoolInUse $use): array => HandResource::school($use, $ruler),
+            SchoolInUse::all($desk->pattern(), $desk->school(), $ruler, $desk->setting->feel),
         ));
     }
 }

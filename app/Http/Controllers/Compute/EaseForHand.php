@@ -8,7 +8,6 @@ use App\Compute\VoicedForms;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\VoicingResource;
-use Gravik\Breakdown\Toolbox;
 use Gravik\Neck\EasierGrip;
 use Gravik\Neck\HandProfile;
 use Gravik\Neck\Neck;
@@ -31,14 +30,14 @@ final class EaseForHand extends Controller
     ], type: 'object')))])]
     public function __invoke(DocumentRequest $request, VoicedForms $voiced): JsonResponse
     {
-        $breakdown = $request->breakdown();
+        $desk = $request->desk();
         $hand = HandProfile::parse($request->string('hand', 'medium')->toString());
-        $easier = new EasierGrip(Toolbox::of($breakdown)->finder($hand), $hand);
+        $easier = new EasierGrip($desk->tools()->finder($hand), $hand);
         $hard = [];
-        foreach ($voiced->of($breakdown)->path->voicings as $place => $grip) {
+        foreach ($voiced->of($desk->breakdown, $desk->line())->path->voicings as $place => $grip) {
             $why = $easier->whyNot($grip);
             if ($why !== null) {
-                $hard[] = ['chord' => $place, 'symbol' => $grip->chord->text(), 'why' => $why] + self::instead($easier, $grip, $breakdown->neck);
+                $hard[] = ['chord' => $place, 'symbol' => $grip->chord->text(), 'why' => $why] + self::instead($easier, $grip, $desk->breakdown->neck);
             }
         }
 

@@ -8,7 +8,6 @@ use App\Compute\VoicedForms;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\PathResource;
-use Gravik\Breakdown\Toolbox;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -20,12 +19,11 @@ final class FindPath extends Controller
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(ref: '#/components/schemas/Path'))])]
     public function __invoke(DocumentRequest $request, VoicedForms $voiced): JsonResponse
     {
-        $breakdown = $request->breakdown();
+        $desk = $request->desk();
+        $first = $voiced->of($desk->breakdown, $desk->line());
 
-        $first = $voiced->of($breakdown);
+        $line = $request->boolean('elsewhere') ? $desk->tools()->voicer()->elsewhere($first) : $first;
 
-        $line = $request->boolean('elsewhere') ? Toolbox::of($breakdown)->voicer()->elsewhere($first) : $first;
-
-        return new JsonResponse(PathResource::of($breakdown, $line));
+        return new JsonResponse(PathResource::of($desk, $line));
     }
 }

@@ -7,7 +7,6 @@ namespace App\Http\Controllers\Compute;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\NeckMapResource;
-use Gravik\Chart\ChartLine;
 use Gravik\Harmony\Scale;
 use Gravik\Neck\NeckMap;
 use Illuminate\Http\JsonResponse;
@@ -24,10 +23,10 @@ final class MapNeck extends Controller
     public function __invoke(DocumentRequest $request): JsonResponse
     {
         $breakdown = $request->breakdown();
-        $chord = (new ChartLine($breakdown->key, $breakdown->meter))->chord($request->string('symbol')->toString());
-        $scale = Scale::named($request->string('scale', 'key')->toString(), $breakdown->key);
+        $chord = $breakdown->start->reader()->chord($request->string('symbol')->toString());
+        $scale = Scale::named($request->string('scale', 'key')->toString(), $breakdown->start->key);
         $map = new NeckMap($breakdown->neck);
 
-        return new JsonResponse(NeckMapResource::of($breakdown->key, $chord, $map->doubleStops($breakdown->key, $chord), $map->fillZone($scale, $chord, max(0, min(24, $request->integer('position'))))));
+        return new JsonResponse(NeckMapResource::of($breakdown->start->key, $chord, $map->doubleStops($breakdown->start->key, $chord), $map->fillZone($scale, $chord, max(0, min(24, $request->integer('position'))))));
     }
 }

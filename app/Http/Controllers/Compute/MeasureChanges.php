@@ -24,7 +24,7 @@ final class MeasureChanges extends Controller
     public function __invoke(DocumentRequest $request, VoicedForms $voiced, Performer $performer, ChangeRepairs $repairs): JsonResponse
     {
         $breakdown = $request->breakdown();
-        $timeline = $performer->perform($breakdown, $request->tempo(), $voiced->of($breakdown));
+        $timeline = $performer->perform($breakdown, $request->tempo(), $voiced->all($breakdown));
         $windows = (new ChangeWindows($breakdown->neck))->different($timeline);
 
         return new JsonResponse(array_map(static fn (ChangeWindow $window): array => ChangeResource::of($breakdown, $window, $repairs->of($breakdown, $timeline, $window)), $windows));

@@ -24,9 +24,9 @@ final class MeasureFeel extends Controller
     ])), responses: [new OA\Response(response: 200, description: 'measured', content: new OA\JsonContent(ref: '#/components/schemas/FeelReading'))])]
     public function __invoke(ListenRequest $request, FeelMeter $meter): JsonResponse
     {
-        $breakdown = $request->breakdown();
-        $reading = $meter->measure($request->strokes(), $request->meter() ?? $breakdown->meter, $request->knownTempo(), $request->firstBeat(), $request->grid());
+        $desk = $request->desk();
+        $reading = $meter->measure($request->strokes(), $request->meter() ?? $desk->setting->meter, $request->knownTempo(), $request->firstBeat(), $request->grid());
 
-        return new JsonResponse(FeelReadingResource::of($reading, $breakdown));
+        return new JsonResponse(FeelReadingResource::of($reading, $desk));
     }
 }

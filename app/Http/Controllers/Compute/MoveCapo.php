@@ -6,7 +6,6 @@ namespace App\Http\Controllers\Compute;
 
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
-use App\Http\Resources\PathResource;
 use Gravik\Breakdown\Change\CapoMover;
 use Gravik\Formats\BreakdownJson;
 use Illuminate\Http\JsonResponse;
@@ -26,6 +25,6 @@ final class MoveCapo extends Controller
         $breakdown = $request->breakdown();
         $moved = (new CapoMover())->move($breakdown, $request->integer('capo'));
 
-        return new JsonResponse(['document' => $json->write($moved->breakdown), 'dropped' => array_map(PathResource::pin(...), $moved->dropped)]);
+        return new JsonResponse(['document' => $json->write($moved->breakdown), 'dropped' => array_map(BreakdownJson::pin(...), $moved->dropped)]);
     }
 }

@@ -6,7 +6,6 @@ namespace App\Http\Controllers\Compute;
 
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
-use App\Http\Resources\PathResource;
 use Gravik\Breakdown\Change\Transposer;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Harmony\Key;
@@ -26,6 +25,6 @@ final class MoveToKey extends Controller
     {
         $moved = (new Transposer())->transpose($request->breakdown(), Key::parse($request->string('key')->toString()));
 
-        return new JsonResponse(['document' => $json->write($moved->breakdown), 'dropped' => array_map(PathResource::pin(...), $moved->dropped)]);
+        return new JsonResponse(['document' => $json->write($moved->breakdown), 'dropped' => array_map(BreakdownJson::pin(...), $moved->dropped)]);
     }
 }

@@ -8,8 +8,10 @@ use App\Compute\VoicedForms;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\ApproachResource;
-use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\ApproachKind;
+use Gravik\Chart\CourseChord;
+use Gravik\Chart\Move;
+use Gravik\Chart\PlacedApproach;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -23,15 +25,18 @@ final class OfferApproaches extends Controller
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/ApproachOffer')))])]
     public function __invoke(DocumentRequest $request, VoicedForms $voiced): JsonResponse
     {
-        $breakdown = $request->breakdown();
-        $form = $voiced->of($breakdown);
-        $target = $request->integer('chord');
-        abort_unless(isset($form->form->chords[$target]), 404);
-        $approacher = Toolbox::of($breakdown)->approacher();
-        [$steps, $slotTicks] = [$request->integer('steps'), $request->integer('slot_ticks')];
-        $place = static fn (ApproachKind $kind) => $approacher->place($form, $target, $kind, $steps, $slotTicks);
+        $desk = $request->desk();
+        $breakdown = $desk->breakdown;
+        $form = $voiced->of($breakdown, $desk->line());
+        $course = $breakdown->course();
+        $target = array_search($request->integer('chord'), array_map(static fn (CourseChord $chord): int => $chord->written, $course->chords), true);
+        if ($target === false) {
+            abort(404);
+        }
+        $approacher = $desk->tools()->approacher();
+        $place = static fn (ApproachKind $kind): ?PlacedApproach => $approacher->place($course, $form, $target, new Move('offer', '', $kind, $request->integer('steps'), $request->integer('slot_ticks')));
         $placed = array_map($place, ApproachKind::cases());
 
-        return new JsonResponse(array_map(static fn ($approach): array => ApproachResource::of($breakdown, $approach), array_values(array_filter($placed))));
+        return new JsonResponse(array_map(static fn ($approach): array => ApproachResource::of($breakdown, $course->timeMap(), $approach), array_values(array_filter($placed))));
     }
 }

@@ -7,7 +7,6 @@ namespace App\Http\Controllers\Compute;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\HandResource;
-use Gravik\Breakdown\Toolbox;
 use Gravik\Strokes\HandPlanner;
 use Gravik\Strokes\Levels;
 use Illuminate\Http\JsonResponse;
@@ -25,12 +24,12 @@ final class PlanHand extends Controller
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(ref: '#/components/schemas/Hand'))])]
     public function __invoke(DocumentRequest $request, HandPlanner $planner): JsonResponse
     {
-        $breakdown = $request->breakdown();
-        $ruler = Toolbox::of($breakdown)->ruler($request->tempo());
-        $hand = $planner->plan($breakdown->pattern, $breakdown->school, $ruler, $breakdown->feel);
+        $desk = $request->desk();
+        $ruler = $desk->ruler($request->tempo());
+        $hand = $planner->plan($desk->pattern(), $desk->school(), $ruler, $desk->setting->feel);
         $divided = $request->filled('beat') ? [$request->integer('beat') => $request->integer('division')] : [];
-        $hand = (new Levels())->planned($hand, $breakdown->school, $request->level());
+        $hand = (new Levels())->planned($hand, $desk->school(), $request->level());
 
-        return new JsonResponse(HandResource::of($breakdown, $hand, $ruler, $request->filled('grid') ? $request->integer('grid') : null, $divided));
+        return new JsonResponse(HandResource::of($desk, $hand, $ruler, $request->tempo() ?? $desk->breakdown->start->tempo, $request->filled('grid') ? $request->integer('grid') : null, $divided));
     }
 }

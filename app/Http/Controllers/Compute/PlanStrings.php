@@ -22,12 +22,13 @@ final class PlanStrings extends Controller
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(ref: '#/components/schemas/StringsPlan'))])]
     public function __invoke(DocumentRequest $request, VoicedForms $voiced): JsonResponse
     {
-        $breakdown = $request->breakdown();
+        $desk = $request->desk();
+        $breakdown = $desk->breakdown;
         $tuning = $breakdown->neck->tuning;
         $from = $request->filled('from') ? Tuning::parse($request->string('from')->toString()) : RetunePlan::usual($tuning);
-        $chords = $breakdown->form()->differentChords();
-        $retune = (new RetunePlan())->plan($from, $tuning, $voiced->of($breakdown)->stringsUsed());
+        $chords = $breakdown->written()->differentChords();
+        $retune = (new RetunePlan())->plan($from, $tuning, $voiced->of($breakdown, $desk->line())->stringsUsed());
 
-        return new JsonResponse(StringsPlanResource::of($retune, (new CapoPlan())->choices($breakdown->key, $chords), $chords));
+        return new JsonResponse(StringsPlanResource::of($retune, (new CapoPlan())->choices($breakdown->start->key, $chords), $chords));
     }
 }

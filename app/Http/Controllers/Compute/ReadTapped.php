@@ -26,10 +26,10 @@ final class ReadTapped extends Controller
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/RhythmReading')))])]
     public function __invoke(TappedRequest $request): JsonResponse
     {
-        $breakdown = $request->breakdown();
-        $tempo = $request->tempo() ?? $breakdown->tempo;
-        $readings = (new RhythmReader($tempo, $breakdown->meter, $breakdown->school))->read($request->take(), $request->integer('bars'));
+        $desk = $request->desk();
+        $tempo = $desk->ruler($request->tempo())->tempo;
+        $readings = (new RhythmReader($tempo, $desk->setting->meter, $desk->school()))->read($request->take(), $request->integer('bars'));
 
-        return new JsonResponse(array_map(static fn (RhythmReading $reading): array => RhythmResource::of($breakdown, $reading, $tempo), $readings));
+        return new JsonResponse(array_map(static fn (RhythmReading $reading): array => RhythmResource::of($desk, $reading, $request->tempo()), $readings));
     }
 }

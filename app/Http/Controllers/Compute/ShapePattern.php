@@ -6,7 +6,9 @@ namespace App\Http\Controllers\Compute;
 
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
+use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Change\PatternChanger;
+use Gravik\Breakdown\Desk;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Strokes\AccentProfile;
 use Gravik\Strokes\LengthProfile;
@@ -33,32 +35,20 @@ final class ShapePattern extends Controller
     ]))])]
     public function __invoke(DocumentRequest $request, BreakdownJson $json): JsonResponse
     {
-        $breakdown = $request->breakdown();
-        $changer = new PatternChanger();
-        if ($request->filled('counted')) {
-            $recounted = $changer->recount($breakdown, $request->string('counted')->toString(), $request->integer('line'));
+        return new JsonResponse(['document' => $json->write($this->changed($request, $request->desk(), new PatternChanger()))]);
+    }
 
-            return new JsonResponse(['document' => $json->write($recounted)]);
-        }
-        if ($request->has('beat')) {
-            $divided = $breakdown->with(pattern: (new PatternShaper())->withBeatDivided($breakdown->pattern, $request->integer('beat'), $request->integer('division')));
-
-            return new JsonResponse(['document' => $json->write($divided)]);
-        }
-        if ($request->hasAny(['accents', 'lengths'])) {
-            $profiled = $changer->profile($breakdown,
+    private function changed(DocumentRequest $request, Desk $desk, PatternChanger $changer): Breakdown
+    {
+        return match (true) {
+            $request->filled('counted') => $changer->recount($desk, $request->string('counted')->toString(), $request->integer('line')),
+            $request->has('beat') => $desk->with((new PatternShaper())->withBeatDivided($desk->pattern(), $request->integer('beat'), $request->integer('division'))),
+            $request->hasAny(['accents', 'lengths']) => $changer->profile($desk,
                 $request->filled('accents') ? AccentProfile::parse($request->string('accents')->toString()) : null,
                 $request->filled('lengths') ? LengthProfile::parse($request->string('lengths')->toString()) : null,
-            );
-
-            return new JsonResponse(['document' => $json->write($profiled)]);
-        }
-        $shaped = $changer->shape($breakdown,
-            $request->has('meter') ? Meter::parse($request->string('meter')->toString()) : $breakdown->meter,
-            $request->integer('bars', $breakdown->pattern->bars()),
-            $request->integer('grid', $breakdown->pattern->grid()),
-        );
-
-        return new JsonResponse(['document' => $json->write($shaped)]);
+            ),
+            $request->filled('meter') => $changer->meter($desk->breakdown, Meter::parse($request->string('meter')->toString())),
+            default => $changer->shape($desk, $request->integer('bars', $desk->pattern()->bars()), $request->integer('grid', $desk->pattern()->grid())),
+        };
     }
 }

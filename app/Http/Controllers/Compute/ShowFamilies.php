@@ -8,8 +8,6 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\FamilyResource;
 use App\Http\Resources\VoicingResource;
-use Gravik\Breakdown\Toolbox;
-use Gravik\Chart\ChartLine;
 use Gravik\Neck\Enricher;
 use Gravik\Neck\Enrichment;
 use Gravik\Neck\FamilyPlanner;
@@ -29,19 +27,20 @@ final class ShowFamilies extends Controller
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(ref: '#/components/schemas/Families'))])]
     public function __invoke(DocumentRequest $request): JsonResponse
     {
-        $breakdown = $request->breakdown();
+        $desk = $request->desk();
+        $breakdown = $desk->breakdown;
         $neck = $breakdown->neck;
-        $finder = Toolbox::of($breakdown)->finder();
-        $chord = (new ChartLine($breakdown->key, $breakdown->meter))->chord($request->string('symbol')->toString());
+        $finder = $desk->tools()->finder();
+        $chord = $breakdown->start->reader()->chord($request->string('symbol')->toString());
         $typed = $request->string('frets')->toString();
         $grip = $finder->voicing($chord, GripNamer::parse($typed, $neck->tuning->strings())) ?? throw NeckException::grip($typed, $neck->tuning->strings());
-        $families = new FamilyPlanner($neck, $finder, $breakdown->key);
+        $families = new FamilyPlanner($neck, $finder, $breakdown->start->key);
 
         return new JsonResponse([
             'routes' => array_map(static fn (FamilyRoute $route): array => FamilyResource::route($route, $neck), $families->routes($grip)),
             'swaps' => array_map(static fn (Voicing $voicing): array => VoicingResource::of($voicing, $neck), array_values($families->inOtherFamilies($grip))),
             'enrich' => array_map(static fn (Enrichment $each): array => ['string' => $each->string, 'fret' => $each->fret, 'degree' => $each->degree, 'fights' => $each->fights, 'voicing' => VoicingResource::of($each->voicing, $neck)],
-                (new Enricher($neck, $finder, $breakdown->company))->of($grip, $breakdown->key)),
+                (new Enricher($neck, $finder, $desk->line()->company))->of($grip, $breakdown->start->key)),
         ]);
     }
 }

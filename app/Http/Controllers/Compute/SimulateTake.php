@@ -9,7 +9,6 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\SimulateRequest;
 use App\Http\Resources\LockResource;
 use App\Http\Resources\TimelineResource;
-use Gravik\Band\PartName;
 use Gravik\Listening\LockReporter;
 use Gravik\Listening\Take;
 use Gravik\Performance\Performer;
@@ -37,11 +36,11 @@ final class SimulateTake extends Controller
     public function __invoke(SimulateRequest $request, VoicedForms $voiced, Performer $performer, LockReporter $reporter): JsonResponse
     {
         $breakdown = $request->breakdown();
-        $timeline = $performer->perform($breakdown, $request->tempo(), $voiced->of($breakdown));
+        $timeline = $performer->perform($breakdown, $request->tempo(), $voiced->all($breakdown));
         $player = $request->player();
-        $heard = new SimulatedTake($timeline, $player->play($timeline, count($timeline->voiced->form->bars)));
-        $report = $reporter->report(Take::read($player->taps($timeline, $request->integer('bars'))), $timeline, $breakdown->feel->unit, 0.0, bars: $request->integer('bars'));
+        $heard = new SimulatedTake($timeline, $player->play($timeline, $timeline->bars()));
+        $report = $reporter->report(Take::read($player->taps($timeline, $request->integer('bars'))), $timeline, $breakdown->start->feel->unit, 0.0, bars: $request->integer('bars'));
 
-        return new JsonResponse(['timeline' => TimelineResource::of($breakdown, $heard->timeline($breakdown->part(PartName::Guitar)->level)), 'report' => LockResource::of($report)]);
+        return new JsonResponse(['timeline' => TimelineResource::of($request->desk(), $request->tempo(), $heard->timeline($breakdown->guitar())), 'report' => LockResource::of($report)]);
     }
 }

@@ -40,7 +40,7 @@ final class HearTake extends Controller
             $ear = $file->hearing?->ear;
             $firstBeat = $request->firstBeat();
 
-            return $firstBeat === null ? Take::placed($file->strokes, $timeline, $ear) : Take::of($file->strokes, $firstBeat, $ear)->within($asked->bars, $timeline->ruler);
+            return $firstBeat === null ? Take::placed($file->strokes, $timeline, $ear) : Take::of($file->strokes, $firstBeat, $ear)->within($asked->bars, $timeline);
         };
 
         return new JsonResponse(TakeResource::of($hearings->of($user, static fn () => $judge->judge($breakdown, $user, $asked, $hear))), 201);
