@@ -85,5 +85,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('ladder', Compute\PlanLadder::class);
         Route::post('simulate', Compute\SimulateTake::class);
         Route::post('upgrade', Compute\UpgradeDocument::class);
+        Route::post('places', Compute\ListPlaces::class);
+        Route::post('move', Compute\PlaceMove::class);
     });
 });

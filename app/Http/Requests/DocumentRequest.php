@@ -6,12 +6,14 @@ namespace App\Http\Requests;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Desk;
+use Gravik\Chart\ApproachKind;
 use Gravik\Chart\Move;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\DocumentNotReadable;
 use Gravik\Strokes\Levels;
 use Gravik\Time\Tempo;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 /**
  * A request that carries a breakdown document, and what is asked about it. A word means the same beside every document,
@@ -54,7 +56,7 @@ class DocumentRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['document' => ['required', 'array']] + array_map(static fn (array $shape): array => ['sometimes', ...$shape], self::WISHES);
+        return ['document' => ['required', 'array'], 'move' => ['nullable', Rule::enum(ApproachKind::class)]] + array_map(static fn (array $shape): array => ['sometimes', ...$shape], self::WISHES);
     }
 
     /** @return array<string, string> */

@@ -55,7 +55,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'count', type: 'integer'),
     new OA\Property(property: 'around', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'Hand', required: ['grid', 'sketch', 'slots', 'warnings', 'counted', 'same_levels', 'advice', 'limit', 'crossings', 'density', 'muted_share', 'syncopation', 'strokes_a_second'], properties: [
+#[OA\Schema(schema: 'Hand', required: ['pattern', 'runs_on', 'grid', 'sketch', 'slots', 'warnings', 'counted', 'same_levels', 'advice', 'limit', 'crossings', 'density', 'muted_share', 'syncopation', 'strokes_a_second'], properties: [
+    new OA\Property(property: 'pattern', description: 'its id', type: 'string'),
+    new OA\Property(property: 'runs_on', description: 'through sections that follow one another with it; else it begins anew with each', type: 'boolean'),
     new OA\Property(property: 'grid', type: 'integer'),
     new OA\Property(property: 'sketch', ref: '#/components/schemas/HandSketch'),
     new OA\Property(property: 'slots', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandSlot')),

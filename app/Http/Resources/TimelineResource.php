@@ -52,10 +52,13 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'written', description: 'which of the written chords it is, as the line of grips counts them', type: 'integer'),
     new OA\Property(property: 'symbol', type: 'string'),
 ])]
-#[OA\Schema(schema: 'TimedBar', required: ['t', 'beats', 'off_beats', 'section', 'pass', 'time', 'p'], properties: [
+#[OA\Schema(schema: 'TimedBar', required: ['t', 'beats', 'off_beats', 'written', 'pattern', 'pattern_bar', 'section', 'pass', 'time', 'p'], properties: [
     new OA\Property(property: 't', description: 'seconds of its bar line', type: 'number'),
     new OA\Property(property: 'beats', description: 'seconds of its beats', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'off_beats', description: 'seconds of the middle of every beat, leaning with the feel', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'written', description: 'which bar of the written song it is, from 0', type: 'integer'),
+    new OA\Property(property: 'pattern', description: 'that the guitar plays in it; null where it is out', type: 'string', nullable: true),
+    new OA\Property(property: 'pattern_bar', description: 'which bar of the pattern lies on it, from 0', type: 'integer'),
     new OA\Property(property: 'section', type: 'string'),
     new OA\Property(property: 'pass', type: 'string'),
     new OA\Property(property: 'time', description: 'how often the section has come in its pass, from 1', type: 'integer'),
@@ -125,12 +128,16 @@ final class TimelineResource
         $beat = $bar->meter->beatTicks();
         $beats = range(0, $bar->meter->beats() - 1);
         $visit = $timeline->course->visits[$bar->visit];
+        $span = $timeline->spanOver($bar->tick);
         $seconds = static fn (int $tick, int $division): float => round($timeline->map->secondsAt($tick, $division), 6);
 
         return [
             't' => $seconds($bar->tick, 1),
             'beats' => array_map(static fn (int $number): float => $seconds($bar->tick + $number * $beat, 1), $beats),
             'off_beats' => array_map(static fn (int $number): float => $seconds($bar->tick + $number * $beat + intdiv($beat, 2), 2), $beats),
+            'written' => $bar->written,
+            'pattern' => $span?->hand->named->id,
+            'pattern_bar' => $span === null ? 0 : intdiv($bar->tick - $span->from, $bar->meter->barTicks()) % $span->hand->plan->pattern->bars(),
             'section' => $visit->section->id,
             'pass' => $visit->pass,
             'time' => $visit->time,

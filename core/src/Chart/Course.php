@@ -43,12 +43,12 @@ final readonly class Course
                     $places = [...$written[$section->id][''] ?? [], ...$ending === null ? [] : $written[$section->id][$ending] ?? []];
                     $setting = $section->setting($song);
                     $visit = new Visit($pass, $section, $time, $setting, $tick, count($bars), count($places));
-                    foreach ($places as $chordsThere) {
+                    foreach ($places as [$writtenBar, $chordsThere]) {
                         foreach ($chordsThere as $index) {
                             $chord = $form->chords[$index];
                             $chords[] = new CourseChord($index, count($visits), $tick + $chord->at->tick, $chord->ticks, $chord->chord);
                         }
-                        $bars[] = new CourseBar($tick, count($visits), $setting->meter);
+                        $bars[] = new CourseBar($writtenBar, $tick, count($visits), $setting->meter);
                         $tick += $setting->meter->barTicks();
                     }
                     $visits[] = $visit;
@@ -81,7 +81,7 @@ final readonly class Course
         return TimeMap::of($parts === [] ? [['bars' => 0, 'ruler' => $this->song->with(tempo: $tempo)->ruler()]] : $parts);
     }
 
-    /** @return array<string, array<int|string, list<list<int>>>> section => ending, '' for its own line => the chords of each bar */
+    /** @return array<string, array<int|string, list<array{int, list<int>}>>> section => ending, '' for its own line => each bar's number, and its chords */
     private static function written(Form $form): array
     {
         $chords = [];
@@ -90,7 +90,7 @@ final readonly class Course
         }
         $written = [];
         foreach ($form->bars as $number => $bar) {
-            $written[$bar->section][$bar->ending ?? ''][] = $chords[$number] ?? [];
+            $written[$bar->section][$bar->ending ?? ''][] = [$number, $chords[$number] ?? []];
         }
 
         return $written;

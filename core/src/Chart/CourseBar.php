@@ -10,8 +10,9 @@ use Gravik\Time\Meter;
 final readonly class CourseBar
 {
     /**
-     * @param int $tick  of its bar line
-     * @param int $visit index of the section's visit it belongs to
+     * @param int $written which bar of the written song it is
+     * @param int $tick    of its bar line
+     * @param int $visit   index of the section's visit it belongs to
      */
-    public function __construct(public int $tick, public int $visit, public Meter $meter) {}
+    public function __construct(public int $written, public int $tick, public int $visit, public Meter $meter) {}
 }

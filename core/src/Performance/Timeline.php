@@ -78,6 +78,14 @@ final readonly class Timeline
         return $this->spanAt($tick)?->slotNear($tick);
     }
 
+    /** What the guitar plays at a tick; null where it is out. */
+    public function spanOver(int $tick): ?Span
+    {
+        $span = $this->spanAt($tick);
+
+        return $span !== null && $span->from <= $tick && $tick < $span->until ? $span : null;
+    }
+
     /** What the guitar plays at a tick, or played last before it. */
     public function spanAt(float $tick): ?Span
     {

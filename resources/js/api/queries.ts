@@ -1,15 +1,18 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { call } from './client'
+import type { Desk } from './desk'
 import { inTurn } from './inTurn'
 import { usePages } from './pages'
-import type { ApproachOffer, ChordName, Families, FeelReading, GripChange, HardGrip, HarmonisedNote, HeardStroke, Ladder, LibraryPattern, NeckMap, OwnGrip, Remark, RhythmReading, RiffPlace, SchoolInUse, Starter, StatedTuning, StringsPlan, Student, Tap, VoicedChord, UsualForm, Voicing } from './types'
+import type { ApproachOffer, ChordName, Families, FeelReading, GripChange, HardGrip, HarmonisedNote, HeardStroke, Ladder, LibraryPattern, NeckMap, OwnGrip, Remark, RhythmReading, RiffPlace, SchoolInUse, Starter, StatedTuning, StringsPlan, Student, Tap, VoicedChord, UsualForm, Voicing, Feel, LineDocument, SongPlace } from './types'
 import type { BreakdownCard, BreakdownDocument, Calibration, Chart, Choices, Hand, LockReport, Path, Person, StoredBreakdown, Take, TakeRow, Timeline, Version, Voicings } from './types'
 
 /** What each computation depends on, so that a change elsewhere in the document asks nothing anew. */
-const chartParts = (d: BreakdownDocument) => [d.sections, d.key, d.meter, d.capo, d.approaches]
-const gripParts = (d: BreakdownDocument) => [...chartParts(d), d.tuning, d.company, d.pins, d.path]
-const handParts = (d: BreakdownDocument) => [d.pattern, d.school, d.meter, d.feel, d.tempo]
-const soundParts = (d: BreakdownDocument) => [...gripParts(d), ...handParts(d), d.band]
+const chartParts = (d: BreakdownDocument) => [d.sections, d.form, d.start.key, d.start.meter, d.guitar.capo, d.placed, d.moves]
+const gripParts = ({ document: d, line }: Desk) => [...chartParts(d), d.guitar.tuning, line]
+const handParts = ({ document: d, place, pattern }: Desk) => [pattern, d.start.meter, d.start.feel, d.start.tempo, d.sections.find(({ id }) => id === place.section)?.from]
+const soundParts = ({ document: d, place }: Desk) => [...chartParts(d), d.start, d.guitar, d.patterns, d.lines, d.parts, d.passes, d.cells, place]
+/** What every question about a place of the song says. */
+const asked = ({ document, place }: Desk) => ({ document, ...place })
 
 export const keys = {
   person: ['person'] as const,
@@ -27,7 +30,7 @@ export const useShelf = (search = '') => usePages<BreakdownCard>(keys.shelf, 'br
 
 export const useChoices = () => useQuery({ queryKey: ['choices'], queryFn: () => call<Choices>('GET', 'choices'), staleTime: Infinity })
 
-export type Starts = { forms: UsualForm[]; starters: Starter[] }
+export type Starts = { blank: BreakdownDocument; forms: UsualForm[]; starters: Starter[] }
 
 export const useStarts = (key: string) => useQuery({ queryKey: ['starts', key], queryFn: () => call<Starts>('GET', `starts?${new URLSearchParams({ key })}`), staleTime: Infinity, placeholderData: keepPreviousData })
 
@@ -60,16 +63,20 @@ function useCompute<T>(what: string, parts: unknown[], body: Record<string, unkn
 
 export const useChart = (document: BreakdownDocument) => useCompute<Chart>('chart', chartParts(document), { document })
 
-export const usePath = (document: BreakdownDocument, elsewhere = false) => useCompute<Path>('path', [...gripParts(document), elsewhere], { document, elsewhere })
+export const usePath = (desk: Desk, elsewhere = false) => useCompute<Path>('path', [...gripParts(desk), elsewhere], { ...asked(desk), elsewhere })
+
+/** @param enabled where there is one pattern and one line, everywhere is alike */
+export const usePlaces = (d: BreakdownDocument, enabled: boolean) =>
+  useCompute<SongPlace[]>('places', [d.start.meter, d.sections.map(({ id, name, from }) => [id, name, from?.meter]), d.patterns.map(({ id, meter }) => [id, meter]), d.lines.map(({ id }) => id), d.parts, d.passes, d.cells], { document: d }, enabled)
 
 export const useNeckMap = (document: BreakdownDocument, symbol: string, scale: string, position: number) =>
-  useCompute<NeckMap>('neck-map', [document.key, document.tuning, document.capo, symbol, scale, position], { document, symbol, scale, position })
+  useCompute<NeckMap>('neck-map', [document.start.key, document.guitar, symbol, scale, position], { document, symbol, scale, position })
 
-export const useStringsPlan = (document: BreakdownDocument, from: string) => useCompute<StringsPlan>('strings-plan', [...gripParts(document), from], { document, from })
+export const useStringsPlan = (desk: Desk, from: string) => useCompute<StringsPlan>('strings-plan', [...gripParts(desk), from], { ...asked(desk), from })
 
 /** @param divided a beat that is shown in a division of its own, though no stroke needs it yet */
-export const useHand = (document: BreakdownDocument, tempo: number, grid: number | null, level: number, divided: { beat: number; division: number } | null = null) =>
-  useCompute<Hand>('strokes', [...handParts(document), tempo, grid, level, divided], { document, tempo, grid, level, ...divided })
+export const useHand = (desk: Desk, tempo: number, grid: number | null, level: number, divided: { beat: number; division: number } | null = null) =>
+  useCompute<Hand>('strokes', [...handParts(desk), tempo, grid, level, divided], { ...asked(desk), tempo, grid, level, ...divided })
 
 type LadderWish = { start: number; goal: number; minutes: number; bars: number; mode: string; meter: string; clean: boolean[]; hurts: boolean; played: number; rested: number; rest_after: number }
 
@@ -80,24 +87,25 @@ type Errors = { tempo: number; bars: number; bias_ms?: number; off_beat_ms?: num
 export const simulate = (document: BreakdownDocument, errors: Errors) => call<{ timeline: Timeline; report: LockReport }>('POST', 'compute/simulate', { document, ...errors })
 
 /** @param told what is known of the recording beforehand */
-export const useFeelReading = (document: BreakdownDocument, strokes: HeardStroke[], beats: number[], told: { tempo?: number | undefined; first_beat?: number | undefined; grid?: number | undefined }) =>
-  useCompute<FeelReading>('listen', [document.meter, document.tempo, document.feel, document.pattern, strokes, beats, told], { document, strokes, beats, ...told }, strokes.length + beats.length > 0)
+export const useFeelReading = (desk: Desk, strokes: HeardStroke[], beats: number[], told: { tempo?: number | undefined; first_beat?: number | undefined; grid?: number | undefined }) =>
+  useCompute<FeelReading>('listen', [...handParts(desk), strokes, beats, told], { ...asked(desk), strokes, beats, ...told }, strokes.length + beats.length > 0)
 
-export const useSchools = (document: BreakdownDocument, tempo: number) => useCompute<SchoolInUse[]>('schools', [...handParts(document), tempo], { document, tempo })
+export const useSchools = (desk: Desk, tempo: number) => useCompute<SchoolInUse[]>('schools', [...handParts(desk), tempo], { ...asked(desk), tempo })
 
-export const readFeel = (typed: string, unit: BreakdownDocument['feel']['unit']) => call<{ feel: BreakdownDocument['feel'] }>('POST', 'compute/feel', { typed, unit })
+export const readFeel = (typed: string, unit: Feel['unit']) => call<{ feel: Feel }>('POST', 'compute/feel', { typed, unit })
 
-export const readTapped = (document: BreakdownDocument, tapped: { taps: Tap[]; tempo: number; bars: number }) => call<RhythmReading[]>('POST', 'compute/tapped', { document, ...tapped })
+export const readTapped = (desk: Desk, tapped: { taps: Tap[]; tempo: number; bars: number }) => call<RhythmReading[]>('POST', 'compute/tapped', { ...asked(desk), ...tapped })
 
-export const useTimeline = (document: BreakdownDocument, tempo: number, level: number) => useCompute<Timeline>('timeline', [...soundParts(document), tempo, level], { document, tempo, level })
+export const useTimeline = (desk: Desk, tempo: number, level: number) => useCompute<Timeline>('timeline', [...soundParts(desk), tempo, level], { ...asked(desk), tempo, level })
 
 export const usePatterns = (enabled: boolean) => useQuery({ queryKey: ['patterns'], queryFn: () => call<LibraryPattern[]>('GET', 'patterns'), staleTime: Infinity, enabled })
 
 const inLine = (chord: VoicedChord | undefined) => (chord === undefined ? null : { symbol: chord.symbol, frets: chord.voicing.frets })
 
-export const useVoicings = (document: Pick<BreakdownDocument, 'tuning' | 'capo' | 'company' | 'path'>, symbol: string | null, kind = '', beside: { before: VoicedChord | undefined; after: VoicedChord | undefined } = { before: undefined, after: undefined }) => {
-  const { tuning, capo, company, path } = document
-  const asked = { symbol, tuning, capo, company, frets: path?.window ?? '0-15', ...(path?.strings ? { strings: path.strings } : {}), ...(kind === '' ? {} : { kind }), before: inLine(beside.before), after: inLine(beside.after), limit: 24 }
+export type NeckAsked = { tuning: string; capo: number; company: LineDocument['company']; wishes?: LineDocument['wishes'] }
+
+export const useVoicings = ({ tuning, capo, company, wishes }: NeckAsked, symbol: string | null, kind = '', beside: { before: VoicedChord | undefined; after: VoicedChord | undefined } = { before: undefined, after: undefined }) => {
+  const asked = { symbol, tuning, capo, company, frets: wishes?.window ?? '0-15', ...(wishes?.strings ? { strings: wishes.strings } : {}), ...(kind === '' ? {} : { kind }), before: inLine(beside.before), after: inLine(beside.after), limit: 24 }
   return useQuery({
     queryKey: ['compute', 'voicings', asked],
     queryFn: ({ signal }) => inTurn('voicings', signal, () => call<Voicings>('POST', 'compute/voicings', asked)),
@@ -108,21 +116,21 @@ export const useVoicings = (document: Pick<BreakdownDocument, 'tuning' | 'capo' 
   })
 }
 
-export const useApproaches = (document: BreakdownDocument, chord: number, steps: number, slot_ticks: number) =>
-  useCompute<ApproachOffer[]>('approaches', [...gripParts(document), chord, steps, slot_ticks], { document, chord, steps, slot_ticks })
+export const useApproaches = (desk: Desk, chord: number, steps: number, slot_ticks: number) =>
+  useCompute<ApproachOffer[]>('approaches', [...gripParts(desk), chord, steps, slot_ticks], { ...asked(desk), chord, steps, slot_ticks })
 
-export const useChanges = (document: BreakdownDocument, tempo: number) => useCompute<GripChange[]>('changes', [...soundParts(document), tempo], { document, tempo })
+export const useChanges = (desk: Desk, tempo: number) => useCompute<GripChange[]>('changes', [...soundParts(desk), tempo], { ...asked(desk), tempo })
 
-export const useFamilies = (document: BreakdownDocument, symbol: string, frets: string) => useCompute<Families>('families', [...gripParts(document), symbol, frets], { document, symbol, frets })
+export const useFamilies = (desk: Desk, symbol: string, frets: string) => useCompute<Families>('families', [...gripParts(desk), symbol, frets], { ...asked(desk), symbol, frets })
 
-export const useRemarks = (document: BreakdownDocument) => useCompute<Remark[]>('proofread', gripParts(document), { document })
+export const useRemarks = (document: BreakdownDocument) => useCompute<Remark[]>('proofread', [...chartParts(document), document.guitar, document.lines], { document })
 
 export const useHarmony = (document: BreakdownDocument, melody: string, bar: number) =>
-  useCompute<HarmonisedNote[]>('harmonise', [...chartParts(document), document.tuning, melody, bar], { document, melody, bar }, melody.trim() !== '')
+  useCompute<HarmonisedNote[]>('harmonise', [...chartParts(document), document.guitar, melody, bar], { document, melody, bar }, melody.trim() !== '')
 
-export const useRiff = (document: BreakdownDocument, figure: string) => useCompute<RiffPlace[]>('riff', [document.tuning, document.capo, figure], { document, figure }, figure.trim() !== '')
+export const useRiff = (document: BreakdownDocument, figure: string) => useCompute<RiffPlace[]>('riff', [document.guitar, figure], { document, figure }, figure.trim() !== '')
 
-export const useEasier = (document: BreakdownDocument, hand: string) => useCompute<HardGrip[]>('easier', [...gripParts(document), hand], { document, hand }, hand !== '')
+export const useEasier = (desk: Desk, hand: string) => useCompute<HardGrip[]>('easier', [...gripParts(desk), hand], { ...asked(desk), hand }, hand !== '')
 
 export const useStatedTuning = (stated: string, typed: string) => useCompute<StatedTuning>('stated-tuning', [stated, typed], { stated, typed }, stated.trim() !== '')
 
@@ -132,8 +140,8 @@ export const saveHand = (student: number, hand: string) => call<Student>('PUT', 
 
 export const useOwnGrips = (document: BreakdownDocument, symbol: string) =>
   useQuery({
-    queryKey: ['grips', symbol, document.tuning, document.capo],
-    queryFn: () => call<OwnGrip[]>('GET', `grips?${new URLSearchParams({ symbol, tuning: document.tuning, capo: String(document.capo) })}`),
+    queryKey: ['grips', symbol, document.guitar],
+    queryFn: () => call<OwnGrip[]>('GET', `grips?${new URLSearchParams({ symbol, tuning: document.guitar.tuning, capo: String(document.guitar.capo) })}`),
     placeholderData: keepPreviousData,
   })
 
@@ -157,9 +165,16 @@ export const moveToKey = (document: BreakdownDocument, key: string) =>
 export const moveCapo = (document: BreakdownDocument, capo: number) =>
   call<{ document: BreakdownDocument; dropped: { symbol: string }[] }>('POST', 'compute/capo', { document, capo })
 
-export const reshape = (document: BreakdownDocument, shape: { meter?: string; bars?: number; grid?: number; beat?: number; division?: number; accents?: string; lengths?: string; counted?: string; line?: number }) =>
-  call<{ document: BreakdownDocument }>('POST', 'compute/shape', { document, ...shape })
+export const reshape = (desk: Desk, shape: { meter?: string; bars?: number; grid?: number; beat?: number; division?: number; accents?: string; lengths?: string; counted?: string; line?: number }) =>
+  call<{ document: BreakdownDocument }>('POST', 'compute/shape', { ...asked(desk), ...shape })
 
-export const takeSectionOut = (document: BreakdownDocument, section: number) => call<{ document: BreakdownDocument }>('POST', 'compute/without-section', { document, section })
+/** @param move null takes out what leads to the chord */
+export const placeMove = (document: BreakdownDocument, chord: number, move: { move: string; steps: number; slot_ticks: number } | null) =>
+  call<{ document: BreakdownDocument }>('POST', 'compute/move', { document, chord, ...move })
+
+/** A document that an older Gravik left in this browser, as it is written today. */
+export const upgraded = (document: unknown) => call<{ document: BreakdownDocument }>('POST', 'compute/upgrade', { document })
+
+export const takeSectionOut = (document: BreakdownDocument, section: string) => call<{ document: BreakdownDocument }>('POST', 'compute/without-section', { document, section })
 
 export const convertTuning = (document: BreakdownDocument, tuning: string) => call<{ document: BreakdownDocument }>('POST', 'compute/tuning', { document, tuning })

@@ -1,9 +1,9 @@
-import type { Approach as ApproachDocument, BreakdownDocument, Stroke as StrokeDocument, Pin as PinDocument } from './breakdown.gen'
+import type { BreakdownDocument, Line as LineDocument, Pattern as PatternDocument, Pin as PinDocument, Stroke as StrokeDocument } from './breakdown.gen'
 import type { components } from './openapi.gen'
 
 type Schemas = components['schemas']
 
-export type { ApproachDocument, BreakdownDocument, StrokeDocument, PinDocument }
+export type { BreakdownDocument, LineDocument, PatternDocument, PinDocument, StrokeDocument }
 export type Person = Schemas['Person']
 export type BreakdownCard = Schemas['BreakdownCard']
 export type StoredBreakdown = Omit<Schemas['StoredBreakdown'], 'document'> & { document: BreakdownDocument }
@@ -19,35 +19,39 @@ export type StringsPlan = Schemas['StringsPlan']
 export type ChordName = Schemas['ChordName']
 export type ApproachOffer = Schemas['ApproachOffer']
 export type GripChange = Schemas['GripChange']
-export type Fix = Omit<Schemas['Fix'], 'change'> & { change: Partial<BreakdownDocument> }
+export type Patch = Schemas['Patch']
+export type Fix = Schemas['Fix']
+export type SongPlace = Schemas['SongPlace']
 export type Families = Schemas['Families']
 export type FamilyRoute = Schemas['FamilyRoute']
 export type Remark = Schemas['Remark']
 export type HarmonisedNote = Schemas['HarmonisedNote']
 export type RiffNote = Schemas['RiffNote']
 export type RiffPlace = Schemas['RiffPlace']
-export type LibraryPattern = Omit<Schemas['LibraryPattern'], 'pattern' | 'feel' | 'school'> & Pick<BreakdownDocument, 'pattern' | 'feel' | 'school'>
+export type School = PatternDocument['school']
+export type Feel = BreakdownDocument['start']['feel']
+export type LibraryPattern = Omit<Schemas['LibraryPattern'], 'pattern' | 'feel' | 'school'> & { pattern: Pick<PatternDocument, 'ticks' | 'streams'>; feel: Feel; school: School }
 export type UsualForm = Schemas['UsualForm']
-export type Starter = Omit<Schemas['Starter'], 'pattern' | 'feel' | 'school'> & Pick<BreakdownDocument, 'pattern' | 'feel' | 'school'>
+export type Starter = Omit<Schemas['Starter'], 'pattern' | 'feel' | 'school'> & { pattern: Pick<PatternDocument, 'ticks' | 'streams'>; feel: Feel; school: School }
 export type Student = Schemas['Student']
 export type OwnGrip = Schemas['OwnGrip']
 export type HardGrip = { chord: number; symbol: string; why: string; instead: Voicing | null; refusal: string | null }
 export type StatedTuning = { slug: string; pitches: string[]; changes: number[]; contradictions: { string: number; typed: string; stated: string }[] }
 export type VoicedChord = Schemas['VoicedChord']
 export type Path = Schemas['Path']
-type HandWarning = Omit<Schemas['HandWarning'], 'fixes'> & { fixes: Fix[] }
-export type Hand = Omit<Schemas['Hand'], 'warnings'> & { warnings: HandWarning[] }
+export type Hand = Schemas['Hand']
 export type SchoolInUse = Schemas['SchoolInUse']
-export type RhythmReading = Omit<Schemas['RhythmReading'], 'change'> & { change: Partial<BreakdownDocument> }
+export type RhythmReading = Schemas['RhythmReading']
 export type Hearing = Schemas['Hearing']
 export type HeardStroke = Schemas['HeardStroke']
-export type FeelOffer = Omit<Schemas['FeelOffer'], 'change'> & { change: Partial<BreakdownDocument> }
-export type FeelReading = Omit<Schemas['FeelReading'], 'offers'> & { offers: FeelOffer[] }
+export type FeelOffer = Schemas['FeelOffer']
+export type FeelReading = Schemas['FeelReading']
 export type Ladder = Schemas['Ladder'] & { at: number; raised: { start: number; goal: number }; pause: 'over' | 'rest' | 'tension' | null }
 export type HandSketch = Schemas['HandSketch']
 export type HandStroke = Schemas['HandStroke']
 export type HandSlot = Schemas['HandSlot']
-export type Timeline = Omit<Schemas['Timeline'], 'warnings'> & { warnings: HandWarning[] }
+export type Timeline = Schemas['Timeline']
+export type TimedBar = Schemas['TimedBar']
 export type TimedEvent = Schemas['TimedEvent']
 export type LockReport = Schemas['LockReport']
 export type LockSlot = Schemas['LockSlot']
@@ -59,10 +63,12 @@ export type Choices = {
   grooves: { slug: string; name: string; meter: string }[]
   tunings: { slug: string; name: string; strings: string[] }[]
   kinds: { slug: string; name: string }[]
-  schools: { slug: BreakdownDocument['school']; name: string }[]
+  schools: { slug: School; name: string }[]
   /** of a lesson, from 1 on */
-  stages: string[]
+  stages: { slug: Gate['stage']; words: string }[]
   usual_stage: number
-  gates: ({ name: string } & Omit<NonNullable<BreakdownDocument['gates']>[number], 'stage'>)[]
+  gates: ({ name: string } & Gate['gate'])[]
 }
+/** What a take must keep within to pass a stage, as the document has it. */
+export type Gate = BreakdownDocument['lesson'][number]
 export type Tap = { t: number; key: 'down' | 'up'; dead?: boolean }

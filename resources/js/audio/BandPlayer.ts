@@ -1,4 +1,5 @@
 import type { TimedEvent, Timeline } from '../api/types'
+import { barAt, barEnd, barsUntil, placeAt, secondsOf } from './bars'
 
 /** What the player needs of the machine it plays on. Times are seconds of the audio clock. */
 export type Output = {
@@ -35,12 +36,14 @@ export type Position = { t: number; beat: number; bar: number; round: number; co
 export type Punctuality = { scheduled: number; late: number; smallestMarginMs: number | null }
 
 /** From `audio` on, timeline second `t` sounds at audio second `audio`. */
-type Stretch = { audio: number; t: number; timeline: Timeline; elapsedBeats: number; round: number }
+type Stretch = { audio: number; t: number; timeline: Timeline; elapsedBars: number; round: number }
 
 const LOOK_AHEAD = 0.3
 const START_DELAY = 0.12
-/** The core's times are rounded to microseconds, and beats worked out here are not: an event may lie this much before its beat. */
+/** The core's times are rounded to microseconds: an event may lie this much before its beat. */
 const ROUNDING = 1e-5
+/** A stretch ends on a beat, whose share of its bar no float holds to the last digit. */
+const MILLIONTHS = 1e6
 
 /**
  * Plays a timeline against the audio clock, always a little ahead of it. A new timeline (another tempo, feel or pattern)
@@ -61,6 +64,8 @@ export class BandPlayer {
   private timeline: Timeline | null = null
   private stretches: Stretch[] = []
   private startAudio = 0
+  /** audio seconds of the clicks that count in */
+  private countIn: number[] = []
   /** timeline seconds up to which the last stretch has been handed to the output */
   private cursor = 0
   private listeners = new Set<() => void>()
@@ -100,23 +105,22 @@ export class BandPlayer {
   setTimeline(timeline: Timeline): void {
     this.timeline = timeline
     const current = this.stretches.at(-1)
-    if (!this.playing || current === undefined || timeline.bars === 0) return
+    if (!this.playing || current === undefined || timeline.bars.length === 0) return
     if (current.timeline === timeline) return
-    const old = current.timeline
-    const beat = Math.ceil((this.cursor - 1e-6) / old.beat_seconds)
+    const next = nextBeat(current.timeline, this.cursor)
     const [first, last] = this.span(timeline)
-    const total = (last + 1 - first) * timeline.beats_a_bar
-    const inSpan = ((beat - first * timeline.beats_a_bar) % total + total) % total
-    const boundary = beat * old.beat_seconds
-    this.pushUntil(boundary)
+    const total = last + 1 - first
+    const bar = timeline.bars[first + ((((next.bar - first) % total) + total) % total)]
+    const t = bar?.beats[Math.min(next.beat, bar.beats.length - 1)] ?? 0
+    this.pushUntil(next.t)
     this.stretches.push({
-      audio: current.audio + boundary - current.t,
-      t: (first * timeline.beats_a_bar + inSpan) * timeline.beat_seconds,
+      audio: current.audio + next.t - current.t,
+      t,
       timeline,
-      elapsedBeats: current.elapsedBeats + Math.round((boundary - current.t) / old.beat_seconds),
+      elapsedBars: elapsedAt(current, next.t),
       round: current.round,
     })
-    this.cursor = (first * timeline.beats_a_bar + inSpan) * timeline.beat_seconds
+    this.cursor = t
   }
 
   /**
@@ -125,22 +129,28 @@ export class BandPlayer {
    */
   async start(options: { fromBar?: number; bars?: number; clickOnly?: 'every beat' | 'as set'; onEnd?: () => void } = {}): Promise<void> {
     const timeline = this.timeline
-    if (timeline === null || timeline.bars === 0) return
+    if (timeline === null || timeline.bars.length === 0) return
     await this.output.resume()
     const [first, last] = this.span(timeline)
     const bar = Math.min(Math.max(options.fromBar ?? first, first), last)
-    const countInBeats = this.state.countInBars * timeline.beats_a_bar
+    const t = timeline.bars[bar]?.t ?? 0
     const zero = this.output.now() + START_DELAY
-    this.startAudio = zero + countInBeats * timeline.beat_seconds
-    for (let beat = 0; beat < countInBeats; beat++) this.output.click(beat % timeline.beats_a_bar === 0, zero + beat * timeline.beat_seconds)
-    const t = bar * timeline.beats_a_bar * timeline.beat_seconds
-    this.stretches = [{ audio: this.startAudio, t, timeline, elapsedBeats: 0, round: 0 }]
+    this.countIn = []
+    for (let counted = 0; counted < this.state.countInBars; counted++) {
+      const from = zero + counted * (barEnd(timeline, bar) - t) - t
+      timeline.bars[bar]?.beats.forEach((beat, number) => {
+        this.countIn.push(from + beat)
+        this.output.click(number === 0, from + beat)
+      })
+    }
+    this.startAudio = zero + this.state.countInBars * (barEnd(timeline, bar) - t)
+    this.stretches = [{ audio: this.startAudio, t, timeline, elapsedBars: 0, round: 0 }]
     this.cursor = t
     this.figures = { scheduled: 0, late: 0, smallestMarginMs: null }
     this.endAfterBars = options.bars ?? null
     this.clickOnly = options.clickOnly ?? null
     this.onEnd = options.onEnd ?? null
-    this.update({ ...this.state, status: countInBeats > 0 ? 'counting' : 'playing' })
+    this.update({ ...this.state, status: this.countIn.length > 0 ? 'counting' : 'playing' })
     this.tick()
   }
 
@@ -180,60 +190,61 @@ export class BandPlayer {
     const { timeline } = stretch
     const t = stretch.t + at - stretch.audio
     if (at < this.startAudio) {
-      const left = Math.ceil((this.startAudio - at) / timeline.beat_seconds - 1e-9)
-      return { t: stretch.t, beat: 0, bar: Math.floor(stretch.t / timeline.beat_seconds / timeline.beats_a_bar + 1e-6), round: 0, countIn: left }
+      const counted = Math.max(0, this.countIn.findLastIndex((each) => each <= at + 1e-9))
+      return { t: stretch.t, beat: 0, bar: barAt(timeline, stretch.t), round: 0, countIn: this.countIn.length - counted }
     }
-    const beats = t / timeline.beat_seconds + 1e-6
-    const bar = Math.floor(beats / timeline.beats_a_bar)
-    return { t, beat: Math.floor(beats) - bar * timeline.beats_a_bar, bar, round: stretch.round, countIn: null }
+    const { bar, beat } = placeAt(timeline, t)
+    return { t, beat, bar, round: stretch.round, countIn: null }
   }
 
   /** Beats since the bar line, with their fraction; 0 while stopped or counting in. */
   beatsIntoBar(at: number = this.output.now()): number {
     const stretch = this.stretches.findLast((each) => each.audio <= at)
     if (stretch === undefined || at < this.startAudio) return 0
-    const beats = (stretch.t + at - stretch.audio) / stretch.timeline.beat_seconds
-    return beats - Math.floor(beats / stretch.timeline.beats_a_bar + 1e-9) * stretch.timeline.beats_a_bar
+    const { beat, into } = placeAt(stretch.timeline, stretch.t + at - stretch.audio)
+    return beat + into
   }
 
   /** Bars played since the start of this run, counted on through repeats. */
   elapsedBars(at: number = this.output.now()): number {
     const stretch = this.stretches.findLast((each) => each.audio <= at)
-    if (stretch === undefined) return 0
-    return (stretch.elapsedBeats + (at - stretch.audio) / stretch.timeline.beat_seconds) / stretch.timeline.beats_a_bar
+    return stretch === undefined ? 0 : elapsedAt(stretch, stretch.t + at - stretch.audio)
   }
 
   private span(timeline: Timeline): [number, number] {
     const loop = this.state.loop
-    if (loop === null || loop[0] >= timeline.bars) return [0, timeline.bars - 1]
-    return [loop[0], Math.min(loop[1], timeline.bars - 1)]
+    if (loop === null || loop[0] >= timeline.bars.length) return [0, timeline.bars.length - 1]
+    return [loop[0], Math.min(loop[1], timeline.bars.length - 1)]
   }
 
   private endOf(stretch: Stretch): number {
     const { timeline } = stretch
-    const bar = timeline.beats_a_bar * timeline.beat_seconds
-    const loopEnd = (this.span(timeline)[1] + 1) * bar
+    const loopEnd = barEnd(timeline, this.span(timeline)[1])
     // A loop set behind the place that plays: what is scheduled already sounds, the bar is finished, then it jumps.
-    const end = loopEnd > this.cursor - 1e-6 && loopEnd > stretch.t + 1e-6 ? loopEnd : Math.min(timeline.seconds, Math.max(1, Math.ceil((this.cursor - 1e-6) / bar)) * bar)
+    const end = loopEnd > this.cursor - 1e-6 && loopEnd > stretch.t + 1e-6 ? loopEnd : this.barLineAfterCursor(timeline)
     if (this.endAfterBars === null) return end
-    const beatsLeft = this.endAfterBars * timeline.beats_a_bar - stretch.elapsedBeats
-    return Math.min(end, stretch.t + beatsLeft * timeline.beat_seconds)
+    return Math.min(end, secondsOf(timeline, barsUntil(timeline, stretch.t) + this.endAfterBars - stretch.elapsedBars))
+  }
+
+  /** The bar line that comes next, or the one the cursor stands on; never the first. */
+  private barLineAfterCursor(timeline: Timeline): number {
+    const bar = barAt(timeline, this.cursor)
+    const line = timeline.bars[bar]?.t ?? 0
+    return bar > 0 && this.cursor - line < ROUNDING ? line : barEnd(timeline, bar)
   }
 
   private isLastStretch(stretch: Stretch, end: number): boolean {
-    if (this.endAfterBars === null) return false
-    const beats = stretch.elapsedBeats + (end - stretch.t) / stretch.timeline.beat_seconds
-    return beats >= this.endAfterBars * stretch.timeline.beats_a_bar - 1e-6
+    return this.endAfterBars !== null && elapsedAt(stretch, end) >= this.endAfterBars - 1e-6
   }
 
   private wrap(stretch: Stretch, end: number): void {
     const timeline = this.timeline ?? stretch.timeline
-    const t = this.span(timeline)[0] * timeline.beats_a_bar * timeline.beat_seconds
+    const t = timeline.bars[this.span(timeline)[0]]?.t ?? 0
     this.stretches.push({
       audio: stretch.audio + end - stretch.t,
       t,
       timeline,
-      elapsedBeats: stretch.elapsedBeats + Math.round((end - stretch.t) / stretch.timeline.beat_seconds),
+      elapsedBars: elapsedAt(stretch, end),
       round: stretch.round + 1,
     })
     this.cursor = t
@@ -267,20 +278,20 @@ export class BandPlayer {
       if (t < this.cursor - ROUNDING || t >= until - ROUNDING || (!everyBeat && this.clickRestsAt(stretch, t))) return
       this.hand(stretch.audio + t - stretch.t, (time) => this.output.click(high, time))
     }
-    for (let index = Math.max(0, Math.floor(this.cursor / timeline.beat_seconds) - 1); index < timeline.beat_times.length; index++) {
-      const t = timeline.beat_times[index] ?? Infinity
-      if (t >= until - ROUNDING) break
-      const beat = index % timeline.beats_a_bar
-      if (everyBeat || this.state.clickOn.includes(beat)) click(t, beat === 0)
-      if (!everyBeat && this.state.clickOffBeats) click(timeline.off_beat_times[index] ?? Infinity, false)
+    for (let index = barAt(timeline, this.cursor); index < timeline.bars.length; index++) {
+      const bar = timeline.bars[index]
+      if (bar === undefined || bar.t >= until - ROUNDING) break
+      bar.beats.forEach((t, beat) => {
+        if (everyBeat || this.state.clickOn.includes(beat)) click(t, beat === 0)
+        if (!everyBeat && this.state.clickOffBeats) click(bar.off_beats[beat] ?? Infinity, false)
+      })
     }
   }
 
   private clickRestsAt(stretch: Stretch, t: number): boolean {
     if (this.state.clickRests === null) return false
     const [sounds, rests] = this.state.clickRests
-    const bar = Math.floor((stretch.elapsedBeats + (t - stretch.t) / stretch.timeline.beat_seconds) / stretch.timeline.beats_a_bar + 1e-6)
-    return bar % (sounds + rests) >= sounds
+    return Math.floor(elapsedAt(stretch, t) + 1e-6) % (sounds + rests) >= sounds
   }
 
   private hand(time: number, play: (time: number) => void): void {
@@ -304,6 +315,22 @@ export class BandPlayer {
     this.state = state
     for (const listener of this.listeners) listener()
   }
+}
+
+/** Bars played from the start of the run to a second of a stretch. */
+function elapsedAt(stretch: Stretch, t: number): number {
+  const bars = stretch.elapsedBars + barsUntil(stretch.timeline, t) - barsUntil(stretch.timeline, stretch.t)
+  return Math.round(MILLIONTHS * bars) / MILLIONTHS
+}
+
+/** The first beat at or after a second; the end of the song where none comes any more. */
+function nextBeat(timeline: Timeline, t: number): { bar: number; beat: number; t: number } {
+  for (let bar = barAt(timeline, t); bar < timeline.bars.length; bar++) {
+    const beats = timeline.bars[bar]?.beats ?? []
+    const beat = beats.findIndex((each) => each >= t - ROUNDING)
+    if (beat >= 0) return { bar, beat, t: beats[beat] ?? t }
+  }
+  return { bar: timeline.bars.length, beat: 0, t: timeline.seconds }
 }
 
 function firstAtOrAfter(events: { t: number }[], t: number): number {

@@ -4,7 +4,8 @@ import { useEffect, useMemo, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { useStore } from 'zustand'
 import { ApiError } from '../../api/client'
-import { fetchBreakdown, keys, useTimeline } from '../../api/queries'
+import { deskOf, type Place } from '../../api/desk'
+import { fetchBreakdown, keys, usePlaces, useTimeline } from '../../api/queries'
 import type { StoredBreakdown } from '../../api/types'
 import { band, output } from '../../audio/band'
 import { chunk } from '../../ui/chunk'
@@ -15,7 +16,7 @@ import { useTabState } from '../../ui/useTabState'
 import { Transport } from '../transport/Transport'
 import { BenchContext, type BenchValue } from './benchContext'
 import { openDocument } from './documentStore'
-import { browserKeeper } from './keeper'
+import { browserKeeper, refreshDraft } from './keeper'
 import { BenchFinder } from './BenchFinder'
 import { Shortcuts } from './Shortcuts'
 import { StaleSheet } from './StaleSheet'
@@ -48,7 +49,7 @@ export default function BenchPage() {
   useEffect(() => {
     if (isStation(station)) load[station]().catch(() => undefined)
   }, [station])
-  const stored = useQuery({ queryKey: keys.breakdown(id), queryFn: () => fetchBreakdown(id), staleTime: Infinity, gcTime: 0 })
+  const stored = useQuery({ queryKey: keys.breakdown(id), queryFn: () => opened(id), staleTime: Infinity, gcTime: 0 })
   if (stored.isPending) return <p className="loading">Fetching the breakdown …</p>
   if (stored.data === undefined) {
     return (
@@ -62,6 +63,13 @@ export default function BenchPage() {
   return <Bench key={id} stored={stored.data} />
 }
 
+/** A breakdown as it is saved, and its draft ready to be taken up. */
+async function opened(id: string): Promise<StoredBreakdown> {
+  const stored = await fetchBreakdown(id)
+  await refreshDraft(stored)
+  return stored
+}
+
 function Bench({ stored }: { stored: StoredBreakdown }) {
   const { station: asked } = useParams()
   const navigate = useNavigate()
@@ -69,12 +77,15 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
   const [store] = useState(() => openDocument(stored, browserKeeper))
   const document = useStore(store, (state) => state.document)
   const save = useStore(store, (state) => state.save)
-  const [tempo, setTempo] = useTabState(`tempo:${stored.id}`, document.tempo)
+  const [tempo, setTempo] = useTabState(`tempo:${stored.id}`, document.start.tempo)
+  const [place, setPlace] = useTabState<Partial<Place>>(`place:${stored.id}`, {})
+  const places = usePlaces(document, document.patterns.length + document.lines.length > 2).data
+  const desk = useMemo(() => deskOf(document, place, places), [document, place, places])
   const [level, setLevel] = useState(3)
   const [help, setHelp] = useState(false)
   const [finding, setFinding] = useState(false)
   const station: Station = isStation(asked) ? asked : stored.mine ? 'chart' : 'lock'
-  const timeline = useTimeline(document, tempo, level)
+  const timeline = useTimeline(desk, tempo, level)
   usePageTitle(`${document.title} · ${STATIONS.find((each) => each.id === station)?.name ?? ''}`)
 
   useEffect(() => {
@@ -116,7 +127,10 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
     'alt+0': () => void navigate('/'),
   })
 
-  const value = useMemo<BenchValue>(() => ({ store, tempo, setTempo, level, setLevel, timeline: timeline.data }), [store, tempo, setTempo, level, timeline.data])
+  const value = useMemo<BenchValue>(
+    () => ({ store, desk, places: places ?? [], setPlace, tempo, setTempo, level, setLevel, timeline: timeline.data }),
+    [store, desk, places, setPlace, tempo, setTempo, level, timeline.data],
+  )
   const lean = 60 * ((timeline.data?.p ?? 0.5) - 0.5)
   return (
     <BenchContext.Provider value={value}>

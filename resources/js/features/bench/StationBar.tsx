@@ -71,18 +71,18 @@ function saveWords(save: SaveState): string {
 
 function useStateLines(): Record<Station, { text: string; off: boolean }> {
   const document = useDocument()
-  const { store, timeline } = useBench()
+  const { store, desk, timeline } = useBench()
   const chart = useChart(document).data
   const takes = useTakes(store.getState().id)
   const recording = useSyncExternalStore(watchName, () => kept(store.getState().id)?.name ?? 'no recording')
   const bars = chart?.sections.reduce((sum, section) => sum + section.bars.length, 0) ?? 0
   const unread = chart?.sections.reduce((sum, section) => sum + section.problems.length, 0) ?? 0
   const shapes = new Set(timeline?.chords.map((chord) => chord.symbol)).size
-  const strokes = document.pattern.streams.reduce((sum, stream) => sum + stream.strokes.length, 0)
+  const strokes = desk.pattern.streams.reduce((sum, stream) => sum + stream.strokes.length, 0)
   return {
     listen: { text: recording, off: false },
     chart: unread > 0 ? { text: `${unread} unread`, off: true } : { text: countOf(bars, 'bar'), off: false },
-    shapes: { text: shapes === 0 ? 'no chords yet' : `${countOf(shapes, 'chord')}, ${document.pins.length} pinned`, off: false },
+    shapes: { text: shapes === 0 ? 'no chords yet' : `${countOf(shapes, 'chord')}, ${desk.line.pins.length} pinned`, off: false },
     hand: { text: countOf(strokes, 'stroke'), off: strokes === 0 },
     lock: {
       text:

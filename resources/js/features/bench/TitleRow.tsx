@@ -4,6 +4,7 @@ import { useStore } from 'zustand'
 import { useKeys } from '../../ui/keys'
 import { Later } from '../../ui/Later'
 import { useBench, useDocument, useMine } from './benchContext'
+import { PlaceChooser } from './PlaceChooser'
 import { TuneForm } from './TuneForm'
 
 /** The tune's name and its settings in one line; both are edited in place. */
@@ -20,8 +21,9 @@ export function TitleRow() {
       {mine && <h1 className="unseen">{document.title}</h1>}
       {mine ? <TitleField key={document.title} title={document.title} onChange={(title) => store.change((d) => ({ ...d, title }))} /> : <h1>{document.title}</h1>}
       <p className="summary">
-        {document.key} · {document.meter} · {timeline?.feel_words ?? ''} · written at {document.tempo}
+        {document.start.key} · {document.start.meter} · {timeline?.feel_words ?? ''} · written at {document.start.tempo}
       </p>
+      <PlaceChooser />
       {mine && (
         <div className="title-actions">
           <Later>

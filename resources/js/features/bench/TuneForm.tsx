@@ -1,9 +1,10 @@
 import { Button, Checkbox, InputNumber, Select } from 'antd'
 import { convertTuning, moveCapo, moveToKey, reshape, useChoices } from '../../api/queries'
-import type { BreakdownDocument } from '../../api/types'
+import { withLine, withStart } from '../../api/desk'
+import type { BreakdownDocument, Feel, LineDocument } from '../../api/types'
 import { isKeyTyped, KEYS, METERS } from '../../ui/choices'
 import { useTapTempo } from '../../ui/useTapTempo'
-import { useBench, useDocument } from './benchContext'
+import { useBench } from './benchContext'
 import { BELOW_THE_CAPO, OPEN_STRINGS_STAY, useRemake } from './useRemake'
 
 const COMPANIES = [
@@ -12,22 +13,26 @@ const COMPANIES = [
   { value: 'shell', label: 'beside keys: guide tones only' },
 ]
 
-type Parts = BreakdownDocument['band']['parts']
-type Part = NonNullable<Parts[0]>
-const PARTS: Part['name'][] = ['drums', 'bass', 'guitar']
+type Part = BreakdownDocument['parts'][number]
 
 /** Where each part sits against the beat, and whether it leaves the swing to the others. */
-function PartPlaces({ parts, onChange }: { parts: Parts; onChange: (parts: Parts) => void }) {
-  const own = (name: Part['name']): Part => parts.find((part) => part?.name === name) ?? { name, level: 0.8, offsetMs: 0, straight: false }
-  const set = (name: Part['name'], part: Partial<Part>) => onChange(PARTS.map((each) => (each === name ? { ...own(each), ...part } : own(each))) as Parts)
+function PartPlaces({ parts, onChange }: { parts: Part[]; onChange: (id: string, part: Partial<Part>) => void }) {
   return (
     <fieldset className="part-places">
       <legend>Where each sits, ms late</legend>
-      {PARTS.map((name) => (
-        <div key={name} className="part">
-          {name}
-          <InputNumber aria-label={`${name}, ms late`} min={-100} max={100} precision={0} step={5} value={own(name).offsetMs} onChange={(offsetMs) => offsetMs !== null && set(name, { offsetMs })} />
-          <Checkbox checked={own(name).straight} onChange={(event) => set(name, { straight: event.target.checked })}>
+      {parts.map(({ id, instrument, offsetMs, straight }) => (
+        <div key={id} className="part">
+          {instrument}
+          <InputNumber
+            aria-label={`${instrument}, ms late`}
+            min={-100}
+            max={100}
+            precision={0}
+            step={5}
+            value={offsetMs}
+            onChange={(late) => late !== null && onChange(id, { offsetMs: late })}
+          />
+          <Checkbox checked={straight} onChange={(event) => onChange(id, { straight: event.target.checked })}>
             stays straight
           </Checkbox>
         </div>
@@ -39,11 +44,13 @@ function PartPlaces({ parts, onChange }: { parts: Parts; onChange: (parts: Parts
 
 /** Everything about the tune that is not its chords or strokes. */
 export function TuneForm() {
-  const { store, setTempo } = useBench()
-  const document = useDocument()
+  const { store, desk, setTempo } = useBench()
+  const { document, line } = desk
+  const { start, guitar } = document
   const choices = useChoices().data
   const remake = useRemake()
-  const change = (part: Partial<BreakdownDocument>, together?: string) => store.change((d) => ({ ...d, ...part }), together === undefined ? {} : { together })
+  const change = (part: Partial<BreakdownDocument['start']>, together?: string) => store.change((d) => withStart(d, part), together === undefined ? {} : { together })
+  const setParts = (changed: (part: Part) => Part) => store.change((d) => ({ ...d, parts: d.parts.map(changed) as BreakdownDocument['parts'] }), { together: 'parts' })
   const write = (tempo: number | null) => {
     if (tempo === null || tempo < 20 || tempo > 400) return
     change({ tempo }, 'tempo')
@@ -54,61 +61,65 @@ export function TuneForm() {
     <section className="tune-form" aria-label="Key, tempo, band">
       <label>
         Key
-        <Select showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }} value={document.key} options={KEYS.map((value) => ({ value }))} onChange={(key: string) => void remake((d) => moveToKey(d, key), OPEN_STRINGS_STAY)} />
+        <Select showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }} value={start.key} options={KEYS.map((value) => ({ value }))} onChange={(key: string) => void remake((d) => moveToKey(d, key), OPEN_STRINGS_STAY)} />
       </label>
       <label>
         Written tempo
         <span className="field-row">
-          <InputNumber min={20} max={400} value={document.tempo} onChange={write} />
+          <InputNumber min={20} max={400} value={start.tempo} onChange={write} />
           <Button onClick={tap}>Tap</Button>
         </span>
       </label>
       <label>
         Meter
-        <Select value={document.meter} options={METERS.map((value) => ({ value }))} onChange={(meter: string) => void remake((d) => reshape(d, { meter }))} />
+        <Select value={start.meter} options={METERS.map((value) => ({ value }))} onChange={(meter: string) => void remake((d) => reshape({ ...desk, document: d }, { meter }))} />
       </label>
       <label>
         Feel
         <Select
-          value={document.feel.mode}
+          value={start.feel.mode}
           options={[
             { value: 'fixed', label: 'fixed, set on the dial below' },
             { value: 'follows-tempo', label: 'follows the tempo' },
           ]}
-          onChange={(mode: BreakdownDocument['feel']['mode']) => change({ feel: { ...document.feel, mode } })}
+          onChange={(mode: Feel['mode']) => change({ feel: { ...start.feel, mode } })}
         />
       </label>
       <label>
         Swung in
         <Select
-          value={document.feel.unit}
+          value={start.feel.unit}
           options={[
             { value: 'eighth', label: 'eighths' },
             { value: 'sixteenth', label: 'sixteenths' },
           ]}
-          onChange={(unit: BreakdownDocument['feel']['unit']) => change({ feel: { ...document.feel, unit } })}
+          onChange={(unit: Feel['unit']) => change({ feel: { ...start.feel, unit } })}
         />
       </label>
       <label>
         Drums and bass
         <Select
-          value={document.band.groove}
-          options={(choices?.grooves ?? []).filter((groove) => groove.meter === document.meter).map((groove) => ({ value: groove.slug, label: groove.name }))}
-          onChange={(groove: string) => change({ band: { ...document.band, groove } })}
+          value={document.parts.find(({ groove }) => groove !== undefined)?.groove ?? ''}
+          options={(choices?.grooves ?? []).filter((groove) => groove.meter === start.meter).map((groove) => ({ value: groove.slug, label: groove.name }))}
+          onChange={(groove: string) => setParts((part) => (part.groove === undefined ? part : { ...part, groove }))}
         />
       </label>
-      <PartPlaces parts={document.band.parts} onChange={(parts) => change({ band: { ...document.band, parts } }, 'parts')} />
+      <PartPlaces parts={document.parts} onChange={(id, part) => setParts((each) => (each.id === id ? { ...each, ...part } : each))} />
       <label>
         Company
-        <Select value={document.company} options={COMPANIES} onChange={(company: BreakdownDocument['company']) => change({ company })} />
+        <Select
+          value={line.company}
+          options={COMPANIES}
+          onChange={(company: LineDocument['company']) => store.change((d) => withLine(d, line.id, (each) => ({ ...each, company })))}
+        />
       </label>
       <label>
         Tuning
-        <Select value={document.tuning} options={(choices?.tunings ?? []).map((tuning) => ({ value: tuning.slug, label: tuning.name }))} onChange={(tuning: string) => void remake((d) => convertTuning(d, tuning))} />
+        <Select value={guitar.tuning} options={(choices?.tunings ?? []).map((tuning) => ({ value: tuning.slug, label: tuning.name }))} onChange={(tuning: string) => void remake((d) => convertTuning(d, tuning))} />
       </label>
       <label>
         Capo
-        <InputNumber min={0} max={12} precision={0} value={document.capo} onChange={(capo) => void remake((d) => moveCapo(d, capo ?? 0), BELOW_THE_CAPO)} />
+        <InputNumber min={0} max={12} precision={0} value={guitar.capo} onChange={(capo) => void remake((d) => moveCapo(d, capo ?? 0), BELOW_THE_CAPO)} />
       </label>
     </section>
   )

@@ -1,10 +1,16 @@
 import { createContext, useContext } from 'react'
 import { useStore } from 'zustand'
-import type { BreakdownDocument, Timeline } from '../../api/types'
+import type { Desk, Place } from '../../api/desk'
+import type { BreakdownDocument, SongPlace, Timeline } from '../../api/types'
 import type { DocumentState, DocumentStore } from './documentStore'
 
 export type BenchValue = {
   store: DocumentStore
+  /** the section of a pass that is worked at, with what is played there */
+  desk: Desk
+  /** every such place of the song; empty while everywhere is alike */
+  places: SongPlace[]
+  setPlace: (place: Place) => void
   /** the tempo that is played and tapped at, which need not be the written one */
   tempo: number
   setTempo: (tempo: number) => void
@@ -21,6 +27,8 @@ export function useBench(): BenchValue {
   if (value === null) throw new Error('useBench needs the bench around it')
   return value
 }
+
+export const useDesk = (): Desk => useBench().desk
 
 export function useDocument(): BreakdownDocument {
   return useStore(useBench().store, (state: DocumentState) => state.document)

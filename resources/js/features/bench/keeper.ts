@@ -1,5 +1,6 @@
 import { ulid } from 'ulid'
-import { call } from '../../api/client'
+import { ApiError, call } from '../../api/client'
+import { upgraded } from '../../api/queries'
 import type { BreakdownDocument, StoredBreakdown } from '../../api/types'
 import { forget, recalled, remember } from '../../ui/remembered'
 import type { Draft, Keeper } from './documentStore'
@@ -17,6 +18,22 @@ export const browserKeeper: Keeper = {
     write: (id, draft) => remember(key(id), JSON.stringify(draft)),
     clear: (id) => forget(key(id)),
   },
+}
+
+/**
+ * A draft that an older Gravik left here is rewritten as documents are today. One that cannot be read is put aside: the
+ * saved breakdown opens, and what was typed stays in the browser.
+ */
+export async function refreshDraft({ id, document }: StoredBreakdown): Promise<void> {
+  const draft = browserKeeper.draft.read(id)
+  if (draft === null || draft.document.version === document.version) return
+  try {
+    browserKeeper.draft.write(id, { ...draft, document: (await upgraded(draft.document)).document })
+  } catch (problem) {
+    if (!(problem instanceof ApiError) || problem.status !== 422) throw problem
+    remember(`${key(id)}:unreadable`, JSON.stringify(draft))
+    browserKeeper.draft.clear(id)
+  }
 }
 
 export const putOnShelf = (document: BreakdownDocument, id: string = ulid().toLowerCase()) => call<StoredBreakdown>('POST', 'breakdowns', { id, document, sitting })

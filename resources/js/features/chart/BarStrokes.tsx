@@ -1,4 +1,5 @@
 import type { Timeline } from '../../api/types'
+import { barEnd, beatsSince } from '../../audio/bars'
 import { Blade } from '../../ui/Blade'
 
 const TOP = 5
@@ -6,13 +7,13 @@ const BOTTOM = 29
 
 /** The strokes of one bar under its chords: where they fall, how they are struck, how long they ring. */
 export function BarStrokes({ timeline, bar }: { timeline: Timeline; bar: number }) {
-  const seconds = timeline.beat_seconds * timeline.beats_a_bar
-  const start = bar * seconds
+  const start = timeline.bars[bar]?.t ?? 0
+  const seconds = barEnd(timeline, bar) - start
   const place = (t: number) => `${(100 * Math.min(1, (t - start) / seconds)).toFixed(2)}%`
   const strokes = timeline.strokes.filter((stroke) => stroke.bar === bar)
 
   return (
-    <svg className="bar-strokes" role="img" aria-label={strokes.length === 0 ? 'No strokes' : strokes.map((stroke) => `${stroke.kind === 'ring' ? '' : `${stroke.kind} `}${stroke.direction} at beat ${(1 + (stroke.t - start) / timeline.beat_seconds).toFixed(2)}`).join(', ')}>
+    <svg className="bar-strokes" role="img" aria-label={strokes.length === 0 ? 'No strokes' : strokes.map((stroke) => `${stroke.kind === 'ring' ? '' : `${stroke.kind} `}${stroke.direction} at beat ${(1 + beatsSince(timeline, bar, stroke.t)).toFixed(2)}`).join(', ')}>
       {strokes
         .filter((stroke) => stroke.kind !== 'chuck' && stroke.kind !== 'ghost')
         .map((stroke) => (

@@ -1,7 +1,7 @@
 import { Button, Input, Segmented, Select } from 'antd'
 import { useState } from 'react'
 import { moveToKey, takeSectionOut, useChart } from '../../api/queries'
-import type { BreakdownDocument } from '../../api/types'
+import type { BreakdownDocument, ChartSection } from '../../api/types'
 import { isKeyTyped, KEYS } from '../../ui/choices'
 import { Later } from '../../ui/Later'
 import { countOf } from '../../ui/words'
@@ -19,7 +19,7 @@ export default function ChartStation() {
   const remake = useRemake()
   const [names, setNames] = useState<Names>('letters')
   const sections = chart.data?.sections ?? []
-  const bars = sections.reduce((sum, section) => sum + section.bars.length, 0)
+  const bars = sections.reduce((sum, section) => sum + writtenBars(section), 0)
   const setSection = (index: number, part: Partial<BreakdownDocument['sections'][number]>) =>
     store.change(
       (d) => ({
@@ -30,19 +30,17 @@ export default function ChartStation() {
       }),
       { together: `section-${index}` },
     )
-  const addSection = () =>
-    store.change((d) => ({
-      ...d,
-      sections: [...d.sections, { name: nextName(d.sections.map((section) => section.name)), line: '' }] as BreakdownDocument['sections'],
-    }))
-  const dropSection = (index: number) => void remake((d) => takeSectionOut(d, index))
+  const addSection = () => store.change(withSection)
+  const dropSection = (id: string) => void remake((d) => takeSectionOut(d, id))
   let barsBefore = 0
   return (
     <div className="chart-station">
       <div className="station-head">
         <h2>Chart</h2>
         <p className="muted">
-          {countOf(bars, 'bar')}, once round {document.sections.length === 1 ? '' : `through ${document.sections.length} sections`}
+          {countOf(bars, 'bar')}
+          {timeline !== undefined && timeline.bars.length !== bars ? `, ${timeline.bars.length} as they are played` : ', once round'}
+          {document.sections.length === 1 ? '' : ` through ${document.sections.length} sections`}
         </p>
         <Later turn={1}>
           <div className="title-actions">
@@ -62,7 +60,7 @@ export default function ChartStation() {
                 <Select
                   aria-label="Key"
                   showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }}
-                  value={document.key}
+                  value={document.start.key}
                   options={KEYS.map((value) => ({ value }))}
                   style={{ width: 116 }}
                   onChange={(key: string) => void remake((d) => moveToKey(d, key), OPEN_STRINGS_STAY)}
@@ -82,15 +80,14 @@ export default function ChartStation() {
             </p>
           </div>
         )}
-        {sections.map((section, index) => {
+        {sections.map((section) => {
           const first = barsBefore
-          barsBefore += section.bars.length
+          barsBefore += writtenBars(section)
           return (
             <SectionRows
-              key={index}
+              key={section.id}
               section={section}
               firstBar={first}
-              beats={chart.data?.beats ?? 4}
               names={names}
               timeline={timeline}
               barsInAll={bars}
@@ -101,7 +98,7 @@ export default function ChartStation() {
       <div className="chart-lines">
         <Later turn={3}>
           {document.sections.map((section, index) => (
-            <div key={index} className="chart-line">
+            <div key={section.id} className="chart-line">
               <Input
                 aria-label="Section name"
                 className="section-name"
@@ -119,7 +116,7 @@ export default function ChartStation() {
                 onChange={(line) => setSection(index, { line })}
               />
               {mine && document.sections.length > 1 && (
-                <Button aria-label={`Take out section ${section.name}`} onClick={() => dropSection(index)}>
+                <Button aria-label={`Take out section ${section.name}`} onClick={() => dropSection(section.id)}>
                   Take out
                 </Button>
               )}
@@ -135,6 +132,16 @@ export default function ChartStation() {
       </div>
     </div>
   )
+}
+
+const writtenBars = ({ bars, endings }: ChartSection): number => bars.length + endings.reduce((sum, ending) => sum + ending.bars.length, 0)
+
+/** With one more section, empty yet, that comes once at the end. */
+function withSection(d: BreakdownDocument): BreakdownDocument {
+  const used = d.sections.map(({ id }) => id)
+  const id = `s${Array.from({ length: used.length + 1 }, (_, number) => number + 1).find((number) => !used.includes(`s${number}`)) ?? 1}`
+  const name = nextName(d.sections.map((section) => section.name))
+  return { ...d, sections: [...d.sections, { id, name, line: '' }], form: [...d.form, { section: id, times: 1 }] }
 }
 
 function nextName(used: string[]): string {

@@ -11,25 +11,31 @@ const LARGE_UP_TO = 16
 
 export type Names = 'letters' | 'numerals' | 'steps'
 
-type Props = { section: ChartSection; firstBar: number; beats: number; names: Names; timeline: Timeline | undefined; barsInAll: number }
+type Props = { section: ChartSection; firstBar: number; names: Names; timeline: Timeline | undefined; barsInAll: number }
 
 /** One section as rows of bars, with the playing place running over them. */
-export function SectionRows({ section, firstBar, beats, names, timeline, barsInAll }: Props) {
+export function SectionRows({ section, firstBar, names, timeline, barsInAll }: Props) {
+  const { beats } = section
   const large = barsInAll <= LARGE_UP_TO
   const barsARow = large ? 4 : 8
-  const rows = Array.from({ length: Math.ceil(section.bars.length / barsARow) }, (_, row) => section.bars.slice(row * barsARow, (row + 1) * barsARow))
-  const perRow = Math.min(barsARow, Math.max(4, section.bars.length))
+  const written = [...section.bars, ...section.endings.flatMap((ending) => ending.bars)]
+  const rows = Array.from({ length: Math.ceil(written.length / barsARow) }, (_, row) => written.slice(row * barsARow, (row + 1) * barsARow))
+  const perRow = Math.min(barsARow, Math.max(4, written.length))
+  const endings = endingsAt(section)
   return (
     <section className="chart-section" aria-label={`Section ${section.name}`}>
       <header>
         <b>{section.name}</b>
-        <span>{countOf(section.bars.length, 'bar')}</span>
+        <span>
+          {countOf(written.length, 'bar')}
+          {section.times > 1 && ` · ${section.times} times`}
+        </span>
       </header>
       <div>
         {rows.map((row, index) => (
           <div key={index} className={large ? 'chart-row large' : 'chart-row'} style={{ gridTemplateColumns: `repeat(${perRow}, 1fr)` }}>
             {row.map((bar, place) => (
-              <BarBox key={place} bar={bar} number={firstBar + index * barsARow + place} beats={beats} names={names} timeline={timeline} large={large} />
+              <BarBox key={place} bar={bar} number={firstBar + index * barsARow + place} ending={endings.get(index * barsARow + place)} beats={beats} names={names} timeline={timeline} large={large} />
             ))}
           </div>
         ))}
@@ -38,16 +44,29 @@ export function SectionRows({ section, firstBar, beats, names, timeline, barsInA
   )
 }
 
-type BoxProps = { bar: ChartBar; number: number; beats: number; names: Props['names']; timeline: Timeline | undefined; large: boolean }
+/** Where each ending begins among the section's bars, with its times in words. */
+function endingsAt({ bars, endings }: ChartSection): Map<number, string> {
+  const starts = new Map<number, string>()
+  let bar = bars.length
+  for (const ending of endings) {
+    starts.set(bar, ending.times.map((time) => `${time}.`).join(' '))
+    bar += ending.bars.length
+  }
+  return starts
+}
 
-function BarBox({ bar, number, beats, names, timeline, large }: BoxProps) {
+type BoxProps = { bar: ChartBar; number: number; ending: string | undefined; beats: number; names: Props['names']; timeline: Timeline | undefined; large: boolean }
+
+function BarBox({ bar, number, ending, beats, names, timeline, large }: BoxProps) {
   const box = useRef<HTMLDivElement>(null)
-  usePlayhead(box, number, beats)
+  const played = timeline?.bars.findIndex((each) => each.written === number) ?? -1
+  usePlayhead(box, timeline, number, beats)
   const size = (large ? [34, 28, 22] : [26, 20, 17])[Math.min(2, bar.chords.length - 1)] ?? 17
   return (
     <div ref={box} className="chart-bar" data-bar={number}>
       <span className="bar-number">{number + 1}</span>
-      <div className={bar.chords.some((chord) => chord.shape !== null) ? 'bar-chords with-shapes' : 'bar-chords'} onDoubleClick={() => band.set({ loop: [number, number] })}>
+      {ending !== undefined && <span className="bar-ending">{ending}</span>}
+      <div className={bar.chords.some((chord) => chord.shape !== null) ? 'bar-chords with-shapes' : 'bar-chords'} onDoubleClick={() => played >= 0 && band.set({ loop: [played, played] })}>
         {bar.chords.map((chord) => (
           <span key={chord.at} className={chord.symbol === null && chord.typed !== '' && !/^n\.?c/i.test(chord.typed) ? 'bar-chord unread' : 'bar-chord'} style={{ flexGrow: chord.beats }}>
             {chord.symbol === null ? (
@@ -69,18 +88,18 @@ function BarBox({ bar, number, beats, names, timeline, large }: BoxProps) {
           ))}
         </span>
       </div>
-      {timeline !== undefined && <BarStrokes timeline={timeline} bar={number} />}
+      {timeline !== undefined && played >= 0 && <BarStrokes timeline={timeline} bar={played} />}
       <i className="bar-playhead" aria-hidden="true" />
     </div>
   )
 }
 
 /** Moves the playhead of one bar without rendering: a CSS variable says how far through the bar the music is. */
-function usePlayhead(box: React.RefObject<HTMLDivElement | null>, bar: number, beats: number): void {
+function usePlayhead(box: React.RefObject<HTMLDivElement | null>, timeline: Timeline | undefined, written: number, beats: number): void {
   const on = useRef(false)
   useBandFrames(() => {
     const at = band.position()
-    const here = at !== null && at.countIn === null && at.bar === bar
+    const here = at !== null && at.countIn === null && timeline?.bars[at.bar]?.written === written
     if (here !== on.current) box.current?.classList.toggle('playing', here)
     on.current = here
     if (here) box.current?.style.setProperty('--through', String(band.beatsIntoBar() / beats))

@@ -1,8 +1,8 @@
 import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { ApiError } from '../../api/client'
-import { useChoices, useGripNames, useVoicings } from '../../api/queries'
-import type { BreakdownDocument, ChordName, Voicing } from '../../api/types'
+import { useChoices, useGripNames, useVoicings, type NeckAsked } from '../../api/queries'
+import type { ChordName, Voicing } from '../../api/types'
 import { hearGrip } from '../../audio/hearGrip'
 import { LAST_FRET } from '../../ui/LongNeck'
 import { MiniNeck } from '../../ui/MiniNeck'
@@ -10,7 +10,7 @@ import { gripText, moved, readGrip, type Grip } from '../../ui/gripText'
 import { PressNeck } from './PressNeck'
 import { Dialog } from '../../ui/Dialog'
 
-type Neck = Pick<BreakdownDocument, 'key' | 'tuning' | 'capo' | 'company'>
+type Neck = NeckAsked & { key: string }
 type Props = { neck: Neck; onClose: () => void; onUse?: (symbol: string, frets: Grip) => void }
 
 /** From a grip to its names and from a name to its grips, whatever is on the bench. */

@@ -1,5 +1,5 @@
 import { Segmented, Select } from 'antd'
-import type { BreakdownDocument } from '../../api/types'
+import type { School } from '../../api/types'
 import { GRIDS } from './sheets'
 
 const ACCENTS = [
@@ -15,7 +15,6 @@ const LENGTHS = [
   { value: 'release-all', label: 'let go on every beat' },
 ]
 
-type School = BreakdownDocument['school']
 type Props = {
   /** parts of every beat; 0 where beats are divided differently */
   division: number

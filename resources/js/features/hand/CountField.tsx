@@ -1,11 +1,12 @@
 import { Input } from 'antd'
 import { useEffect, useState } from 'react'
+import { withPattern } from '../../api/desk'
 import { reshape } from '../../api/queries'
 import { useBench, useMine } from '../bench/benchContext'
 
 /** The pattern as it is counted aloud, to be read or typed. */
 export function CountField({ counted, line, name }: { counted: string; line: number; name: string }) {
-  const { store } = useBench()
+  const { store, desk } = useBench()
   const mine = useMine()
   const [typed, setTyped] = useState(counted)
   const [refusal, setRefusal] = useState('')
@@ -16,8 +17,9 @@ export function CountField({ counted, line, name }: { counted: string; line: num
   const take = async () => {
     if (typed.trim() === counted) return
     try {
-      const { document } = await reshape(store.getState().document, { counted: typed, line })
-      store.change((d) => ({ ...d, pattern: document.pattern }))
+      const { document } = await reshape({ ...desk, document: store.getState().document }, { counted: typed, line })
+      const recounted = document.patterns.find(({ id }) => id === desk.pattern.id)
+      store.change((d) => withPattern(d, desk.pattern.id, (pattern) => recounted ?? pattern))
       setRefusal('')
     } catch (problem) {
       setRefusal(problem instanceof Error ? problem.message : 'That could not be read.')

@@ -1,11 +1,13 @@
 import { useMemo, useRef, useState } from 'react'
 import { reshape, useChoices, useHand } from '../../api/queries'
-import type { BreakdownDocument, Hand, HandSlot, Timeline } from '../../api/types'
+import { withPattern } from '../../api/desk'
+import type { Hand, HandSlot, PatternDocument, Timeline } from '../../api/types'
+import { beatsSince } from '../../audio/bars'
 import { useKeys } from '../../ui/keys'
 import { useSheet } from '../../ui/useSheet'
 import { useTabState } from '../../ui/useTabState'
 import { useWidth } from '../../ui/useWidth'
-import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { useBench, useMine } from '../bench/benchContext'
 import { useRemake } from '../bench/useRemake'
 import { CountField } from './CountField'
 import { ArrangeForm } from './ArrangeForm'
@@ -21,8 +23,8 @@ import { Waves } from './Waves'
 
 /** The pattern as the hand plays it: every slot is set by a click or one key. */
 export default function HandStation() {
-  const { store, tempo, level, setLevel, timeline } = useBench()
-  const document = useDocument()
+  const { store, desk, tempo, level, setLevel, timeline } = useBench()
+  const { document, pattern } = desk
   const mine = useMine()
   const remake = useRemake()
   const [grid, setGrid] = useState<number | null>(null)
@@ -32,17 +34,17 @@ export default function HandStation() {
   const schools = useChoices().data?.schools ?? []
   const frame = useRef<HTMLDivElement>(null)
   const width = useWidth(frame)
-  const [divided, setDivided] = useState<{ beat: number; division: number; from: BreakdownDocument['pattern']; to: BreakdownDocument['pattern'] } | null>(null)
-  const hand = useHand(document, tempo, grid, level, divided === null ? null : { beat: divided.beat, division: divided.division }).data
+  const [divided, setDivided] = useState<{ beat: number; division: number; from: PatternDocument; to: PatternDocument | undefined } | null>(null)
+  const hand = useHand(desk, tempo, grid, level, divided === null ? null : { beat: divided.beat, division: divided.division }).data
   const slots = useMemo(() => hand?.slots ?? [], [hand])
   const bars = hand === undefined ? 1 : hand.sketch.beats / hand.sketch.beats_a_bar
   const mixed = new Set(slots.map(({ division }) => division)).size > 1
   const slot: HandSlot | undefined = slots[Math.min(selected, slots.length - 1)]
   const [line, setLine] = useState(0)
-  const lines = document.pattern.streams
+  const lines = pattern.streams
   const { strokeAt, withKind, withoutStroke, changed, fixedDirection } = useMemo(() => lineEditor(Math.min(line, lines.length - 1)), [line, lines.length])
-  const stroke = strokeAt(document, slot?.at ?? null)
-  const edit = (next: (d: BreakdownDocument) => BreakdownDocument) => mine && store.change(next)
+  const stroke = strokeAt(pattern, slot?.at ?? null)
+  const edit = (next: (pattern: PatternDocument) => PatternDocument) => mine && store.change((d) => withPattern(d, pattern.id, next))
   const setKind = (kind: Kind) => slot !== undefined && edit((d) => withKind(d, slot, kind))
   const setAir = () => slot !== undefined && edit((d) => withoutStroke(d, slot.at))
   const direct = (direction: 'down' | 'up') => stroke !== undefined && edit((d) => fixedDirection(d, stroke.at, stroke.direction === direction && (stroke.fixed ?? []).includes('direction') ? null : direction))
@@ -55,9 +57,9 @@ export default function HandStation() {
     setLine(line === 0 && (mine || lines.length === 2) ? 1 : 0)
   }
   const copyBar = () => (bars === 1 ? void reshapeTo({ bars: 2 }) : slot !== undefined && hand !== undefined && edit((d) => copiedBar(d, bars, slot.at)))
-  const lay = (shape: { accents?: string; lengths?: string }) => void remake((d) => reshape(d, shape))
+  const lay = (shape: { accents?: string; lengths?: string }) => void remake((d) => reshape({ ...desk, document: d }, shape))
   const reshapeTo = async (shape: { bars?: number; grid?: number }) => {
-    if (!(await remake((d) => reshape(d, shape)))) return
+    if (!(await remake((d) => reshape({ ...desk, document: d }, shape)))) return
     setGrid(shape.grid ?? grid)
     setDivided(null)
   }
@@ -66,16 +68,16 @@ export default function HandStation() {
     if (slot === undefined || hand === undefined) return
     const beat = Math.floor(slot.beats + 1e-6)
     const division = GRIDS[(GRIDS.findIndex(({ value }) => value === slot.division) + 1) % GRIDS.length]?.value ?? 2
-    const from = divided !== null && divided.beat === beat && divided.to === document.pattern ? divided.from : document.pattern
-    if (!(await remake((d) => reshape({ ...d, pattern: from }, { beat, division })))) return
+    const from = divided !== null && divided.beat === beat && divided.to === pattern ? divided.from : pattern
+    if (!(await remake((d) => reshape({ ...desk, document: withPattern(d, pattern.id, () => from) }, { beat, division })))) return
     setGrid(null)
-    setDivided({ beat, division, from, to: store.getState().document.pattern })
+    setDivided({ beat, division, from, to: store.getState().document.patterns.find(({ id }) => id === pattern.id) })
     setSelected(slots.findIndex((each) => each.on_beat && Math.floor(each.beats + 1e-6) === beat))
   }
   const click = (at: HandSlot) => {
     if (at.slot !== slot?.slot) {
       setSelected(at.slot)
-      if (strokeAt(document, at.at) === undefined) edit((d) => withKind(d, at, 'ring'))
+      if (strokeAt(pattern, at.at) === undefined) edit((d) => withKind(d, at, 'ring'))
       return
     }
     if (stroke === undefined) setKind('ring')
@@ -116,7 +118,7 @@ export default function HandStation() {
             <ArrangeForm
               division={mixed ? 0 : (slots[0]?.division ?? 2)}
               bars={bars}
-              school={document.school}
+              school={pattern.school}
               schools={schools}
               onReshape={(shape) => void reshapeTo(shape)}
               onSchool={(school) => edit((d) => ({ ...d, school }))}
@@ -131,20 +133,20 @@ export default function HandStation() {
           {sheet === 'patterns' && <PatternLibrary onClose={() => setSheet('wave')} />}
           {sheet === 'schools' && <SchoolSheet width={width} advised={hand?.advice.school} reason={hand?.advice.reason ?? ''} onClose={() => setSheet('wave')} />}
           {sheet === 'tap' && <TapSheet width={width} bars={bars} onClose={() => setSheet('wave')} />}
-          {sheet === 'wave' && hand !== undefined && <Waves hand={hand} pairsABeat={document.feel.unit === 'sixteenth' ? 2 : 1} timeline={timeline} bars={bars} width={width} selectedAt={slot?.at ?? null} line={lines.length === 2 ? line : null} onSlot={click} />}
+          {sheet === 'wave' && hand !== undefined && <Waves hand={hand} pairsABeat={document.start.feel.unit === 'sixteenth' ? 2 : 1} timeline={timeline} bars={bars} width={width} selectedAt={slot?.at ?? null} line={lines.length === 2 ? line : null} onSlot={click} />}
         </div>
         {hand !== undefined && sheet === 'wave' && <CountField counted={hand.counted[line] ?? ''} line={line} name={lines.length === 2 ? `: ${lines[line]?.name ?? 'the other line'}` : ''} />}
         <p className="legend" hidden={sheet !== 'wave' || bars > 1}>
           <i className="key-strike" /> strikes <i className="key-air" /> air <i className="key-chuck" /> chuck, no pitch <i className="key-ghost" /> ghost <i className="key-palm" /> palm-mute <i className="key-short" /> short <i className="key-ring" /> rings until the hand lets go <i className="key-swing" /> swing moves it from here <span><i className="key-lane" /> the fretting hand presses</span> <span><b className="lane-cross">×</b> it lies flat</span>
         </p>
       </div>
-      <StrokePanel hand={hand} faults={timeline?.warnings ?? []} kept={kept} tempo={tempo} line={line} slot={slot} stroke={stroke} sounds={soundOf(timeline, stroke?.at)} mine={mine} onKind={setKind} onAir={setAir} onAccent={(to) => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: to }))} onPart={(part) => stroke !== undefined && edit((d) => changed(d, stroke.at, part))} onDirection={direct} />
+      <StrokePanel hand={hand} faults={timeline?.warnings ?? []} kept={kept} tempo={tempo} line={line} slot={slot} stroke={stroke} sounds={soundOf(timeline, pattern.id, stroke?.at)} mine={mine} onKind={setKind} onAir={setAir} onAccent={(to) => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: to }))} onPart={(part) => stroke !== undefined && edit((d) => changed(d, stroke.at, part))} onDirection={direct} />
     </div>
   )
 }
 
 /** How long the stroke at this place of the pattern sounds where it first comes in the form. */
-function soundOf(timeline: Timeline | undefined, at: number | undefined): { beats: number; seconds: number } | undefined {
-  const first = timeline?.strokes.find((stroke) => stroke.at === at)
-  return timeline === undefined || first === undefined ? undefined : { seconds: first.until - first.t, beats: (first.until - first.t) / timeline.beat_seconds }
+function soundOf(timeline: Timeline | undefined, pattern: string, at: number | undefined): { beats: number; seconds: number } | undefined {
+  const first = timeline?.strokes.find((stroke) => stroke.at === at && stroke.pattern === pattern)
+  return timeline === undefined || first === undefined ? undefined : { seconds: first.until - first.t, beats: beatsSince(timeline, first.bar, first.until) - beatsSince(timeline, first.bar, first.t) }
 }

@@ -1,8 +1,9 @@
 import { Button, Popover, Segmented } from 'antd'
 import type { ReactNode } from 'react'
 import { useChoices } from '../../api/queries'
-import type { Hand } from '../../api/types'
-import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { withPattern } from '../../api/desk'
+import type { Hand, School } from '../../api/types'
+import { useBench, useMine } from '../bench/benchContext'
 import { SHEETS, type Sheet } from './sheets'
 
 type Props = {
@@ -19,10 +20,10 @@ type Props = {
 
 /** What is done to the pattern as a whole. */
 export function HandTools({ hand, sheet, onSheet, line, onLine, comparing, onCompare, children }: Props) {
-  const { store, level, setLevel } = useBench()
-  const document = useDocument()
+  const { store, desk, level, setLevel } = useBench()
+  const { pattern } = desk
   const mine = useMine()
-  const lines = document.pattern.streams
+  const lines = pattern.streams
   const schools = useChoices().data?.schools
   return (
     <div className="hand-tools">
@@ -49,11 +50,11 @@ export function HandTools({ hand, sheet, onSheet, line, onLine, comparing, onCom
       <Button size="small" aria-pressed={comparing} onClick={onCompare}>
         {comparing ? 'End comparing' : 'Compare'} <kbd>=</kbd>
       </Button>
-      {sheet === 'wave' && hand !== undefined && hand.advice.school !== document.school && (
+      {sheet === 'wave' && hand !== undefined && hand.advice.school !== pattern.school && (
         <span className="advice">
           {hand.advice.reason}{' '}
           {mine && (
-            <Button size="small" onClick={() => store.change((d) => ({ ...d, school: hand.advice.school }))}>
+            <Button size="small" onClick={() => store.change((d) => withPattern(d, pattern.id, (each) => ({ ...each, school: hand.advice.school as School })))}>
               {schools?.find(({ slug }) => slug === hand.advice.school)?.name}
             </Button>
           )}

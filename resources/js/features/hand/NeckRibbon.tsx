@@ -6,21 +6,20 @@ import { useBandFrames } from '../../audio/useBandFrames'
 import { gripText } from '../../ui/gripText'
 import { neckScale, neckWindow } from '../../ui/neckGeometry'
 import { useNeckView } from '../../ui/neckView'
-import { useBench, useDocument } from '../bench/benchContext'
+import { useBench } from '../bench/benchContext'
 
 const NECK = 860
 const GAP = 15
 
 /** Now, and what comes next, in one neck: filled is now, framed is next. */
 export function NeckRibbon() {
-  const document = useDocument()
-  const { timeline } = useBench()
-  const chords = usePath(document).data?.chords ?? []
+  const { desk, timeline } = useBench()
+  const chords = usePath(desk).data?.chords ?? []
   const [now, setNow] = useState(0)
   const view = useNeckView()
   useBandFrames(() => {
     const at = band.position()
-    const index = at === null || timeline === undefined ? 0 : timeline.chords.findIndex((chord) => chord.t <= at.t && at.t < chord.until)
+    const index = at === null || timeline === undefined ? 0 : (timeline.chords.find((chord) => chord.t <= at.t && at.t < chord.until)?.written ?? 0)
     setNow(Math.max(0, index))
   })
   const current = chords[now]

@@ -1,33 +1,40 @@
 import { Button } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import { useHand, usePatterns, useTimeline } from '../../api/queries'
-import type { BreakdownDocument, LibraryPattern } from '../../api/types'
+import { withPattern, withStart, type Desk } from '../../api/desk'
+import type { BreakdownDocument, Feel, LibraryPattern } from '../../api/types'
 import { band, output } from '../../audio/band'
 import { HandWave } from '../../ui/HandWave'
 import { useKeys } from '../../ui/keys'
-import { useBench, useDocument } from '../bench/benchContext'
+import { useBench } from '../bench/benchContext'
 
 const HARD = ['', 'easy', 'middling', 'hard']
 
-const withPattern = (document: BreakdownDocument, entry: LibraryPattern): BreakdownDocument => ({ ...document, pattern: entry.pattern, school: entry.school, feel: entry.feel })
+/** The pattern of a place in the library's stead, and the song in its feel. */
+const taking = (desk: Desk, entry: LibraryPattern, document = desk.document): BreakdownDocument =>
+  withStart(withPattern(document, desk.pattern.id, (pattern) => ({ ...pattern, ...entry.pattern, school: entry.school })), { feel: entry.feel })
+
+const tried = (desk: Desk, entry: LibraryPattern): Desk => {
+  const document = taking(desk, entry)
+  return { ...desk, document, pattern: document.patterns.find(({ id }) => id === desk.pattern.id) ?? desk.pattern }
+}
 
 /** Patterns to start from in this meter, those in the tune's feel first; one key takes one over, undo brings the old one back. */
 export function PatternLibrary({ onClose }: { onClose: () => void }) {
-  const { store, tempo } = useBench()
-  const document = useDocument()
+  const { store, desk, tempo } = useBench()
   const patterns = usePatterns(true)
   const [chosen, setChosen] = useState(0)
-  const groups = byFeel((patterns.data ?? []).filter((entry) => entry.meter === document.meter), document.feel)
+  const groups = byFeel((patterns.data ?? []).filter((entry) => entry.meter === desk.pattern.meter), desk.document.start.feel)
   const fitting = groups.flatMap(([, entries]) => entries)
   const entry = fitting[Math.min(chosen, fitting.length - 1)]
   const row = useRef<HTMLLIElement>(null)
-  const hearing = useHearing(document, entry)
+  const hearing = useHearing(desk, entry)
   useEffect(() => {
     row.current?.scrollIntoView({ block: 'nearest' })
   }, [chosen])
   const take = (taken: LibraryPattern | undefined) => {
     if (taken === undefined) return
-    store.change((d) => withPattern(d, taken))
+    store.change((d) => taking(desk, taken, d))
     onClose()
   }
   useKeys({
@@ -63,11 +70,11 @@ export function PatternLibrary({ onClose }: { onClose: () => void }) {
         ))}
       </div>
       {entry === undefined ? (
-        <p className="muted">No pattern of the library is in {document.meter}. Count one below.</p>
+        <p className="muted">No pattern of the library is in {desk.pattern.meter}. Count one below.</p>
       ) : (
         <div className="pattern-card">
           <h2>{entry.name}</h2>
-          <Picture document={withPattern(document, entry)} />
+          <Picture desk={tried(desk, entry)} />
           <p className="counted">{entry.counted}</p>
           <p>{entry.when}</p>
           <p className="finding finding-swing">{entry.caution}</p>
@@ -92,17 +99,17 @@ export function PatternLibrary({ onClose }: { onClose: () => void }) {
 }
 
 /** The first bar of the pattern as the hand plays it. */
-function Picture({ document }: { document: BreakdownDocument }) {
+function Picture({ desk }: { desk: Desk }) {
   const { tempo } = useBench()
-  const hand = useHand(document, tempo, null, 3).data
+  const hand = useHand(desk, tempo, null, 3).data
   return <div className="pattern-picture">{hand !== undefined && <HandWave sketch={hand.sketch} slots={hand.slots} fromBeat={0} toBeat={hand.sketch.beats_a_bar} width={520} height={132} />}</div>
 }
 
 /** Sounds the chosen pattern with the band on this tune; what is on the bench comes back when it ends. */
-function useHearing(document: BreakdownDocument, entry: LibraryPattern | undefined) {
+function useHearing(desk: Desk, entry: LibraryPattern | undefined) {
   const { tempo, timeline: own } = useBench()
   const [on, setOn] = useState(false)
-  const timeline = useTimeline(entry === undefined ? document : withPattern(document, entry), tempo, 3).data
+  const timeline = useTimeline(entry === undefined ? desk : tried(desk, entry), tempo, 3).data
   useEffect(() => {
     if (!on || timeline === undefined || own === undefined) return
     band.setTimeline(timeline)
@@ -122,7 +129,7 @@ function useHearing(document: BreakdownDocument, entry: LibraryPattern | undefin
 }
 
 /** Entries by their feel: the tune's own first, then as they come. */
-function byFeel(entries: LibraryPattern[], feel: BreakdownDocument['feel']): [string, LibraryPattern[]][] {
+function byFeel(entries: LibraryPattern[], feel: Feel): [string, LibraryPattern[]][] {
   const groups = new Map<string, LibraryPattern[]>()
   for (const entry of entries) groups.set(entry.feel_words, [...(groups.get(entry.feel_words) ?? []), entry])
   const own = (entry: LibraryPattern | undefined) => entry !== undefined && entry.feel.mode === feel.mode && entry.feel.ratio === feel.ratio && entry.feel.unit === feel.unit

@@ -1,20 +1,22 @@
 import { useState } from 'react'
 import { useSchools } from '../../api/queries'
-import type { BreakdownDocument } from '../../api/types'
+import { withPattern } from '../../api/desk'
+import type { School } from '../../api/types'
 import { HandWave } from '../../ui/HandWave'
 import { useKeys } from '../../ui/keys'
-import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { useBench, useMine } from '../bench/benchContext'
 
 /** The pattern in every picking school, one under the other: where the hand goes another way, and what each costs. */
-export function SchoolSheet({ width, advised, reason, onClose }: { width: number; advised: BreakdownDocument['school'] | undefined; reason: string; onClose: () => void }) {
-  const { store, tempo } = useBench()
-  const document = useDocument()
+export function SchoolSheet({ width, advised, reason, onClose }: { width: number; advised: string | undefined; reason: string; onClose: () => void }) {
+  const { store, desk, tempo } = useBench()
+  const { pattern } = desk
   const mine = useMine()
-  const schools = useSchools(document, tempo).data
+  const schools = useSchools(desk, tempo).data
   const [chosen, setChosen] = useState<number | null>(null)
-  const now = schools?.findIndex(({ school }) => school === document.school) ?? 0
+  const now = schools?.findIndex(({ school }) => school === pattern.school) ?? 0
   const at = chosen ?? now
-  const take = (school: BreakdownDocument['school'] | undefined) => school !== undefined && mine && store.change((d) => ({ ...d, school }))
+  const take = (school: string | undefined) =>
+    school !== undefined && mine && store.change((d) => withPattern(d, pattern.id, (each) => ({ ...each, school: school as School })))
   useKeys({
     ArrowDown: () => setChosen(Math.min((schools?.length ?? 1) - 1, at + 1)),
     ArrowUp: () => setChosen(Math.max(0, at - 1)),
@@ -34,7 +36,7 @@ export function SchoolSheet({ width, advised, reason, onClose }: { width: number
             <div className="school-words">
               <b>{each.name}</b>
               <small>
-                {each.school === document.school ? 'as it is now' : each.differs.length === 0 ? 'the same strokes' : `${each.differs.length} the other way`}
+                {each.school === pattern.school ? 'as it is now' : each.differs.length === 0 ? 'the same strokes' : `${each.differs.length} the other way`}
                 {each.school === advised && ', advised'}
               </small>
               <small className="muted">

@@ -36,7 +36,7 @@ const shareOf = (length: Length | null | undefined): number | null => (length !=
 
 /** What a stroke can have beyond its keys: single strings, what plays it, how it ends, and where it sits. */
 export function StrokeMore({ stroke, mine, onPart }: Props) {
-  const { tuning } = useDocument()
+  const { tuning } = useDocument().guitar
   const count = useChoices().data?.tunings.find(({ slug }) => slug === tuning)?.strings.length ?? 6
   const strings = Array.from({ length: count }, (_, index) => count - index)
   const early = stroke.ends?.[0]

@@ -3,11 +3,13 @@ import { useRef, useState } from 'react'
 import { readTapped } from '../../api/queries'
 import type { RhythmReading } from '../../api/types'
 import { band } from '../../audio/band'
+import { firstBeats } from '../../audio/bars'
 import { useBandFrames } from '../../audio/useBandFrames'
 import { STRUCK, useRecorder, type Recorded, type Recorder, type Struck } from '../../audio/useRecorder'
 import { HandWave } from '../../ui/HandWave'
 import { useKeys } from '../../ui/keys'
-import { useBench, useDocument } from '../bench/benchContext'
+import { useBench } from '../bench/benchContext'
+import { usePatches } from '../bench/usePatches'
 
 const KEYS: Record<string, Struck> = { ...STRUCK, d: { key: 'down', dead: true }, k: { key: 'up', dead: true } }
 const PADS = [
@@ -19,15 +21,15 @@ const PADS = [
 
 /** A rhythm tapped over a click, and the ways to hear it; nothing is taken over before somebody says so. */
 export function TapSheet({ width, bars: barsNow, onClose }: { width: number; bars: number; onClose: () => void }) {
-  const { store, tempo, timeline } = useBench()
-  const document = useDocument()
+  const { desk, tempo, timeline } = useBench()
+  const apply = usePatches()
   const [bars, setBars] = useState(barsNow)
   const [readings, setReadings] = useState<RhythmReading[]>([])
   const [chosen, setChosen] = useState(0)
   const [refusal, setRefusal] = useState('')
   const read = async (take: Recorded) => {
     try {
-      setReadings(await readTapped(document, { taps: take.taps, tempo: take.tempo, bars: take.bars }))
+      setReadings(await readTapped(desk, { taps: take.taps, tempo: take.tempo, bars: take.bars }))
       setChosen(0)
       setRefusal('')
     } catch (problem) {
@@ -35,7 +37,7 @@ export function TapSheet({ width, bars: barsNow, onClose }: { width: number; bar
     }
   }
   const recorder = useRecorder((take) => void read(take), KEYS)
-  const silent = timeline === undefined || timeline.bars === 0
+  const silent = timeline === undefined || timeline.bars.length === 0
   const start = () => {
     if (silent) return
     setReadings([])
@@ -43,8 +45,7 @@ export function TapSheet({ width, bars: barsNow, onClose }: { width: number; bar
   }
   const take = (reading: RhythmReading | undefined) => {
     if (reading === undefined) return
-    store.change((d) => ({ ...d, ...reading.change }))
-    onClose()
+    if (apply(reading.change)) onClose()
   }
   const idle = recorder.status === 'idle'
   useKeys(
@@ -101,7 +102,7 @@ export function TapSheet({ width, bars: barsNow, onClose }: { width: number; bar
           ))}
         </ul>
       ) : (
-        <Pads recorder={recorder} bars={bars} beats={(timeline?.beats_a_bar ?? 4) * bars} tempo={tempo} width={width} />
+        <Pads recorder={recorder} bars={bars} beats={firstBeats(timeline) * bars} tempo={tempo} width={width} />
       )}
     </section>
   )

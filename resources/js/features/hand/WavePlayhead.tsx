@@ -1,20 +1,21 @@
 import { useMemo, useRef } from 'react'
-import type { HandSketch } from '../../api/types'
+import type { HandSketch, Timeline } from '../../api/types'
 import { band } from '../../audio/band'
 import { useBandFrames } from '../../audio/useBandFrames'
 import { patternCrossings, rowGeometry } from '../../ui/HandWave'
 import { heightAt, waveKnots } from '../../ui/waveGeometry'
 
-type Props = { sketch: HandSketch; fromBeat: number; toBeat: number; width: number; height: number; patternBars: number }
+type Props = { sketch: HandSketch; fromBeat: number; toBeat: number; width: number; height: number; timeline: Timeline | undefined; pattern: string }
 
 /** The dot that runs along the wave with the music. */
-export function WavePlayhead({ sketch, fromBeat, toBeat, width, height, patternBars }: Props) {
+export function WavePlayhead({ sketch, fromBeat, toBeat, width, height, timeline, pattern }: Props) {
   const group = useRef<SVGGElement>(null)
   const knots = useMemo(() => waveKnots(patternCrossings(sketch)), [sketch])
   const { toX, toY } = rowGeometry(width, height, fromBeat, toBeat, true, true)
   useBandFrames(() => {
     const at = band.position()
-    const beat = at === null || at.countIn !== null ? -1 : (at.bar % patternBars) * sketch.beats_a_bar + band.beatsIntoBar()
+    const bar = at === null || at.countIn !== null ? undefined : timeline?.bars[at.bar]
+    const beat = bar === undefined || bar.pattern !== pattern ? -1 : bar.pattern_bar * sketch.beats_a_bar + band.beatsIntoBar()
     const here = beat >= fromBeat && beat < toBeat
     if (group.current !== null) {
       group.current.style.display = here ? '' : 'none'

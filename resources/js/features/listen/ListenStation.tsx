@@ -5,7 +5,7 @@ import type { FeelReading, HeardStroke } from '../../api/types'
 import { FilePicker } from '../../ui/FilePicker'
 import { useKeys } from '../../ui/keys'
 import { useSheet } from '../../ui/useSheet'
-import { useBench, useDocument } from '../bench/benchContext'
+import { useBench } from '../bench/benchContext'
 import { counted, listenedTo, placesOf, withNewStroke, withStroke, type Listened, type ListenedStroke } from './listened'
 import { MicrophoneSheet } from './MicrophoneSheet'
 import { Overview } from './Overview'
@@ -24,8 +24,7 @@ const NUDGE_S = 0.005
 
 /** A record or a band is listened to: its strokes, tempo, swing and tuning, corrected by hand and then taken over. */
 export default function ListenStation() {
-  const { store } = useBench()
-  const document = useDocument()
+  const { store, desk } = useBench()
   const { message } = App.useApp()
   const { listened, change, undo, canUndo } = useListened(store.getState().id)
   const [sheet, setSheet] = useSheet<'none' | 'taps' | 'microphone'>('none', ['taps', 'microphone'])
@@ -34,7 +33,7 @@ export default function ListenStation() {
   const [chosen, setChosen] = useState(0)
   const playback = usePlayback()
   const file = useRef<HTMLInputElement>(null)
-  const reading = useFeelReading(document, listened === null ? [] : counted(listened), listened?.beats ?? [], listened?.told ?? {})
+  const reading = useFeelReading(desk, listened === null ? [] : counted(listened), listened?.beats ?? [], listened?.told ?? {})
   const shown = reading.data
 
   const open = async (name: string, recording: File) => {

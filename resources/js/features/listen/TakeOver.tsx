@@ -1,6 +1,7 @@
-import { Button, Checkbox } from 'antd'
+import { App, Button, Checkbox } from 'antd'
 import { useState } from 'react'
-import { call } from '../../api/client'
+import { patched } from '../../api/desk'
+import { convertTuning } from '../../api/queries'
 import type { BreakdownDocument, FeelOffer, Hearing } from '../../api/types'
 import { useKeys } from '../../ui/keys'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
@@ -9,21 +10,23 @@ import { useBench, useDocument, useMine } from '../bench/benchContext'
 export function TakeOver({ offers, tuning }: { offers: FeelOffer[]; tuning: Hearing['tuning'] }) {
   const { store, setTempo } = useBench()
   const document = useDocument()
+  const { message } = App.useApp()
   const mine = useMine()
   const [left, setLeft] = useState<string[]>([])
   const [done, setDone] = useState(false)
   const near = tuning?.near[0]
-  const retune = near !== undefined && near.slug !== document.tuning ? near : null
-  const open = offers.filter((offer) => Object.keys(offer.change).length > 0)
+  const retune = near !== undefined && near.slug !== document.guitar.tuning ? near : null
+  const open = offers.filter((offer) => offer.change.length > 0)
   const chosen = open.filter((offer) => !left.includes(offer.what))
   const tunes = retune !== null && !left.includes('Tuning')
   const count = chosen.length + (tunes ? 1 : 0)
   const take = async () => {
     if (count === 0 || !mine) return
-    const change = Object.assign({}, ...chosen.map((offer) => offer.change)) as Partial<BreakdownDocument>
-    const retuned = tunes ? (await call<{ document: BreakdownDocument }>('POST', 'compute/tuning', { document: { ...document, ...change }, tuning: retune.slug })).document : null
-    store.change((d) => ({ ...d, ...(retuned ?? {}), ...change }))
-    if (change.tempo !== undefined) setTempo(change.tempo)
+    const { taken, setAside } = takenOver(document, chosen)
+    const retuned = tunes ? (await convertTuning(taken, retune.slug)).document : taken
+    if (setAside) return void message.info('The breakdown has changed meanwhile. It is compared anew; press again in a moment.')
+    store.change(() => retuned)
+    if (retuned.start.tempo !== document.start.tempo) setTempo(retuned.start.tempo)
     setDone(true)
   }
   useKeys({ Enter: () => void take() })
@@ -32,7 +35,7 @@ export function TakeOver({ offers, tuning }: { offers: FeelOffer[]; tuning: Hear
     <section className="take-over">
       <h2>Take over into the breakdown</h2>
       {offers.map((offer) => {
-        const same = Object.keys(offer.change).length === 0
+        const same = offer.change.length === 0
         return (
           <Checkbox key={offer.what} checked={!same && !left.includes(offer.what)} disabled={same || !mine} onChange={(event) => tick(offer.what, event.target.checked)}>
             <b>{offer.what}</b> <b className="heard">{offer.heard}</b>
@@ -53,3 +56,22 @@ export function TakeOver({ offers, tuning }: { offers: FeelOffer[]; tuning: Hear
     </section>
   )
 }
+
+/**
+ * The breakdown with offers taken over. Each was made of the breakdown as it stands: what several change together, such as
+ * the song's beginning, is laid over one another.
+ */
+function takenOver(document: BreakdownDocument, offers: FeelOffer[]): { taken: BreakdownDocument; setAside: boolean } {
+  let taken = document
+  for (const offer of offers) {
+    for (const patch of offer.change) {
+      const alone = patched(document, [patch])
+      if (alone === null) return { taken: document, setAside: true }
+      taken = patch.field === 'start' ? { ...taken, start: { ...taken.start, ...changedIn(document.start, alone.start) } } : (patched(taken, [patch]) ?? taken)
+    }
+  }
+  return { taken, setAside: false }
+}
+
+const changedIn = <T extends object>(before: T, after: T): Partial<T> =>
+  Object.fromEntries(Object.entries(after).filter(([name, value]) => JSON.stringify(value) !== JSON.stringify(before[name as keyof T]))) as Partial<T>

@@ -1,7 +1,10 @@
+import { barAt, barEnd } from '../../audio/bars'
 import { useBench } from '../bench/benchContext'
 
 const WIDTH = 880
 const HEIGHT = 150
+/** Who plays so many seconds before the bar line means the bar after it. */
+const EARLY = 0.125
 
 export type LiveStroke = { t: number; key?: 'down' | 'up' | null }
 
@@ -15,21 +18,24 @@ const mark = (x: number, key: LiveStroke['key']): string => (key === 'down' ? `M
  */
 export function LiveStrip({ strokes, behind = 0 }: { strokes: LiveStroke[]; behind?: number }) {
   const { timeline } = useBench()
-  if (timeline === undefined) return null
-  const barSeconds = timeline.beat_seconds * timeline.beats_a_bar
+  if (timeline === undefined || timeline.bars.length === 0) return null
   const last = strokes.at(-1)
-  const bar = last === undefined ? 0 : Math.max(0, Math.floor((last.t + 0.25 * timeline.beat_seconds) / barSeconds - behind))
-  const start = bar * barSeconds
+  const round = last === undefined ? 0 : Math.max(0, Math.floor((last.t + EARLY) / timeline.seconds))
+  const reached = last === undefined ? 0 : round * timeline.bars.length + barAt(timeline, Math.max(0, last.t + EARLY - round * timeline.seconds))
+  const bar = Math.max(0, reached - behind)
+  const inSong = bar % timeline.bars.length
+  const { t: from, beats } = timeline.bars[inSong] ?? { t: 0, beats: [] }
+  const barSeconds = barEnd(timeline, inSong) - from
+  const start = from + Math.floor(bar / timeline.bars.length) * timeline.seconds
   const toX = (t: number) => 84 + ((t - start) / barSeconds) * (WIDTH - 114)
-  const planned = timeline.strokes.filter((stroke) => stroke.bar === bar % timeline.bars)
-  const formStart = (bar % timeline.bars) * barSeconds
+  const planned = timeline.strokes.filter((stroke) => stroke.bar === inSong)
   return (
     <svg className="live-strip" viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label="Your strokes against the plan">
-      {Array.from({ length: timeline.beats_a_bar + 1 }, (_, beat) => (
-        <line key={beat} x1={toX(start + beat * timeline.beat_seconds)} x2={toX(start + beat * timeline.beat_seconds)} y1={10} y2={HEIGHT - 10} className="fret" />
+      {[...beats, from + barSeconds].map((beat) => (
+        <line key={beat} x1={toX(start + beat - from)} x2={toX(start + beat - from)} y1={10} y2={HEIGHT - 10} className="fret" />
       ))}
       {planned.map((stroke) => (
-        <rect key={stroke.t} x={toX(stroke.t - formStart + start) - 3} y={26} width={6} height={44} className={`plan-mark ${stroke.kind}`} />
+        <rect key={stroke.t} x={toX(stroke.t - from + start) - 3} y={26} width={6} height={44} className={`plan-mark ${stroke.kind}`} />
       ))}
       {strokes
         .filter((stroke) => stroke.t >= start - 0.1 && stroke.t < start + barSeconds)

@@ -1,7 +1,7 @@
 import { useHand } from '../../api/queries'
 import type { HandSketch, Take } from '../../api/types'
 import { countOf, lateness } from '../../ui/words'
-import { useDocument } from '../bench/benchContext'
+import { useDesk } from '../bench/benchContext'
 import { BarDrift } from './BarDrift'
 import { LockStrip } from './LockStrip'
 import { SwingGauge } from './SwingGauge'
@@ -9,7 +9,7 @@ import { SwingGauge } from './SwingGauge'
 /** A take with its verdict: the sentence first, then the strip, then the swing. */
 export function Report({ take }: { take: Take }) {
   const { report } = take
-  const hand = useHand(useDocument(), take.tempo, null, take.level).data
+  const hand = useHand(useDesk(), take.tempo, null, take.level).data
   const first = report.findings.find((finding) => finding.kind !== 'holds')
   return (
     <div className="report">

@@ -1,11 +1,13 @@
 import { Button, InputNumber, Segmented } from 'antd'
 import { useState } from 'react'
 import { ApiError } from '../../api/client'
-import { useApproaches } from '../../api/queries'
+import { samePlace } from '../../api/pins'
+import { placeMove, useApproaches } from '../../api/queries'
 import type { ApproachOffer, VoicedChord } from '../../api/types'
 import { hearInTurn } from '../../audio/hearGrip'
 import { useKeys } from '../../ui/keys'
-import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { useBench, useMine } from '../bench/benchContext'
+import { useRemake } from '../bench/useRemake'
 import { GripCard } from './GripCard'
 
 const SLOTS = [
@@ -16,21 +18,20 @@ const SLOTS = [
 
 /** Ways of coming to the chosen chord, counted back from it so that it comes on time. */
 export function ApproachSheet({ chord, index }: { chord: VoicedChord; index: number }) {
-  const { store } = useBench()
-  const document = useDocument()
+  const { desk } = useBench()
+  const { document } = desk
+  const remake = useRemake()
   const mine = useMine()
   const [steps, setSteps] = useState(3)
   const [slot, setSlot] = useState(480)
-  const offers = useApproaches(document, index, steps, slot)
-  const isHere = (each: { section: number; bar: number; at: number }) => each.section === chord.section && each.bar === chord.bar && each.at === chord.at
-  const placed = document.approaches?.find((each) => isHere(each) && each.symbol === chord.symbol)
+  const offers = useApproaches(desk, index, steps, slot)
+  const here = document.placed.find((each) => samePlace(each.at, chord.place) && each.symbol === chord.symbol)
+  const placed = document.moves.find(({ id }) => id === here?.what)?.rule
   const place = (offer: ApproachOffer | undefined) => {
     if (offer === undefined || !mine) return
     const takeOut = placed?.kind === offer.kind && placed.steps === offer.steps && placed.slotTicks === slot
-    store.change((d) => ({
-      ...d,
-      approaches: [...(d.approaches ?? []).filter((each) => !isHere(each)), ...(takeOut ? [] : [{ section: chord.section, bar: chord.bar, at: chord.at, symbol: chord.symbol, kind: offer.kind, steps: offer.steps, slotTicks: slot }])],
-    }))
+    const move = takeOut ? null : { move: offer.kind, steps: offer.steps, slot_ticks: slot }
+    void remake((d) => placeMove(d, index, move))
   }
   const list = offers.data ?? []
   useKeys(Object.fromEntries(list.map((offer, place_) => [String(place_ + 1), () => place(offer)])))

@@ -1,7 +1,7 @@
 import { ApiError } from '../../api/client'
 import { useChanges } from '../../api/queries'
 import type { Fix, GripChange } from '../../api/types'
-import { useBench, useDocument } from '../bench/benchContext'
+import { useBench, useDesk } from '../bench/benchContext'
 import { FixButtons } from '../bench/FixButtons'
 
 const SCALE_MS = 600
@@ -9,7 +9,7 @@ const SCALE_MS = 600
 /** Every change of grip: the time the hand has against the time it needs, and what its fingers do meanwhile. */
 export function ChangeSheet() {
   const { tempo } = useBench()
-  const changes = useChanges(useDocument(), tempo)
+  const changes = useChanges(useDesk(), tempo)
   if (changes.error instanceof ApiError) return <p role="alert" className="finding finding-off">{changes.error.message}</p>
   if (changes.data === undefined) return <p className="loading">Playing the line through …</p>
   const tight = changes.data.filter((change) => !change.fits).length

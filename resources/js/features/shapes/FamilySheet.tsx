@@ -1,8 +1,10 @@
 import { Button } from 'antd'
 import { ApiError } from '../../api/client'
+import { withLine } from '../../api/desk'
+import { pinned, pinOf } from '../../api/pins'
 import { useFamilies } from '../../api/queries'
 import type { FamilyRoute, PinDocument, VoicedChord, Voicing } from '../../api/types'
-import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { useBench, useMine } from '../bench/benchContext'
 import { GripCard } from './GripCard'
 import { gripText } from '../../ui/gripText'
 
@@ -10,18 +12,17 @@ type Props = { chords: VoicedChord[]; chord: VoicedChord; voicing: Voicing; onPi
 
 /** One grip as a home: I, IV and V from it, the same chord in other families, and what it can take on top. */
 export function FamilySheet({ chords, chord, voicing, onPin }: Props) {
-  const { store } = useBench()
+  const { store, desk } = useBench()
   const mine = useMine()
-  const families = useFamilies(useDocument(), chord.symbol, gripText(voicing.frets))
-  const holdTune = (route: FamilyRoute) =>
-    store.change((d) => {
-      const pins: PinDocument[] = []
-      for (const each of chords) {
-        const grip = route.grips.find((one) => one.symbol === each.symbol)
-        if (grip !== undefined) pins.push({ section: each.section, bar: each.bar, at: each.at, symbol: each.symbol, frets: grip.voicing.frets as PinDocument['frets'] })
-      }
-      return { ...d, pins: [...d.pins.filter((pin) => !pins.some((one) => one.section === pin.section && one.bar === pin.bar && one.at === pin.at)), ...pins] }
-    })
+  const families = useFamilies(desk, chord.symbol, gripText(voicing.frets))
+  const holdTune = (route: FamilyRoute) => {
+    const pins: PinDocument[] = []
+    for (const each of chords) {
+      const grip = route.grips.find((one) => one.symbol === each.symbol)
+      if (grip !== undefined) pins.push(pinOf(each, grip.voicing.frets))
+    }
+    store.change((d) => withLine(d, desk.line.id, pinned(pins)))
+  }
   if (families.error instanceof ApiError) return <p role="alert" className="finding finding-off">{families.error.message}</p>
   if (families.data === undefined) return <p className="loading">Looking along the neck …</p>
   const { routes, swaps, enrich } = families.data

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { ApiError } from '../../api/client'
 import { saveHand, useEasier, useStudents } from '../../api/queries'
 import type { Student, VoicedChord, Voicing } from '../../api/types'
-import { useDocument } from '../bench/benchContext'
+import { useDesk } from '../bench/benchContext'
 import { GripCard } from './GripCard'
 
 type Props = { chords: VoicedChord[]; onPin: (chord: VoicedChord, voicing: Voicing) => void }
@@ -65,7 +65,7 @@ function HandForm({ student }: { student: Student }) {
 }
 
 function Easier({ student, chords, onPin }: Props & { student: Student }) {
-  const hard = useEasier(useDocument(), student.hand)
+  const hard = useEasier(useDesk(), student.hand)
   if (hard.error instanceof ApiError) return <p role="alert" className="finding finding-off">{hard.error.message}</p>
   if (hard.data === undefined) return <p className="loading">Trying the grips …</p>
   if (hard.data.length === 0) return <p className="finding finding-held">{student.name} can take every grip of this line.</p>

@@ -19,7 +19,7 @@ export function OwnGrips({ chord, voicing, naming, onNaming, onLook }: Props) {
   const fresh = () => client.invalidateQueries({ queryKey: ['grips'] })
   const keep = async () => {
     try {
-      await keepGrip({ name, symbol: chord.symbol, frets: gripText(voicing.frets), tuning: document.tuning })
+      await keepGrip({ name, symbol: chord.symbol, frets: gripText(voicing.frets), tuning: document.guitar.tuning })
       setName('')
       setRefusal('')
       onNaming(false)

@@ -1,8 +1,9 @@
 import { Checkbox, InputNumber, Select, Slider } from 'antd'
-import type { BreakdownDocument } from '../../api/types'
-import { useBench, useDocument } from '../bench/benchContext'
+import { withLine } from '../../api/desk'
+import type { LineDocument } from '../../api/types'
+import { useBench } from '../bench/benchContext'
 
-type Wishes = NonNullable<BreakdownDocument['path']>
+type Wishes = NonNullable<LineDocument['wishes']>
 
 /** What a line is asked for until a teacher says otherwise; the core holds the same. */
 const PLAIN: Wishes = { window: '0-15', strings: '', keepTop: false, bass: 'free', parallel: false, weights: { shift: 2, fingers: 0.3, top: 0.15, rank: 1 } }
@@ -18,9 +19,10 @@ const WEIGHTS: { name: keyof Wishes['weights']; label: string; most: number; ste
 
 /** What the line is asked for: where on the neck, what stays, and what counts how much. */
 export function PathWishesForm() {
-  const { store } = useBench()
-  const wishes = useDocument().path ?? PLAIN
-  const set = (part: Partial<Wishes>, together?: string) => store.change((d) => ({ ...d, path: { ...(d.path ?? PLAIN), ...part } }), together === undefined ? {} : { together })
+  const { store, desk } = useBench()
+  const wishes = desk.line.wishes ?? PLAIN
+  const set = (part: Partial<Wishes>, together?: string) =>
+    store.change((d) => withLine(d, desk.line.id, (line) => ({ ...line, wishes: { ...(line.wishes ?? PLAIN), ...part } })), together === undefined ? {} : { together })
   const [low = 0, high = 15] = wishes.window.split('-').map(Number)
 
   return (
@@ -49,7 +51,7 @@ export function PathWishesForm() {
       <Checkbox checked={wishes.loop === true} onChange={(event) => set({ loop: event.target.checked })}>
         The line comes round: count the way back
       </Checkbox>
-      <button type="button" className="quiet" onClick={() => store.change((d) => ({ ...d, path: PLAIN }))}>
+      <button type="button" className="quiet" onClick={() => set(PLAIN)}>
         Ask for nothing special
       </button>
       {WEIGHTS.map(({ name, label, most, step }) => (

@@ -1,6 +1,7 @@
 import { ApiError } from '../../api/client'
+import { samePlace } from '../../api/pins'
 import { useRemarks } from '../../api/queries'
-import type { Fix, VoicedChord } from '../../api/types'
+import type { PinDocument, VoicedChord } from '../../api/types'
 import { useDocument } from '../bench/benchContext'
 import { FixButtons } from '../bench/FixButtons'
 
@@ -9,8 +10,8 @@ export function ProofSheet({ chords }: { chords: VoicedChord[] }) {
   const remarks = useRemarks(useDocument())
   if (remarks.error instanceof ApiError) return <p role="alert" className="finding finding-off">{remarks.error.message}</p>
   if (remarks.data === undefined) return <p className="loading">Reading along …</p>
-  const where = (place: { section: number; bar: number; at: number } | null) => {
-    const chord = place === null ? undefined : chords.find((each) => each.section === place.section && each.bar === place.bar && each.at === place.at)
+  const where = (place: PinDocument['at'] | null) => {
+    const chord = place === null ? undefined : chords.find((each) => samePlace(each.place, place))
     return chord === undefined ? 'The tune' : `Bar ${chord.form_bar + 1}, ${chord.symbol}`
   }
   return (
@@ -22,7 +23,7 @@ export function ProofSheet({ chords }: { chords: VoicedChord[] }) {
           <li key={index}>
             <b>{where(remark.place)}</b>
             <p>{remark.text}</p>
-            <FixButtons fixes={remark.fixes as Fix[]} />
+            <FixButtons fixes={remark.fixes} />
           </li>
         ))}
       </ul>

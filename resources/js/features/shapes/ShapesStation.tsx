@@ -2,14 +2,15 @@ import { Button, Popover, Segmented } from 'antd'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { ApiError } from '../../api/client'
 import { usePath, useVoicings } from '../../api/queries'
-import type { BreakdownDocument, VoicedChord, Voicing } from '../../api/types'
+import { withLine } from '../../api/desk'
+import type { LineDocument, VoicedChord, Voicing } from '../../api/types'
 import { band } from '../../audio/band'
 import { useBandFrames } from '../../audio/useBandFrames'
 import { hearGrip } from '../../audio/hearGrip'
 import { useKeys } from '../../ui/keys'
 import { useSheet } from '../../ui/useSheet'
 import { useTabState } from '../../ui/useTabState'
-import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { useBench, useMine } from '../bench/benchContext'
 import { ApproachSheet } from './ApproachSheet'
 import { Candidates } from './Candidates'
 import { ChangeSheet } from './ChangeSheet'
@@ -31,19 +32,19 @@ import { VIEWS, type View } from './views'
 
 const sameFrets = (a: (number | null)[], b: (number | null)[]): boolean => a.length === b.length && a.every((fret, index) => fret === b[index])
 
-const COMPANY: Record<BreakdownDocument['company'], string> = { alone: 'Alone', 'with-bass': 'With a bass', shell: 'Shells only' }
-const COMPANIES = Object.keys(COMPANY) as BreakdownDocument['company'][]
+const COMPANY: Record<LineDocument['company'], string> = { alone: 'Alone', 'with-bass': 'With a bass', shell: 'Shells only' }
+const COMPANIES = Object.keys(COMPANY) as LineDocument['company'][]
 
 /** A grip for every chord of the line, by the cheapest path; any other can be chosen and pinned. */
 export default function ShapesStation() {
-  const { store } = useBench()
-  const document = useDocument()
+  const { store, desk } = useBench()
+  const { document, line } = desk
   const mine = useMine()
   const pins = usePins()
   const [elsewhere, setElsewhere] = useState(false)
   const [view, setView] = useSheet<View>('sheets', VIEWS.map((each) => each.view))
-  const path = usePath(document, elsewhere)
-  const first = usePath(document)
+  const path = usePath(desk, elsewhere)
+  const first = usePath(desk)
   const [chosen, setChosen] = useTabState(`chord:${store.getState().id}`, 0)
   const [label, setLabel] = useState<Label>('degrees')
   const [kind, setKind] = useState('')
@@ -54,7 +55,7 @@ export default function ShapesStation() {
   const chords = useMemo(() => path.data?.chords ?? [], [path.data])
   const index = Math.min(chosen, chords.length - 1)
   const current = chords[index] ?? null
-  const voicings = useVoicings(document, current?.symbol ?? null, kind, { before: chords[index - 1], after: chords[index + 1] })
+  const voicings = useVoicings({ ...document.guitar, company: line.company, wishes: line.wishes }, current?.symbol ?? null, kind, { before: chords[index - 1], after: chords[index + 1] })
   const list = useMemo(() => ordered(voicings.error === null ? (voicings.data?.voicings ?? []) : [], current, kind === ''), [voicings.data, voicings.error, current, kind])
   const inUse = tried ?? current?.voicing ?? null
   const place = list.findIndex((voicing) => inUse !== null && sameFrets(voicing.frets, inUse.frets))
@@ -85,7 +86,7 @@ export default function ShapesStation() {
     setElsewhere(false)
   }
   const nextCompany = () => {
-    if (mine) store.change((d) => ({ ...d, company: COMPANIES[(COMPANIES.indexOf(d.company) + 1) % COMPANIES.length] ?? 'alone' }))
+    if (mine) store.change((d) => withLine(d, line.id, (each) => ({ ...each, company: COMPANIES[(COMPANIES.indexOf(each.company) + 1) % COMPANIES.length] ?? 'alone' })))
   }
   const show = (asked: View) => setView(view === asked ? 'sheets' : asked)
   const walk = (by: number) => {
@@ -134,7 +135,7 @@ export default function ShapesStation() {
         </div>
         <nav className="view-row" aria-label="Tools of the neck">
           <button type="button" className="view-tab company" disabled={!mine} title="Who plays along decides what a grip may leave out" onClick={nextCompany}>
-            {COMPANY[document.company]} <kbd>B</kbd>
+            {COMPANY[line.company]} <kbd>B</kbd>
           </button>
           {VIEWS.filter(({ view: each }) => mine || each !== 'hands').map(({ view: each, key, label: words }) => (
             <button key={each} type="button" className={view === each ? 'view-tab on' : 'view-tab'} aria-pressed={view === each} onClick={() => show(each)}>
@@ -160,7 +161,7 @@ export default function ShapesStation() {
             )}
           </p>
         )}
-        {document.company === 'alone' && view === 'sheets' && path.data !== undefined && path.data.without_open_root.length > 0 && (
+        {line.company === 'alone' && view === 'sheets' && path.data !== undefined && path.data.without_open_root.length > 0 && (
           <p className="muted open-roots">Alone, a finger holds the root of {path.data.without_open_root.join(', ')}: no open string gives it.</p>
         )}
         {view === 'strings' && <StringsSheet />}
@@ -173,7 +174,7 @@ export default function ShapesStation() {
             {view === 'changes' && <ChangeSheet />}
             {view === 'melody' && <MelodySheet chord={current} />}
             {view === 'proof' && <ProofSheet chords={chords} />}
-            {view === 'sheets' && <NeckSheets chords={shown} moves={path.data?.moves ?? []} chosen={chosen} onChoose={setChosen} label={label} tuning={document.tuning} />}
+            {view === 'sheets' && <NeckSheets chords={shown} moves={path.data?.moves ?? []} chosen={chosen} onChoose={setChosen} label={label} tuning={document.guitar.tuning} />}
           </>
         )}
       </div>
@@ -218,7 +219,7 @@ function useFollowPlayback(chords: VoicedChord[], choose: (index: number) => voi
   useBandFrames(() => {
     const at = band.position()
     if (at === null || at.countIn !== null || timeline === undefined) return
-    const index = timeline.chords.findIndex((chord) => chord.t <= at.t && at.t < chord.until)
+    const index = timeline.chords.find((chord) => chord.t <= at.t && at.t < chord.until)?.written ?? -1
     if (index >= 0 && index < chords.length && index !== shown.current) choose(index)
     shown.current = index
   })

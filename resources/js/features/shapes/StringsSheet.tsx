@@ -3,19 +3,20 @@ import { useState } from 'react'
 import { ApiError } from '../../api/client'
 import { convertTuning, moveCapo, useChoices, useStatedTuning, useStringsPlan } from '../../api/queries'
 import { hearNotes } from '../../audio/hearGrip'
-import { useDocument, useMine } from '../bench/benchContext'
+import { useDesk, useDocument, useMine } from '../bench/benchContext'
 import { BELOW_THE_CAPO, useRemake } from '../bench/useRemake'
 
 const steps = (semitones: number) => (semitones === 0 ? 'stays' : `${Math.abs(semitones)} semitone${Math.abs(semitones) > 1 ? 's' : ''} ${semitones > 0 ? 'up' : 'down'}`)
 
 /** How the guitar must be set up for the tune: string by string to its tuning, and where a capo would open its grips. */
 export function StringsSheet() {
-  const document = useDocument()
+  const desk = useDesk()
+  const { document } = desk
   const mine = useMine()
   const remake = useRemake()
   const tunings = useChoices().data?.tunings ?? []
   const [from, setFrom] = useState('')
-  const plan = useStringsPlan(document, from)
+  const plan = useStringsPlan(desk, from)
   const moveTo = (capo: number) => void remake((d) => moveCapo(d, capo), BELOW_THE_CAPO)
   if (plan.error instanceof ApiError) return <p role="alert" className="finding finding-off">{plan.error.message}</p>
   return (
@@ -23,9 +24,9 @@ export function StringsSheet() {
       <div>
         <div className="button-row">
           <h2>Capo</h2>
-          {mine && document.capo > 0 && (
+          {mine && document.guitar.capo > 0 && (
             <Button size="small" onClick={() => moveTo(0)}>
-              Take it off fret {document.capo}
+              Take it off fret {document.guitar.capo}
             </Button>
           )}
         </div>
@@ -42,10 +43,10 @@ export function StringsSheet() {
           </thead>
           <tbody>
             {plan.data?.capo.map((choice) => (
-              <tr key={choice.capo} className={choice.capo === document.capo ? 'chosen' : ''}>
+              <tr key={choice.capo} className={choice.capo === document.guitar.capo ? 'chosen' : ''}>
                 <td>{choice.capo === 0 ? 'none' : `fret ${choice.capo}`}</td>
                 <td>
-                  {mine && choice.capo !== document.capo ? (
+                  {mine && choice.capo !== document.guitar.capo ? (
                     <Button size="small" onClick={() => moveTo(choice.capo)}>
                       {choice.shape_key}
                     </Button>
@@ -125,7 +126,7 @@ function StatedTuning() {
               String {each.string}: the list says {each.typed}, the words say {each.stated}. Which is meant?
             </p>
           ))}
-          {mine && answer.slug !== document.tuning && (
+          {mine && answer.slug !== document.guitar.tuning && (
             <Button size="small" onClick={() => void remake((d) => convertTuning(d, answer.slug))}>
               Take the whole line to this tuning
             </Button>

@@ -1,9 +1,11 @@
+import { useQuery } from '@tanstack/react-query'
 import { App, Button, Input, InputNumber, Segmented, Select } from 'antd'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { ulid } from 'ulid'
-import { reshape, useStarts } from '../../api/queries'
-import type { BreakdownDocument } from '../../api/types'
+import { deskOf, withStart } from '../../api/desk'
+import { reshape, upgraded, useStarts } from '../../api/queries'
+import type { BreakdownDocument, Starter, UsualForm } from '../../api/types'
 import { isKeyTyped, KEYS, METERS } from '../../ui/choices'
 import { useTapTempo } from '../../ui/useTapTempo'
 import { LineField } from '../chart/LineField'
@@ -18,47 +20,39 @@ const FEELS = [
   { label: 'Dotted 3', value: 3 },
 ]
 
-/** What a new breakdown starts from: a plain strum in 4/4, one on every beat and the off-beats of 2 and 4. */
-const BLANK: BreakdownDocument = {
-  format: 'gravik-breakdown',
-  version: 1,
-  title: '',
-  genre: '',
-  key: 'C major',
-  meter: '4/4',
-  tempo: 112,
-  feel: { mode: 'fixed', ratio: 1, unit: 'eighth' },
-  tuning: 'standard',
-  capo: 0,
-  company: 'with-bass',
-  sections: [{ name: 'A', line: '' }],
-  pins: [],
-  pattern: {
-    ticks: 3840,
-    streams: [
-      {
-        name: 'strum',
-        strokes: [0, 960, 1440, 1920, 2880, 3360].map((at) => ({ at, division: 2 as const, accent: at % 1920 === 960 ? 2 : 1 })),
-      },
-    ],
-  },
-  school: 'pendulum',
-  band: {
-    groove: 'straight-drive',
-    parts: [],
-  },
-  notes: '',
-}
-
 type Begun = { document: BreakdownDocument; id: string }
 const BEGUN = 'gravik:new-breakdown'
-const fresh = (): Begun => ({ document: BLANK, id: ulid().toLowerCase() })
+const fresh = (blank: BreakdownDocument): Begun => ({ document: { ...blank, title: '' }, id: ulid().toLowerCase() })
+
+/** What was typed and not made yet; left by an older Gravik, it is rewritten as documents are today. */
+async function leftOff(): Promise<Begun | null> {
+  const begun = recalled<Begun>(BEGUN)
+  if (begun === null || 'start' in begun.document) return begun
+  const { title } = begun.document as BreakdownDocument
+  const { document } = await upgraded({ ...(begun.document as object), title: title.trim() === '' ? 'Untitled' : title })
+  return { id: begun.id, document: { ...document, title } }
+}
 
 /** Title, key, tempo, meter, chords, feel: enough to play along in under a minute. */
 export function NewBreakdown({ onClose }: { onClose: () => void }) {
-  const [begun, setBegun] = useState(() => recalled<Begun>(BEGUN) ?? fresh())
+  const blank = useStarts('C major').data?.blank
+  const begun = useQuery({ queryKey: ['begun'], queryFn: () => leftOff(), staleTime: Infinity, gcTime: 0 })
+  return (
+    <Dialog open title="New breakdown" width={720} onCancel={onClose} footer={null}>
+      {blank === undefined || begun.isPending ? (
+        <p className="loading">Laying out paper …</p>
+      ) : (
+        <NewForm blank={blank} left={begun.data ?? fresh(blank)} onClose={onClose} />
+      )}
+    </Dialog>
+  )
+}
+
+function NewForm({ blank, left, onClose }: { blank: BreakdownDocument; left: Begun; onClose: () => void }) {
+  const [begun, setBegun] = useState(left)
   const { document, id } = begun
-  const starts = useStarts(document.key).data
+  const { start } = document
+  const starts = useStarts(start.key).data
   const [busy, setBusy] = useState(false)
   const navigate = useNavigate()
   const { message } = App.useApp()
@@ -68,32 +62,36 @@ export function NewBreakdown({ onClose }: { onClose: () => void }) {
     remember(BEGUN, JSON.stringify(next))
   }
   const set = (part: Partial<BreakdownDocument>) => write({ id, document: { ...document, ...part } })
-  const untouched = JSON.stringify(document) === JSON.stringify(BLANK)
+  const begin = (part: Partial<BreakdownDocument['start']>) => write({ id, document: withStart(document, part) })
+  const untouched = JSON.stringify({ ...document, title: blank.title }) === JSON.stringify(blank) && document.title === ''
   const startOver = () => {
     forget(BEGUN)
-    setBegun(fresh())
+    setBegun(fresh(blank))
   }
-  const tap = useTapTempo((tempo) => set({ tempo }))
-  const line = document.sections[0]?.line ?? ''
-  // The chords are checked before there is a title.
-  const checked = { ...document, title: document.title.trim() === '' ? 'Untitled' : document.title }
+  const tap = useTapTempo((tempo) => begin({ tempo }))
+  const line = document.sections[0].line
+  const named = { ...document, title: document.title.trim() === '' ? blank.title : document.title.trim() }
+  const failed = (problem: unknown) => void message.error(problem instanceof Error ? problem.message : 'That did not work. Try again.', 8)
+  const setMeter = async (meter: string) => {
+    try {
+      const { document: shaped } = await reshape(deskOf(named, {}, undefined), { meter })
+      set({ ...shaped, title: document.title })
+    } catch (problem) {
+      failed(problem)
+    }
+  }
   const make = async () => {
     setBusy(true)
     try {
-      const named = { ...document, title: document.title.trim() === '' ? 'Untitled' : document.title.trim() }
-      const written = named.pattern === BLANK.pattern || JSON.stringify(named.pattern) === JSON.stringify(BLANK.pattern)
-      const shaped =
-        named.meter === '4/4' || !written ? named : (await reshape({ ...named, meter: '4/4' }, { meter: named.meter })).document
-      const stored = await putOnShelf(shaped, id)
+      const stored = await putOnShelf(named, id)
       forget(BEGUN)
       void navigate(`/breakdown/${stored.id}/chart`)
     } catch (problem) {
-      void message.error(problem instanceof Error ? problem.message : 'That did not work. Try again.', 8)
+      failed(problem)
       setBusy(false)
     }
   }
   return (
-    <Dialog open title="New breakdown" width={720} onCancel={onClose} footer={null}>
       <form
         className="new-breakdown"
         onSubmit={(event) => {
@@ -116,15 +114,15 @@ export function NewBreakdown({ onClose }: { onClose: () => void }) {
           <Select
             showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }}
             aria-label="Key"
-            value={document.key}
+            value={start.key}
             options={KEYS.map((value) => ({ value }))}
-            onChange={(key) => set({ key })}
+            onChange={(key) => begin({ key })}
           />
         </label>
         <label>
           Tempo
           <span className="field-row">
-            <InputNumber name="tempo" min={20} max={400} value={document.tempo} onChange={(tempo) => tempo !== null && set({ tempo })} />
+            <InputNumber name="tempo" min={20} max={400} value={start.tempo} onChange={(tempo) => tempo !== null && begin({ tempo })} />
             <Button onClick={tap}>Tap</Button>
           </span>
         </label>
@@ -132,9 +130,9 @@ export function NewBreakdown({ onClose }: { onClose: () => void }) {
           Meter
           <Select
             aria-label="Meter"
-            value={document.meter}
+            value={start.meter}
             options={METERS.map((value) => ({ value }))}
-            onChange={(meter) => set({ meter, pattern: BLANK.pattern, school: BLANK.school, band: BLANK.band })}
+            onChange={(meter: string) => void setMeter(meter)}
           />
         </label>
         <div className="wide">
@@ -144,20 +142,8 @@ export function NewBreakdown({ onClose }: { onClose: () => void }) {
               <button
                 key={starter.slug}
                 type="button"
-                aria-pressed={
-                  document.band.groove === starter.groove && JSON.stringify(document.pattern) === JSON.stringify(starter.pattern)
-                }
-                onClick={() =>
-                  set({
-                    meter: starter.meter as BreakdownDocument['meter'],
-                    tempo: starter.tempo,
-                    feel: starter.feel,
-                    school: starter.school,
-                    pattern: starter.pattern,
-                    band: { groove: starter.groove, parts: [] },
-                    genre: starter.word,
-                  })
-                }
+                aria-pressed={document.genre === starter.word && document.parts.some(({ groove }) => groove === starter.groove)}
+                onClick={() => write({ id, document: startedFrom(document, starter) })}
               >
                 {starter.word}
               </button>
@@ -170,16 +156,16 @@ export function NewBreakdown({ onClose }: { onClose: () => void }) {
           <span className="field-row">
             <Segmented
               options={FEELS}
-              value={document.feel.ratio}
-              onChange={(ratio) => set({ feel: { ...document.feel, ratio: Number(ratio) } })}
+              value={start.feel.ratio}
+              onChange={(ratio) => begin({ feel: { ...start.feel, ratio: Number(ratio) } })}
             />
             <InputNumber
               aria-label="Swing ratio"
               min={0.7}
               max={3}
               step={0.1}
-              value={document.feel.ratio}
-              onChange={(ratio) => ratio !== null && set({ feel: { ...document.feel, ratio } })}
+              value={start.feel.ratio}
+              onChange={(ratio) => ratio !== null && begin({ feel: { ...start.feel, ratio } })}
               addonAfter=": 1"
             />
           </span>
@@ -188,13 +174,13 @@ export function NewBreakdown({ onClose }: { onClose: () => void }) {
           <span className="label">Chords, bars between strokes; letters or numerals</span>
           <span className="chips" role="group" aria-label="Forms to start from">
             {starts?.forms.map((form) => (
-              <button key={form.slug} type="button" onClick={() => set({ sections: form.sections as BreakdownDocument['sections'] })}>
+              <button key={form.slug} type="button" onClick={() => set(inForm(form))}>
                 {form.name}
               </button>
             ))}
           </span>
           <LineField
-            document={checked}
+            document={named}
             section={0}
             placeholder="| Dm6 | B♭7 | Gm7 A7 | Dm6 |"
             onChange={(typed) =>
@@ -231,6 +217,22 @@ export function NewBreakdown({ onClose }: { onClose: () => void }) {
           )}
         </div>
       </form>
-    </Dialog>
   )
 }
+
+/** A breakdown with what a genre word brings along: meter, tempo, feel, a strum and its school, drums and bass. */
+function startedFrom(document: BreakdownDocument, { word, meter, tempo, feel, school, groove, pattern }: Starter): BreakdownDocument {
+  const inMeter = meter as BreakdownDocument['start']['meter']
+  const [first, ...others] = document.patterns
+  return {
+    ...withStart(document, { meter: inMeter, tempo, feel }),
+    genre: word,
+    patterns: [{ ...first, ...pattern, meter: inMeter, school }, ...others],
+    parts: document.parts.map((part) => (part.groove === undefined ? part : { ...part, groove })) as BreakdownDocument['parts'],
+  }
+}
+
+const inForm = ({ sections }: UsualForm) => ({
+  sections: sections as BreakdownDocument['sections'],
+  form: sections.map(({ id }) => ({ section: id, times: 1 })) as BreakdownDocument['form'],
+})

@@ -1,7 +1,9 @@
 import { InputNumber } from 'antd'
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
+import { withStart } from '../../api/desk'
 import { readFeel } from '../../api/queries'
 import { band } from '../../audio/band'
+import { firstBeats } from '../../audio/bars'
 import { useBandFrames } from '../../audio/useBandFrames'
 import type { PartName } from '../../audio/BandPlayer'
 import { useKeys } from '../../ui/keys'
@@ -24,7 +26,7 @@ export function Transport() {
   const mine = useMine()
   const player = usePlayer()
   const playing = player.status !== 'stopped'
-  const ready = timeline !== undefined && timeline.bars > 0
+  const ready = timeline !== undefined && timeline.bars.length > 0
   const nudge = (by: number) => setTempo(Math.min(400, Math.max(20, Math.round(tempo + by))))
   const tap = useTapTempo(setTempo)
   const [wanted, setWanted] = useState(false)
@@ -37,9 +39,9 @@ export function Transport() {
   useEffect(() => {
     if (!wanted || timeline === undefined) return
     setWanted(false)
-    if (timeline.bars > 0) void band.start()
+    if (timeline.bars.length > 0) void band.start()
   }, [wanted, timeline])
-  const { feel } = document
+  const { feel } = document.start
   /** Straight, and back to the swing it had: to hear one against the other. */
   const swung = useRef(feel)
   const straighten = () => {
@@ -47,7 +49,7 @@ export function Transport() {
     const straight = feel.mode === 'fixed' && feel.ratio === 1
     if (!straight) swung.current = feel
     const back = swung.current.mode === 'fixed' && swung.current.ratio === 1 ? { ...feel, ratio: 2 } : swung.current
-    store.change((d) => ({ ...d, feel: straight ? back : { ...feel, mode: 'fixed', ratio: 1 } }))
+    store.change((d) => withStart(d, { feel: straight ? back : { ...feel, mode: 'fixed', ratio: 1 } }))
   }
   useKeys({ '/': straighten, Space: toggle, '[': () => nudge(-2), ']': () => nudge(2), t: tap })
 
@@ -83,17 +85,17 @@ export function Transport() {
         words={timeline?.feel_words ?? ''}
         offBeatMs={timeline?.off_beat_ms ?? 0}
         onTyped={async (typed) => {
-          const { feel } = await readFeel(typed, document.feel.unit)
-          store.change((d) => ({ ...d, feel }))
+          const { feel: read } = await readFeel(typed, feel.unit)
+          store.change((d) => withStart(d, { feel: read }))
         }}
         disabled={!mine}
-        onChange={(ratio) => store.change((d) => ({ ...d, feel: { ...d.feel, mode: 'fixed', ratio } }), { together: 'feel' })}
+        onChange={(ratio) => store.change((d) => withStart(d, { feel: { ...d.start.feel, mode: 'fixed', ratio } }), { together: 'feel' })}
       />
       <i className="slash" />
       <div className="cell">
         <span className="cell-name">Click on</span>
         <span className="cell-row">
-          {Array.from({ length: timeline?.beats_a_bar ?? 4 }, (_, beat) => (
+          {Array.from({ length: firstBeats(timeline) }, (_, beat) => (
             <button
               key={beat}
               type="button"
@@ -128,7 +130,7 @@ export function Transport() {
         </span>
       </div>
       <i className="slash" />
-      <LoopMap bars={timeline?.bars ?? 0} sections={document.sections.map((section) => section.name)} />
+      <LoopMap bars={timeline?.bars.length ?? 0} sections={document.sections.map((section) => section.name)} />
     </footer>
   )
 }

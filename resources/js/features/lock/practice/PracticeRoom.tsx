@@ -46,7 +46,7 @@ export function PracticeRoom({ judge, onClose, onShow }: { judge: ReturnType<typ
       )}
       {playing ? (
         <>
-          {!settings.hideBeats && <Pulse beats={settings.swing !== 0 ? settings.swing : (step?.pulse_beats ?? 1)} beatsABar={timeline?.beats_a_bar ?? 4} />}
+          {!settings.hideBeats && <Pulse beats={settings.swing !== 0 ? settings.swing : (step?.pulse_beats ?? 1)} beatsABar={timeline?.bars[0]?.beats.length ?? 4} />}
           {settings.input === 'keys' ? <TapPads recorder={practice.recorder} bars={step?.bars ?? settings.bars} hideBeats={settings.hideBeats} /> : <MicRoom microphone={practice.microphone} bars={step?.bars ?? settings.bars} lateMs={judge.byMicrophone?.latency_ms} hideBeats={settings.hideBeats} />}
         </>
       ) : (

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react'
 import { useLadder } from '../../../api/queries'
 import type { Take } from '../../../api/types'
+import { firstBeats } from '../../../audio/bars'
 import { useMicrophone } from '../../../audio/useMicrophone'
 import { useRecorder } from '../../../audio/useRecorder'
 import { useBench, useDocument } from '../../bench/benchContext'
@@ -21,14 +22,14 @@ export function usePractice(judge: ReturnType<typeof useJudge>, onProblem: (word
   const { store, setTempo, timeline, tempo } = useBench()
   const document = useDocument()
   const id = store.getState().id
-  const [session, setSession] = useState<Session>(() => readSession(id, document.tempo))
+  const [session, setSession] = useState<Session>(() => readSession(id, document.start.tempo))
   const [phase, setPhase] = useState<Phase>('ready')
   const [last, setLast] = useState<Take | null>(null)
   const [rested, setRested] = useState(0)
   const going = useRef(false)
   const putBack = useRef<() => void>(() => undefined)
   const { settings, cycles } = session
-  const ladder = useLadder({ start: settings.start, goal: settings.goal, minutes: settings.minutes, bars: settings.bars, mode: settings.mode, meter: document.meter, clean: cycles.map((cycle) => cycle.clean), hurts: settings.hurts, played: playedSeconds(cycles), rested, rest_after: settings.restAfter })
+  const ladder = useLadder({ start: settings.start, goal: settings.goal, minutes: settings.minutes, bars: settings.bars, mode: settings.mode, meter: document.start.meter, clean: cycles.map((cycle) => cycle.clean), hurts: settings.hurts, played: playedSeconds(cycles), rested, rest_after: settings.restAfter })
   const step = ladder.data?.steps[ladder.data.at]
 
   const keep = (next: Session) => {
@@ -72,7 +73,7 @@ export function usePractice(judge: ReturnType<typeof useJudge>, onProblem: (word
     }
     if (timeline?.tempo !== step.bpm) return
     setPhase('playing')
-    putBack.current = withClicks(settings.backing, timeline.beats_a_bar)
+    putBack.current = withClicks(settings.backing, firstBeats(timeline))
     const how = { bars: step.bars, ...(settings.backing === 'band' ? {} : { clickOnly: 'as set' as const }) }
     if (settings.input === 'microphone') void microphone.start(how)
     else void recorder.start({ ...how, tempo: step.bpm })

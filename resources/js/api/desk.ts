@@ -1,0 +1,59 @@
+import type { BreakdownDocument, LineDocument, Patch, PatternDocument, SongPlace } from './types'
+
+/** A section of a pass. */
+export type Place = { pass: string; section: string }
+
+/** One place of the song that is worked at, with what the guitar plays there. */
+export type Desk = { document: BreakdownDocument; place: Place; pattern: PatternDocument; line: LineDocument }
+
+/** @param told what the core says is played where; while it is on its way, the song's first pattern and line stand */
+export function deskOf(document: BreakdownDocument, asked: Partial<Place>, told: SongPlace[] | undefined): Desk {
+  const pass = document.passes.find(({ id }) => id === asked.pass) ?? document.passes[0]
+  const section = document.sections.find(({ id }) => id === asked.section) ?? document.sections[0]
+  const place = { pass: pass.id, section: section.id }
+  const played = told?.find((each) => each.pass === place.pass && each.section === place.section)
+  return {
+    document,
+    place,
+    pattern: document.patterns.find(({ id }) => id === played?.pattern) ?? document.patterns[0],
+    line: document.lines.find(({ id }) => id === played?.line) ?? document.lines[0],
+  }
+}
+
+const withEntry = <T extends { id: string }>(list: [T, ...T[]], id: string, change: (entry: T) => T): [T, ...T[]] =>
+  list.map((entry) => (entry.id === id ? change(entry) : entry)) as [T, ...T[]]
+
+export const withPattern = (document: BreakdownDocument, id: string, change: (pattern: PatternDocument) => PatternDocument): BreakdownDocument => {
+  const patterns = withEntry(document.patterns, id, change)
+  return patterns.every((pattern, place) => pattern === document.patterns[place]) ? document : { ...document, patterns }
+}
+
+export const withLine = (document: BreakdownDocument, id: string, change: (line: LineDocument) => LineDocument): BreakdownDocument => ({
+  ...document,
+  lines: withEntry(document.lines, id, change),
+})
+
+export const withStart = (document: BreakdownDocument, part: Partial<BreakdownDocument['start']>): BreakdownDocument => ({
+  ...document,
+  start: { ...document.start, ...part },
+})
+
+/** @returns the document as proposed; null where something that would be replaced is not there any more */
+export function patched(document: BreakdownDocument, patches: Patch[]): BreakdownDocument | null {
+  const next: Record<string, unknown> = { ...document }
+  for (const { field, id, was, becomes } of patches) {
+    const entries = next[field] as { id?: string }[]
+    const now = id === null ? next[field] : entries.find((entry) => entry.id === id)
+    if (!same(now, was)) return null
+    next[field] = id === null ? becomes : entries.map((entry) => (entry.id === id ? becomes : entry))
+  }
+  return next as unknown as BreakdownDocument
+}
+
+/** Whether what stands in the document is what the core was asked about; fields that are left out there the core filled in. */
+function same(now: unknown, asked: unknown): boolean {
+  if (now === asked || now == null) return true
+  if (typeof now !== 'object' || typeof asked !== 'object' || asked === null) return false
+  if (Array.isArray(now) && now.length !== (asked as unknown[]).length) return false
+  return Object.entries(now).every(([name, value]) => same(value, (asked as Record<string, unknown>)[name]))
+}
