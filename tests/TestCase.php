@@ -8,6 +8,7 @@ use App\Documents\BreakdownStore;
 use App\Models\Breakdown;
 use App\Models\Role;
 use App\Models\User;
+use Gravik\Formats\BreakdownJson;
 use Gravik\Tests\Support\Examples;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
@@ -39,6 +40,31 @@ abstract class TestCase extends LaravelTestCase
     public function shelved(User $owner, array $fields = []): Breakdown
     {
         return app(BreakdownStore::class)->create($owner, null, Examples::breakdown($fields), 'setting up');
+    }
+
+    /**
+     * A document with proposals taken over.
+     *
+     * @param array<string, mixed>                                                           $document of any version
+     * @param list<array{field: string, id: ?string, was: mixed, becomes: mixed}> $patches
+     *
+     * @return array<string, mixed>
+     */
+    public function patched(array $document, array $patches): array
+    {
+        $json = new BreakdownJson();
+        $document = $json->write($json->read($document));
+        foreach ($patches as ['field' => $field, 'id' => $id, 'was' => $was, 'becomes' => $becomes]) {
+            $place = $id === null ? null : (int) array_search($id, array_column($document[$field], 'id'), true);
+            expect($place === null ? $document[$field] : $document[$field][$place])->toBe($was);
+            if ($place === null) {
+                $document[$field] = $becomes;
+            } else {
+                $document[$field][$place] = $becomes;
+            }
+        }
+
+        return $document;
     }
 
     public function newId(): string

@@ -69,28 +69,30 @@ final class DemoBreakdowns
     ): Breakdown {
         [$symbol, $frets, $places] = $pinned;
 
+        $ids = array_map(static fn (int $place): string => 's'.($place + 1), array_keys($sections));
+        $part = static fn (string $instrument, float $level): array => ['id' => $instrument, 'instrument' => $instrument, 'level' => $level, 'offsetMs' => 0, 'straight' => false]
+            + ($instrument === 'guitar' ? [] : ['groove' => $groove]);
+
         return (new BreakdownJson())->read([
             'format' => BreakdownJson::FORMAT,
             'version' => BreakdownJson::VERSION,
             'title' => $title,
             'genre' => $genre,
-            'key' => $key,
-            'meter' => $meter,
-            'tempo' => $tempo,
-            'feel' => ['mode' => $feel[0], 'ratio' => $feel[1], 'unit' => $feel[2]],
-            'tuning' => 'standard',
-            'capo' => 0,
-            'company' => $company,
-            'sections' => array_map(static fn (array $section): array => ['name' => $section[0], 'line' => $section[1]], $sections),
-            'pins' => array_map(static fn (array $place): array => ['section' => $place[0], 'bar' => $place[1], 'at' => $place[2], 'symbol' => $symbol, 'frets' => $frets], $places),
-            'pattern' => (new PatternJson())->write(self::pattern($slots, Meter::parse($meter), $grid, $short)),
-            'school' => $school,
-            'band' => ['groove' => $groove, 'parts' => [
-                ['name' => 'drums', 'level' => 0.7, 'offsetMs' => 0, 'straight' => false],
-                ['name' => 'bass', 'level' => 0.8, 'offsetMs' => 0, 'straight' => false],
-                ['name' => 'guitar', 'level' => 0.9, 'offsetMs' => 0, 'straight' => false],
-            ]],
             'notes' => $notes,
+            'start' => ['key' => $key, 'meter' => $meter, 'tempo' => $tempo, 'feel' => ['mode' => $feel[0], 'ratio' => $feel[1], 'unit' => $feel[2]]],
+            'guitar' => ['tuning' => 'standard', 'capo' => 0],
+            'sections' => array_map(static fn (string $id, array $section): array => ['id' => $id, 'name' => $section[0], 'line' => $section[1]], $ids, $sections),
+            'form' => array_map(static fn (string $id): array => ['section' => $id, 'times' => 1], $ids),
+            'patterns' => [['id' => 'p1', 'name' => '', 'meter' => $meter, 'school' => $school] + (new PatternJson())->write(self::pattern($slots, Meter::parse($meter), $grid, $short))],
+            'lines' => [['id' => 'l1', 'name' => '', 'company' => $company, 'pins' => array_map(static fn (array $place): array => [
+                'at' => ['section' => $ids[$place[0]], 'ending' => null, 'bar' => $place[1], 'tick' => $place[2]], 'symbol' => $symbol, 'frets' => $frets,
+            ], $places)]],
+            'moves' => [],
+            'placed' => [],
+            'parts' => [$part('drums', 0.7), $part('bass', 0.8), $part('guitar', 0.9)],
+            'passes' => [['id' => '1', 'name' => '', 'notes' => '', 'cells' => []]],
+            'cells' => [],
+            'lesson' => [],
         ]);
     }
 

@@ -72,12 +72,12 @@ it('listens to taps, and says of few strokes that they are few', function (): vo
     $breakdown = (new BreakdownJson())->parse((string) file_get_contents(breakdownFile()));
     $take = tempnam(sys_get_temp_dir(), 'take');
     file_put_contents($take, json_encode((new SimulatedPlayer(18, 0, 2, 0, 3))->taps((new Performer())->perform($breakdown), 8)));
-    [$status, $out] = artisan('gravik:listen', $take, '--tempo='.$breakdown->tempo->bpm, '--first-beat=0', '--json');
+    [$status, $out] = artisan('gravik:listen', $take, '--tempo='.$breakdown->start->tempo->bpm, '--first-beat=0', '--json');
     $heard = json_decode($out, true);
     file_put_contents($take, '[0.5, 1, 1.5]');
     [, $few] = artisan('gravik:listen', $take, '--json');
 
-    expect($status)->toBe(0)->and($heard['bias_ms'])->toEqualWithDelta(18, 2)->and($heard['tempo_bpm'])->toEqualWithDelta($breakdown->tempo->bpm, 0.1)
+    expect($status)->toBe(0)->and($heard['bias_ms'])->toEqualWithDelta(18, 2)->and($heard['tempo_bpm'])->toEqualWithDelta($breakdown->start->tempo->bpm, 0.1)
         ->and(array_keys($heard))->toContain('grid', 'swing_ratio', 'swing_low', 'swing_high', 'spread_ms', 'drift_bpm_per_min', 'tuning_cents', 'onsets', 'strokes')
         ->and(json_decode($few, true))->toMatchArray(['tempo_bpm' => null, 'onsets' => [0.5, 1.0, 1.5]]);
 });

@@ -58,7 +58,7 @@ it('plans how to retune for a tune and where a capo opens its grips', function (
 
 it('moves a capo and then writes what sounds beside what is held', function (): void {
     $document = Examples::document(['pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]]]]);
-    $moved = $this->postJson('/api/compute/capo', ['document' => $document, 'capo' => 5])->assertOk()->assertJsonPath('document.pins.0.frets', [null, 0, 2, 2, 1, 0])->json('document');
+    $moved = $this->postJson('/api/compute/capo', ['document' => $document, 'capo' => 5])->assertOk()->assertJsonPath('document.lines.0.pins.0.frets', [null, 0, 2, 2, 1, 0])->json('document');
     $this->postJson('/api/compute/chart', ['document' => $moved])->assertOk()->assertJsonPath('sections.0.bars.0.chords.0.shape', 'Am');
     $this->postJson('/api/compute/path', ['document' => $moved])->assertOk()->assertJsonPath('chords.0.shape', 'Am')->assertJsonPath('chords.0.voicing.notes', [null, 'D3', 'A3', 'D4', 'F4', 'A4']);
     $this->postJson('/api/compute/capo', ['document' => $document, 'capo' => 6])->assertOk()->assertJsonCount(1, 'dropped');
@@ -81,14 +81,14 @@ it('plays the form out as events in order', function (): void {
     $sorted = $times;
     sort($sorted);
 
-    expect($times)->toBe($sorted)->and($timeline['seconds'])->toEqual(8)->and($timeline['beat_times'])->toHaveCount(8)
+    expect($times)->toBe($sorted)->and($timeline['seconds'])->toEqual(8)->and(array_merge(...array_column($timeline['bars'], 'beats')))->toEqual(range(0, 7))
         ->and(array_unique(array_column($timeline['events'], 'part')))->toHaveCount(3);
 });
 
 it('moves to another key and lays patterns out anew', function (): void {
     $this->postJson('/api/compute/key', ['document' => Examples::document(), 'key' => 'E minor'])->assertOk()->assertJsonPath('document.sections.0.line', '| Em | B7 |');
     $this->postJson('/api/compute/key', ['document' => Examples::document(), 'key' => 'H'])->assertStatus(422);
-    $this->postJson('/api/compute/shape', ['document' => Examples::document(), 'meter' => '3/4', 'bars' => 2, 'grid' => 3])->assertOk()->assertJsonPath('document.pattern.ticks', 5760);
+    $this->postJson('/api/compute/shape', ['document' => Examples::document(), 'meter' => '3/4', 'bars' => 2, 'grid' => 3])->assertOk()->assertJsonPath('document.patterns.0.ticks', 5760);
     $this->postJson('/api/compute/shape', ['document' => Examples::document(), 'grid' => 7])->assertStatus(422);
 });
 
@@ -101,7 +101,7 @@ it('offers the grooves and tunings there are', function (): void {
     $choices = $this->getJson('/api/choices')->assertOk()->json();
 
     expect(array_column($choices['grooves'], 'slug'))->toContain('shuffle')->and(array_column($choices['tunings'], 'slug'))->toContain('drop-d')
-        ->and($choices['stages'])->toHaveCount(10)->and($choices['stages'][$choices['usual_stage'] - 1])->toBe('with the full band')
+        ->and($choices['stages'])->toHaveCount(10)->and($choices['stages'][$choices['usual_stage'] - 1])->toBe(['slug' => 'full-band', 'words' => 'with the full band'])
         ->and(array_column($choices['gates'], 'spreadMs', 'name'))->toEqual(['beginner' => 20, 'advanced' => 12]);
 });
 
@@ -123,7 +123,7 @@ it('measures changes of grip and offers repairs that can be taken at once', func
 
     expect($change['repairs'])->not->toBe([]);
     foreach ($change['repairs'] as $repair) {
-        $repaired = $repair['change'] + $document;
+        $repaired = $this->patched($document, $repair['change']);
         $again = array_values(array_filter($this->postJson('/api/compute/changes', ['document' => $repaired])->assertOk()->json(), static fn (array $each): bool => $each['to'] === 'B♭'));
         expect($again === [] || $again[0]['fits'])->toBeTrue();
     }
@@ -139,7 +139,7 @@ it('shows the families of a grip, its IV and V, and what it can take on top', fu
 it('proofreads, harmonises, places figures and reads tunings, and says what it cannot read', function (): void {
     $document = Examples::document(['key' => 'C major', 'sections' => [['name' => 'A', 'line' => '| C | F |']], 'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'C', 'frets' => [null, 3, 2, 0, 2, 0]]]]);
     $fix = $this->postJson('/api/compute/proofread', ['document' => $document])->assertOk()->assertJsonPath('0.kind', 'other-chord')->json('0.fixes.0.change');
-    $this->postJson('/api/compute/proofread', ['document' => $fix + $document])->assertOk()->assertExactJson([]);
+    $this->postJson('/api/compute/proofread', ['document' => $this->patched($document, $fix)])->assertOk()->assertExactJson([]);
 
     $this->postJson('/api/compute/harmonise', ['document' => $document, 'melody' => 'G4 A4 | A4 C5', 'bar' => 0])->assertOk()->assertJsonPath('0.chord', 'C')->assertJsonPath('2.chord', 'F')->assertJsonPath('1.held', true);
     $this->postJson('/api/compute/harmonise', ['document' => $document, 'melody' => 'G4 nothing'])->assertStatus(422);
@@ -147,8 +147,8 @@ it('proofreads, harmonises, places figures and reads tunings, and says what it c
     $this->postJson('/api/compute/riff', ['document' => $document, 'figure' => '6-3'])->assertStatus(422);
     $this->postJson('/api/compute/stated-tuning', ['stated' => 'whole step down', 'typed' => 'D2,G2,C3,F♯3,A3,D4'])->assertOk()->assertJsonPath('contradictions.0.string', 3)->assertJsonPath('changes', [-2, -2, -2, -2, -2, -2]);
     $this->postJson('/api/compute/stated-tuning', ['stated' => 'upside down'])->assertStatus(422);
-    $this->postJson('/api/compute/tuning', ['document' => $document, 'tuning' => 'open major on G'])->assertOk()->assertJsonPath('document.tuning', 'open-g')->assertJsonCount(2, 'document.pins');
-    $this->postJson('/api/compute/tuning', ['document' => $document, 'tuning' => 'seven-string'])->assertOk()->assertJsonCount(7, 'document.pins.0.frets');
+    $this->postJson('/api/compute/tuning', ['document' => $document, 'tuning' => 'open major on G'])->assertOk()->assertJsonPath('document.guitar.tuning', 'open-g')->assertJsonCount(2, 'document.lines.0.pins');
+    $this->postJson('/api/compute/tuning', ['document' => $document, 'tuning' => 'seven-string'])->assertOk()->assertJsonCount(7, 'document.lines.0.pins.0.frets');
 });
 
 it('filters grips by kind and refuses kinds there are not', function (): void {
@@ -178,10 +178,10 @@ it('offers easier grips to a hand that cannot take the line', function (): void 
 it('lays a pattern out as it is counted, with other weights and lengths, and says what is not counted', function (): void {
     $document = Examples::document();
     $counted = $this->postJson('/api/compute/shape', ['document' => $document, 'counted' => '1! & (2) & 3x & (4) &>'])->assertOk()->json('document');
-    expect(array_column($counted['pattern']['streams'][0]['strokes'], 'at'))->toBe([0, 480, 1440, 1920, 2400, 3360]);
+    expect(array_column($counted['patterns'][0]['streams'][0]['strokes'], 'at'))->toBe([0, 480, 1440, 1920, 2400, 3360]);
     $this->postJson('/api/compute/strokes', ['document' => $counted])->assertOk()->assertJsonPath('counted', ['1! & (2) & 3x & (4) &>'])->assertJsonPath('sketch.strokes.7.chord', 'next')->assertJsonPath('advice.school', 'pendulum');
     $this->postJson('/api/compute/shape', ['document' => $document, 'counted' => '1 and 2'])->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, '"and" is not counted'));
-    $this->postJson('/api/compute/shape', ['document' => $document, 'accents' => 'back-beat', 'lengths' => 'long-dry'])->assertOk()->assertJsonPath('document.pattern.streams.0.strokes.1.accent', 2);
+    $this->postJson('/api/compute/shape', ['document' => $document, 'accents' => 'back-beat', 'lengths' => 'long-dry'])->assertOk()->assertJsonPath('document.patterns.0.streams.0.strokes.1.accent', 2);
     $this->postJson('/api/compute/shape', ['document' => $document, 'accents' => 'wild'])->assertStatus(422);
 });
 
@@ -208,7 +208,7 @@ it('reads a tapped rhythm, offers what it would change, and says what is wrong w
     $readings = $this->postJson('/api/compute/tapped', ['document' => $document, 'tempo' => 120, 'bars' => 1, 'taps' => $taps])->assertOk()->json();
 
     expect($readings[0])->toMatchArray(['words' => 'straight eighths', 'counted' => '1 & (2) & 3 4 &', 'left_out' => 0])
-        ->and(array_keys($readings[0]['change']))->toBe(['pattern']);
+        ->and(array_column($readings[0]['change'], 'id', 'field'))->toBe(['patterns' => 'p1']);
     $this->postJson('/api/compute/tapped', ['document' => $document, 'bars' => 1, 'taps' => []])->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, 'Nothing was tapped'));
     $this->postJson('/api/compute/tapped', ['document' => $document, 'bars' => 9, 'taps' => $taps])->assertStatus(422);
     $this->postJson('/api/compute/tapped', ['document' => $document, 'bars' => 1, 'taps' => [['t' => 'soon']]])->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, 'Tap 1'));
@@ -230,5 +230,9 @@ it('shows the schools side by side, counts aloud and reads a typed feel', functi
 it('hands out repairs with the warnings that they mend', function (): void {
     $warnings = $this->postJson('/api/compute/strokes', ['document' => Examples::document(['school' => 'all-down'], 'xxxxxxxx'), 'tempo' => 160])->assertOk()->json('warnings');
 
-    expect($warnings[0]['fixes'])->toBe([['text' => 'Change to the pendulum', 'change' => ['school' => 'pendulum']]]);
+    $fix = $warnings[0]['fixes'][0];
+
+    expect($fix['text'])->toBe('Change to the pendulum')
+        ->and(array_column($fix['change'], 'id', 'field'))->toBe(['patterns' => 'p1'])
+        ->and($fix['change'][0]['becomes'])->toBe([...$fix['change'][0]['was'], 'school' => 'pendulum']);
 });

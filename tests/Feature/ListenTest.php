@@ -24,11 +24,11 @@ it('hears a recording, measures its feel, and offers what the breakdown could ta
         ->and($heard['tuning']['near'][0]['slug'])->toBe('standard')
         ->and($reading['tempo_bpm'])->toEqualWithDelta(108, 0.5)
         ->and($reading['swing']['ratio'])->toEqualWithDelta(2, 0.15)
-        ->and($offers['Tempo']['change'])->toBe(['tempo' => 108])
+        ->and($offers['Tempo']['change'][0]['becomes'])->toBe([...$offers['Tempo']['change'][0]['was'], 'tempo' => 108])
         ->and($offers['Tempo']['has'])->toBe('90 bpm')
-        ->and($offers['Feel']['change']['feel']['ratio'])->toEqualWithDelta(2, 0.15)
-        ->and(array_column($offers['Strokes']['change']['pattern']['streams'][0]['strokes'], 'at'))->toBe([0, 960, 1440, 1920, 2880, 3360]);
-    $this->postJson('/api/compute/timeline', ['document' => [...$document, ...$offers['Tempo']['change'], ...$offers['Feel']['change'], ...$offers['Strokes']['change']]])->assertOk();
+        ->and($offers['Feel']['change'][0]['becomes']['feel']['ratio'])->toEqualWithDelta(2, 0.15)
+        ->and(array_column($offers['Strokes']['change'][0]['becomes']['streams'][0]['strokes'], 'at'))->toBe([0, 960, 1440, 1920, 2880, 3360]);
+    $this->postJson('/api/compute/timeline', ['document' => $this->patched($document, [...$offers['Feel']['change'], ...$offers['Strokes']['change']])])->assertOk();
 });
 
 it('refuses a recording of more minutes than are heard, and says how many are', function (): void {
@@ -89,6 +89,6 @@ it('plays a simulated student with the band, early as it was told, and reports o
     expect($early['report']['bias_ms'])->toEqualWithDelta(-20, 0.5)
         ->and($band($early['timeline']))->toBe($band($plain))
         ->and($guitar($early['timeline'])[0]['t'])->toEqualWithDelta($guitar($plain)[0]['t'] - 0.02, 0.001)
-        ->and($plain['off_beat_times'][1])->toEqualWithDelta(0.5 + 0.5 * 2 / 3, 1e-5);
+        ->and($plain['bars'][0]['off_beats'][1])->toEqualWithDelta(0.5 + 0.5 * 2 / 3, 1e-5);
     $this->postJson('/api/compute/simulate', ['document' => $document, 'bars' => 8, 'bias_ms' => 900])->assertUnprocessable()->assertJsonFragment(['message' => 'That is more than a player would be off by.']);
 });

@@ -119,7 +119,7 @@ it('seeds a made-up band with breakdowns in several feels, one of them practised
     expect(count($shelf))->toBeGreaterThanOrEqual(4)
         ->and(count(array_unique(array_column($shelf, 'feel'))))->toBeGreaterThanOrEqual(4)
         ->and(array_sum(array_column($shelf, 'takes')))->toBeGreaterThanOrEqual(3)
-        ->and(array_filter(array_map(static fn (array $card): bool => (new BreakdownJson())->read(test()->getJson('/api/breakdowns/'.$card['id'])->json('document'))->form()->chords === [], $shelf)))->toBe([]);
+        ->and(array_filter(array_map(static fn (array $card): bool => (new BreakdownJson())->read(test()->getJson('/api/breakdowns/'.$card['id'])->json('document'))->written()->chords === [], $shelf)))->toBe([]);
     $this->seed();
     expect($this->getJson('/api/breakdowns')->json('items'))->toHaveCount(count($shelf));
 });

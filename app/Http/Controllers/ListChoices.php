@@ -16,7 +16,10 @@ use OpenApi\Attributes as OA;
 final class ListChoices extends Controller
 {
     #[OA\Get(path: '/api/choices', summary: 'What can be chosen: grooves, tunings, kinds of grips, schools of picking, stages of a lesson and their usual gates', responses: [new OA\Response(response: 200, description: 'choices', content: new OA\JsonContent(required: ['grooves', 'tunings', 'kinds', 'schools', 'stages', 'usual_stage', 'gates'], properties: [
-        new OA\Property(property: 'stages', description: 'of a lesson, from 1 on', type: 'array', items: new OA\Items(type: 'string')),
+        new OA\Property(property: 'stages', description: 'of a lesson, from 1 on', type: 'array', items: new OA\Items(required: ['slug', 'words'], properties: [
+            new OA\Property(property: 'slug', type: 'string'),
+            new OA\Property(property: 'words', type: 'string'),
+        ], type: 'object')),
         new OA\Property(property: 'usual_stage', type: 'integer'),
         new OA\Property(property: 'gates', description: 'that a take must pass when the teacher sets none, and for the advanced', type: 'array', items: new OA\Items(required: ['name', 'biasMs', 'spreadMs', 'swingPoints', 'missedShare'], type: 'object', properties: [
             new OA\Property(property: 'name', type: 'string'),

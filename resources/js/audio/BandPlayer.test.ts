@@ -20,12 +20,12 @@ function timelineAt(bpm: number, bars = 2, p = 0.5, mark = 0): Timeline {
     ratio: p / (1 - p),
     p,
     seconds: bars * 4 * beat,
-    beat_seconds: beat,
-    beats_a_bar: 4,
-    bars,
-    pattern_bars: 1,
-    beat_times: Array.from({ length: bars * 4 }, (_, index) => toMicroseconds(index * beat)),
-    off_beat_times: Array.from({ length: bars * 4 }, (_, index) => toMicroseconds((index + p) * beat)),
+    bars: Array.from({ length: bars }, (_, bar) => {
+      const beats = [0, 1, 2, 3].map((number) => toMicroseconds((4 * bar + number) * beat))
+      const off_beats = [0, 1, 2, 3].map((number) => toMicroseconds((4 * bar + number + p) * beat))
+      return { t: beats[0] ?? 0, beats, off_beats, written: bar, pattern: 'p1', pattern_bar: 0, section: 'a', pass: '1', time: 1, p }
+    }),
+    patterns: [],
     counts: Array.from({ length: bars * 8 }, (_, index) => ({ t: toMicroseconds(((index >> 1) + (index % 2) * p) * beat), depth: (index % 8 === 0 ? 0 : index % 2 === 0 ? 1 : 2) as 0 | 1 | 2 })),
     chords: [],
     strokes: [],
@@ -207,7 +207,7 @@ describe('a change while it plays', () => {
     const beats = guitar.filter((each) => each.event.kind === 'ring').map((each) => each.time)
     const gaps = beats.slice(1).map((time, index) => time - (beats[index] ?? 0))
     const before = beats.filter((time) => time <= takeover + 1e-9).length - 1
-    gaps.forEach((gap, index) => expect(gap).toBeCloseTo(index < before ? 0.5 : next.beat_seconds, 5))
+    gaps.forEach((gap, index) => expect(gap).toBeCloseTo(index < before ? 0.5 : 60 / next.tempo, 5))
     expect(output.clicks).toHaveLength(beats.length)
     output.clicks.forEach((click, index) => expect(click.time).toBeCloseTo(beats[index] ?? 0, 4))
   })

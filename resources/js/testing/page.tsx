@@ -4,7 +4,9 @@ import { App } from 'antd'
 import type { ReactNode } from 'react'
 import { MemoryRouter, Route, Routes } from 'react-router'
 import { afterEach, vi } from 'vitest'
-import type { BreakdownDocument, PinDocument, StoredBreakdown, Timeline, Voicing } from '../api/types'
+import { useStore } from 'zustand'
+import { deskOf, withLine, withPattern } from '../api/desk'
+import type { BreakdownDocument, LineDocument, Patch, PatternDocument, PinDocument, StoredBreakdown, TimedBar, Timeline, Voicing } from '../api/types'
 import { BenchContext } from '../features/bench/benchContext'
 import { openDocument, type DocumentStore } from '../features/bench/documentStore'
 
@@ -50,22 +52,46 @@ afterEach(() => {
 
 export const tune: BreakdownDocument = {
   format: 'gravik-breakdown',
-  version: 1,
+  version: 2,
   title: 'Tide Table',
   genre: '',
-  key: 'D minor',
-  meter: '4/4',
-  tempo: 120,
-  feel: { mode: 'fixed', ratio: 1, unit: 'eighth' },
-  tuning: 'standard',
-  capo: 0,
-  company: 'with-bass',
-  sections: [{ name: 'A', line: '| Dm | A7 |' }],
-  pins: [],
-  pattern: { ticks: 3840, streams: [{ name: 'strum', strokes: [{ at: 0, division: 2 }] }] },
-  school: 'pendulum',
-  band: { groove: 'shuffle', parts: [] },
   notes: '',
+  start: { key: 'D minor', meter: '4/4', tempo: 120, feel: { mode: 'fixed', ratio: 1, unit: 'eighth' } },
+  guitar: { tuning: 'standard', capo: 0 },
+  sections: [{ id: 's1', name: 'A', line: '| Dm | A7 |' }],
+  form: [{ section: 's1', times: 1 }],
+  patterns: [{ id: 'p1', name: '', meter: '4/4', school: 'pendulum', ticks: 3840, streams: [{ name: 'strum', strokes: [{ at: 0, division: 2 }] }] }],
+  lines: [{ id: 'l1', name: '', company: 'with-bass', pins: [] }],
+  moves: [],
+  placed: [],
+  parts: [
+    { id: 'drums', instrument: 'drums', level: 0.8, offsetMs: 0, straight: false, groove: 'shuffle' },
+    { id: 'bass', instrument: 'bass', level: 0.8, offsetMs: 0, straight: false, groove: 'shuffle' },
+    { id: 'guitar', instrument: 'guitar', level: 0.8, offsetMs: 0, straight: false },
+  ],
+  passes: [{ id: '1', name: '', notes: '', cells: [] }],
+  cells: [],
+  lesson: [],
+}
+
+/** The tune with its one pattern, or its one line of grips, changed. */
+export const struckAs = (pattern: Partial<PatternDocument>, of = tune): BreakdownDocument => withPattern(of, 'p1', (each) => ({ ...each, ...pattern }))
+export const heldAs = (line: Partial<LineDocument>, of = tune): BreakdownDocument => withLine(of, 'l1', (each) => ({ ...each, ...line }))
+
+/** What a click would change: one field of the document, or one entry of a list. */
+export const patch = (field: string, becomes: unknown, id: string | null = null): Patch => {
+  const whole = tune[field as keyof BreakdownDocument]
+  return { field, id, was: id === null ? whole : (whole as { id: string }[]).find((each) => each.id === id), becomes }
+}
+
+/** A chord's place in the tune. */
+export const placeOf = (bar: number, tick = 0): PinDocument['at'] => ({ section: 's1', ending: null, bar, tick })
+
+/** A bar of two seconds in 4/4, straight. */
+export const timedBar = (bar: number): TimedBar => {
+  const t = 2 * bar
+  const beats = [t, t + 0.5, t + 1, t + 1.5]
+  return { t, beats, off_beats: beats.map((beat) => beat + 0.25), written: bar, pattern: 'p1', pattern_bar: 0, section: 's1', pass: '1', time: 1, p: 0.5 }
 }
 
 /** A grip of six strings as a pin holds it. */
@@ -76,18 +102,14 @@ export const timeline: Timeline = {
   ratio: 1,
   p: 0.5,
   seconds: 4,
-  beat_seconds: 0.5,
-  beats_a_bar: 4,
-  bars: 2,
-  pattern_bars: 1,
-  beat_times: [0, 0.5, 1, 1.5, 2, 2.5, 3, 3.5],
-  off_beat_times: [0.25, 0.75, 1.25, 1.75, 2.25, 2.75, 3.25, 3.75],
+  bars: [timedBar(0), timedBar(1)],
+  patterns: [{ id: 'p1', first_slot: 0, bars: 1 }],
   counts: [],
   chords: [
-    { t: 0, until: 2, bar: 0, symbol: 'Dm' },
-    { t: 2, until: 4, bar: 1, symbol: 'A7' },
+    { t: 0, until: 2, bar: 0, written: 0, symbol: 'Dm' },
+    { t: 2, until: 4, bar: 1, written: 1, symbol: 'A7' },
   ],
-  strokes: [{ t: 0, until: 2, slot: 0, at: 0, bar: 0, chord: 0, direction: 'down', kind: 'ring', accent: 1, strings: [4, 3, 2, 1], ends: [2, 2, 2, 2] }],
+  strokes: [{ t: 0, until: 2, slot: 0, pattern: 'p1', at: 0, bar: 0, chord: 0, direction: 'down', kind: 'ring', accent: 1, strings: [4, 3, 2, 1], ends: [2, 2, 2, 2] }],
   events: [],
   feel_words: 'straight',
   off_beat_ms: 0,
@@ -140,7 +162,12 @@ export function showOnBench(station: ReactNode, { document = tune, mine = true, 
   })
   const setTempo = vi.fn()
   const setLevel = vi.fn()
-  return { store, setTempo, setLevel, ...show(<BenchContext.Provider value={{ store, tempo: document.tempo, setTempo, level: 3, setLevel, timeline: plays }}>{station}</BenchContext.Provider>) }
+  function OnBench() {
+    const now = useStore(store, (state) => state.document)
+    const value = { store, desk: deskOf(now, {}, undefined), places: [], setPlace: vi.fn(), tempo: document.start.tempo, setTempo, level: 3, setLevel, timeline: plays }
+    return <BenchContext.Provider value={value}>{station}</BenchContext.Provider>
+  }
+  return { store, setTempo, setLevel, ...show(<OnBench />) }
 }
 
 export const key = (name: string): void => void window.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }))

@@ -47,8 +47,17 @@ final class ShapePattern extends Controller
                 $request->filled('accents') ? AccentProfile::parse($request->string('accents')->toString()) : null,
                 $request->filled('lengths') ? LengthProfile::parse($request->string('lengths')->toString()) : null,
             ),
-            $request->filled('meter') => $changer->meter($desk->breakdown, Meter::parse($request->string('meter')->toString())),
+            $request->filled('meter') => $this->inMeter($request, $desk, $changer),
             default => $changer->shape($desk, $request->integer('bars', $desk->pattern()->bars()), $request->integer('grid', $desk->pattern()->grid())),
         };
+    }
+
+    private function inMeter(DocumentRequest $request, Desk $desk, PatternChanger $changer): Breakdown
+    {
+        $changed = $desk->in($changer->meter($desk->breakdown, Meter::parse($request->string('meter')->toString())));
+
+        return $request->hasAny(['bars', 'grid'])
+            ? $changer->shape($changed, $request->integer('bars', $changed->pattern()->bars()), $request->integer('grid', $changed->pattern()->grid()))
+            : $changed->breakdown;
     }
 }

@@ -1,9 +1,10 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { ApiError } from '../../api/client'
+import { withStart } from '../../api/desk'
 import type { BreakdownDocument, StoredBreakdown } from '../../api/types'
 import { openDocument, type Draft, type Keeper } from './documentStore'
 
-const blank = { title: 'Tide Table', tempo: 120, notes: '' } as BreakdownDocument
+const blank = { title: 'Tide Table', start: { tempo: 120 }, notes: '' } as BreakdownDocument
 
 const stored = (document: BreakdownDocument = blank, revision = 1, mine = true): StoredBreakdown => ({ id: 'b1', revision, sitting: 'another page', updated_at: '2026-05-09T12:00:00Z', mine, document })
 
@@ -172,13 +173,13 @@ describe('undo', () => {
 
   it('takes typing and dragging as one step', async () => {
     const store = openDocument(stored(), keeper)
-    for (const tempo of [121, 122, 123]) store.change((document) => ({ ...document, tempo }), { together: 'tempo' })
+    for (const tempo of [121, 122, 123]) store.change((document) => withStart(document, { tempo }), { together: 'tempo' })
     await vi.advanceTimersByTimeAsync(1500)
-    store.change((document) => ({ ...document, tempo: 140 }), { together: 'tempo' })
+    store.change((document) => withStart(document, { tempo: 140 }), { together: 'tempo' })
     store.undo()
-    expect(store.getState().document.tempo).toBe(123)
+    expect(store.getState().document.start.tempo).toBe(123)
     store.undo()
-    expect(store.getState().document.tempo).toBe(120)
+    expect(store.getState().document.start.tempo).toBe(120)
   })
 
   it('is no step where nothing changed, and does nothing at the ends', () => {

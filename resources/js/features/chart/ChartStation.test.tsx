@@ -1,13 +1,15 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { expect, it, vi } from 'vitest'
+import { withStart } from '../../api/desk'
 import type { Chart } from '../../api/types'
-import { gripFrets, serve, showOnBench, tune } from '../../testing/page'
+import { serve, showOnBench, tune } from '../../testing/page'
 import ChartStation from './ChartStation'
 
 vi.mock('../../audio/band', () => import('../../testing/silentBand'))
 
 const chord = (symbol: string | null, typed = symbol ?? '') => ({ at: 0, beats: 4, typed, symbol, root: symbol?.[0] ?? null, ending: symbol?.slice(1) ?? null, numeral: symbol === 'Dm' ? 'i' : 'V7', plain_numeral: symbol === 'Dm' ? 'i' : 'V7', shape: null, approach: null })
-const chart = (problems: Chart['sections'][number]['problems'] = []): Chart => ({ beats: 4, sections: [{ name: 'A', bars: [{ repeated: false, chords: [chord('Dm')] }, { repeated: false, chords: [problems.length > 0 ? chord(null, 'Ebv9') : chord('A7')] }], problems }] })
+const section = { id: 's1', name: 'A', beats: 4, times: 1, bars: [], problems: [], endings: [] }
+const chart = (problems: Chart['sections'][number]['problems'] = []): Chart => ({ sections: [{ ...section, bars: [{ repeated: false, chords: [chord('Dm')] }, { repeated: false, chords: [problems.length > 0 ? chord(null, 'Ebv9') : chord('A7')] }], problems }] })
 
 it('draws bars with their strokes, and numerals when asked', async () => {
   serve({ 'POST compute/chart': chart() })
@@ -20,45 +22,54 @@ it('draws bars with their strokes, and numerals when asked', async () => {
 })
 
 it('writes what the hand holds beside what sounds, where there is a capo', async () => {
-  serve({ 'POST compute/chart': { beats: 4, sections: [{ name: 'A', bars: [{ repeated: false, chords: [{ ...chord('Dm'), shape: 'Am' }] }, { repeated: false, chords: [chord('A7')] }], problems: [] }] } })
+  serve({ 'POST compute/chart': { sections: [{ ...section, bars: [{ repeated: false, chords: [{ ...chord('Dm'), shape: 'Am' }] }, { repeated: false, chords: [chord('A7')] }] }] } })
   const { container } = showOnBench(<ChartStation />)
   await waitFor(() => expect([...container.querySelectorAll('.held')].map((each) => each.textContent)).toEqual(['Am']))
 })
 
 it('marks the unreadable character and puts the nearest symbol in its place, in characters and not in bytes', async () => {
   serve({ 'POST compute/chart': chart([{ at: 9, length: 2, bar: 1, message: 'Bar 2: "v9" is no chord ending.', nearest: 'E♭9' }]) })
-  const { container, store } = showOnBench(<ChartStation />, { document: { ...tune, sections: [{ name: 'A', line: '| B♭ | Ebv9 | Gm |' }] } })
+  const { container, store } = showOnBench(<ChartStation />, { document: { ...tune, sections: [{ id: 's1', name: 'A', line: '| B♭ | Ebv9 | Gm |' }] } })
   fireEvent.click(await screen.findByText('Use E♭9'))
   expect([...container.querySelectorAll('mark')].length).toBeLessThanOrEqual(2)
   expect(store.getState().document.sections[0]?.line).toBe('| B♭ | E♭9 | Gm |')
   expect(container.querySelectorAll('.unread')).toHaveLength(1)
 })
 
-it('adds sections, takes them out with their pins, and moves the pins of later ones', async () => {
-  const pin = (section: number) => ({ section, bar: 0, at: 0, symbol: 'Dm', frets: gripFrets })
+it('asks the core to take a section out by its id, and adds one that comes once at the end', async () => {
   serve({
     'POST compute/chart': chart(),
     'POST compute/without-section': (body: unknown) => {
-      const { document, section } = body as { document: typeof tune; section: number }
-      return { document: { ...document, sections: document.sections.filter((_, at) => at !== section), pins: [pin(0), pin(1)] } }
+      const { document, section: id } = body as { document: typeof tune; section: string }
+      return { document: { ...document, sections: document.sections.filter((each) => each.id !== id), form: document.form.filter((each) => each.section !== id) } }
     },
   })
-  const { store } = showOnBench(<ChartStation />, { document: { ...tune, sections: [{ name: 'A', line: '' }, { name: 'B', line: '' }, { name: 'C', line: '' }], pins: [pin(0), pin(1), pin(2)] } })
+  const sections = ['A', 'B', 'C'].map((name, at) => ({ id: `s${at + 1}`, name, line: '' })) as typeof tune.sections
+  const form = sections.map(({ id }) => ({ section: id, times: 1 })) as typeof tune.form
+  const { store } = showOnBench(<ChartStation />, { document: { ...tune, sections, form } })
   fireEvent.click(await screen.findByLabelText('Take out section B'))
-  await waitFor(() => expect(store.getState().document.sections.map((section) => section.name)).toEqual(['A', 'C']))
-  expect(store.getState().document.pins.map((each) => each.section)).toEqual([0, 1])
+  await waitFor(() => expect(store.getState().document.sections.map(({ id }) => id)).toEqual(['s1', 's3']))
   fireEvent.click(screen.getByText('Add a section'))
-  expect(store.getState().document.sections.map((section) => section.name)).toEqual(['A', 'C', 'B'])
+  expect(store.getState().document.sections.map(({ id, name }) => [id, name])).toEqual([['s1', 'A'], ['s3', 'C'], ['s2', 'B']])
+  expect(store.getState().document.form.at(-1)).toEqual({ section: 's2', times: 1 })
+})
+
+it('shows endings after their section, by the times they are for, and how often it comes', async () => {
+  const endings = [{ times: [1], bars: [{ repeated: false, chords: [chord('A7')] }], problems: [] }, { times: [2, 3], bars: [{ repeated: false, chords: [chord('Dm')] }], problems: [] }]
+  serve({ 'POST compute/chart': { sections: [{ ...section, times: 3, bars: [{ repeated: false, chords: [chord('Dm')] }], endings }] } })
+  const { container } = showOnBench(<ChartStation />)
+  await waitFor(() => expect([...container.querySelectorAll('.chart-bar')].map((bar) => bar.querySelector('.bar-ending')?.textContent)).toEqual([undefined, '1.', '2. 3.']))
+  expect(screen.getByText(/3 bars · 3 times/)).toBeTruthy()
 })
 
 it('tells which pins could not come along to another key', async () => {
-  serve({ 'POST compute/chart': chart(), 'POST compute/key': { document: { ...tune, key: 'E minor' }, dropped: [{ symbol: 'A7' }] } })
+  serve({ 'POST compute/chart': chart(), 'POST compute/key': { document: withStart(tune, { key: 'E minor' }), dropped: [{ symbol: 'A7' }] } })
   const { store } = showOnBench(<ChartStation />)
   fireEvent.mouseDown((await screen.findByLabelText('Key')).closest('.ant-select') as Element)
   fireEvent.change(screen.getByLabelText('Key'), { target: { value: 'E minor' } })
   fireEvent.click(await screen.findByTitle('E minor'))
   await screen.findByText(/Let go of A7/)
-  expect(store.getState().document.key).toBe('E minor')
+  expect(store.getState().document.start.key).toBe('E minor')
 })
 
 it('moves to another key what was typed while the server still worked', async () => {
@@ -67,7 +78,7 @@ it('moves to another key what was typed while the server still worked', async ()
   let times = 0
   const movedLine = (body: unknown) => {
     const document = (body as { document: typeof tune }).document
-    return { document: { ...document, key: 'E minor', sections: document.sections.map((section) => ({ ...section, line: `moved ${section.line}` })) }, dropped: [] }
+    return { document: { ...withStart(document, { key: 'E minor' }), sections: document.sections.map((each) => ({ ...each, line: `moved ${each.line}` })) }, dropped: [] }
   }
   serve({ 'POST compute/chart': chart(), 'POST compute/key': async (body: unknown) => (++times === 1 && (await first), movedLine(body)) })
   const { store } = showOnBench(<ChartStation />)
@@ -75,16 +86,16 @@ it('moves to another key what was typed while the server still worked', async ()
   fireEvent.change(screen.getByLabelText('Key'), { target: { value: 'E minor' } })
   fireEvent.click(await screen.findByTitle('E minor'))
   await waitFor(() => expect(times).toBe(1))
-  store.change((d) => ({ ...d, sections: [{ name: 'A', line: '| Gm |' }] }))
+  store.change((d) => ({ ...d, sections: [{ id: 's1', name: 'A', line: '| Gm |' }] }))
   answerFirst()
-  await waitFor(() => expect(store.getState().document.key).toBe('E minor'))
+  await waitFor(() => expect(store.getState().document.start.key).toBe('E minor'))
   expect(store.getState().document.sections[0].line).toBe('moved | Gm |')
   expect(times).toBe(2)
 })
 
 it('says what to type where there is nothing yet, and lets a student change nothing', async () => {
-  serve({ 'POST compute/chart': { beats: 4, sections: [{ name: 'A', bars: [], problems: [] }] } })
-  showOnBench(<ChartStation />, { mine: false, document: { ...tune, sections: [{ name: 'A', line: '' }] } })
+  serve({ 'POST compute/chart': { sections: [section] } })
+  showOnBench(<ChartStation />, { mine: false, document: { ...tune, sections: [{ id: 's1', name: 'A', line: '' }] } })
   await screen.findByText('No bars yet')
   expect(((await screen.findByLabelText('Chord line')) as HTMLTextAreaElement).disabled).toBe(true)
   expect(screen.queryByText('Add a section')).toBeNull()

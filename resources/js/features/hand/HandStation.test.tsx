@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { beforeEach, expect, it, vi } from 'vitest'
 import type { BreakdownDocument, Hand } from '../../api/types'
-import { callsTo, key, serve, showOnBench, timeline, tune } from '../../testing/page'
+import { callsTo, key, patch, serve, showOnBench, struckAs, timeline, tune } from '../../testing/page'
 import HandStation from './HandStation'
 
 vi.mock('../../audio/band', () => import('../../testing/silentBand'))
@@ -10,22 +10,22 @@ vi.mock('../../audio/band', () => import('../../testing/silentBand'))
 function planned(document: BreakdownDocument, warnings: Hand['warnings'] = []): Hand {
   const slots = Array.from({ length: 8 }, (_, slot) => ({ slot, at: slot * 480, division: 2, beats: slot / 2, syllable: slot % 2 === 0 ? String(slot / 2 + 1) : '&', on_beat: slot % 2 === 0 }))
   const strokes = slots.map(({ slot, at, beats }) => {
-    const stroke = document.pattern.streams[0].strokes.find((each) => each.at === at)
+    const stroke = document.patterns[0].streams[0].strokes.find((each) => each.at === at)
     return { slot, at, beats, direction: slot % 2 === 0 ? ('down' as const) : ('up' as const), kind: stroke === undefined ? ('air' as const) : (stroke.articulation ?? 'ring'), accent: stroke?.accent ?? 1 }
   })
-  return { grid: 2, slots, sketch: { beats: 4, beats_a_bar: 4, p: 0.5, strokes }, warnings, same_levels: [], density: strokes.filter((stroke) => stroke.kind !== 'air').length, muted_share: 0.25, syncopation: 2, strokes_a_second: 3.5, counted: ['1 & (2) &'], advice: { school: document.school, reason: 'A hand that never stops keeps the time.' }, limit: { easy_to: 240, hard_to: 360, why: 'total' }, crossings: { count: 0, around: 0 } }
+  return { pattern: 'p1', runs_on: false, grid: 2, slots, sketch: { beats: 4, beats_a_bar: 4, p: 0.5, strokes }, warnings, same_levels: [], density: strokes.filter((stroke) => stroke.kind !== 'air').length, muted_share: 0.25, syncopation: 2, strokes_a_second: 3.5, counted: ['1 & (2) &'], advice: { school: document.patterns[0].school, reason: 'A hand that never stops keeps the time.' }, limit: { easy_to: 240, hard_to: 360, why: 'total' }, crossings: { count: 0, around: 0 } }
 }
 
 const server = {
   'GET choices': { grooves: [], tunings: [], kinds: [], schools: [{ slug: 'pendulum', name: 'pendulum' }, { slug: 'all-down', name: 'all down' }] },
   'POST compute/strokes': (body: unknown) => planned((body as { document: BreakdownDocument }).document),
   'POST compute/path': { cost: 0, chords: [], moves: [], loose: [] },
-  'POST compute/shape': { document: { ...tune, pattern: { ...tune.pattern, ticks: 7680 } } },
+  'POST compute/shape': { document: struckAs({ ticks: 7680 }) },
 }
 
 beforeEach(() => serve(server))
 
-const strokesOf = (document: BreakdownDocument) => document.pattern.streams[0].strokes.map((stroke) => [stroke.at, stroke.articulation ?? 'ring', stroke.accent ?? 1])
+const strokesOf = (document: BreakdownDocument) => document.patterns[0].streams[0].strokes.map((stroke) => [stroke.at, stroke.articulation ?? 'ring', stroke.accent ?? 1])
 
 it('does with one key what a form would ask for', async () => {
   const { store, container } = showOnBench(<HandStation />)
@@ -53,10 +53,10 @@ it('fixes a direction by key, shows that it is fixed, and gives it back', async 
   const { store } = showOnBench(<HandStation />)
   await screen.findByText(/slot 1, counted/)
   key('u')
-  await waitFor(() => expect(store.getState().document.pattern.streams[0].strokes[0]).toMatchObject({ direction: 'up', fixed: ['direction'] }))
+  await waitFor(() => expect(store.getState().document.patterns[0].streams[0].strokes[0]).toMatchObject({ direction: 'up', fixed: ['direction'] }))
   await screen.findByText('up, fixed')
   key('u')
-  await waitFor(() => expect(store.getState().document.pattern.streams[0].strokes[0]).toMatchObject({ direction: null, fixed: [] }))
+  await waitFor(() => expect(store.getState().document.patterns[0].streams[0].strokes[0]).toMatchObject({ direction: null, fixed: [] }))
 })
 
 it('says of air which way the hand passes, and what the pattern amounts to', async () => {
@@ -69,17 +69,17 @@ it('says of air which way the hand passes, and what the pattern amounts to', asy
 })
 
 it('shows the core\'s warnings, and asks for strokes where there are none', async () => {
-  serve({ ...server, 'POST compute/strokes': (body: unknown) => planned((body as { document: BreakdownDocument }).document, [{ kind: 'same-direction', text: '6.7 strokes a second in one direction.', at: [], fixes: [{ text: 'Change to the pendulum', change: { school: 'all-down' } }] }]) })
-  showOnBench(<HandStation />, { document: { ...tune, pattern: { ticks: 3840, streams: [{ name: 'strum', strokes: [] }] } } })
+  serve({ ...server, 'POST compute/strokes': (body: unknown) => planned((body as { document: BreakdownDocument }).document, [{ kind: 'same-direction', text: '6.7 strokes a second in one direction.', at: [], fixes: [{ text: 'Change to the pendulum', change: [patch('patterns', { ...tune.patterns[0], school: 'all-down' }, 'p1')] }] }]) })
+  showOnBench(<HandStation />, { document: struckAs({ ticks: 3840, streams: [{ name: 'strum', strokes: [] }] }) })
   await screen.findByText('6.7 strokes a second in one direction.')
   expect(screen.getByText(/No strokes yet: press X/)).toBeTruthy()
 })
 
 it('takes a repair of a warning over with one click', async () => {
-  serve({ ...server, 'POST compute/strokes': (body: unknown) => planned((body as { document: BreakdownDocument }).document, [{ kind: 'same-direction', text: 'Too many downs.', at: [], fixes: [{ text: 'Change to the pendulum', change: { school: 'alternate' } }] }]) })
+  serve({ ...server, 'POST compute/strokes': (body: unknown) => planned((body as { document: BreakdownDocument }).document, [{ kind: 'same-direction', text: 'Too many downs.', at: [], fixes: [{ text: 'Change to the pendulum', change: [patch('patterns', { ...tune.patterns[0], school: 'alternate' }, 'p1')] }] }]) })
   const { store } = showOnBench(<HandStation />)
   fireEvent.click(await screen.findByRole('button', { name: 'Change to the pendulum' }))
-  expect(store.getState().document.school).toBe('alternate')
+  expect(store.getState().document.patterns[0].school).toBe('alternate')
 })
 
 it('shows the schools one under the other by K and takes the framed one with Enter', async () => {
@@ -94,7 +94,7 @@ it('shows the schools one under the other by K and takes the framed one with Ent
   key('ArrowDown')
   await waitFor(() => expect(screen.getByRole('option', { selected: true }).textContent).toContain('all-down'))
   key('Enter')
-  expect(store.getState().document.school).toBe('all-down')
+  expect(store.getState().document.patterns[0].school).toBe('all-down')
 })
 
 it('strikes single strings, ends some of them early and names the hand that does it', async () => {
@@ -105,19 +105,19 @@ it('strikes single strings, ends some of them early and names the hand that does
   fireEvent.click(row('Single strings').querySelector('[aria-label="String 6"]') as Element)
   fireEvent.click(row('Single strings').querySelector('[aria-label="String 4"]') as Element)
   fireEvent.click(row('Strings that end early').querySelector('[aria-label="String 6"]') as Element)
-  expect(store.getState().document.pattern.streams[0].strokes[0]).toMatchObject({ strings: [6, 4], ends: [{ strings: [6], length: { share: 0.3 }, stoppedBy: 'pick-hand' }] })
+  expect(store.getState().document.patterns[0].streams[0].strokes[0]).toMatchObject({ strings: [6, 4], ends: [{ strings: [6], length: { share: 0.3 }, stoppedBy: 'pick-hand' }] })
   fireEvent.click(row('Single strings').querySelector('[aria-label="String 6"]') as Element)
   fireEvent.click(row('Single strings').querySelector('[aria-label="String 4"]') as Element)
-  expect(store.getState().document.pattern.streams[0].strokes[0]).toMatchObject({ zone: 'all' })
+  expect(store.getState().document.patterns[0].streams[0].strokes[0]).toMatchObject({ zone: 'all' })
   expect(container.textContent).toContain('Sounds for 4.00 of a beat, 2000 ms.')
 })
 
 it('hands a beat from line to line by H, each line keeping its strings', async () => {
-  const two = { ...tune, pattern: { ticks: 3840, streams: [{ name: 'strum', strokes: [{ at: 0, division: 3, zone: 'high' }, { at: 320, division: 3, zone: 'high' }] }, { name: 'bass', strokes: [{ at: 0, division: 1, zone: 'bass' }] }] } } as unknown as BreakdownDocument
+  const two = struckAs({ ticks: 3840, streams: [{ name: 'strum', strokes: [{ at: 0, division: 3, zone: 'high' }, { at: 320, division: 3, zone: 'high' }] }, { name: 'bass', strokes: [{ at: 0, division: 1, zone: 'bass' }] }] }) as unknown as BreakdownDocument
   const { store } = showOnBench(<HandStation />, { document: two })
   await screen.findByText(/slot 1, counted/)
   key('h')
-  expect(store.getState().document.pattern.streams.map((stream) => stream?.strokes.map(({ at, zone }) => [at, zone]))).toEqual([[[0, 'high']], [[0, 'bass'], [320, 'bass']]])
+  expect(store.getState().document.patterns[0].streams.map((stream) => stream?.strokes.map(({ at, zone }) => [at, zone]))).toEqual([[[0, 'high']], [[0, 'bass'], [320, 'bass']]])
 })
 
 it('asks the core to lay the pattern out anew, and takes what it gives as one step', async () => {
@@ -126,10 +126,10 @@ it('asks the core to lay the pattern out anew, and takes what it gives as one st
   fireEvent.click(screen.getByText('Arrange …'))
   await screen.findByLabelText('Bars')
   fireEvent.click(document.querySelector('[aria-label=Bars] label:nth-child(2) input') as Element)
-  await waitFor(() => expect(store.getState().document.pattern.ticks).toBe(7680))
+  await waitFor(() => expect(store.getState().document.patterns[0].ticks).toBe(7680))
   expect(callsTo('POST compute/shape')[0]).toMatchObject({ bars: 2 })
   store.undo()
-  expect(store.getState().document.pattern.ticks).toBe(3840)
+  expect(store.getState().document.patterns[0].ticks).toBe(3840)
 })
 
 it('lets a student look at every stroke and change none', async () => {
@@ -145,7 +145,7 @@ it('pushes a stroke into the next chord, copies its bar and keeps a pattern to c
   const { store, container } = showOnBench(<HandStation />)
   await screen.findByText(/slot 1, counted/)
   key('p')
-  expect(store.getState().document.pattern.streams[0].strokes[0]?.chord).toBe('next')
+  expect(store.getState().document.patterns[0].streams[0].strokes[0]?.chord).toBe('next')
   key('=')
   await waitFor(() => expect(container.querySelector('.figures.compared')).toBeTruthy())
   key('b')
@@ -161,7 +161,7 @@ it('switches the level of what is drawn and heard by 1, 2 and 3', async () => {
 })
 
 it('takes a pattern as it is counted, and says what it could not read', async () => {
-  serve({ ...server, 'POST compute/shape': (body: unknown) => ((body as { counted: string }).counted === '1 and' ? [422, { message: '"and" is not counted here.' }] : { document: { ...tune, pattern: { ...tune.pattern, ticks: 7680 } } }) })
+  serve({ ...server, 'POST compute/shape': (body: unknown) => ((body as { counted: string }).counted === '1 and' ? [422, { message: '"and" is not counted here.' }] : { document: struckAs({ ticks: 7680 }) }) })
   const { store } = showOnBench(<HandStation />)
   const field = await screen.findByLabelText('Pattern as it is counted')
   fireEvent.change(field, { target: { value: '1 and' } })
@@ -171,11 +171,11 @@ it('takes a pattern as it is counted, and says what it could not read', async ()
   fireEvent.keyUp(field, { key: 'Enter' })
   fireEvent.change(field, { target: { value: '1 & 2 & | 1 2' } })
   fireEvent.keyDown(field, { key: 'Enter' })
-  await waitFor(() => expect(store.getState().document.pattern.ticks).toBe(7680))
+  await waitFor(() => expect(store.getState().document.patterns[0].ticks).toBe(7680))
 })
 
 it('offers the library’s patterns in this meter and takes one over with its school and feel', async () => {
-  const entry = { slug: 'a', name: 'Half-time', meter: '4/4', feel: { mode: 'fixed', ratio: 2, unit: 'eighth' }, feel_words: '67 % swing', tempo: [60, 120], school: 'all-down', school_words: 'all down', difficulty: 1, when: 'Under a voice.', caution: 'Keep rocking.', counted: '1 (2) 3 (4)', pattern: { ...tune.pattern, ticks: 3840 } }
+  const entry = { slug: 'a', name: 'Half-time', meter: '4/4', feel: { mode: 'fixed', ratio: 2, unit: 'eighth' }, feel_words: '67 % swing', tempo: [60, 120], school: 'all-down', school_words: 'all down', difficulty: 1, when: 'Under a voice.', caution: 'Keep rocking.', counted: '1 (2) 3 (4)', pattern: { ticks: 3840, streams: tune.patterns[0].streams } }
   serve({ ...server, 'GET patterns': [entry, { ...entry, slug: 'b', name: 'Waltz', meter: '3/4' }] })
   const { store } = showOnBench(<HandStation />)
   await screen.findByText(/slot 1, counted/)
@@ -183,7 +183,7 @@ it('offers the library’s patterns in this meter and takes one over with its sc
   await screen.findByText('Under a voice.')
   expect(screen.queryByText('Waltz')).toBeNull()
   key('Enter')
-  expect(store.getState().document).toMatchObject({ school: 'all-down', feel: { ratio: 2 } })
+  expect(store.getState().document).toMatchObject({ start: { feel: { ratio: 2 } }, patterns: [{ school: 'all-down' }] })
 })
 
 it('gives a stroke an ornament with its usual frets, and says what the grips cannot take', async () => {
@@ -191,18 +191,18 @@ it('gives a stroke an ornament with its usual frets, and says what the grips can
   await screen.findByText('The stroke on beat 1 slides below the nut on Am.')
   fireEvent.mouseDown(await screen.findByLabelText('Ornament'))
   fireEvent.click(await screen.findByText('hammer on'))
-  expect(store.getState().document.pattern.streams[0].strokes[0]?.ornament).toEqual({ kind: 'hammer-on', frets: -2 })
+  expect(store.getState().document.patterns[0].streams[0].strokes[0]?.ornament).toEqual({ kind: 'hammer-on', frets: -2 })
 })
 
 it('divides the beat at the cursor otherwise by W, each time from the strokes there were', async () => {
   let round = 0
-  serve({ ...server, 'POST compute/shape': () => ({ document: { ...tune, pattern: { ...tune.pattern, streams: [{ name: `tried ${++round}`, strokes: [] }] } } }) })
+  serve({ ...server, 'POST compute/shape': () => ({ document: struckAs({ streams: [{ name: `tried ${++round}`, strokes: [] }] }) }) })
   const { store } = showOnBench(<HandStation />)
   await screen.findByText(/slot 1, counted/)
   for (const tried of [1, 2]) {
     key('w')
-    await waitFor(() => expect(store.getState().document.pattern.streams[0].name).toBe(`tried ${tried}`))
-    await waitFor(() => expect(callsTo('POST compute/strokes').at(-1)).toMatchObject({ beat: 0, division: 3, document: { pattern: { streams: [{ name: `tried ${tried}` }] } } }))
+    await waitFor(() => expect(store.getState().document.patterns[0].streams[0].name).toBe(`tried ${tried}`))
+    await waitFor(() => expect(callsTo('POST compute/strokes').at(-1)).toMatchObject({ beat: 0, division: 3, document: { patterns: [{ streams: [{ name: `tried ${tried}` }] }] } }))
   }
-  expect(callsTo('POST compute/shape')).toMatchObject([{ beat: 0, division: 3, document: { pattern: tune.pattern } }, { beat: 0, division: 3, document: { pattern: tune.pattern } }])
+  expect(callsTo('POST compute/shape')).toMatchObject([1, 2].map(() => ({ beat: 0, division: 3, document: { patterns: tune.patterns } })))
 })

@@ -1,5 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { beforeEach, expect, it, vi } from 'vitest'
+import { withStart } from '../../api/desk'
 import type { LibraryPattern } from '../../api/types'
 import { band } from '../../audio/band'
 import { callsTo, key, serve, showOnBench, timeline, tune } from '../../testing/page'
@@ -12,7 +13,7 @@ const pattern = (slug: string, part: Partial<LibraryPattern> = {}) => ({
   slug,
   name: slug,
   meter: '4/4',
-  feel: tune.feel,
+  feel: tune.start.feel,
   feel_words: 'straight',
   tempo: [80, 160],
   school: 'pendulum',
@@ -21,10 +22,10 @@ const pattern = (slug: string, part: Partial<LibraryPattern> = {}) => ({
   when: 'Any evening.',
   caution: 'Keep it low.',
   counted: '1 2 3 4',
-  pattern: { ...tune.pattern, streams: [{ name: slug, strokes: [{ at: 960, division: 2 }] }] },
+  pattern: { ticks: 3840, streams: [{ name: slug, strokes: [{ at: 960, division: 2 }] }] },
   ...part,
 })
-const hand = { grid: 2, slots: [], sketch: { beats: 4, beats_a_bar: 4, p: 0.5, strokes: [] }, warnings: [], counted: [''], same_levels: [] }
+const hand = { pattern: 'p1', runs_on: false, grid: 2, slots: [], sketch: { beats: 4, beats_a_bar: 4, p: 0.5, strokes: [] }, warnings: [], counted: [''], same_levels: [] }
 const onClose = vi.fn()
 
 beforeEach(() => {
@@ -44,7 +45,7 @@ beforeEach(() => {
 const names = () => [...document.querySelectorAll('.pattern-list button b')].map((each) => each.textContent)
 
 it('shows those in the tune’s feel first, and none of another meter', async () => {
-  showOnBench(<PatternLibrary onClose={onClose} />, { document: { ...tune, feel: swung } })
+  showOnBench(<PatternLibrary onClose={onClose} />, { document: withStart(tune, { feel: swung }) })
   await screen.findByRole('heading', { name: 'Lilt' })
   expect(names()).toEqual(['Lilt', 'Plain', 'Plainer'])
   expect([...document.querySelectorAll('.pattern-list h3')].map((each) => each.textContent)).toEqual(['67 % swing', 'straight'])
@@ -57,17 +58,17 @@ it('walks by key and takes one with its feel and its school, as one step', async
   key('ArrowDown')
   await screen.findByRole('heading', { name: 'Lilt' })
   key('Enter')
-  expect(store.getState().document).toMatchObject({ feel: swung, pattern: { streams: [{ name: 'Lilt' }] } })
+  expect(store.getState().document).toMatchObject({ start: { feel: swung }, patterns: [{ id: 'p1', streams: [{ name: 'Lilt' }] }] })
   expect(onClose).toHaveBeenCalled()
   store.undo()
-  expect(store.getState().document.pattern).toEqual(tune.pattern)
+  expect(store.getState().document.patterns).toEqual(tune.patterns)
 })
 
 it('lets the chosen one be heard on this tune, and gives the band its own part back', async () => {
   const { store } = showOnBench(<PatternLibrary onClose={onClose} />)
   await screen.findByRole('heading', { name: 'Plain' })
   await waitFor(() =>
-    expect(callsTo('POST compute/timeline').at(-1)).toMatchObject({ document: { pattern: { streams: [{ name: 'Plain' }] } } }),
+    expect(callsTo('POST compute/timeline').at(-1)).toMatchObject({ document: { patterns: [{ streams: [{ name: 'Plain' }] }] } }),
   )
   fireEvent.click(await screen.findByRole('button', { name: /Hear it on this tune/ }))
   await waitFor(() => expect(band.start).toHaveBeenCalled())

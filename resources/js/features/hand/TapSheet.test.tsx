@@ -2,7 +2,7 @@ import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { expect, it, vi } from 'vitest'
 import type { RhythmReading } from '../../api/types'
 import { band } from '../../audio/band'
-import { callsTo, key, serve, showOnBench, timeline, tune } from '../../testing/page'
+import { callsTo, key, patch, serve, showOnBench, timeline, tune } from '../../testing/page'
 import { TapSheet } from './TapSheet'
 
 vi.mock('../../audio/band', async () => {
@@ -12,8 +12,8 @@ vi.mock('../../audio/band', async () => {
 
 const sketch = { beats: 4, beats_a_bar: 4, p: 0.5, strokes: [] }
 const readings: RhythmReading[] = [
-  { words: 'straight eighths', counted: '1 & 2', shift_ms: 12, spread_ms: 6.2, left_out: 0, sketch, change: { feel: { mode: 'fixed', ratio: 1, unit: 'eighth' } } },
-  { words: 'in thirds', counted: '1 trip 2', shift_ms: 0, spread_ms: 21, left_out: 1, sketch, change: { feel: { mode: 'fixed', ratio: 2, unit: 'eighth' } } },
+  { words: 'straight eighths', counted: '1 & 2', shift_ms: 12, spread_ms: 6.2, left_out: 0, sketch, change: [] },
+  { words: 'in thirds', counted: '1 trip 2', shift_ms: 0, spread_ms: 21, left_out: 1, sketch, change: [patch('start', { ...tune.start, feel: { mode: 'fixed', ratio: 2, unit: 'eighth' } })] },
 ]
 
 async function tapped(onClose = vi.fn()) {
@@ -41,13 +41,13 @@ it('takes nothing over before somebody chooses a way to hear it', async () => {
   key('ArrowDown')
   await waitFor(() => expect(screen.getByRole('option', { selected: true }).textContent).toContain('in thirds'))
   key('Enter')
-  expect(store.getState().document.feel.ratio).toBe(2)
+  expect(store.getState().document.start.feel.ratio).toBe(2)
   expect(onClose).toHaveBeenCalled()
 })
 
 it('says what the core could not read, and that a click needs a form', async () => {
   serve({ 'POST compute/tapped': [422, { message: 'Nothing was tapped.' }] })
-  const { rerender } = showOnBench(<TapSheet width={900} bars={1} onClose={vi.fn()} />, { plays: { ...timeline, bars: 0 } })
+  const { rerender } = showOnBench(<TapSheet width={900} bars={1} onClose={vi.fn()} />, { plays: { ...timeline, bars: [] } })
   expect(screen.getByText(/type a chord line in Chart first/)).toBeTruthy()
   rerender(<i />)
   showOnBench(<TapSheet width={900} bars={1} onClose={vi.fn()} />, { plays: timeline })

@@ -1,6 +1,6 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { beforeEach, expect, it, vi } from 'vitest'
-import { callsTo, key, serve, showOnBench, type Server } from '../../testing/page'
+import { callsTo, key, patch, serve, showOnBench, tune, type Server } from '../../testing/page'
 import ListenStation from './ListenStation'
 import { keep, kept, placesOf, withNewStroke, withStroke } from './listened'
 import { outlinePath } from './outline'
@@ -14,11 +14,11 @@ const reading = {
   beats: [0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4, 4.5], strokes: strokes.map((stroke, eighth) => ({ t: stroke.t, bar: Math.floor(eighth / 8), slot: eighth % 8, ms: eighth - 8, name: `${Math.floor((eighth % 8) / 2) + 1}${eighth % 2 === 0 ? '' : '&'}` })),
   bar_tempos: [119.8, 120], slots: [],
   offers: [
-    { what: 'Tempo', heard: '120 bpm', has: '96 bpm', change: { tempo: 96 } },
-    { what: 'Feel', heard: 'straight', has: 'straight', change: {} },
+    { what: 'Tempo', heard: '120 bpm', has: '96 bpm', change: [patch('start', { ...tune.start, tempo: 96 })] },
+    { what: 'Feel', heard: 'straight', has: 'straight', change: [] },
   ],
 }
-const server: Server = { 'POST compute/hear': hearing, 'POST compute/listen': reading, 'POST compute/tuning': (body: unknown) => ({ document: { ...(body as { document: object }).document, tuning: 'half-down' } }) }
+const server: Server = { 'POST compute/hear': hearing, 'POST compute/listen': reading, 'POST compute/tuning': (body: unknown) => ({ document: { ...(body as { document: object }).document, guitar: { tuning: 'half-down', capo: 0 } } }) }
 
 beforeEach(() => localStorage.clear())
 
@@ -42,11 +42,11 @@ it('opens a recording and shows tempo, swing and tuning with what can be taken o
 it('takes over what is ticked, the tuning with every grip, and not before the press', async () => {
   serve(server)
   const { store } = await opened()
-  expect(store.getState().document.tempo).toBe(120)
+  expect(store.getState().document.start.tempo).toBe(120)
   key('Enter')
-  await waitFor(() => expect(store.getState().document).toMatchObject({ tempo: 96, tuning: 'half-down' }))
+  await waitFor(() => expect(store.getState().document).toMatchObject({ start: { tempo: 96 }, guitar: { tuning: 'half-down' } }))
   act(() => store.undo())
-  expect(store.getState().document).toMatchObject({ tempo: 120, tuning: 'standard' })
+  expect(store.getState().document).toMatchObject({ start: { tempo: 120 }, guitar: { tuning: 'standard' } })
 })
 
 it('strikes a stroke out, moves one, and takes both back', async () => {

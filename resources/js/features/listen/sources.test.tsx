@@ -1,6 +1,6 @@
 import { act, screen, waitFor } from '@testing-library/react'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
-import { key, serve, showOnBench } from '../../testing/page'
+import { key, patch, serve, showOnBench, tune } from '../../testing/page'
 import { MicrophoneSheet } from './MicrophoneSheet'
 import { hearFile } from './sources'
 import { TakeOver } from './TakeOver'
@@ -68,9 +68,9 @@ it('says why there is no microphone, and closes without a sound', async () => {
 })
 
 it('lets nobody but the owner take anything over', async () => {
-  const { store } = showOnBench(<TakeOver offers={[{ what: 'Tempo', heard: '99 bpm', has: '120 bpm', change: { tempo: 99 } }]} tuning={null} />, { mine: false })
+  const { store } = showOnBench(<TakeOver offers={[{ what: 'Tempo', heard: '99 bpm', has: '120 bpm', change: [patch('start', { ...tune.start, tempo: 99 })] }]} tuning={null} />, { mine: false })
   key('Enter')
   await waitFor(() => expect(screen.getByText('the breakdown has 120 bpm')).toBeTruthy())
-  expect(store.getState().document.tempo).toBe(120)
+  expect(store.getState().document.start.tempo).toBe(120)
   expect((screen.getByRole('button', { name: /Take over this one/ }) as HTMLButtonElement).disabled).toBe(true)
 })

@@ -1,7 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react'
 import { beforeEach, expect, it, vi } from 'vitest'
 import type { VoicedChord } from '../../api/types'
-import { voicing } from '../../testing/page'
+import { placeOf, voicing } from '../../testing/page'
 import { useNeckView } from '../../ui/neckView'
 import { NeckSheets } from './NeckSheets'
 
@@ -10,9 +10,7 @@ const chord = (symbol: string, bar: number, part: Partial<VoicedChord> = {}): Vo
   symbol,
   numeral: 'i',
   shape: null,
-  section: 0,
-  bar,
-  at: 0,
+  place: placeOf(bar),
   form_bar: bar,
   beat: 1,
   beats: 4,

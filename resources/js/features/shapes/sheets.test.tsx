@@ -2,14 +2,14 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, expect, it, vi } from 'vitest'
 import type { Voicing, VoicedChord } from '../../api/types'
 import { output } from '../../audio/band'
-import { callsTo, key, serve, showOnBench, tune, voicing } from '../../testing/page'
+import { callsTo, heldAs, key, patch, placeOf, serve, showOnBench, tune, voicing } from '../../testing/page'
 import ShapesStation from './ShapesStation'
 
 vi.mock('../../audio/band', () => import('../../testing/silentBand'))
 
 const low = voicing([null, 5, 7, 7, 6, 5])
 const high = voicing([null, 7, 9, 9, 8, 7], { difficulty: 2 })
-const chord = (symbol: string, bar: number, grip: Voicing = low): VoicedChord => ({ symbol, numeral: 'i', shape: null, section: 0, bar, at: 0, form_bar: bar, beat: 1, beats: 4, pinned: false, linked: false, follows: false, walk: null, voicing: grip })
+const chord = (symbol: string, bar: number, grip: Voicing = low): VoicedChord => ({ symbol, numeral: 'i', shape: null, place: placeOf(bar), form_bar: bar, beat: 1, beats: 4, pinned: false, linked: false, follows: false, walk: null, voicing: grip })
 const line = { cost: 1, travel: { frets: 2, held: 0 }, without_open_root: [], chords: [chord('Dm', 0), chord('A7', 1, high)], moves: [{ frets: 2, held: 0, top: 2 }], loose: [] }
 const server = {
   'POST compute/path': line,
@@ -30,38 +30,40 @@ const open = async (view: string, more: Record<string, unknown> = {}) => {
 
 it('places an approach by its number, and takes it out by the same', async () => {
   const offer = { kind: 'walk-up', words: 'Walk up fret by fret', steps: 3, from: 'bar 2, beat 3', grips: [{ symbol: 'B♭m', voicing: low }] }
-  const { store } = await open('a', { 'POST compute/approaches': [offer] })
+  const walked = { ...tune, moves: [{ id: 'm1', name: '', rule: { kind: 'walk-up' as const, steps: 3, slotTicks: 480 } }], placed: [{ what: 'm1', at: placeOf(0), symbol: 'Dm' }] }
+  const { store } = await open('a', { 'POST compute/approaches': [offer], 'POST compute/move': (body: unknown) => ({ document: (body as { move?: string }).move === undefined ? tune : walked }) })
   await screen.findByText('from bar 2, beat 3')
   key('1')
-  expect(store.getState().document.approaches).toEqual([{ section: 0, bar: 0, at: 0, symbol: 'Dm', kind: 'walk-up', steps: 3, slotTicks: 480 }])
   await screen.findByText(/Take it out/)
+  expect(store.getState().document).toEqual(walked)
   key('1')
-  expect(store.getState().document.approaches).toEqual([])
+  await waitFor(() => expect(store.getState().document).toEqual(tune))
+  expect(callsTo('POST compute/move')).toMatchObject([{ chord: 0, move: 'walk-up', steps: 3, slot_ticks: 480 }, { chord: 0 }])
 })
 
 it('shows which changes are too tight and takes a repair over', async () => {
-  const tight = { bar: 1, from: 'Dm', to: 'A7', from_frets: 'x 5 7 7 6 5', to_frets: 'x 7 9 9 8 7', have_ms: 90, need_ms: 180, travel_mm: 60, fits: false, stay: [], slide: [1, 2], common: [], repairs: [{ text: 'Make the last stroke a dead one', change: { pattern: { ticks: 3840, streams: [] } } }] }
+  const tight = { bar: 1, from: 'Dm', to: 'A7', from_frets: 'x 5 7 7 6 5', to_frets: 'x 7 9 9 8 7', have_ms: 90, need_ms: 180, travel_mm: 60, fits: false, stay: [], slide: [1, 2], common: [], repairs: [{ text: 'Make the last stroke a dead one', change: [patch('patterns', { ...tune.patterns[0], streams: [] }, 'p1')] }] }
   const { store } = await open('w', { 'POST compute/changes': [tight, { ...tight, fits: true, need_ms: 0, stay: [1], slide: [], common: [2], repairs: [] }] })
   await screen.findByText('1 of 2 changes are too tight at 120 bpm')
   expect(screen.getByText('fingers 1, 2 slide on their strings')).toBeTruthy()
   expect(screen.getByText(/no finger moves/).textContent).toContain('string 2 rings on')
   fireEvent.click(screen.getByText('Make the last stroke a dead one'))
-  expect(store.getState().document.pattern).toEqual({ ticks: 3840, streams: [] })
+  expect(store.getState().document.patterns[0].streams).toEqual([])
 })
 
 it('asks about slips and changes nothing before a fix is taken', async () => {
-  const { store } = await open('p', { 'POST compute/proofread': [{ kind: 'other-chord', place: { section: 0, bar: 1, at: 0 }, text: 'Which is meant?', fixes: [{ text: 'Play x 0 2 0 2 0', change: { pins: [] } }] }] })
+  const { store } = await open('p', { 'POST compute/proofread': [{ kind: 'other-chord', place: placeOf(1), text: 'Which is meant?', fixes: [{ text: 'Play x 0 2 0 2 0', change: [patch('lines', { ...tune.lines[0], name: 'proofread' }, 'l1')] }] }] })
   await screen.findByText('Bar 2, A7')
   expect(store.getState().document).toEqual(tune)
   fireEvent.click(screen.getByText('Play x 0 2 0 2 0'))
-  expect(store.getState().document.pins).toEqual([])
+  expect(store.getState().document.lines[0].name).toBe('proofread')
 })
 
 it('holds the tune in the grips of a family, chord by chord', async () => {
   const route = { way: 'one shape moved', frets: 14, travel_mm: 300, grips: [{ symbol: 'Dm', voicing: low }, { symbol: 'A7', voicing: high }, { symbol: 'E7', voicing: high }] }
   const { store } = await open('f', { 'POST compute/families': { routes: [route], swaps: [high], enrich: [{ string: 1, fret: 3, degree: '11', voicing: high }] } })
   fireEvent.click(await screen.findByText('Hold the tune this way'))
-  expect(store.getState().document.pins.map((pin) => [pin.symbol, pin.frets])).toEqual([['Dm', low.frets], ['A7', high.frets]])
+  expect(store.getState().document.lines[0].pins.map((pin) => [pin.symbol, pin.frets])).toEqual([['Dm', low.frets], ['A7', high.frets]])
   expect(screen.getByText('+ 11')).toBeTruthy()
 })
 
@@ -95,18 +97,18 @@ it('keeps what a student’s hand can do and pins an easier grip for it', async 
   fireEvent.click(await screen.findByLabelText('barre'))
   await waitFor(() => expect(callsTo('PUT students/7/hand')).toEqual([{ hand: 'medium,no-barre' }]))
   fireEvent.click(await screen.findByText('Pin the easier one'))
-  expect(store.getState().document.pins).toEqual([{ section: 0, bar: 1, at: 0, symbol: 'A7', frets: low.frets }])
+  expect(store.getState().document.lines[0].pins).toEqual([{ at: placeOf(1), symbol: 'A7', frets: low.frets }])
 })
 
 it('links a grip so that others follow, compares two, and goes round the company by key', async () => {
   const { container, store } = await open('k')
-  expect(store.getState().document.pins[0]).toMatchObject({ symbol: 'Dm', linked: true })
+  expect(store.getState().document.lines[0].pins[0]).toMatchObject({ symbol: 'Dm', linked: true })
   key('x')
   key('ArrowRight')
   const compare = await waitFor(() => container.querySelector<HTMLElement>('.compare') ?? Promise.reject(new Error('nothing to compare')))
   await waitFor(() => expect(within(compare).getByText('2.0')).toBeTruthy())
   key('b')
-  expect(store.getState().document.company).toBe('shell')
+  expect(store.getState().document.lines[0].company).toBe('shell')
 })
 
 it('names a grip and finds it again, and says why a name cannot be kept', async () => {
@@ -138,7 +140,7 @@ it('pins a grip as it is dictated, fret by fret, and only when it is whole', asy
   expect((screen.getByText('Pin these').closest('button') as HTMLButtonElement).disabled).toBe(true)
   fireEvent.change(field, { target: { value: 'x x 0 2 3 1' } })
   fireEvent.click(screen.getByText('Pin these'))
-  expect(store.getState().document.pins).toEqual([{ section: 0, bar: 0, at: 0, symbol: 'Dm', frets: [null, null, 0, 2, 3, 1] }])
+  expect(store.getState().document.lines[0].pins).toEqual([{ at: placeOf(0), symbol: 'Dm', frets: [null, null, 0, 2, 3, 1] }])
   expect(screen.queryByLabelText('Frets for Dm, lowest string first')).toBeNull()
 })
 
@@ -156,12 +158,12 @@ it('writes a figure down as it is pressed on the neck', async () => {
 
 it('compares what the hand travels in both places, and says where no open string helps', async () => {
   serve({ ...server, 'POST compute/path': (body: unknown) => ((body as { elsewhere: boolean }).elsewhere ? { ...line, travel: { frets: 9, held: 4 } } : { ...line, without_open_root: ['B♭7'] }) })
-  const { store } = showOnBench(<ShapesStation />, { document: { ...tune, company: 'alone' } })
+  const { store } = showOnBench(<ShapesStation />, { document: heldAs({ company: 'alone' }) })
   await screen.findByText(/a finger holds the root of B♭7/)
   key('e')
   await screen.findByText(/the hand travels 9 frets and 4 notes are held; in the first place 2 and 0/)
   fireEvent.click(screen.getByText('Pin this one instead'))
-  expect(store.getState().document.pins).toHaveLength(2)
+  expect(store.getState().document.lines[0].pins).toHaveLength(2)
 })
 
 it('shows a student the tools to look with, and none to change with', async () => {

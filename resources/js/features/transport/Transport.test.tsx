@@ -1,6 +1,7 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { beforeEach, expect, it, vi } from 'vitest'
 import { band } from '../../audio/band'
+import { deskOf, withStart } from '../../api/desk'
 import { BenchContext } from '../bench/benchContext'
 import { key, serve, showOnBench, timeline, tune } from '../../testing/page'
 import { Transport } from './Transport'
@@ -27,7 +28,11 @@ it('plays and stops with the space bar, but not while somebody types', () => {
 })
 
 it('remembers a play that came before the tune was worked out', () => {
-  const bench = (plays: typeof timeline | undefined) => <BenchContext.Provider value={{ store, tempo: 120, setTempo: vi.fn(), level: 3, setLevel: vi.fn(), timeline: plays }}><Transport /></BenchContext.Provider>
+  const bench = (plays: typeof timeline | undefined) => (
+    <BenchContext.Provider value={{ store, desk: deskOf(tune, {}, undefined), places: [], setPlace: vi.fn(), tempo: 120, setTempo: vi.fn(), level: 3, setLevel: vi.fn(), timeline: plays }}>
+      <Transport />
+    </BenchContext.Provider>
+  )
   const { store, rerender } = showOnBench(<i />)
   rerender(bench(undefined))
   key(' ')
@@ -44,7 +49,7 @@ it('stops what plays', () => {
 })
 
 it('does not play a tune without bars, by button or by key', () => {
-  showOnBench(<Transport />, { plays: { ...timeline, bars: 0 } })
+  showOnBench(<Transport />, { plays: { ...timeline, bars: [] } })
   key(' ')
   expect(band.start).not.toHaveBeenCalled()
   expect((screen.getByLabelText('Play') as HTMLButtonElement).disabled).toBe(true)
@@ -55,7 +60,7 @@ it('nudges the played tempo and leaves the written one', () => {
   key(']')
   key('[')
   expect(setTempo.mock.calls).toEqual([[122], [118]])
-  expect(store.getState().document.tempo).toBe(120)
+  expect(store.getState().document.start.tempo).toBe(120)
 })
 
 it('clicks on chosen beats, counts in by none, one or two bars, and mutes a part', () => {
@@ -78,12 +83,12 @@ it('loops the bars that are dragged over, either way, and goes round again at "a
 })
 
 it('plays straight and swung in turn by one key, and gives back the swing there was', async () => {
-  const { store } = showOnBench(<Transport />, { document: { ...tune, feel: { mode: 'fixed', ratio: 1.6, unit: 'eighth' } } })
+  const { store } = showOnBench(<Transport />, { document: withStart(tune, { feel: { mode: 'fixed', ratio: 1.6, unit: 'eighth' } }) })
   key('/')
-  expect(store.getState().document.feel.ratio).toBe(1)
+  expect(store.getState().document.start.feel.ratio).toBe(1)
   await act(async () => undefined)
   key('/')
-  expect(store.getState().document.feel.ratio).toBe(1.6)
+  expect(store.getState().document.start.feel.ratio).toBe(1.6)
 })
 
 it('takes a feel as it is typed, and shows what the core has against it', async () => {
@@ -96,5 +101,5 @@ it('takes a feel as it is typed, and shows what the core has against it', async 
   expect((await screen.findByRole('alert')).textContent).toContain('is no feel')
   fireEvent.change(field, { target: { value: '3:2' } })
   fireEvent.keyDown(field, { key: 'Enter' })
-  await waitFor(() => expect(store.getState().document.feel.ratio).toBe(1.5))
+  await waitFor(() => expect(store.getState().document.start.feel.ratio).toBe(1.5))
 })
