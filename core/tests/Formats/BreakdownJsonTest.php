@@ -94,3 +94,80 @@ it('refuses what only the meaning forbids, naming the place', function (array $f
 it('says that a file is none of ours', function (string $file): void {
     (new BreakdownJson())->parse($file);
 })->with(['', 'not json', '[]', '"breakdown"', 'null', '{"format":"other"}', str_repeat('[', 200), "\xFF\xD8\xFF"])->throws(DocumentNotReadable::class, 'This file is not a breakdown');
+
+it('refuses what does not hold together, and points to it', function (callable $spoil, string $pointer, string $message): void {
+    try {
+        (new BreakdownJson())->read($spoil(Examples::full()));
+        $this->fail('it was read');
+    } catch (DocumentNotReadable $problem) {
+        expect($problem->pointer)->toBe($pointer)->and($problem->getMessage())->toContain($message);
+    }
+})->with(static function (): array {
+    $with = static fn (array $path, mixed $value): callable => static function (array $document) use ($path, $value): array {
+        $place = &$document;
+        foreach ($path as $step) {
+            $place = &$place[$step];
+        }
+        $place = $value;
+
+        return $document;
+    };
+
+    return [
+        'a form of a section that is not there' => [$with(['form', 0, 'section'], 'z'), '/form/0/section', '"z" is none of the sections'],
+        'a pin in a section that is not there' => [$with(['lines', 0, 'pins', 0, 'at', 'section'], 'z'), '/lines/0/pins/0/at/section', '"z" is none of the sections'],
+        'a cell for a part that is not there' => [$with(['passes', 1, 'cells', 0, 'part'], 'keys'), '/passes/1/cells/0/part', '"keys" is none of the parts'],
+        'a cell with a pattern that is not there' => [$with(['passes', 1, 'cells', 0, 'pattern'], 'p9'), '/passes/1/cells/0/pattern', '"p9" is none of the patterns'],
+        'a cell with a line that is not there' => [$with(['passes', 1, 'cells', 0, 'line'], 'mid'), '/passes/1/cells/0/line', '"mid" is none of the lines'],
+        'a move that is not there' => [$with(['placed', 0, 'what'], 'm7'), '/placed/0/what', 'none of the moves'],
+        'a pass that is not there' => [$with(['placed', 0, 'passes', 0], '7'), '/placed/0/passes/0', '"7" is none of the passes'],
+        'two sections of one id' => [$with(['sections', 1, 'id'], 'a'), '/sections/1/id', 'is there twice'],
+        'an id with a space' => [$with(['patterns', 0, 'id'], 'p 1'), '/patterns/0/id', 'cannot be an id'],
+        'an ending without a repeat' => [$with(['form'], [['section' => 'a', 'times' => 1], ['section' => 'b', 'times' => 1]]), '/sections/0/endings/0', 'comes only once'],
+        'an ending for a time that never comes' => [$with(['sections', 0, 'endings', 0, 'times'], [5]), '/sections/0/endings/0/times', 'it comes 3 times'],
+        'two endings for one time' => [$with(['sections', 0, 'endings', 0, 'times'], [1, 2]), '/sections/0/endings/1/times', 'two endings for time 2'],
+        'a waltz pattern named for a section in four' => [$with(['passes', 1, 'cells', 0, 'pattern'], 'p2'), '/passes/1/cells/0/pattern', 'Choose a pattern in 4/4'],
+        'a section whose meter no pattern has' => [$with(['sections', 1, 'from', 'meter'], '5/4'), '/sections/1', 'no pattern is. Add one in 5/4'],
+        'a meter change within a section' => [$with(['sections', 0, 'meters'], [['bar' => 1, 'meter' => '3/4']]), '/sections/0', '"meters" is not known here'],
+        'four hundred passes' => [$with(['passes'], array_map(static fn (int $number): array => ['id' => "{$number}", 'name' => '', 'notes' => '', 'cells' => []], range(1, 400))), '/passes', '64 is the most'],
+        'more bars than can be played' => [static fn (array $document): array => ['sections' => [['id' => 'a', 'name' => 'A', 'line' => str_repeat('| D ', 200).'|'], ['id' => 'b', 'name' => 'B', 'line' => '']], 'form' => [['section' => 'a', 'times' => 16]]] + $document, '/passes', 'more than 2000 bars'],
+        'a band without a guitar' => [$with(['parts'], [['id' => 'drums', 'instrument' => 'drums', 'level' => 1, 'offsetMs' => 0, 'straight' => false, 'groove' => 'shuffle']]), '/passes/1/cells/0/part', '"guitar" is none of the parts'],
+        'a guitar that plays a groove' => [$with(['parts', 0, 'groove'], 'shuffle'), '/parts/0', 'plays no groove'],
+        'drums without a groove' => [$with(['parts', 1, 'groove'], null), '/parts/1', 'none is named'],
+        'figures, which no document has yet' => [$with(['figures'], [['id' => 'f1', 'of' => 'f1']]), '', '"figures" is not known here'],
+        'a stage that no lesson has' => [$with(['lesson', 0, 'stage'], 'encore'), '/lesson/0/stage', 'stages 1 to 10'],
+        'a tempo that stands still' => [$with(['sections', 1, 'from', 'tempo'], 0), '/sections/1/from/tempo', 'Choose 20 to 400'],
+        'a newer version' => [$with(['version'], 3), '/version', 'this Gravik reads versions 1 to 2. Update Gravik'],
+    ];
+});
+
+it('carries an old document’s places, walks, parts and gates over by id', function (): void {
+    $song = (new BreakdownJson())->write((new BreakdownJson())->read(Examples::old()));
+
+    expect($song['form'])->toBe([['section' => 's1', 'times' => 1], ['section' => 's2', 'times' => 1]])
+        ->and($song['lines'][0]['pins'][0]['at'])->toBe(['section' => 's1', 'ending' => null, 'bar' => 0, 'tick' => 0])
+        ->and($song['moves'])->toBe([['id' => 'm1', 'name' => '', 'rule' => ['kind' => 'walk-up', 'steps' => 3, 'slotTicks' => 480]]])
+        ->and($song['placed'])->toBe([['what' => 'm1', 'at' => $song['lines'][0]['pins'][0]['at'], 'symbol' => 'Dm6']])
+        ->and(array_column($song['parts'], 'level', 'id'))->toBe(['drums' => 0.5, 'bass' => 0.8, 'guitar' => 0.8])
+        ->and(array_column($song['parts'], 'groove', 'id'))->toBe(['drums' => 'shuffle', 'bass' => 'shuffle'])
+        ->and($song['lesson'][0]['stage'])->toBe('damped-rhythm');
+});
+
+it('lets an old pattern run on only where a new beginning would sound otherwise', function (array $lines, bool $runsOn): void {
+    $sections = array_map(static fn (string $line): array => ['name' => 'A', 'line' => $line], $lines);
+
+    expect(Examples::breakdown(['sections' => $sections], 'xxxx....xx..xx..', 2)->patterns[0]->runsOn)->toBe($runsOn);
+})->with([
+    'one section' => [['| Dm |'], false],
+    'sections of whole rounds' => [['| Dm | A7 |', '| Dm |'], false],
+    'a section that breaks off half way' => [['| Dm |', '| A7 | Dm |'], true],
+    'empty ones in between' => [['| Dm | A7 |', '', '| Dm |'], false],
+]);
+
+it('puts walks of one kind under one move, and leaves out what held to no section', function (): void {
+    $walk = static fn (int $section, int $bar): array => ['section' => $section, 'bar' => $bar, 'at' => 0, 'symbol' => 'Dm', 'kind' => 'walk-up', 'steps' => 2, 'slotTicks' => 480];
+    $pin = ['section' => 7, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]];
+    $breakdown = Examples::breakdown(['approaches' => [$walk(0, 0), $walk(0, 1), $walk(7, 0)], 'pins' => [$pin]]);
+
+    expect([count($breakdown->moves), count($breakdown->placed), $breakdown->lines[0]->pins])->toBe([1, 2, []]);
+});

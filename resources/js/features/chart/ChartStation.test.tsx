@@ -17,7 +17,7 @@ it('draws bars with their strokes, and numerals when asked', async () => {
   await waitFor(() => expect(container.querySelectorAll('.chart-bar')).toHaveLength(2))
   expect([...container.querySelectorAll('.bar-chord')].map((each) => each.textContent)).toEqual(['Dm', 'A7'])
   expect(container.querySelectorAll('[data-bar="0"] .bar-strokes .blade')).toHaveLength(1)
-  fireEvent.click(screen.getByText('Numerals'))
+  fireEvent.click(await screen.findByText('Numerals'))
   expect([...container.querySelectorAll('.bar-chord')].map((each) => each.textContent)).toEqual(['i', 'V7'])
 })
 

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Band\Role;
+use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\BreakdownNotValid;
+use Gravik\Breakdown\Desk;
+use Gravik\Formats\BreakdownJson;
+use Gravik\Tests\Support\Examples;
+
+/** @param array<string, mixed> $fields of the full document */
+function songWith(array $fields): Breakdown
+{
+    return (new BreakdownJson())->read($fields + Examples::full());
+}
+
+/** @return array{string, string, int, string} pattern, line, level and role of the guitar */
+function playedAt(Breakdown $breakdown, string $pass, string $section, int $time = 1): array
+{
+    $playing = $breakdown->cellFor($pass, $section, 'guitar', $time);
+
+    return [$playing->pattern->id, $playing->line->id, $playing->level, $playing->role->value];
+}
+
+it('plays as the nearest cell says: the pass before the song, the one that names more before the other', function (): void {
+    $cell = static fn (array $fields): array => ['part' => 'guitar'] + $fields;
+    $breakdown = songWith([
+        'cells' => [$cell(['level' => 1]), $cell(['section' => 'a', 'level' => 2, 'line' => 'high'])],
+        'passes' => [
+            ['id' => '1', 'name' => '', 'notes' => '', 'cells' => []],
+            ['id' => '2', 'name' => '', 'notes' => '', 'cells' => [$cell(['line' => 'low']), $cell(['section' => 'a', 'times' => [3], 'role' => 'out'])]],
+        ],
+    ]);
+
+    expect(playedAt($breakdown, '1', 'a'))->toBe(['p1', 'high', 2, 'active'])
+        // In another meter than the song's first pattern: the first that fits.
+        ->and(playedAt($breakdown, '1', 'b'))->toBe(['p2', 'low', 1, 'active'])
+        ->and(playedAt($breakdown, '2', 'a'))->toBe(['p1', 'low', 2, 'active'])
+        ->and(playedAt($breakdown, '2', 'a', 3))->toBe(['p1', 'low', 2, 'out'])
+        ->and($breakdown->cellFor('2', 'b', 'drums')->groove?->meter->text())->toBe('3/4');
+});
+
+it('passes over a groove in another meter than the section’s', function (): void {
+    $breakdown = songWith(['cells' => [], 'passes' => [['id' => '1', 'name' => '', 'notes' => '', 'cells' => []]], 'placed' => []]);
+
+    expect($breakdown->cellFor('1', 'a', 'drums')->groove?->slug)->toBe('shuffle')
+        ->and($breakdown->cellFor('1', 'b', 'drums')->groove?->meter->text())->toBe('3/4')
+        ->and($breakdown->cellFor('1', 'b', 'drums')->role)->toBe(Role::Active);
+});
+
+it('works at a section of a pass, and changes its pattern wherever it is played', function (): void {
+    $desk = Desk::of(songWith([]), '2', 'b');
+    $changed = $desk->with(Examples::pattern('xxx', '3/4', 1));
+
+    expect([$desk->named()->id, $desk->setting->meter->text(), $desk->setting->key->text(), $desk->ruler()->tempo->bpm])->toBe(['p2', '3/4', 'F major', 90.0])
+        ->and($changed->patterns[1]->pattern->strokes())->toHaveCount(3)->and($changed->patterns[0])->toBe($desk->breakdown->patterns[0])
+        ->and(fn () => Desk::of(songWith([]), '9'))->toThrow(BreakdownNotValid::class, 'no pass "9"')
+        ->and(fn () => Desk::of(songWith([]), '1', 'z'))->toThrow(BreakdownNotValid::class, 'no section "z"');
+});
