@@ -87,5 +87,8 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('upgrade', Compute\UpgradeDocument::class);
         Route::post('places', Compute\ListPlaces::class);
         Route::post('move', Compute\PlaceMove::class);
+        Route::post('split-section', Compute\SplitSection::class);
+        Route::post('move-section', Compute\MoveSection::class);
+        Route::post('played-here', Compute\SetPlace::class);
     });
 });

@@ -50,6 +50,8 @@ class DocumentRequest extends FormRequest
         'counted' => ['string', 'max:4000'],
         'line' => ['integer', 'between:0,7'],
         'pass' => ['nullable', 'string', 'max:40'],
+        'what' => ['string', 'in:pattern,line'],
+        'named' => ['nullable', 'string', 'max:40'],
         'section' => ['nullable', 'string', 'max:40'],
     ];
 

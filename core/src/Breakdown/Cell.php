@@ -34,6 +34,18 @@ final readonly class Cell
         }
     }
 
+    public function in(string $section): self
+    {
+        return new self($this->part, $section, $this->times, $this->role, $this->pattern, $this->line, $this->level, $this->groove);
+    }
+
+    public function naming(?string $pattern, ?string $line): self
+    {
+        return new self(
+            $this->part, $this->section, $this->times, $this->role, $pattern ?? $this->pattern, $line ?? $this->line, $this->level, $this->groove,
+        );
+    }
+
     public function holdsFor(string $part, string $section, int $time): bool
     {
         return $this->part === $part

@@ -17,7 +17,8 @@ use Gravik\Time\Tempo;
 /** One place of the song that is being worked at: a section of a pass, with the guitar's pattern and line of grips there. */
 final readonly class Desk
 {
-    private function __construct(public Breakdown $breakdown, private string $pass, public Section $section, public Setting $setting, private Playing $playing) {}
+    /** @param string $pass id */
+    private function __construct(public Breakdown $breakdown, public string $pass, public Section $section, public Setting $setting, private Playing $playing) {}
 
     /**
      * @param ?string $pass    id; the first where null

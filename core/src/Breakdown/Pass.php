@@ -9,4 +9,10 @@ final readonly class Pass
 {
     /** @param list<Cell> $cells what is different in it */
     public function __construct(public string $id, public string $name = '', public string $notes = '', public array $cells = []) {}
+
+    /** @param list<Cell> $cells */
+    public function with(array $cells): self
+    {
+        return new self($this->id, $this->name, $this->notes, $cells);
+    }
 }

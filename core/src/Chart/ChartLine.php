@@ -61,6 +61,34 @@ final readonly class ChartLine
         return $carried.mb_substr($line, $from);
     }
 
+    /**
+     * The line in two: its bars before one, and from it on. A repeat sign that stands first in the second part is written out.
+     *
+     * @param int $bar from 1 to the last, counted from 0
+     *
+     * @return array{string, string}
+     *
+     * @throws ChartNotReadable where the line has no such bar to begin anew with
+     */
+    public function splitAt(string $line, int $bar): array
+    {
+        $bars = Token::bars($line);
+        if ($bar < 1 || $bar >= count($bars)) {
+            throw ChartNotReadable::noSplit($bar, count($bars));
+        }
+        $at = $bars[$bar][0]->at;
+        $second = mb_substr($line, $at);
+        if (count($bars[$bar]) === 1 && $bars[$bar][0]->isRepeat()) {
+            $written = $bar;
+            while ($written > 0 && count($bars[$written]) === 1 && $bars[$written][0]->isRepeat()) {
+                $written--;
+            }
+            $second = implode(' ', array_map(static fn (Token $word): string => $word->text, $bars[$written])).mb_substr($second, 1);
+        }
+
+        return [rtrim(mb_substr($line, 0, $at)), '| '.$second];
+    }
+
     private function carriedWord(Key $to, Token $word): string
     {
         if ($word->isBeat() || $word->isRepeat() || $word->isSilence() || Numeral::looksLikeOne($word->text)) {

@@ -38,6 +38,13 @@ final class ChartNotReadable extends \InvalidArgumentException implements CoreEx
         return new self(sprintf('A slot of %d ticks is too short or too long for an approach. Choose a sixteenth up to a whole note: 240 to 3840.', $ticks));
     }
 
+    public static function noSplit(int $bar, int $bars): self
+    {
+        return new self($bars < 2
+            ? 'A section of one bar cannot be split.'
+            : sprintf('This section has %d bars: a second part can begin with bar 2 to %d, not with bar %d.', $bars, $bars, $bar + 1));
+    }
+
     public static function place(): self
     {
         return new self('A place has a bar, and ticks from its bar line, from 0 on.');

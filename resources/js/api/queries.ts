@@ -177,4 +177,15 @@ export const upgraded = (document: unknown) => call<{ document: BreakdownDocumen
 
 export const takeSectionOut = (document: BreakdownDocument, section: string) => call<{ document: BreakdownDocument }>('POST', 'compute/without-section', { document, section })
 
+/** @param bar of its line that the second part begins with, from 0 */
+export const splitSection = (document: BreakdownDocument, section: string, bar: number) =>
+  call<{ document: BreakdownDocument }>('POST', 'compute/split-section', { document, section, bar })
+
+export const moveSection = (document: BreakdownDocument, section: string, position: number) =>
+  call<{ document: BreakdownDocument }>('POST', 'compute/move-section', { document, section, position })
+
+/** @param named id of the pattern or line; null for one of its own, a copy of what is played there now */
+export const playHere = (desk: Desk, what: 'pattern' | 'line', named: string | null) =>
+  call<{ document: BreakdownDocument }>('POST', 'compute/played-here', { ...asked(desk), what, named })
+
 export const convertTuning = (document: BreakdownDocument, tuning: string) => call<{ document: BreakdownDocument }>('POST', 'compute/tuning', { document, tuning })

@@ -35,7 +35,7 @@ final readonly class SectionRemover
             lines: array_map(static fn (VoicingLine $line): VoicingLine => $line->with(
                 pins: array_values(array_filter($line->pins, static fn (Pin $pin): bool => $pin->at->section !== $id)),
             ), $breakdown->lines),
-            passes: array_map(static fn (Pass $pass): Pass => new Pass($pass->id, $pass->name, $pass->notes, self::cellsWithout($pass->cells, $id)), $breakdown->passes),
+            passes: array_map(static fn (Pass $pass): Pass => $pass->with(self::cellsWithout($pass->cells, $id)), $breakdown->passes),
             cells: self::cellsWithout($breakdown->cells, $id),
             placed: array_values(array_filter($breakdown->placed, static fn (PlacedMove $each): bool => $each->at->section !== $id)),
         );

@@ -1,6 +1,6 @@
 import { Button, Input, Segmented, Select } from 'antd'
 import { useState } from 'react'
-import { moveToKey, takeSectionOut, useChart } from '../../api/queries'
+import { moveToKey, useChart } from '../../api/queries'
 import type { BreakdownDocument, ChartSection } from '../../api/types'
 import { isKeyTyped, KEYS } from '../../ui/choices'
 import { Later } from '../../ui/Later'
@@ -8,6 +8,7 @@ import { countOf } from '../../ui/words'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { OPEN_STRINGS_STAY, useRemake } from '../bench/useRemake'
 import { LineField } from './LineField'
+import { SectionMenu } from './SectionMenu'
 import { SectionRows, type Names } from './SectionRows'
 
 /** The typed line becomes bars; playing moves over them. */
@@ -31,7 +32,6 @@ export default function ChartStation() {
       { together: `section-${index}` },
     )
   const addSection = () => store.change(withSection)
-  const dropSection = (id: string) => void remake((d) => takeSectionOut(d, id))
   let barsBefore = 0
   return (
     <div className="chart-station">
@@ -115,11 +115,7 @@ export default function ChartStation() {
                 placeholder="| Dm6 | B♭7 | Gm7 A7 | Dm6 |"
                 onChange={(line) => setSection(index, { line })}
               />
-              {mine && document.sections.length > 1 && (
-                <Button aria-label={`Take out section ${section.name}`} onClick={() => dropSection(section.id)}>
-                  Take out
-                </Button>
-              )}
+              {mine && <SectionMenu id={section.id} name={section.name} index={index} written={sections[index]} />}
             </div>
           ))}
           {mine && (

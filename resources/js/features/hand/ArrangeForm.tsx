@@ -1,5 +1,6 @@
 import { Segmented, Select } from 'antd'
 import type { School } from '../../api/types'
+import { PlayedHere } from '../bench/PlayedHere'
 import { GRIDS } from './sheets'
 
 const ACCENTS = [
@@ -72,6 +73,7 @@ export function ArrangeForm({ division, bars, school, schools, onReshape, onScho
           onChange={(lengths: string | null) => lengths !== null && onLay({ lengths })}
         />
       </label>
+      <PlayedHere what="pattern" />
       <p className="muted">Accents and lengths are written into the strokes; undo takes them out again.</p>
     </section>
   )

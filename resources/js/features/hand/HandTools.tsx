@@ -50,6 +50,16 @@ export function HandTools({ hand, sheet, onSheet, line, onLine, comparing, onCom
       <Button size="small" aria-pressed={comparing} onClick={onCompare}>
         {comparing ? 'End comparing' : 'Compare'} <kbd>=</kbd>
       </Button>
+      {sheet === 'wave' && hand?.runs_on === true && (
+        <span className="advice">
+          This pattern runs on from section to section.{' '}
+          {mine && (
+            <Button size="small" onClick={() => store.change((d) => withPattern(d, pattern.id, (each) => ({ ...each, runsOn: false })))}>
+              Begin anew with each
+            </Button>
+          )}
+        </span>
+      )}
       {sheet === 'wave' && hand !== undefined && hand.advice.school !== pattern.school && (
         <span className="advice">
           {hand.advice.reason}{' '}

@@ -2,6 +2,7 @@ import { Checkbox, InputNumber, Select, Slider } from 'antd'
 import { withLine } from '../../api/desk'
 import type { LineDocument } from '../../api/types'
 import { useBench } from '../bench/benchContext'
+import { PlayedHere } from '../bench/PlayedHere'
 
 type Wishes = NonNullable<LineDocument['wishes']>
 
@@ -27,6 +28,7 @@ export function PathWishesForm() {
 
   return (
     <div className="tune-form wishes">
+      <PlayedHere what="line" />
       <label>
         Frets the hand may use
         <span className="field-row">

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Breakdown\Change;
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\BreakdownNotValid;
+use Gravik\Breakdown\Cell;
+use Gravik\Breakdown\Desk;
+use Gravik\Breakdown\Pass;
+use Gravik\Chart\VoicingLine;
+use Gravik\Strokes\NamedPattern;
+
+/**
+ * Says which pattern, or which line of grips, the guitar plays in one section: in the pass that is worked at, or in the song
+ * where it has only one.
+ */
+final readonly class PlaceSetter
+{
+    /**
+     * @param ?string $pattern id; null for one of its own, a copy of what is played there now
+     *
+     * @throws BreakdownNotValid where there is no such pattern, or it is in another meter
+     */
+    public function pattern(Desk $desk, ?string $pattern): Breakdown
+    {
+        if ($pattern !== null) {
+            return $this->named($desk, $desk->breakdown, pattern: $pattern);
+        }
+        $now = $desk->named();
+        $id = self::free('p', array_map(static fn (NamedPattern $each): string => $each->id, $desk->breakdown->patterns));
+        $own = new NamedPattern($id, $desk->section->name, $now->pattern, $now->school, $now->runsOn);
+
+        return $this->named($desk, $desk->breakdown->with(patterns: [...$desk->breakdown->patterns, $own]), pattern: $id);
+    }
+
+    /**
+     * @param ?string $line id; null for one of its own, a copy of what is played there now
+     *
+     * @throws BreakdownNotValid where there is no such line
+     */
+    public function line(Desk $desk, ?string $line): Breakdown
+    {
+        if ($line !== null) {
+            return $this->named($desk, $desk->breakdown, line: $line);
+        }
+        $now = $desk->line();
+        $id = self::free('l', array_map(static fn (VoicingLine $each): string => $each->id, $desk->breakdown->lines));
+        $own = new VoicingLine($id, $desk->section->name, $now->company, $now->wishes, $now->pins);
+
+        return $this->named($desk, $desk->breakdown->with(lines: [...$desk->breakdown->lines, $own]), line: $id);
+    }
+
+    private function named(Desk $desk, Breakdown $breakdown, ?string $pattern = null, ?string $line = null): Breakdown
+    {
+        $guitar = $breakdown->guitar()->id;
+        $cells = static function (array $cells) use ($desk, $guitar, $pattern, $line): array {
+            /** @var list<Cell> $cells */
+            foreach ($cells as $place => $cell) {
+                if ($cell->part === $guitar && $cell->section === $desk->section->id && $cell->times === null) {
+                    return array_values(array_replace($cells, [$place => $cell->naming($pattern, $line)]));
+                }
+            }
+
+            return [...$cells, new Cell($guitar, $desk->section->id, pattern: $pattern, line: $line)];
+        };
+
+        return count($breakdown->passes) === 1
+            ? $breakdown->with(cells: $cells($breakdown->cells))
+            : $breakdown->with(passes: array_map(static fn (Pass $pass): Pass => $pass->id === $desk->pass ? $pass->with($cells($pass->cells)) : $pass, $breakdown->passes));
+    }
+
+    /** @param list<string> $taken */
+    private static function free(string $letter, array $taken): string
+    {
+        $number = count($taken) + 1;
+        while (in_array("{$letter}{$number}", $taken, true)) {
+            $number++;
+        }
+
+        return "{$letter}{$number}";
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Breakdown\Change;
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\BreakdownNotValid;
+use Gravik\Breakdown\Cell;
+use Gravik\Breakdown\Pass;
+use Gravik\Chart\ChartNotReadable;
+use Gravik\Chart\FormEntry;
+use Gravik\Chart\Pin;
+use Gravik\Chart\Place;
+use Gravik\Chart\PlacedMove;
+use Gravik\Chart\Section;
+use Gravik\Chart\VoicingLine;
+
+/**
+ * Splits a section in two that are played one after the other wherever it was played: endings go to the second, what was held
+ * to places goes along, and what was different in the section is different in both.
+ */
+final readonly class SectionSplitter
+{
+    private const LONGEST_NAME = 40;
+
+    /**
+     * @param int $bar of its line that the second part begins with, from 0
+     *
+     * @throws BreakdownNotValid where there is no such section
+     * @throws ChartNotReadable  where the section has no such bar to begin anew with
+     */
+    public function split(Breakdown $breakdown, string $id, int $bar): Breakdown
+    {
+        $place = array_search($id, array_map(static fn (Section $each): string => $each->id, $breakdown->sections), true);
+        if (! is_int($place)) {
+            throw BreakdownNotValid::noSection($id);
+        }
+        $section = $breakdown->sections[$place];
+        [$before, $after] = $section->setting($breakdown->start)->reader()->splitAt($section->line, $bar);
+        $second = $this->second($breakdown, $section, $after);
+        $moved = static fn (Place $at): Place => match (true) {
+            $at->section !== $id, $at->ending === null && $at->bar < $bar => $at,
+            $at->ending === null => new Place($second->id, null, $at->bar - $bar, $at->tick),
+            default => new Place($second->id, $at->ending, $at->bar, $at->tick),
+        };
+
+        return $breakdown->with(
+            sections: [...array_slice($breakdown->sections, 0, $place), $section->with(line: $before, endings: []), $second, ...array_slice($breakdown->sections, $place + 1)],
+            form: self::form($breakdown->form, $id, $second->id),
+            lines: array_map(static fn (VoicingLine $line): VoicingLine => $line->with(
+                pins: array_map(static fn (Pin $pin): Pin => $pin->with(at: $moved($pin->at)), $line->pins),
+            ), $breakdown->lines),
+            passes: array_map(static fn (Pass $pass): Pass => $pass->with(self::inBoth($pass->cells, $id, $second->id)), $breakdown->passes),
+            cells: self::inBoth($breakdown->cells, $id, $second->id),
+            placed: array_map(static fn (PlacedMove $each): PlacedMove => $each->with(at: $moved($each->at)), $breakdown->placed),
+        );
+    }
+
+    private function second(Breakdown $breakdown, Section $section, string $line): Section
+    {
+        $ids = array_map(static fn (Section $each): string => $each->id, $breakdown->sections);
+        $number = count($ids) + 1;
+        while (in_array("s{$number}", $ids, true)) {
+            $number++;
+        }
+        $name = mb_substr($section->name, 0, self::LONGEST_NAME - 2).' 2';
+
+        return new Section("s{$number}", $name, $line, $section->key, $section->meter, $section->tempo, $section->feel, $section->endings);
+    }
+
+    /**
+     * @param non-empty-list<FormEntry> $form
+     *
+     * @return non-empty-list<FormEntry> both halves in turn, as often as the section came
+     */
+    private static function form(array $form, string $first, string $second): array
+    {
+        $split = [];
+        foreach ($form as $entry) {
+            if ($entry->section !== $first) {
+                $split[] = $entry;
+
+                continue;
+            }
+            for ($time = 0; $time < $entry->times; $time++) {
+                array_push($split, new FormEntry($first), new FormEntry($second));
+            }
+        }
+
+        return $split === [] ? $form : $split;
+    }
+
+    /**
+     * @param list<Cell> $cells
+     *
+     * @return list<Cell>
+     */
+    private static function inBoth(array $cells, string $first, string $second): array
+    {
+        $both = [];
+        foreach ($cells as $cell) {
+            $both[] = $cell;
+            if ($cell->section === $first) {
+                $both[] = $cell->in($second);
+            }
+        }
+
+        return $both;
+    }
+}

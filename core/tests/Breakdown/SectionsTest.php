@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\BreakdownNotValid;
+use Gravik\Breakdown\Cell;
+use Gravik\Breakdown\Change\PlaceSetter;
+use Gravik\Breakdown\Change\SectionMover;
+use Gravik\Breakdown\Change\SectionSplitter;
+use Gravik\Breakdown\Desk;
+use Gravik\Breakdown\Toolbox;
+use Gravik\Chart\ChartNotReadable;
+use Gravik\Chart\CourseChord;
+use Gravik\Formats\BreakdownJson;
+use Gravik\Tests\Support\Examples;
+
+/** A song whose first section has endings, pins in both, a walk, and cells; its repeats do not ask for a common top. */
+function quay(array $fields = []): Breakdown
+{
+    $full = Examples::full();
+    $full['lines'][0]['wishes'] = ['keepTop' => false, 'bass' => 'free', 'window' => '0-15'] + $full['lines'][0]['wishes'];
+
+    return (new BreakdownJson())->read($fields + $full);
+}
+
+
+it('splits a section in two that are played as the one was, with the same grips', function (): void {
+    $before = quay();
+    $after = (new SectionSplitter())->split($before, 'a', 1);
+    $symbols = static fn (Breakdown $of): array => array_map(static fn (CourseChord $chord): string => $chord->chord->text(), $of->course()->chords);
+
+    expect($symbols($after))->toBe($symbols($before))
+        ->and(array_map(static fn ($section): array => [$section->id, $section->name, $section->line, count($section->endings)], $after->sections))
+        ->toBe([['a', 'Verse', '| Dm6 |', 0], ['s3', 'Verse 2', '| Dm6 |', 2], ['b', 'Bridge', '| F | C |', 0]])
+        ->and(array_map(static fn ($entry): string => $entry->section, $after->form))->toBe(['a', 's3', 'a', 's3', 'b', 'a', 's3'])
+        // The pinned Dm6 stays in the first part, the A7 of the second ending goes along to the second.
+        ->and(array_map(static fn ($pin): string => "{$pin->at->section} {$pin->symbol}", $after->lines[0]->pins))->toBe(['a Dm6', 's3 A7'])
+        ->and(Toolbox::of($after)->voiced()->loose)->toBe([])
+        ->and(array_map(static fn (Cell $cell): ?string => $cell->section, $after->passes[1]->cells))->toBe(['a', 's3', 'b']);
+});
+
+it('refuses to split where no second part would begin', function (string $id, int $bar, string $class): void {
+    expect(fn () => (new SectionSplitter())->split(quay(), $id, $bar))->toThrow($class);
+})->with([['a', 0, ChartNotReadable::class], ['a', 2, ChartNotReadable::class], ['z', 1, BreakdownNotValid::class]]);
+
+it('moves a section, and a plain form with it; any other form stays as it was laid down', function (): void {
+    $plain = quay(['sections' => [['id' => 'a', 'name' => 'A', 'line' => '| D |'], ['id' => 'b', 'name' => 'B', 'line' => '| G |'], ['id' => 'c', 'name' => 'C', 'line' => '| A |']],
+        'form' => array_map(static fn (string $id): array => ['section' => $id, 'times' => 1], ['a', 'b', 'c'])]);
+    $order = static fn (Breakdown $of): array => [array_column($of->sections, 'id'), array_column($of->form, 'section')];
+
+    expect($order((new SectionMover())->move($plain, 'c', 0)))->toBe([['c', 'a', 'b'], ['c', 'a', 'b']])
+        ->and($order((new SectionMover())->move($plain, 'a', 9)))->toBe([['b', 'c', 'a'], ['b', 'c', 'a']])
+        ->and($order((new SectionMover())->move(quay(), 'b', 0)))->toBe([['b', 'a'], ['a', 'b', 'a']])
+        ->and(fn () => (new SectionMover())->move($plain, 'z', 0))->toThrow(BreakdownNotValid::class, 'no section "z"');
+});
+
+it('gives a section a pattern of its own, in the pass that is worked at or in the song that has one', function (): void {
+    $setter = new PlaceSetter();
+    $song = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm |'], ['name' => 'B', 'line' => '| A7 |']]]);
+    $own = $setter->pattern(Desk::of($song, null, 's2'), null);
+    $inPass = $setter->line(Desk::of(quay(), '1', 'a'), 'high');
+    $both = $setter->line(Desk::of($own, null, 's2'), null);
+
+    expect([Desk::of($own, null, 's1')->named()->id, Desk::of($own, null, 's2')->named()->id])->toBe(['p1', 'p2'])
+        ->and($own->patterns[1]->name)->toBe('B')->and($own->patterns[1]->pattern)->toEqual($song->patterns[0]->pattern)
+        ->and([Desk::of($inPass, '1', 'a')->line()->id, Desk::of($inPass, '1', 'b')->line()->id])->toBe(['high', 'low'])
+        // One cell says both.
+        ->and($both->cells)->toHaveCount(1)->and([$both->cells[0]->pattern, $both->cells[0]->line])->toBe(['p2', 'l2'])
+        ->and(fn () => $setter->pattern(Desk::of($song), 'p9'))->toThrow(BreakdownNotValid::class, '"p9" is none of the patterns');
+});
