@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
-use App\Http\Resources\BreakdownResource;
-use App\Http\Resources\HandResource;
 use App\Models\Breakdown;
 use App\Models\BreakdownRevision;
 use App\Models\User;
 use Gravik\Breakdown\Breakdown as Document;
 use Gravik\Breakdown\Desk;
 use Gravik\Formats\BreakdownJson;
+use Gravik\Formats\HandSketch;
 use Gravik\Strokes\HandPlanner;
 use Gravik\Time\FeelWords;
 use Illuminate\Support\Facades\DB;
@@ -68,7 +67,7 @@ final readonly class BreakdownStore
             return null;
         });
 
-        return $saved ?? throw new StaleRevision(BreakdownResource::full(Breakdown::query()->findOrFail($breakdown->id), $by));
+        return $saved ?? throw new StaleRevision(Breakdown::query()->findOrFail($breakdown->id));
     }
 
     public function document(Breakdown $breakdown): Document
@@ -132,6 +131,6 @@ final readonly class BreakdownStore
         $desk = Desk::of($document);
         $ruler = $desk->ruler();
 
-        return json_encode(HandResource::sketch($this->planner->plan($desk->pattern(), $desk->school(), $ruler, $desk->setting->feel), $ruler), JSON_THROW_ON_ERROR);
+        return json_encode(HandSketch::of($this->planner->plan($desk->pattern(), $desk->school(), $ruler, $desk->setting->feel), $ruler), JSON_THROW_ON_ERROR);
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
-use App\Http\Resources\LockResource;
 use App\Models\Breakdown;
 use App\Models\Take;
 use App\Models\User;
+use Gravik\Formats\ReportJson;
 use Gravik\Listening\Finding;
 use Gravik\Listening\LockReport;
 use Gravik\Listening\Take as PlayedTake;
@@ -58,7 +58,7 @@ final readonly class TakeStore
                 'spread_ms' => $report->spreadMs === null ? null : round($report->spreadMs, 2),
                 'finding' => self::first($report)?->text,
                 'strokes' => array_map(self::stroke(...), $played->taps),
-                'report' => LockResource::of($report),
+                'report' => ReportJson::write($report),
             ]);
             $take->id = $asked->id;
             $take->save();

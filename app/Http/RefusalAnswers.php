@@ -6,6 +6,9 @@ namespace App\Http;
 
 use App\Documents\IdTaken;
 use App\Documents\StaleRevision;
+use App\Http\Resources\BreakdownResource;
+use App\Models\User;
+use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Chart\ChartNotReadable;
 use Gravik\CoreException;
 use Gravik\Formats\DocumentNotReadable;
@@ -40,7 +43,11 @@ final class RefusalAnswers
         $exceptions->dontReport([CoreException::class, StaleRevision::class, IdTaken::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api', 'api/*') || $request->expectsJson());
         $exceptions->render(static fn (CoreException $refusal): JsonResponse => self::answer(422, $refusal->getMessage(), self::place($refusal)));
-        $exceptions->render(static fn (StaleRevision $refusal): JsonResponse => self::answer(409, $refusal->getMessage(), ['saved' => $refusal->saved]));
+        $exceptions->render(static function (StaleRevision $refusal, Request $request): JsonResponse {
+            $reader = $request->user();
+
+            return self::answer(409, $refusal->getMessage(), $reader instanceof User ? ['saved' => BreakdownResource::full($refusal->saved, $reader)] : []);
+        });
         $exceptions->render(static fn (IdTaken $refusal): JsonResponse => self::answer(409, $refusal->getMessage()));
         $exceptions->render(static fn (ValidationException $refusal, Request $request): ?JsonResponse => $request->is('api', 'api/*') ? self::shape($refusal) : null);
         $exceptions->render(static function (AuthenticationException $refusal, Request $request): ?JsonResponse {
@@ -86,7 +93,7 @@ final class RefusalAnswers
     private static function place(CoreException $refusal): array
     {
         $at = match (true) {
-            $refusal instanceof DocumentNotReadable => $refusal->pointer,
+            $refusal instanceof DocumentNotReadable, $refusal instanceof BreakdownNotValid => $refusal->pointer,
             $refusal instanceof ChordNotUnderstood, $refusal instanceof ChartNotReadable => $refusal->at,
             default => null,
         };

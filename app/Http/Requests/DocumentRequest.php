@@ -45,6 +45,8 @@ class DocumentRequest extends FormRequest
         'grid' => ['nullable', 'integer', 'between:1,12'],
         'beat' => ['nullable', 'integer', 'between:0,1000'],
         'division' => ['nullable', 'integer', 'between:1,12'],
+        'copy_bar' => ['integer', 'between:0,100000'],
+        'exchange_beat' => ['integer', 'between:0,100000'],
         'accents' => ['string', 'max:30'],
         'lengths' => ['string', 'max:30'],
         'counted' => ['string', 'max:4000'],

@@ -4,25 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use Gravik\Breakdown\Breakdown;
-use Gravik\Breakdown\Change\PatternChanger;
 use Gravik\Breakdown\Desk;
-use Gravik\Listening\FeelPattern;
+use Gravik\Listening\FeelOffer;
+use Gravik\Listening\FeelOffers;
 use Gravik\Listening\FeelReading;
 use Gravik\Listening\PlacedStroke;
 use Gravik\Listening\SlotHeard;
-use Gravik\Strokes\CountLine;
-use Gravik\Strokes\HandPlanner;
-use Gravik\Strokes\Pattern;
-use Gravik\Strokes\School;
-use Gravik\Strokes\Stream;
-use Gravik\Strokes\Stroke;
+use Gravik\Strokes\Direction;
 use Gravik\Time\Feel;
 use Gravik\Time\FeelWords;
-use Gravik\Time\Ruler;
 use Gravik\Time\Swing;
-use Gravik\Time\SwingUnit;
-use Gravik\Time\Tempo;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'FeelOffer', required: ['what', 'heard', 'has', 'change'], properties: [
@@ -55,8 +46,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'places', description: 'where the slots lie in the beat, 0–1', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'arm', description: 'which way a hand that keeps swinging crosses at each slot of a bar', type: 'array', items: new OA\Items(type: 'string', enum: ['down', 'up'])),
     new OA\Property(property: 'beats', description: 'seconds of every beat from bar 1 on', type: 'array', items: new OA\Items(type: 'number')),
-    new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(required: ['t', 'bar', 'slot', 'ms', 'name', 'accent'], type: 'object', properties: [
+    new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(required: ['t', 'bar', 'slot', 'ms', 'name', 'accent', 'far'], type: 'object', properties: [
         new OA\Property(property: 'accent', description: '0 soft, 1 plain, 2 accented', type: 'integer'),
+        new OA\Property(property: 'far', description: 'whether it lies further from its slot than the usual gate lets through', type: 'boolean'),
         new OA\Property(property: 't', type: 'number'),
         new OA\Property(property: 'bar', type: 'integer'),
         new OA\Property(property: 'slot', type: 'integer'),
@@ -82,7 +74,6 @@ final class FeelReadingResource
     {
         $names = array_column($reading->slots, 'name', 'slot');
         $swing = $reading->swing;
-        $tempo = self::tempo($reading);
 
         return [
             'tempo_bpm' => round($reading->tempoBpm, 2),
@@ -99,81 +90,30 @@ final class FeelReadingResource
                 'shares' => array_map(static fn (float $ratio): float => round(Swing::share($ratio), 4), $swing->ratios),
                 'sure' => $swing->isSure(),
                 'straight' => $swing->isStraight(),
-                'words' => FeelWords::of(self::feel($reading) ?? Feel::straight(), $tempo),
+                'words' => FeelWords::of($reading->feel() ?? Feel::straight(), $reading->tempo()),
             ],
             'bias_ms' => $reading->biasMs === null ? null : round($reading->biasMs, 1),
             'scatter_ms' => round($reading->scatterMs(), 1),
             'drift_bpm_per_min' => round($reading->driftBpmPerMin, 2),
             'first_beat' => round($reading->firstBeat, 4),
             'places' => array_map(static fn (float $place): float => round($place, 4), $reading->places),
-            'arm' => self::arm($reading),
+            'arm' => array_map(static fn (?Direction $direction): ?string => $direction?->value, $reading->arm()),
             'beats' => array_map(static fn (float $t): float => round($t, 4), $reading->beats),
-            'strokes' => array_map(static fn (PlacedStroke $stroke): array => ['t' => round($stroke->t, 4), 'bar' => $stroke->bar, 'slot' => $stroke->slot, 'ms' => round($stroke->ms, 1), 'name' => $names[$stroke->slot] ?? '', 'accent' => $stroke->accent()], $reading->strokes),
+            'strokes' => array_map(static fn (PlacedStroke $stroke): array => ['t' => round($stroke->t, 4), 'bar' => $stroke->bar, 'slot' => $stroke->slot, 'ms' => round($stroke->ms, 1), 'name' => $names[$stroke->slot] ?? '', 'accent' => $stroke->accent(), 'far' => $stroke->isFar()], $reading->strokes),
             'bar_tempos' => array_map(static fn (float $bpm): float => round($bpm, 2), $reading->barTempos),
             'slots' => array_map(self::slot(...), $reading->slots),
-            'offers' => self::offers($reading, $desk),
+            'offers' => array_map(static fn (FeelOffer $offer): array => [
+                'what' => $offer->what,
+                'heard' => $offer->heard,
+                'has' => $offer->has,
+                'change' => DocumentChange::between($desk->breakdown, $offer->after),
+            ], FeelOffers::of($reading, $desk)),
         ];
-    }
-
-    /** @return list<?string> */
-    private static function arm(FeelReading $reading): array
-    {
-        $slotTicks = intdiv($reading->meter->beatTicks(), $reading->grid);
-        $strokes = array_map(static fn (int $slot): Stroke => new Stroke($slot * $slotTicks, $reading->grid), range(0, $reading->meter->beats() * $reading->grid - 1));
-        $pattern = new Pattern($reading->meter, $reading->meter->barTicks(), [new Stream('arm', $strokes)]);
-        $hand = (new HandPlanner())->plan($pattern, School::Pendulum, new Ruler($reading->meter, self::tempo($reading), Feel::straight()), Feel::straight());
-
-        return array_map(static fn (Stroke $stroke): ?string => $stroke->direction?->value, $hand->pattern->streams[0]->strokes);
     }
 
     /** @return array<string, mixed> */
     private static function slot(SlotHeard $slot): array
     {
         return ['slot' => $slot->slot, 'name' => $slot->name, 'share' => round($slot->share, 3), 'level_db' => $slot->levelDb === null ? null : round($slot->levelDb, 1), 'dead' => round($slot->dead, 3), 'pushed' => round($slot->pushed, 3), 'ms' => round($slot->ms, 1)];
-    }
-
-    /**
-     * What the breakdown could take over, each with what it has now; the meter goes along with the strokes counted in it.
-     *
-     * @return list<array<string, mixed>>
-     */
-    private static function offers(FeelReading $reading, Desk $desk): array
-    {
-        $breakdown = $desk->breakdown;
-        $start = $breakdown->start;
-        $tempo = self::tempo($reading);
-        $feel = self::feel($reading);
-        $pattern = FeelPattern::of($reading);
-        $offers = [self::offer('Tempo', $tempo->bpm.' bpm', $start->tempo->bpm.' bpm', $breakdown, $breakdown->with(start: $start->with(tempo: $tempo)))];
-        if ($feel !== null) {
-            $offers[] = self::offer('Feel', FeelWords::of($feel, $tempo), FeelWords::of($desk->setting->feel, $start->tempo), $breakdown, $desk->withFeel($feel));
-        }
-        if ($pattern !== null) {
-            $inMeter = $reading->meter->equals($desk->setting->meter) ? $desk : $desk->in((new PatternChanger())->meter($breakdown, $reading->meter));
-            $offers[] = self::offer('Strokes', CountLine::write($pattern), CountLine::write($desk->pattern()), $breakdown, $inMeter->with($pattern));
-        }
-
-        return $offers;
-    }
-
-    /** @return array<string, mixed> */
-    private static function offer(string $what, string $heard, string $has, Breakdown $before, Breakdown $after): array
-    {
-        return ['what' => $what, 'heard' => $heard, 'has' => $has, 'change' => DocumentChange::between($before, $after)];
-    }
-
-    private static function tempo(FeelReading $reading): Tempo
-    {
-        return new Tempo(max((float) Tempo::SLOWEST, min((float) Tempo::FASTEST, round($reading->tempoBpm))));
-    }
-
-    private static function feel(FeelReading $reading): ?Feel
-    {
-        if ($reading->swing === null) {
-            return null;
-        }
-        $ratio = $reading->swing->isStraight() ? 1.0 : round(max(Feel::LOWEST, min(Feel::HIGHEST, $reading->swing->ratio)), 2);
-
-        return Feel::fixed($ratio, $reading->unit ?? SwingUnit::Eighth);
     }
 }

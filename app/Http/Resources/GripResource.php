@@ -27,8 +27,7 @@ final class GripResource
         $here = null;
         $named = ChordSymbol::parse($grip->symbol);
         if ($chord !== null && $named->ending === $chord->ending && $grip->tuning === $neck->tuning->slug) {
-            $up = ($chord->rootPitchClass() - $named->rootPitchClass() + 12) % 12;
-            $frets = $up === 0 ? $grip->frets : Frets::raised($grip->frets, $up);
+            $frets = Frets::onRootOf($chord, $grip->frets, $named);
             $here = $frets === null ? null : $finder->voicing($chord, $frets);
         }
 

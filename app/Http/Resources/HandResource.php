@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Gravik\Breakdown\Desk;
-use Gravik\Strokes\AirStroke;
-use Gravik\Strokes\Counting;
+use Gravik\Formats\HandSketch;
 use Gravik\Strokes\CountLine;
 use Gravik\Strokes\Crossings;
 use Gravik\Strokes\HandPlan;
@@ -15,6 +14,8 @@ use Gravik\Strokes\Measures;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\SchoolAdvice;
 use Gravik\Strokes\SchoolInUse;
+use Gravik\Strokes\SlotGrid;
+use Gravik\Strokes\Stream;
 use Gravik\Strokes\TempoLimit;
 use Gravik\Strokes\Warning;
 use Gravik\Time\Ruler;
@@ -55,13 +56,18 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'count', type: 'integer'),
     new OA\Property(property: 'around', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'Hand', required: ['pattern', 'runs_on', 'grid', 'sketch', 'slots', 'warnings', 'counted', 'same_levels', 'advice', 'limit', 'crossings', 'density', 'muted_share', 'syncopation', 'strokes_a_second'], properties: [
+#[OA\Schema(schema: 'Hand', required: ['pattern', 'runs_on', 'grid', 'sketch', 'slots', 'warnings', 'habits', 'counted', 'same_levels', 'advice', 'limit', 'crossings', 'density', 'muted_share', 'syncopation', 'strokes_a_second'], properties: [
     new OA\Property(property: 'pattern', description: 'its id', type: 'string'),
     new OA\Property(property: 'runs_on', description: 'through sections that follow one another with it; else it begins anew with each', type: 'boolean'),
     new OA\Property(property: 'grid', type: 'integer'),
     new OA\Property(property: 'sketch', ref: '#/components/schemas/HandSketch'),
     new OA\Property(property: 'slots', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandSlot')),
     new OA\Property(property: 'warnings', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandWarning')),
+    new OA\Property(property: 'habits', description: 'what a new stroke of each line plays and with what; the last is a second line’s that is yet to come', type: 'array', items: new OA\Items(required: ['zone', 'action', 'by'], properties: [
+        new OA\Property(property: 'zone', type: 'string'),
+        new OA\Property(property: 'action', type: 'string'),
+        new OA\Property(property: 'by', type: 'string'),
+    ], type: 'object')),
     new OA\Property(property: 'counted', description: 'each line as it is counted aloud', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'same_levels', description: 'levels that leave out nothing of the one above them', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'advice', required: ['school', 'reason'], properties: [
@@ -101,9 +107,10 @@ final class HandResource
             'pattern' => $desk->named()->id,
             'runs_on' => $desk->named()->runsOn,
             'grid' => $grid ?? $desk->pattern()->grid(),
-            'sketch' => self::sketch($hand, $ruler),
+            'sketch' => HandSketch::of($hand, $ruler),
             'slots' => self::slots($desk->pattern(), $ruler, $grid, $divided),
             'warnings' => array_map(static fn (Warning $warning): array => WarningResource::of($desk, $warning, $practice), $hand->warnings),
+            'habits' => self::habits($desk->pattern()),
             'counted' => array_map(static fn (int $line): string => CountLine::write($desk->pattern(), $line), array_keys($desk->pattern()->streams)),
             'same_levels' => (new Levels())->sameAsAbove($desk->pattern()),
             'advice' => ['school' => $advice->school->value, 'reason' => $advice->reason],
@@ -117,25 +124,34 @@ final class HandResource
     }
 
     /**
-     * @param ?int            $grid    slots in every beat; where null, each beat as its strokes divide it
      * @param array<int, int> $divided beat => its division, before the grid
      *
      * @return list<array<string, mixed>>
      */
     private static function slots(Pattern $pattern, Ruler $ruler, ?int $grid, array $divided): array
     {
-        $beatTicks = $pattern->meter->beatTicks();
-        $slots = [];
-        for ($beat = 0; $beat < intdiv($pattern->ticks, $beatTicks); $beat++) {
-            $division = $divided[$beat] ?? $grid ?? $pattern->divisionOfBeat($beat);
-            $syllables = array_slice(Counting::syllables($pattern->meter, $division), $beat % $pattern->meter->beats() * $division, $division);
-            foreach ($syllables as $number => $syllable) {
-                $at = $beat * $beatTicks + $number * intdiv($beatTicks, $division);
-                $slots[] = ['slot' => count($slots), 'at' => $at, 'division' => $division, 'beats' => round($ruler->beatsAt($at, $division), 6), 'syllable' => $syllable, 'on_beat' => $number === 0];
-            }
-        }
+        $slots = SlotGrid::of($pattern, $grid, $divided);
 
-        return $slots;
+        return array_map(static fn (array $slot, int $number): array => [
+            'slot' => $number,
+            'at' => $slot['at'],
+            'division' => $slot['division'],
+            'beats' => round($ruler->beatsAt($slot['at'], $slot['division']), 6),
+            'syllable' => $slot['syllable'],
+            'on_beat' => $slot['onBeat'],
+        ], $slots, array_keys($slots));
+    }
+
+    /** @return list<array<string, string>> what a new stroke plays and with what, in each line and in a second one that is yet to come */
+    private static function habits(Pattern $pattern): array
+    {
+        $lines = count($pattern->streams) < 2 ? [...$pattern->streams, Stream::second()] : $pattern->streams;
+
+        return array_map(static function (Stream $line): array {
+            [$zone, $action, $by] = $line->usualWay();
+
+            return ['zone' => $zone->value, 'action' => $action->value, 'by' => $by->value];
+        }, $lines);
     }
 
     /** @return array<string, mixed> */
@@ -144,7 +160,7 @@ final class HandResource
         return [
             'school' => $use->school->value,
             'name' => $use->school->words(),
-            'sketch' => self::sketch($use->hand, $ruler),
+            'sketch' => HandSketch::of($use->hand, $ruler),
             'differs' => $use->differs,
             'crossings' => self::crossings($use->crossings),
             'limit' => self::limit($use->limit),
@@ -162,44 +178,5 @@ final class HandResource
     private static function crossings(Crossings $crossings): array
     {
         return ['count' => $crossings->count, 'around' => $crossings->around];
-    }
-
-    /** @return array<string, mixed> */
-    public static function sketch(HandPlan $hand, Ruler $ruler): array
-    {
-        $slotTicks = $hand->pattern->slotTicks();
-        $struck = [];
-        foreach ($hand->pattern->streams as $number => $stream) {
-            foreach ($stream->strokes as $stroke) {
-                $struck[] = [
-                    'at' => $stroke->at,
-                    'slot' => intdiv($stroke->at, $slotTicks),
-                    'direction' => $stroke->direction->value ?? 'down',
-                    'beats' => round($ruler->beatsAt($stroke->at, $stroke->division), 6),
-                    'kind' => $stroke->articulation->value,
-                    'accent' => $stroke->accent,
-                    'chord' => $stroke->chord->value,
-                    'ornament' => $stroke->ornament?->kind->value,
-                    'stream' => $number,
-                ];
-            }
-        }
-        $air = array_map(static fn (AirStroke $stroke): array => [
-            'at' => $stroke->at,
-            'slot' => intdiv($stroke->at, $slotTicks),
-            'direction' => $stroke->direction->value,
-            'beats' => round($ruler->beatsAt($stroke->at, $stroke->division), 6),
-            'kind' => 'air',
-            'accent' => 0,
-        ], $hand->air);
-        $all = [...$struck, ...$air];
-        usort($all, static fn (array $a, array $b): int => $a['at'] <=> $b['at']);
-
-        return [
-            'beats' => intdiv($hand->pattern->ticks, $hand->pattern->meter->beatTicks()),
-            'beats_a_bar' => $hand->pattern->meter->beats(),
-            'p' => round($ruler->p, 6),
-            'strokes' => $all,
-        ];
     }
 }

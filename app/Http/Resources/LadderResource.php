@@ -4,10 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use Gravik\Lesson\Backing;
 use Gravik\Lesson\Ladder;
 use Gravik\Lesson\LadderStep;
+use Gravik\Time\Meter;
 use OpenApi\Attributes as OA;
 
+#[OA\Schema(schema: 'Backing', required: ['id', 'name', 'click_on', 'click_off_beats', 'click_rests'], properties: [
+    new OA\Property(property: 'id', type: 'string', enum: ['band', 'all', 'back', 'one', 'off', 'rests']),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'click_on', description: 'beats of the bar, from 0', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(property: 'click_off_beats', type: 'boolean'),
+    new OA\Property(property: 'click_rests', description: 'bars with the click, and bars without', type: 'array', items: new OA\Items(type: 'integer'), nullable: true),
+])]
 #[OA\Schema(schema: 'Ladder', required: ['steps', 'minutes', 'fits', 'goal'], properties: [
     new OA\Property(property: 'steps', type: 'array', items: new OA\Items(required: ['bpm', 'bars', 'cycles', 'seconds', 'pulse_beats'], properties: [
         new OA\Property(property: 'pulse_beats', description: 'that one swing of the shown pulse takes', type: 'integer'),
@@ -22,6 +31,18 @@ use OpenApi\Attributes as OA;
 ])]
 final class LadderResource
 {
+    /** @return array<string, mixed> */
+    public static function backing(Backing $backing, Meter $meter): array
+    {
+        return [
+            'id' => $backing->value,
+            'name' => $backing->words(),
+            'click_on' => $backing->beats($meter),
+            'click_off_beats' => $backing->clicksOffBeats(),
+            'click_rests' => $backing->rests(),
+        ];
+    }
+
     /** @return array{steps: list<array{bpm: int, bars: int, cycles: int, seconds: float, pulse_beats: int}>, minutes: float, fits: bool, goal: int} */
     public static function of(Ladder $ladder): array
     {

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use Gravik\Listening\Finding;
-use Gravik\Listening\Hit;
+use Gravik\Formats\ReportJson;
 use Gravik\Listening\LockReport;
-use Gravik\Listening\SlotFigures;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'LockSlot', required: ['slot', 'name', 'n', 'bias_ms', 'spread_ms', 'level_db', 'length_share', 'muted_ok', 'missed', 'extra'], properties: [
@@ -31,7 +29,7 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'tempo', type: 'integer'),
     ], type: 'object', nullable: true),
 ])]
-#[OA\Schema(schema: 'LockReport', required: ['planned', 'played', 'matched', 'missed', 'extra', 'latency_ms', 'bias_ms', 'spread_ms', 'drift_bpm_per_min', 'swing', 'directions', 'slots', 'hits', 'findings', 'gate', 'anchored'], properties: [
+#[OA\Schema(schema: 'LockReport', required: ['planned', 'played', 'matched', 'missed', 'extra', 'latency_ms', 'bias_ms', 'spread_ms', 'drift_bpm_per_min', 'swing', 'swing_shares', 'directions', 'slots', 'hits', 'findings', 'gate', 'anchored'], properties: [
     new OA\Property(property: 'anchored', description: 'whether the bias is against the band; else it is against the take’s own strokes on the beats', type: 'boolean'),
     new OA\Property(property: 'planned', type: 'integer'),
     new OA\Property(property: 'played', type: 'integer'),
@@ -44,6 +42,12 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'drift_ms', description: 'what a changing tempo moves over the take, taken off bias, spread, swing and slots; null without one', type: 'number', nullable: true),
     new OA\Property(property: 'drift_bpm_per_min', type: 'number', nullable: true),
     new OA\Property(property: 'swing', required: ['planned', 'played', 'low', 'high'], properties: [
+        new OA\Property(property: 'planned', type: 'number'),
+        new OA\Property(property: 'played', type: 'number'),
+        new OA\Property(property: 'low', type: 'number'),
+        new OA\Property(property: 'high', type: 'number'),
+    ], type: 'object', nullable: true),
+    new OA\Property(property: 'swing_shares', description: 'the same as shares of the pair', required: ['planned', 'played', 'low', 'high'], properties: [
         new OA\Property(property: 'planned', type: 'number'),
         new OA\Property(property: 'played', type: 'number'),
         new OA\Property(property: 'low', type: 'number'),
@@ -78,74 +82,6 @@ final class LockResource
     /** @return array<string, mixed> */
     public static function of(LockReport $report): array
     {
-        $swing = $report->swing;
-        $gate = $report->gate;
-
-        return [
-            'planned' => $report->planned,
-            'played' => $report->played,
-            'matched' => $report->matched,
-            'missed' => $report->missed,
-            'extra' => $report->extra,
-            'anchored' => $report->anchored,
-            'latency_ms' => $report->latencyMs,
-            'bias_ms' => self::ms($report->biasMs),
-            'spread_ms' => self::ms($report->spreadMs),
-            'drift_ms' => self::ms($report->driftMs),
-            'drift_bpm_per_min' => $report->driftBpmPerMin === null ? null : round($report->driftBpmPerMin, 3),
-            'swing' => $swing === null ? null : array_map(static fn (float $ratio): float => round($ratio, 4), [
-                'planned' => $swing->planned, 'played' => $swing->played, 'low' => $swing->low, 'high' => $swing->high,
-            ]),
-            'directions' => ['told' => $report->directionsTold, 'wrong' => $report->directionsWrong],
-            'slots' => array_map(self::slot(...), $report->slots),
-            'hits' => array_map(static fn (Hit $hit): array => ['slot' => $hit->slot, 'bar' => $hit->bar, 'ms' => round($hit->ms, 2)], $report->hits),
-            'bars' => array_map(static fn (int $bar, float $ms): array => ['bar' => $bar, 'ms' => round($ms, 2)], array_keys($report->barsMs()), $report->barsMs()),
-            'findings' => array_map(self::finding(...), $report->findings),
-            'gate' => [
-                'passed' => $report->failed === [],
-                'why' => $report->failed === [] ? 'bias, spread, swing and missed strokes are all within the gate' : implode('; ', $report->failed),
-                'bias_ms' => $gate->biasMs,
-                'spread_ms' => $gate->spreadMs,
-                'swing_points' => $gate->swingPoints,
-                'missed_share' => $gate->missedShare,
-            ],
-        ];
-    }
-
-    /**
-     * Taps tell nothing of level, length or muting; there these are null.
-     *
-     * @return array<string, mixed>
-     */
-    private static function slot(SlotFigures $slot): array
-    {
-        return [
-            'slot' => $slot->slot,
-            'name' => $slot->name,
-            'n' => $slot->n,
-            'bias_ms' => self::ms($slot->biasMs),
-            'spread_ms' => self::ms($slot->spreadMs),
-            'level_db' => $slot->levelDb === null ? null : round($slot->levelDb, 1),
-            'length_share' => $slot->lengthShare === null ? null : round($slot->lengthShare, 2),
-            'muted_ok' => $slot->mutedOk === null ? null : round($slot->mutedOk, 3),
-            'missed' => $slot->missed,
-            'extra' => $slot->extra,
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private static function finding(Finding $finding): array
-    {
-        return [
-            'kind' => $finding->kind,
-            'slots' => $finding->slots,
-            'text' => $finding->text,
-            'practise' => $finding->stage === null ? null : ['stage' => $finding->stage->value, 'tempo' => $finding->tempo],
-        ];
-    }
-
-    private static function ms(?float $ms): ?float
-    {
-        return $ms === null ? null : round($ms, 2);
+        return ReportJson::shown(ReportJson::write($report));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Gravik\Breakdown\Desk;
+use Gravik\Formats\HandSketch;
 use Gravik\Listening\RhythmReading;
 use Gravik\Strokes\CountLine;
 use Gravik\Strokes\HandPlanner;
@@ -36,7 +37,7 @@ final class RhythmResource
             'shift_ms' => $reading->shiftMs,
             'spread_ms' => round($reading->spreadMs, 1),
             'left_out' => $reading->leftOut,
-            'sketch' => HandResource::sketch($hand, $ruler),
+            'sketch' => HandSketch::of($hand, $ruler),
             'change' => DocumentChange::between($desk->breakdown, $taken->breakdown),
         ];
     }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Models\Take;
+use Gravik\Breakdown\Gate;
+use Gravik\Formats\ReportJson;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'TakeRow', required: ['id', 'number', 'player', 'created_at', 'tempo', 'swing', 'bars', 'stage', 'level', 'revision', 'latency_ms', 'passed', 'bias_ms', 'spread_ms', 'gate_ms', 'finding'], properties: [
@@ -22,7 +24,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'passed', type: 'boolean'),
     new OA\Property(property: 'bias_ms', type: 'number', nullable: true),
     new OA\Property(property: 'spread_ms', type: 'number', nullable: true),
-    new OA\Property(property: 'gate_ms', description: 'what the bias was allowed to be, either way', type: 'number', nullable: true),
+    new OA\Property(property: 'gate_ms', description: 'what the bias was allowed to be, either way', type: 'number'),
     new OA\Property(property: 'finding', description: 'what is said of it first', type: 'string', nullable: true),
 ])]
 #[OA\Schema(schema: 'Take', allOf: [new OA\Schema(ref: '#/components/schemas/TakeRow'), new OA\Schema(required: ['strokes', 'report'], properties: [
@@ -36,7 +38,7 @@ final class TakeResource
     {
         return self::row($take) + [
             'strokes' => array_map(static fn (array $stroke): float => round($stroke['t'] - ($take->latency_ms ?? 0.0) / 1000, 4), $take->strokes),
-            'report' => $take->report,
+            'report' => ReportJson::shown($take->report),
         ];
     }
 
@@ -58,7 +60,7 @@ final class TakeResource
             'passed' => $take->passed,
             'bias_ms' => $take->bias_ms,
             'spread_ms' => $take->spread_ms,
-            'gate_ms' => $take->gate_ms,
+            'gate_ms' => $take->gate_ms ?? (new Gate())->biasMs,
             'finding' => $take->finding,
         ];
     }

@@ -87,7 +87,7 @@ final readonly class Proofreader
             if ($other === $pin || $from->ending !== $chord->chord->ending || count($other->frets) !== count($pin->frets)) {
                 continue;
             }
-            $moved = Frets::raised($other->frets, ($chord->chord->rootPitchClass() - $from->rootPitchClass() + 12) % 12);
+            $moved = Frets::onRootOf($chord->chord, $other->frets, $from);
             $stale = $moved === null ? [] : array_filter(array_keys($moved), static fn (int $string): bool => $moved[$string] !== $pin->frets[$string]);
             $string = count($stale) === 1 ? array_values($stale)[0] : null;
             if ($moved !== null && $string !== null && $pin->frets[$string] === $other->frets[$string]) {

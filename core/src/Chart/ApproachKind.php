@@ -36,6 +36,34 @@ enum ApproachKind: string
         };
     }
 
+    public function words(): string
+    {
+        return match ($this) {
+            self::SlideFromBelow => 'Slide in from a fret below',
+            self::SlideFromAbove => 'Slide in from a fret above',
+            self::WalkUp => 'Walk up fret by fret',
+            self::WalkDown => 'Walk down fret by fret',
+            self::WholeTones => 'Come down in whole tones',
+            self::WholeTonesAndAHalf => 'Whole tones, then a half',
+            self::InnerLine => 'Tonic held, a voice falls ♭7 6 ♭6 5',
+            self::OpenStrings => 'Open strings while the hand travels',
+        };
+    }
+
+    /** As it stands over a bar of the chart. */
+    public function shortly(int $steps): string
+    {
+        return match ($this) {
+            self::SlideFromBelow => 'slide up',
+            self::SlideFromAbove => 'slide down',
+            self::WalkUp => "walk up {$steps}",
+            self::WalkDown => "walk down {$steps}",
+            self::WholeTones, self::WholeTonesAndAHalf => "come down {$steps}",
+            self::InnerLine => 'inner line',
+            self::OpenStrings => 'open strings',
+        };
+    }
+
     /** How many grips it has where that is not for the teacher to choose. */
     public function ownSteps(): ?int
     {

@@ -4,8 +4,17 @@ declare(strict_types=1);
 
 namespace Gravik\Listening;
 
+use Gravik\Strokes\Direction;
+use Gravik\Strokes\HandPlanner;
+use Gravik\Strokes\Pattern;
+use Gravik\Strokes\School;
+use Gravik\Strokes\Stream;
+use Gravik\Strokes\Stroke;
+use Gravik\Time\Feel;
 use Gravik\Time\Meter;
+use Gravik\Time\Ruler;
 use Gravik\Time\SwingUnit;
+use Gravik\Time\Tempo;
 
 /** The feel of a recording or of taps, without any plan. ms: + late, − early. */
 final readonly class FeelReading
@@ -39,6 +48,35 @@ final readonly class FeelReading
         public array $barTempos,
         public array $slots,
     ) {}
+
+    /** As a breakdown would write it: whole beats a minute. */
+    public function tempo(): Tempo
+    {
+        return new Tempo(max((float) Tempo::SLOWEST, min((float) Tempo::FASTEST, round($this->tempoBpm))));
+    }
+
+    /** As a breakdown would write it; null where the strokes make no pairs. */
+    public function feel(): ?Feel
+    {
+        if ($this->swing === null) {
+            return null;
+        }
+        $ratio = $this->swing->isStraight() ? 1.0 : round(max(Feel::LOWEST, min(Feel::HIGHEST, $this->swing->ratio)), 2);
+
+        return Feel::fixed($ratio, $this->unit ?? SwingUnit::Eighth);
+    }
+
+    /** @return list<?Direction> which way an arm that rocks through every slot goes, over one bar */
+    public function arm(): array
+    {
+        $slotTicks = intdiv($this->meter->beatTicks(), $this->grid);
+        $strokes = array_map(fn (int $slot): Stroke => new Stroke($slot * $slotTicks, $this->grid), range(0, $this->meter->beats() * $this->grid - 1));
+        $pattern = new Pattern($this->meter, $this->meter->barTicks(), [new Stream('arm', $strokes)]);
+        $ruler = new Ruler($this->meter, $this->tempo(), Feel::straight());
+        $hand = (new HandPlanner())->plan($pattern, School::Pendulum, $ruler, Feel::straight());
+
+        return array_map(static fn (Stroke $stroke): ?Direction => $stroke->direction, $hand->pattern->streams[0]->strokes);
+    }
 
     /** How the strokes scatter about their slots, ms, when the beat is followed as it drifts. */
     public function scatterMs(): float

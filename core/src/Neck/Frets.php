@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Neck;
 
+use Gravik\Harmony\ChordSymbol;
+
 /** Moves the frets of a grip along the neck, one entry a string from low to high, null where muted. */
 final class Frets
 {
@@ -40,6 +42,20 @@ final class Frets
         return $semitones <= 6
             ? self::slid($frets, $semitones) ?? self::slid($frets, $semitones - 12)
             : self::slid($frets, $semitones - 12) ?? self::slid($frets, $semitones);
+    }
+
+    /**
+     * A grip of one chord on the root of another: the same frets where the roots are the same.
+     *
+     * @param list<int|null> $frets
+     *
+     * @return list<int|null>|null
+     */
+    public static function onRootOf(ChordSymbol $chord, array $frets, ChordSymbol $from): ?array
+    {
+        $up = ($chord->rootPitchClass() - $from->rootPitchClass() + 12) % 12;
+
+        return $up === 0 ? $frets : self::raised($frets, $up);
     }
 
     /** @param list<int|null> $frets */

@@ -25,7 +25,7 @@ final readonly class GripMover
     /** @return ?Voicing the same shape on the root of another chord, by the shorter way; null where it cannot go there */
     public function onto(Voicing $grip, ChordSymbol $chord): ?Voicing
     {
-        $slid = Frets::raised($grip->frets, ($chord->rootPitchClass() - $grip->chord->rootPitchClass() + 12) % 12);
+        $slid = Frets::onRootOf($chord, $grip->frets, $grip->chord);
 
         return $slid === null ? null : $this->finder->voicing($chord, $slid);
     }

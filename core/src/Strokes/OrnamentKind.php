@@ -20,4 +20,16 @@ enum OrnamentKind: string
     case Vibrato = 'vibrato';
     case Grace = 'grace';
     case Drag = 'drag';
+
+    /** Where it usually comes from or goes to, in frets from the grip; null for those that move nowhere. */
+    public function usualFrets(): ?int
+    {
+        return match ($this) {
+            self::SlideIn, self::Grace => -1,
+            self::SlideOut => -3,
+            self::HammerOn => -2,
+            self::PullOff, self::BendRelease, self::Bend, self::Bent, self::Release => 2,
+            self::Vibrato, self::Drag => null,
+        };
+    }
 }

@@ -50,6 +50,43 @@ final readonly class PatternShaper
         }, $pattern->streams));
     }
 
+    /** The bar that a tick lies in, copied to every other bar, in every line. */
+    public function withBarCopied(Pattern $pattern, int $at): Pattern
+    {
+        $bar = $pattern->meter->barTicks();
+        $from = intdiv($at, $bar) * $bar;
+
+        return $pattern->withStreams(array_map(static function (Stream $stream) use ($pattern, $bar, $from): Stream {
+            $model = array_filter($stream->strokes, static fn (Stroke $stroke): bool => $stroke->at >= $from && $stroke->at < $from + $bar);
+            $copies = array_map(
+                static fn (int $number): array => array_map(static fn (Stroke $stroke): Stroke => $stroke->movedTo($stroke->at - $from + $number * $bar, $stroke->division), array_values($model)),
+                range(0, $pattern->bars() - 1),
+            );
+
+            return new Stream($stream->name, array_merge(...$copies));
+        }, $pattern->streams));
+    }
+
+    /**
+     * The beat that a tick lies in, handed from each line to the other: the rhythms change places, each line keeps its strings
+     * and what plays them. A pattern of one line stays as it is.
+     */
+    public function withBeatExchanged(Pattern $pattern, int $at): Pattern
+    {
+        if (count($pattern->streams) < 2) {
+            return $pattern;
+        }
+        $beat = $pattern->meter->beatTicks();
+        $inBeat = static fn (Stroke $stroke): bool => intdiv($stroke->at, $beat) === intdiv($at, $beat);
+        $handed = static fn (Stream $keeps, Stream $comes): Stream => new Stream($keeps->name, [
+            ...array_values(array_filter($keeps->strokes, static fn (Stroke $stroke): bool => ! $inBeat($stroke))),
+            ...array_map(static fn (Stroke $stroke): Stroke => $stroke->striking(...$keeps->usualWay()), array_values(array_filter($comes->strokes, $inBeat))),
+        ]);
+        [$first, $second] = $pattern->streams;
+
+        return $pattern->withStreams([$handed($first, $second), $handed($second, $first)]);
+    }
+
     /**
      * One of its lines as it was counted anew, over as many bars as were counted; the other stays beside it. A stroke that is
      * counted as before stays as it is; what was retyped is struck the way of its line, a thumb's line by the thumb on the bass.

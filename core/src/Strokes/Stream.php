@@ -24,6 +24,12 @@ final readonly class Stream
         $this->strokes = $strokes;
     }
 
+    /** A second line as it begins: the bass under the first. */
+    public static function second(): self
+    {
+        return new self('bass', []);
+    }
+
     /**
      * How its strokes are mostly struck: where, how and by what. A line without strokes goes by its name.
      *

@@ -165,7 +165,7 @@ export const moveToKey = (document: BreakdownDocument, key: string) =>
 export const moveCapo = (document: BreakdownDocument, capo: number) =>
   call<{ document: BreakdownDocument; dropped: { symbol: string }[] }>('POST', 'compute/capo', { document, capo })
 
-export const reshape = (desk: Desk, shape: { meter?: string; bars?: number; grid?: number; beat?: number; division?: number; accents?: string; lengths?: string; counted?: string; line?: number }) =>
+export const reshape = (desk: Desk, shape: { meter?: string; bars?: number; grid?: number; beat?: number; division?: number; accents?: string; lengths?: string; copy_bar?: number; exchange_beat?: number; counted?: string; line?: number }) =>
   call<{ document: BreakdownDocument }>('POST', 'compute/shape', { ...asked(desk), ...shape })
 
 /** @param move null takes out what leads to the chord */

@@ -46,7 +46,8 @@ export type Hearing = Schemas['Hearing']
 export type HeardStroke = Schemas['HeardStroke']
 export type FeelOffer = Schemas['FeelOffer']
 export type FeelReading = Schemas['FeelReading']
-export type Ladder = Schemas['Ladder'] & { at: number; raised: { start: number; goal: number }; pause: 'over' | 'rest' | 'tension' | null }
+export type Ladder = Schemas['Ladder'] & { at: number; raised: { start: number; goal: number }; pause: 'over' | 'rest' | 'tension' | null; backings: Backing[] }
+export type Backing = Schemas['Backing']
 export type HandSketch = Schemas['HandSketch']
 export type HandStroke = Schemas['HandStroke']
 export type HandSlot = Schemas['HandSlot']
@@ -67,6 +68,10 @@ export type Choices = {
   /** of a lesson, from 1 on */
   stages: { slug: Gate['stage']; words: string }[]
   usual_stage: number
+  /** of a stroke; with frets where they come from or go to another */
+  ornaments: { kind: string; usual_frets: number | null }[]
+  /** how practising begins; startShare of the written tempo, minutes of playing before a rest */
+  practice: { startShare: number; minutes: number; bars: number; restAfter: number }
   gates: ({ name: string } & Gate['gate'])[]
 }
 /** What a take must keep within to pass a stage, as the document has it. */

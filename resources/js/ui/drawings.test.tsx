@@ -96,7 +96,7 @@ describe('the lock strip', () => {
 
 describe('gauges', () => {
   it('says the swing played against the swing planned', () => {
-    const { getByRole } = render(<SwingGauge swing={{ planned: 2, played: 1.38, low: 1.3, high: 1.5 }} />)
+    const { getByRole } = render(<SwingGauge swing={{ planned: 2, played: 1.38, low: 1.3, high: 1.5 }} shares={{ planned: 0.6667, played: 0.5798, low: 0.5652, high: 0.6 }} />)
     expect(getByRole('img').getAttribute('aria-label')).toBe('Off-beats played at 58 percent of the beat, planned at 67 percent')
   })
 

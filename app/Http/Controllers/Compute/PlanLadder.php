@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Compute;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\LadderRequest;
 use App\Http\Resources\LadderResource;
+use Gravik\Lesson\Backing;
 use Gravik\Lesson\LadderPlanner;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -26,7 +27,8 @@ final class PlanLadder extends Controller
         new OA\Property(property: 'rested', description: 'seconds of playing after which the last rest was taken', type: 'number'),
         new OA\Property(property: 'rest_after', description: 'minutes of playing in a row', type: 'number'),
         new OA\Property(property: 'hurts', description: 'on a day with pain nobody climbs', type: 'boolean'),
-    ])), responses: [new OA\Response(response: 200, description: 'planned', content: new OA\JsonContent(allOf: [new OA\Schema(ref: '#/components/schemas/Ladder'), new OA\Schema(required: ['at', 'raised', 'pause'], properties: [
+    ])), responses: [new OA\Response(response: 200, description: 'planned', content: new OA\JsonContent(allOf: [new OA\Schema(ref: '#/components/schemas/Ladder'), new OA\Schema(required: ['at', 'raised', 'pause', 'backings'], properties: [
+        new OA\Property(property: 'backings', description: 'what can be played along to, from most help to least', type: 'array', items: new OA\Items(ref: '#/components/schemas/Backing')),
         new OA\Property(property: 'pause', description: 'why it does not go on by itself; told where rest_after is given', type: 'string', enum: ['over', 'rest', 'tension'], nullable: true),
         new OA\Property(property: 'at', description: 'index of the step that comes next', type: 'integer'),
         new OA\Property(property: 'raised', description: 'for the next time, when this one has become easy', type: 'object', required: ['start', 'goal'], properties: [
@@ -41,6 +43,6 @@ final class PlanLadder extends Controller
         $bars = $request->integer('bars');
         $ladder = $planner->plan($request->start(), $request->goal(), $minutes, $request->meter(), $request->mode(), $step, $bars);
 
-        return new JsonResponse(LadderResource::of($ladder) + ['raised' => array_combine(['start', 'goal'], $ladder->raised()), 'at' => $ladder->stepAfter($request->clean(), ! $request->boolean('hurts')), 'pause' => $request->pause()?->value]);
+        return new JsonResponse(LadderResource::of($ladder) + ['raised' => array_combine(['start', 'goal'], $ladder->raised()), 'at' => $ladder->stepAfter($request->clean(), ! $request->boolean('hurts')), 'pause' => $request->pause()?->value, 'backings' => array_map(static fn (Backing $backing): array => LadderResource::backing($backing, $request->meter()), Backing::cases())]);
     }
 }

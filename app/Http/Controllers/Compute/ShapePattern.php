@@ -43,6 +43,8 @@ final class ShapePattern extends Controller
         return match (true) {
             $request->filled('counted') => $changer->recount($desk, $request->string('counted')->toString(), $request->integer('line')),
             $request->has('beat') => $desk->with((new PatternShaper())->withBeatDivided($desk->pattern(), $request->integer('beat'), $request->integer('division'))),
+            $request->has('copy_bar') => $desk->with((new PatternShaper())->withBarCopied($desk->pattern(), $request->integer('copy_bar'))),
+            $request->has('exchange_beat') => $desk->with((new PatternShaper())->withBeatExchanged($desk->pattern(), $request->integer('exchange_beat'))),
             $request->hasAny(['accents', 'lengths']) => $changer->profile($desk,
                 $request->filled('accents') ? AccentProfile::parse($request->string('accents')->toString()) : null,
                 $request->filled('lengths') ? LengthProfile::parse($request->string('lengths')->toString()) : null,

@@ -13,7 +13,7 @@ function planned(document: BreakdownDocument, warnings: Hand['warnings'] = []): 
     const stroke = document.patterns[0].streams[0].strokes.find((each) => each.at === at)
     return { slot, at, beats, direction: slot % 2 === 0 ? ('down' as const) : ('up' as const), kind: stroke === undefined ? ('air' as const) : (stroke.articulation ?? 'ring'), accent: stroke?.accent ?? 1 }
   })
-  return { pattern: 'p1', runs_on: false, grid: 2, slots, sketch: { beats: 4, beats_a_bar: 4, p: 0.5, strokes }, warnings, same_levels: [], density: strokes.filter((stroke) => stroke.kind !== 'air').length, muted_share: 0.25, syncopation: 2, strokes_a_second: 3.5, counted: ['1 & (2) &'], advice: { school: document.patterns[0].school, reason: 'A hand that never stops keeps the time.' }, limit: { easy_to: 240, hard_to: 360, why: 'total' }, crossings: { count: 0, around: 0 } }
+  return { pattern: 'p1', runs_on: false, grid: 2, slots, sketch: { beats: 4, beats_a_bar: 4, p: 0.5, strokes }, warnings, same_levels: [], habits: [{ zone: 'all', action: 'strum', by: 'pick' }, { zone: 'bass', action: 'pick', by: 'thumb' }], density: strokes.filter((stroke) => stroke.kind !== 'air').length, muted_share: 0.25, syncopation: 2, strokes_a_second: 3.5, counted: ['1 & (2) &'], advice: { school: document.patterns[0].school, reason: 'A hand that never stops keeps the time.' }, limit: { easy_to: 240, hard_to: 360, why: 'total' }, crossings: { count: 0, around: 0 } }
 }
 
 const server = {

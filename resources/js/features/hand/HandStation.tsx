@@ -17,7 +17,7 @@ import { PatternLibrary } from './PatternLibrary'
 import { SchoolSheet } from './SchoolSheet'
 import { GRIDS, SHEETS, type Sheet } from './sheets'
 import { StrokePanel } from './StrokePanel'
-import { copiedBar, lineEditor, withBeatExchanged, withLines, type Kind } from './strokes'
+import { lineEditor, withLines, type Kind } from './strokes'
 import { TapSheet } from './TapSheet'
 import { Waves } from './Waves'
 
@@ -42,7 +42,7 @@ export default function HandStation() {
   const slot: HandSlot | undefined = slots[Math.min(selected, slots.length - 1)]
   const [line, setLine] = useState(0)
   const lines = pattern.streams
-  const { strokeAt, withKind, withoutStroke, changed, fixedDirection } = useMemo(() => lineEditor(Math.min(line, lines.length - 1)), [line, lines.length])
+  const { strokeAt, withKind, withoutStroke, changed, fixedDirection } = useMemo(() => lineEditor(Math.min(line, lines.length - 1), hand?.habits[line]), [line, lines.length, hand?.habits])
   const stroke = strokeAt(pattern, slot?.at ?? null)
   const edit = (next: (pattern: PatternDocument) => PatternDocument) => mine && store.change((d) => withPattern(d, pattern.id, next))
   const setKind = (kind: Kind) => slot !== undefined && edit((d) => withKind(d, slot, kind))
@@ -56,8 +56,8 @@ export default function HandStation() {
     else edit((d) => withLines(d, 1))
     setLine(line === 0 && (mine || lines.length === 2) ? 1 : 0)
   }
-  const copyBar = () => (bars === 1 ? void reshapeTo({ bars: 2 }) : slot !== undefined && hand !== undefined && edit((d) => copiedBar(d, bars, slot.at)))
-  const lay = (shape: { accents?: string; lengths?: string }) => void remake((d) => reshape({ ...desk, document: d }, shape))
+  const lay = (shape: { accents?: string; lengths?: string; copy_bar?: number; exchange_beat?: number }) => mine && void remake((d) => reshape({ ...desk, document: d }, shape))
+  const copyBar = () => (bars === 1 ? void reshapeTo({ bars: 2 }) : slot !== undefined && lay({ copy_bar: slot.at }))
   const reshapeTo = async (shape: { bars?: number; grid?: number }) => {
     if (!(await remake((d) => reshape({ ...desk, document: d }, shape)))) return
     setGrid(shape.grid ?? grid)
@@ -94,7 +94,7 @@ export default function HandStation() {
     a: accent,
     p: () => grip('next'),
     o: () => grip('open'),
-    h: () => lines.length === 2 && slot !== undefined && hand !== undefined && edit((d) => withBeatExchanged(d, hand.sketch.beats, slot.at)),
+    h: () => lines.length === 2 && slot !== undefined && lay({ exchange_beat: slot.at }),
     v: otherLine,
     b: () => mine && copyBar(),
     w: () => mine && void divideBeat(),

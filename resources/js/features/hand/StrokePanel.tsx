@@ -1,4 +1,5 @@
 import { InputNumber, Select } from 'antd'
+import { useChoices } from '../../api/queries'
 import type { Hand, HandSlot, StrokeDocument } from '../../api/types'
 import { FixButtons } from '../bench/FixButtons'
 import { RangeBar } from './RangeBar'
@@ -73,10 +74,6 @@ const ORNAMENTS: { value: '' | OrnamentDocument['kind']; label: string }[] = [
   { value: 'vibrato', label: 'vibrato' },
   { value: 'drag', label: 'drag, a slow sweep' },
 ]
-/** Ornaments that come from or go to another fret, and where from unless the teacher says otherwise. */
-const USUAL_FRETS: Partial<Record<OrnamentDocument['kind'], number>> = { 'slide-in': -1, 'slide-out': -3, 'hammer-on': -2, 'pull-off': 2, grace: -1, 'bend-release': 2, bend: 2, bent: 2, release: 2 }
-const MOVES = Object.keys(USUAL_FRETS)
-const ornament = (kind: string): OrnamentDocument | null => (kind === '' ? null : { kind: kind as OrnamentDocument['kind'], frets: USUAL_FRETS[kind as OrnamentDocument['kind']] ?? 0 })
 
 const FIGURES: [string, (hand: Hand) => string][] = [
   ['strokes a bar', (hand) => String(hand.density)],
@@ -88,6 +85,10 @@ const FIGURES: [string, (hand: Hand) => string][] = [
 
 /** The chosen stroke, and what the core says of the whole pattern. */
 export function StrokePanel({ hand, faults, kept, tempo, line, slot, stroke, sounds, mine, onKind, onAir, onAccent, onPart, onDirection }: Props) {
+  const ornaments = useChoices().data?.ornaments ?? []
+  /** where it comes from or goes to unless the teacher says otherwise; null where it moves nowhere */
+  const usualFrets = (kind: string): number | null => ornaments.find((each) => each.kind === kind)?.usual_frets ?? null
+  const ornament = (kind: string): OrnamentDocument | null => (kind === '' ? null : { kind: kind as OrnamentDocument['kind'], frets: usualFrets(kind) ?? 0 })
   const planned = hand?.sketch.strokes.find((each) => each.at === slot?.at && (each.stream ?? line) === line)
   return (
     <aside className="side" aria-label="Stroke">
@@ -152,7 +153,7 @@ export function StrokePanel({ hand, faults, kept, tempo, line, slot, stroke, sou
           <span className="label">Ornament</span>
           <div className="field-row">
             <Select aria-label="Ornament" disabled={!mine} value={stroke.ornament?.kind ?? ''} options={ORNAMENTS} onChange={(kind: string) => onPart({ ornament: ornament(kind) })} />
-            {stroke.ornament != null && MOVES.includes(stroke.ornament.kind) && (
+            {stroke.ornament != null && usualFrets(stroke.ornament.kind) !== null && (
               <InputNumber aria-label="Frets" disabled={!mine} min={-12} max={12} precision={0} value={stroke.ornament.frets ?? 0} onChange={(frets) => frets !== null && stroke.ornament != null && onPart({ ornament: { kind: stroke.ornament.kind, frets } })} />
             )}
           </div>

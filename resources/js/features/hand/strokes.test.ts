@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import type { HandSlot, PatternDocument } from '../../api/types'
-import { copiedBar, lineEditor, withLines } from './strokes'
+import { lineEditor, withLines } from './strokes'
 
 const { changed, fixedDirection, strokeAt, withKind, withoutStroke } = lineEditor(0)
 
@@ -39,16 +39,10 @@ it('fixes a direction and gives it back to the school', () => {
 })
 
 it('writes the bass under the first line, and leaves that alone', () => {
-  const bass = lineEditor(1)
+  const bass = lineEditor(1, { zone: 'bass', action: 'pick', by: 'thumb' })
   const edited = bass.withKind(pattern, slot(960), 'ring')
-  expect(bass.strokeAt(edited, 960)).toEqual({ at: 960, division: 2, accent: 1, articulation: 'ring', zone: 'bass' })
+  expect(bass.strokeAt(edited, 960)).toEqual({ at: 960, division: 2, accent: 1, articulation: 'ring', zone: 'bass', action: 'pick', by: 'thumb' })
   expect(edited.streams[0]).toBe(pattern.streams[0])
-})
-
-it('copies a bar to the others, in both lines', () => {
-  const twoBars = { ...pattern, ticks: 7680 }
-  const copied = copiedBar(twoBars, 2, 480)
-  expect(copied.streams.map((stream) => stream.strokes.map((stroke) => stroke.at))).toEqual([[0, 960, 3840, 4800], [0, 3840]])
 })
 
 it('adds a second line, and takes an empty one away again', () => {

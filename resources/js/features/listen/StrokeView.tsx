@@ -96,7 +96,7 @@ export function StrokeView({ listened, reading, places, fromBar, bars, chosen, o
               </text>
             )}
             {place !== null && (
-              <text x={toX(stroke.t)} y={FOOT + 38} className={Math.abs(place.ms) >= 15 ? 'listen-ms far' : 'listen-ms'}>
+              <text x={toX(stroke.t)} y={FOOT + 38} className={place.far ? 'listen-ms far' : 'listen-ms'}>
                 {place.ms > 0 ? '+' : place.ms < -0.5 ? '−' : ''}
                 {Math.abs(Math.round(place.ms))}
               </text>

@@ -67,7 +67,7 @@ it('goes through the bars by arrow keys and by a press', () => {
 
 it('stands a blade where a direction was told, a broken one where not, and crosses out what was struck out', () => {
   const strokes = [stroke(0, { direction: 'down' }), stroke(0.3), stroke(0.5, { muted: true }), stroke(0.8, { out: true }), stroke(1, { direction: 'up', byHand: true })]
-  const places = [0, 1, 2, null, 4].map((slot) => (slot === null ? null : { t: 0, bar: 0, slot, ms: slot === 4 ? 18 : 2, accent: 1, name: slot % 2 === 0 ? String(slot / 2 + 1) : '1&' }))
+  const places = [0, 1, 2, null, 4].map((slot) => (slot === null ? null : { t: 0, bar: 0, slot, ms: slot === 4 ? 18 : 2, far: slot === 4, accent: 1, name: slot % 2 === 0 ? String(slot / 2 + 1) : '1&' }))
   const onChoose = vi.fn()
   const { container } = render(<StrokeView listened={listened(strokes)} reading={reading()} places={places} fromBar={0} bars={2} chosen={1} onChoose={onChoose} onInsert={vi.fn()} at={0.6} />)
   const drawing = container.querySelector('.stroke-view > svg') as SVGElement
@@ -93,7 +93,7 @@ it('sets direction, sound and place of a stroke by hand', () => {
   const onEdit = vi.fn()
   const onNudge = vi.fn()
   render(
-    <StrokeCard stroke={stroke(1.5)} place={{ t: 1.5, bar: 0, slot: 6, ms: -9, accent: 1, name: '4' }} count={3} canUndo canHear={false} playing={false} onEdit={onEdit} onNudge={onNudge} onUndo={vi.fn()} onHear={vi.fn()} onOne={vi.fn()} />,
+    <StrokeCard stroke={stroke(1.5)} place={{ t: 1.5, bar: 0, slot: 6, ms: -9, far: false, accent: 1, name: '4' }} count={3} canUndo canHear={false} playing={false} onEdit={onEdit} onNudge={onNudge} onUndo={vi.fn()} onHear={vi.fn()} onOne={vi.fn()} />,
   )
   expect(screen.getByText('9 ms early')).toBeTruthy()
   expect(screen.getByText('By hand so far: 3 strokes')).toBeTruthy()

@@ -69,6 +69,7 @@ const take = (id: string, number: number, part: Partial<Take['report']> = {}): T
     spread_ms: 9,
     drift_bpm_per_min: 0.4,
     swing: { planned: 2, played: 1.38, low: 1.3, high: 1.5 },
+    swing_shares: { planned: 0.6667, played: 0.5798, low: 0.5652, high: 0.6 },
     anchored: true,
     directions: { told: 46, wrong: 0 },
     slots: [],

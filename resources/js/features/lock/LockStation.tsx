@@ -123,8 +123,9 @@ export default function LockStation() {
           <FilePicker field={upload} label="A recording" accept=".wav,.mid,.midi,audio/wav,audio/midi" onFile={(file) => void judge.sound({ wav: new Blob([file], { type: /\.midi?$/i.test(file.name) ? 'audio/midi' : 'audio/wav' }), firstBeat: null, bars, tempo }).then(show)} />
         </div>
         {!canRecord && timeline !== undefined && <p className="finding finding-swing">There is nothing to play along to yet. Type a chord line in Chart and set strokes in Hand.</p>}
-        {sheet === 'practice' ? (
+        {sheet === 'practice' && choices !== undefined ? (
           <PracticeRoom
+            usual={choices.practice}
             judge={judge}
             onClose={() => setSheet('report')}
             onShow={(take) => {

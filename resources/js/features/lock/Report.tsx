@@ -20,7 +20,7 @@ export function Report({ take }: { take: Take }) {
       </p>
       <LockStrip report={report} bars={take.bars} tempo={take.tempo} sketch={fits(take, hand?.sketch) ? (hand?.sketch ?? null) : null} />
       <div className="report-foot">
-        {report.swing !== null && report.swing !== undefined ? <SwingGauge swing={report.swing} /> : <p className="muted">{report.anchored ? 'This pattern has no pairs of beat and off-beat to measure a swing from.' : 'Swing needs pairs of beat and off-beat, or the band’s beat to hold off-beats against.'}</p>}
+        {report.swing != null && report.swing_shares != null ? <SwingGauge swing={report.swing} shares={report.swing_shares} /> : <p className="muted">{report.anchored ? 'This pattern has no pairs of beat and off-beat to measure a swing from.' : 'Swing needs pairs of beat and off-beat, or the band’s beat to hold off-beats against.'}</p>}
         <dl className="figures">
           <div>
             <dt>bias{report.anchored ? (report.latency_ms === null ? ', device included' : '') : ', from your own beats'}</dt>

@@ -3,19 +3,17 @@ import type { LockReport } from '../../api/types'
 const WIDTH = 420
 const [LOW, HIGH] = [42, 80]
 
-const share = (ratio: number): number => (100 * ratio) / (1 + ratio)
-
 /** Where in the beat the off-beats fell, with the interval, against where the groove wants them. */
-export function SwingGauge({ swing }: { swing: NonNullable<LockReport['swing']> }) {
+export function SwingGauge({ swing, shares }: { swing: NonNullable<LockReport['swing']>; shares: NonNullable<LockReport['swing_shares']> }) {
   const toX = (percent: number) => 20 + ((Math.min(HIGH, Math.max(LOW, percent)) - LOW) / (HIGH - LOW)) * (WIDTH - 40)
-  const planned = share(swing.planned)
-  const played = share(swing.played)
+  const planned = 100 * shares.planned
+  const played = 100 * shares.played
   const near = Math.abs(toX(planned) - toX(played)) < 66
   return (
     <section className="swing-gauge">
       <h3>Swing gauge</h3>
       <svg width={WIDTH} height={104} viewBox={`0 0 ${WIDTH} 104`} role="img" aria-label={`Off-beats played at ${Math.round(played)} percent of the beat, planned at ${Math.round(planned)} percent`}>
-        <rect x={toX(share(swing.low))} width={Math.max(2, toX(share(swing.high)) - toX(share(swing.low)))} y={16} height={40} className="gauge-interval" />
+        <rect x={toX(100 * shares.low)} width={Math.max(2, toX(100 * shares.high) - toX(100 * shares.low))} y={16} height={40} className="gauge-interval" />
         <line x1={toX(LOW)} x2={toX(HIGH)} y1={56} y2={56} className="gauge-axis" />
         {[50, 58, 66.7, 75].map((tick) => (
           <g key={tick}>

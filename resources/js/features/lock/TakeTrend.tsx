@@ -3,7 +3,6 @@ import { lateness } from '../../ui/words'
 
 const HEIGHT = 96
 const MOST = 10
-const USUAL_GATE_MS = 15
 /** One take that lies far out does not squash the others: the picture reaches to twice what most of them need. */
 const MOST_OF_THEM = 0.8
 
@@ -17,7 +16,7 @@ const reachOf = (take: TakeRow): number => Math.abs(take.bias_ms ?? 0) + (take.s
  */
 export function TakeTrend({ takes, width, shown = null }: { takes: TakeRow[]; width: number; shown?: string | null }) {
   const latest = takes.slice(0, MOST).reverse()
-  const gate = latest.at(-1)?.gate_ms ?? USUAL_GATE_MS
+  const gate = latest.at(-1)?.gate_ms ?? 0
   const reaches = latest.map(reachOf).sort((a, b) => a - b)
   const usual = reaches[Math.floor(MOST_OF_THEM * (reaches.length - 1))] ?? 0
   const reach = Math.max(40, 1.2 * gate, Math.min(2 * usual, reaches.at(-1) ?? 0))

@@ -9,7 +9,8 @@ type Props = {
   /** how much later than straight the off-beat sounds, ms */
   offBeatMs: number
   disabled: boolean
-  onChange: (ratio: number) => void
+  /** the share of the pair at which its second note is to sound */
+  onChange: (share: number) => void
   /** a feel typed as a name, a ratio or a share; throws what the core says against it */
   onTyped: (typed: string) => Promise<void>
 }
@@ -25,7 +26,6 @@ const STOPS = [
   { at: 2 / 3, name: 'triplet' },
 ]
 
-const ratioOf = (p: number): number => Math.round((p / (1 - p)) * 1000) / 1000
 const clamp = (p: number): number => Math.min(HIGHEST, Math.max(LOWEST, p))
 
 /** One beat of the hand wave with a handle at the off-beat: drag it and the wave leans. */
@@ -44,7 +44,7 @@ export function FeelDial({ p: told, words, offBeatMs, disabled, onChange, onType
   const toX = (x: number) => x * WIDTH
   const choose = (next: number) => {
     useLean.setState({ p: clamp(next) })
-    onChange(ratioOf(clamp(next)))
+    onChange(clamp(next))
   }
   const drag = (event: PointerEvent) => {
     const box = track.current?.getBoundingClientRect()

@@ -42,14 +42,16 @@ export function Transport() {
     if (timeline.bars.length > 0) void band.start()
   }, [wanted, timeline])
   const { feel } = document.start
+  const takeFeel = useFeelByName()
   /** Straight, and back to the swing it had: to hear one against the other. */
   const swung = useRef(feel)
   const straighten = () => {
     if (!mine) return
     const straight = feel.mode === 'fixed' && feel.ratio === 1
     if (!straight) swung.current = feel
-    const back = swung.current.mode === 'fixed' && swung.current.ratio === 1 ? { ...feel, ratio: 2 } : swung.current
-    store.change((d) => withStart(d, { feel: straight ? back : { ...feel, mode: 'fixed', ratio: 1 } }))
+    if (!straight) return takeFeel('straight')
+    if (swung.current.mode === 'fixed' && swung.current.ratio === 1) return takeFeel('triplet')
+    store.change((d) => withStart(d, { feel: swung.current }))
   }
   useKeys({ '/': straighten, Space: toggle, '[': () => nudge(-2), ']': () => nudge(2), t: tap })
 
@@ -89,7 +91,7 @@ export function Transport() {
           store.change((d) => withStart(d, { feel: read }))
         }}
         disabled={!mine}
-        onChange={(ratio) => store.change((d) => withStart(d, { feel: { ...d.start.feel, mode: 'fixed', ratio } }), { together: 'feel' })}
+        onChange={(share) => takeFeel(`${(100 * share).toFixed(2)} %`)}
       />
       <i className="slash" />
       <div className="cell">
@@ -133,6 +135,20 @@ export function Transport() {
       <LoopMap bars={timeline?.bars.length ?? 0} sections={document.sections.map((section) => section.name)} />
     </footer>
   )
+}
+
+/** Takes a feel as it is named or as a share of the pair; of several in a row only the last, as one step to undo. */
+function useFeelByName() {
+  const { store } = useBench()
+  const latest = useRef(0)
+  return (typed: string): void => {
+    const turn = ++latest.current
+    void readFeel(typed, store.getState().document.start.feel.unit)
+      .then(({ feel }) => {
+        if (turn === latest.current) store.change((d) => withStart(d, { feel }), { together: 'feel' })
+      })
+      .catch(() => undefined)
+  }
 }
 
 /** Written straight into the page each frame, so that nothing is rendered anew while music plays. */

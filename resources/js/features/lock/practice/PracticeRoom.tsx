@@ -1,11 +1,11 @@
 import { App, Button, Checkbox, InputNumber, Segmented, Select } from 'antd'
+import type { Backing, Choices } from '../../../api/types'
 import { playbackLevel, setPlaybackLevel } from '../../../audio/band'
 import { useKeys } from '../../../ui/keys'
 import { useBench } from '../../bench/benchContext'
 import { MicRoom } from '../MicRoom'
 import { TapPads } from '../TapPads'
 import type { useJudge } from '../useJudge'
-import { BACKINGS } from './clickModes'
 import { LadderStairs } from './LadderStairs'
 import { Pulse } from './Pulse'
 import { playedSeconds, type Settings } from './session'
@@ -25,11 +25,13 @@ const SWINGS = [
   { value: 8, label: 'pulse over 8 beats' },
 ]
 
+type Props = { judge: ReturnType<typeof useJudge>; usual: Choices['practice']; onClose: () => void; onShow: (take: string) => void }
+
 /** A tempo ladder that runs by itself: each cycle is judged, and the ladder says what comes next. */
-export function PracticeRoom({ judge, onClose, onShow }: { judge: ReturnType<typeof useJudge>; onClose: () => void; onShow: (take: string) => void }) {
+export function PracticeRoom({ judge, usual, onClose, onShow }: Props) {
   const { timeline } = useBench()
   const { message } = App.useApp()
-  const practice = usePractice(judge, (problem) => void message.error(problem, 10))
+  const practice = usePractice(judge, usual, (problem) => void message.error(problem, 10))
   const { settings, cycles, phase, ladder, step, last } = practice
   const running = phase !== 'ready' && phase !== 'over'
   const silent = timeline === undefined || timeline.strokes.length === 0
@@ -38,7 +40,7 @@ export function PracticeRoom({ judge, onClose, onShow }: { judge: ReturnType<typ
 
   return (
     <section className={playing && settings.hideBeats ? 'practice beats-hidden' : 'practice'} aria-label="Practice room">
-      {!running && <Wishes settings={settings} onSet={practice.set} />}
+      {!running && <Wishes settings={settings} backings={practice.backings} onSet={practice.set} />}
       {practice.problem !== null && (
         <p role="alert" className="finding finding-off">
           {practice.problem.message}
@@ -114,7 +116,7 @@ const verdict = (clean: boolean, finding: string | undefined) => (clean ? 'Clean
 const ladderWords = (ladder: { steps: { bpm: number }[]; minutes: number; fits: boolean; goal: number }, settings: Settings) =>
   ladder.fits ? `${ladder.steps.length} tempos, ${ladder.minutes.toFixed(1)} of your ${settings.minutes} minutes if every cycle is clean; the rest is for the ones that are not. ${MODE_WORDS[settings.mode]}` : `${settings.minutes} minutes carry to ${ladder.goal}, not to ${settings.goal}. ${MODE_WORDS[settings.mode]}`
 
-function Wishes({ settings, onSet }: { settings: Settings; onSet: (part: Partial<Settings>) => void }) {
+function Wishes({ settings, backings, onSet }: { settings: Settings; backings: Backing[]; onSet: (part: Partial<Settings>) => void }) {
   const number = (name: 'start' | 'goal' | 'minutes' | 'bars' | 'restAfter', label: string, min: number, max: number) => (
     <label>
       {label}
@@ -133,7 +135,7 @@ function Wishes({ settings, onSet }: { settings: Settings; onSet: (part: Partial
       </label>
       <label>
         play along to
-        <Select aria-label="Play along to" value={settings.backing} options={BACKINGS.map(({ id, name }) => ({ value: id, label: name }))} onChange={(backing) => onSet({ backing })} style={{ width: 180 }} />
+        <Select aria-label="Play along to" value={settings.backing} options={backings.map(({ id, name }) => ({ value: id, label: name }))} onChange={(backing) => onSet({ backing })} style={{ width: 180 }} />
       </label>
       <label>
         played by

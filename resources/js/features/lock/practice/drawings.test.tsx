@@ -13,7 +13,7 @@ vi.mock('../../../audio/band', async () => {
 })
 
 const steps = (tempos: number[]) => tempos.map((bpm) => ({ bpm, bars: 4, cycles: 2, seconds: 20, pulse_beats: 1 }))
-const ladder = (tempos: number[], at: number) => ({ steps: steps(tempos), minutes: 3, fits: true, goal: tempos.at(-1) ?? 0, raised: { start: 0, goal: 0 }, pause: null, at })
+const ladder = (tempos: number[], at: number) => ({ steps: steps(tempos), minutes: 3, fits: true, goal: tempos.at(-1) ?? 0, raised: { start: 0, goal: 0 }, pause: null, backings: [], at })
 
 beforeEach(() => {
   frame.elapsed = 0

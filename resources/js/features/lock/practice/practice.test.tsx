@@ -1,8 +1,9 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
+import type { Backing } from '../../../api/types'
 import { band } from '../../../audio/band'
 import { callsTo, key, serve, showOnBench, timeline } from '../../../testing/page'
-import { clicksOf, withClicks } from './clickModes'
+import { withClicks } from './clickModes'
 import { PracticeRoom } from './PracticeRoom'
 import { readSession, writeSession, type Cycle } from './session'
 
@@ -25,10 +26,15 @@ vi.mock('../../../audio/band', async () => {
 })
 
 const report = (passed: boolean) => ({ findings: [{ kind: 'looseness', text: 'Your strokes scatter.' }], gate: { passed } })
+const backings: Backing[] = [
+  { id: 'band', name: 'the band', click_on: [], click_off_beats: false, click_rests: null },
+  { id: 'rests', name: 'click that drops out', click_on: [0, 1], click_off_beats: false, click_rests: [2, 2] },
+]
 const ladder = (body: unknown) => {
   const { clean } = body as { clean: boolean[] }
-  return { steps: [{ bpm: 120, bars: 2, cycles: 2, seconds: 8, pulse_beats: 1 }, { bpm: 126, bars: 2, cycles: 2, seconds: 7.6, pulse_beats: 1 }], minutes: 0.3, fits: true, goal: 126, raised: { start: 126, goal: 132 }, at: clean.length >= 2 && clean.slice(-2).every(Boolean) ? 1 : 0, pause: clean.length === 6 ? 'tension' : null }
+  return { steps: [{ bpm: 120, bars: 2, cycles: 2, seconds: 8, pulse_beats: 1 }, { bpm: 126, bars: 2, cycles: 2, seconds: 7.6, pulse_beats: 1 }], minutes: 0.3, fits: true, goal: 126, raised: { start: 126, goal: 132 }, at: clean.length >= 2 && clean.slice(-2).every(Boolean) ? 1 : 0, pause: clean.length === 6 ? 'tension' : null, backings }
 }
+const usual = { startShare: 0.6, minutes: 9, bars: 4, restAfter: 25 }
 const cycle = (clean: boolean, seconds = 60): Cycle => ({ take: `t${Math.random()}`, bpm: 120, clean, seconds })
 
 const judge = { taps: vi.fn(), sound: vi.fn(), hearing: false, heard: null, unsent: null, unheard: null, byKey: null, byMicrophone: null }
@@ -41,7 +47,7 @@ beforeEach(() => {
 })
 afterEach(() => vi.useRealTimers())
 
-const room = () => showOnBench(<PracticeRoom judge={judge} onClose={vi.fn()} onShow={vi.fn()} />, { plays: timeline })
+const room = () => showOnBench(<PracticeRoom judge={judge} usual={usual} onClose={vi.fn()} onShow={vi.fn()} />, { plays: timeline })
 
 async function playCycle(): Promise<void> {
   const before = vi.mocked(band.start).mock.calls.length
@@ -61,7 +67,7 @@ it('plays a cycle at the ladder’s tempo, has it judged, and says what comes ne
   await screen.findByText(/Next at 120/)
   expect(judge.taps).toHaveBeenCalledTimes(1)
   expect(callsTo('POST compute/ladder').at(-1)).toMatchObject({ clean: [true], mode: 'gated' })
-  expect(readSession('b1', 120).cycles).toHaveLength(1)
+  expect(readSession('b1', 120, usual).cycles).toHaveLength(1)
   key('Escape')
   await screen.findByText(/Go on/)
 })
@@ -82,15 +88,11 @@ it('stops early without losing what was played, and climbs no more on a day that
   expect(screen.getByText(/0 of 1 cycles clean/)).toBeTruthy()
 })
 
-it('clicks as it is set, from every beat to bars without any', () => {
-  expect(clicksOf('all', 4).clickOn).toEqual([0, 1, 2, 3])
-  expect(clicksOf('back', 4).clickOn).toEqual([1, 3])
-  expect(clicksOf('back', 3).clickOn).toEqual([1, 2])
-  expect(clicksOf('one', 4).clickOn).toEqual([0])
-  expect(clicksOf('off', 4)).toMatchObject({ clickOn: [], clickOffBeats: true })
-  expect(clicksOf('rests', 4).clickRests).toEqual([2, 2])
-  withClicks('one', 4)()
-  expect(vi.mocked(band.set).mock.calls).toEqual([[clicksOf('one', 4)], [{ clickOn: [], clickOffBeats: false, clickRests: null }]])
+it('clicks as the chosen backing says, and puts the clicks back as they were', () => {
+  withClicks(backings[1])()
+  withClicks(backings[0])()
+  const before = { clickOn: [], clickOffBeats: false, clickRests: null }
+  expect(vi.mocked(band.set).mock.calls).toEqual([[{ clickOn: [0, 1], clickOffBeats: false, clickRests: [2, 2] }], [before], [before]])
 })
 
 it('ends when the minutes are over, as the server says, and tells it what was played', async () => {
@@ -105,7 +107,7 @@ it('ends when the minutes are over, as the server says, and tells it what was pl
 
 it('shows the pulse as slow as the tempo asks for, unless somebody chose', async () => {
   const swings = async (swing: 0 | 8) => {
-    writeSession('b1', { settings: { ...readSession('b1', 120).settings, swing }, cycles: [] })
+    writeSession('b1', { settings: { ...readSession('b1', 120, usual).settings, swing }, cycles: [] })
     serve({ 'POST compute/ladder': { ...ladder({ clean: [] }), steps: [{ bpm: 120, bars: 2, cycles: 2, seconds: 8, pulse_beats: 4 }] } })
     const shown = room()
     await screen.findByText(/1 tempos, /)
@@ -119,7 +121,7 @@ it('shows the pulse as slow as the tempo asks for, unless somebody chose', async
 })
 
 it('shows no beat at all to one who hides the beats', async () => {
-  writeSession('b1', { settings: { ...readSession('b1', 120).settings, hideBeats: true }, cycles: [] })
+  writeSession('b1', { settings: { ...readSession('b1', 120, usual).settings, hideBeats: true }, cycles: [] })
   const { container } = room()
   await screen.findByText(/2 tempos/)
   key('r')
@@ -129,18 +131,18 @@ it('shows no beat at all to one who hides the beats', async () => {
 })
 
 it('keeps settings and cycles over a reload', () => {
-  const session = readSession('b3', 100)
+  const session = readSession('b3', 100, usual)
   expect(session.settings).toMatchObject({ start: 60, goal: 100 })
   writeSession('b3', { settings: { ...session.settings, goal: 140 }, cycles: [cycle(true)] })
-  expect(readSession('b3', 100)).toMatchObject({ settings: { start: 60, goal: 140 }, cycles: [{ clean: true }] })
+  expect(readSession('b3', 100, usual)).toMatchObject({ settings: { start: 60, goal: 140 }, cycles: [{ clean: true }] })
 })
 
 it('offers to raise start and goal together once the goal is clean, and begins the new ladder from its foot', async () => {
-  writeSession('b1', { settings: { ...readSession('b1', 120).settings, start: 120, goal: 126 }, cycles: [{ take: 't1', bpm: 126, clean: true, seconds: 8 }] })
+  writeSession('b1', { settings: { ...readSession('b1', 120, usual).settings, start: 120, goal: 126 }, cycles: [{ take: 't1', bpm: 126, clean: true, seconds: 8 }] })
   room()
   fireEvent.click(await screen.findByText('Easy: 126 to 132'))
   await waitFor(() => expect(callsTo('POST compute/ladder').at(-1)).toMatchObject({ start: 126, goal: 132, clean: [] }))
-  expect(readSession('b1', 120)).toMatchObject({ settings: { start: 126, goal: 132 }, cycles: [] })
+  expect(readSession('b1', 120, usual)).toMatchObject({ settings: { start: 126, goal: 132 }, cycles: [] })
 })
 
 it('says how far the minutes carry when they are too few', async () => {
@@ -157,7 +159,7 @@ it('says what is wrong with a ladder that goes down, and does not start it', asy
 })
 
 it('waits with a question until it is answered, and goes on when the hands are loose', async () => {
-  writeSession('b1', { settings: { ...readSession('b1', 120).settings, minutes: 90 }, cycles: Array.from({ length: 5 }, (_, number) => ({ take: `t${number}`, bpm: 120, clean: false, seconds: 8 })) })
+  writeSession('b1', { settings: { ...readSession('b1', 120, usual).settings, minutes: 90 }, cycles: Array.from({ length: 5 }, (_, number) => ({ take: `t${number}`, bpm: 120, clean: false, seconds: 8 })) })
   room()
   await screen.findByText(/0 of 5 cycles clean/)
   key('r')

@@ -1,5 +1,5 @@
 import { recalled, remember } from '../../../ui/remembered'
-import type { Backing } from './clickModes'
+import type { Backing, Choices } from '../../../api/types'
 
 export type Settings = {
   start: number
@@ -8,7 +8,7 @@ export type Settings = {
   mode: 'gated' | 'ramp' | 'bursts'
   bars: number
   input: 'keys' | 'microphone'
-  backing: Backing
+  backing: Backing['id']
   /** beats that one swing of the pulse takes; 0: by the tempo */
   swing: 0 | 1 | 4 | 8
   hideBeats: boolean
@@ -23,8 +23,9 @@ export const playedSeconds = (cycles: Cycle[]): number => cycles.reduce((sum, cy
 
 const key = (id: string) => `gravik:practice:${id}`
 
-export function readSession(id: string, tempo: number): Session {
-  const usual: Settings = { start: Math.max(20, Math.round(tempo * 0.6)), goal: Math.round(tempo), minutes: 9, mode: 'gated', bars: 4, input: 'keys', backing: 'band', swing: 0, hideBeats: false, hurts: false, restAfter: 25 }
+export function readSession(id: string, tempo: number, { startShare, minutes, bars, restAfter }: Choices['practice']): Session {
+  const start = Math.max(20, Math.round(tempo * startShare))
+  const usual: Settings = { start, goal: Math.round(tempo), minutes, mode: 'gated', bars, input: 'keys', backing: 'band', swing: 0, hideBeats: false, hurts: false, restAfter }
   const kept = recalled<Partial<Session>>(key(id))
   return { settings: { ...usual, ...kept?.settings }, cycles: kept?.cycles ?? [] }
 }

@@ -1,7 +1,6 @@
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import { useLadder } from '../../../api/queries'
-import type { Take } from '../../../api/types'
-import { firstBeats } from '../../../audio/bars'
+import type { Choices, Take } from '../../../api/types'
 import { useMicrophone } from '../../../audio/useMicrophone'
 import { useRecorder } from '../../../audio/useRecorder'
 import { useBench, useDocument } from '../../bench/benchContext'
@@ -18,11 +17,11 @@ const BETWEEN_MS = 4000
  * Goes up the ladder by itself: sets the tempo, counts in, takes a cycle, has it judged, and goes on where the ladder says,
  * until the minutes are over, somebody stops, or a question waits.
  */
-export function usePractice(judge: ReturnType<typeof useJudge>, onProblem: (words: string) => void) {
+export function usePractice(judge: ReturnType<typeof useJudge>, usual: Choices['practice'], onProblem: (words: string) => void) {
   const { store, setTempo, timeline, tempo } = useBench()
   const document = useDocument()
   const id = store.getState().id
-  const [session, setSession] = useState<Session>(() => readSession(id, document.start.tempo))
+  const [session, setSession] = useState<Session>(() => readSession(id, document.start.tempo, usual))
   const [phase, setPhase] = useState<Phase>('ready')
   const [last, setLast] = useState<Take | null>(null)
   const [rested, setRested] = useState(0)
@@ -31,6 +30,7 @@ export function usePractice(judge: ReturnType<typeof useJudge>, onProblem: (word
   const { settings, cycles } = session
   const ladder = useLadder({ start: settings.start, goal: settings.goal, minutes: settings.minutes, bars: settings.bars, mode: settings.mode, meter: document.start.meter, clean: cycles.map((cycle) => cycle.clean), hurts: settings.hurts, played: playedSeconds(cycles), rested, rest_after: settings.restAfter })
   const step = ladder.data?.steps[ladder.data.at]
+  const backings = useMemo(() => ladder.data?.backings ?? [], [ladder.data])
 
   const keep = (next: Session) => {
     writeSession(id, next)
@@ -73,11 +73,11 @@ export function usePractice(judge: ReturnType<typeof useJudge>, onProblem: (word
     }
     if (timeline?.tempo !== step.bpm) return
     setPhase('playing')
-    putBack.current = withClicks(settings.backing, firstBeats(timeline))
+    putBack.current = withClicks(backings.find(({ id: each }) => each === settings.backing))
     const how = { bars: step.bars, ...(settings.backing === 'band' ? {} : { clickOnly: 'as set' as const }) }
     if (settings.input === 'microphone') void microphone.start(how)
     else void recorder.start({ ...how, tempo: step.bpm })
-  }, [phase, step, ladder.isPlaceholderData, tempo, timeline, settings.backing, settings.input, microphone, recorder, setTempo])
+  }, [phase, step, ladder.isPlaceholderData, tempo, timeline, backings, settings.backing, settings.input, microphone, recorder, setTempo])
   useEffect(() => {
     if (phase !== 'between' || ladder.isPlaceholderData || ladder.data === undefined) return
     if (ladder.data.pause !== null) {
@@ -111,6 +111,7 @@ export function usePractice(judge: ReturnType<typeof useJudge>, onProblem: (word
     question: ladder.data?.pause ?? null,
     last,
     ladder: ladder.data,
+    backings,
     problem: ladder.error,
     step,
     recorder,
