@@ -21,13 +21,13 @@ function twoLines(): Pattern
 }
 
 /** @return list<list<int>> ticks of the strokes of each line */
-function ticksOf(Pattern $pattern): array
+function tickPairsOf(Pattern $pattern): array
 {
     return array_map(static fn (Stream $stream): array => array_map(static fn (Stroke $stroke): int => $stroke->at, $stream->strokes), $pattern->streams);
 }
 
 it('copies the bar of a place to the others, in both lines', function (int $at, array $ticks): void {
-    expect(ticksOf((new PatternShaper())->withBarCopied(twoLines(), $at)))->toBe($ticks);
+    expect(tickPairsOf((new PatternShaper())->withBarCopied(twoLines(), $at)))->toBe($ticks);
 })->with([
     'the first' => [960, [[0, 480, 3840, 4320], [0, 960, 3840, 4800]]],
     'the second, whose bass rests' => [3840, [[480, 4320], []]],
@@ -37,7 +37,7 @@ it('exchanges the rhythms of a beat between the lines, each keeping its strings 
     $exchanged = (new PatternShaper())->withBeatExchanged(twoLines(), 100);
     [$strum, $thumb] = $exchanged->streams;
 
-    expect(ticksOf($exchanged))->toBe([[0, 4320], [0, 480, 960]])
+    expect(tickPairsOf($exchanged))->toBe([[0, 4320], [0, 480, 960]])
         ->and(array_unique(array_map(static fn (Stroke $stroke): string => $stroke->by->value, $thumb->strokes)))->toBe(['thumb'])
         ->and([$strum->strokes[0]->by, $strum->strokes[0]->strings])->toBe([PlayedBy::Pick, Zone::All])
         ->and((new PatternShaper())->withBeatExchanged(Examples::pattern('xxxx', grid: 1), 0))->toEqual(Examples::pattern('xxxx', grid: 1));

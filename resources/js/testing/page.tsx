@@ -6,7 +6,7 @@ import { MemoryRouter, Route, Routes } from 'react-router'
 import { afterEach, vi } from 'vitest'
 import { useStore } from 'zustand'
 import { deskOf, withLine, withPattern } from '../api/desk'
-import type { BreakdownDocument, LineDocument, Patch, PatternDocument, PinDocument, StoredBreakdown, TimedBar, Timeline, Voicing } from '../api/types'
+import type { BreakdownDocument, LineDocument, Patch, PatternDocument, PinDocument, SongPlace, StoredBreakdown, TimedBar, Timeline, Voicing } from '../api/types'
 import { BenchContext } from '../features/bench/benchContext'
 import { openDocument, type DocumentStore } from '../features/bench/documentStore'
 
@@ -153,7 +153,7 @@ export function show(screen: ReactNode, path = '/') {
 }
 
 /** A station with a breakdown on the bench; saves go nowhere. */
-export function showOnBench(station: ReactNode, { document = tune, mine = true, plays = timeline as Timeline | undefined } = {}) {
+export function showOnBench(station: ReactNode, { document = tune, mine = true, plays = timeline as Timeline | undefined, places = [] as SongPlace[] } = {}) {
   const stored: StoredBreakdown = { id: 'b1', revision: 1, sitting: 'elsewhere', updated_at: '2026-05-09T12:00:00Z', mine, document }
   const store: DocumentStore = openDocument(stored, {
     put: async (_id, saved, revision) => ({ ...stored, document: saved, revision: revision + 1 }),
@@ -162,12 +162,13 @@ export function showOnBench(station: ReactNode, { document = tune, mine = true, 
   })
   const setTempo = vi.fn()
   const setLevel = vi.fn()
+  const setPlace = vi.fn()
   function OnBench() {
     const now = useStore(store, (state) => state.document)
-    const value = { store, desk: deskOf(now, {}, undefined), places: [], setPlace: vi.fn(), tempo: document.start.tempo, setTempo, level: 3, setLevel, timeline: plays }
+    const value = { store, desk: deskOf(now, {}, places), places, setPlace, tempo: document.start.tempo, setTempo, level: 3, setLevel, timeline: plays }
     return <BenchContext.Provider value={value}>{station}</BenchContext.Provider>
   }
-  return { store, setTempo, setLevel, ...show(<OnBench />) }
+  return { store, setTempo, setLevel, setPlace, ...show(<OnBench />) }
 }
 
 export const key = (name: string): void => void window.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }))

@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { expect, it, vi } from 'vitest'
 import { withStart } from '../../api/desk'
 import type { Chart } from '../../api/types'
-import { serve, showOnBench, tune } from '../../testing/page'
+import { callsTo, serve, showOnBench, tune } from '../../testing/page'
 import ChartStation from './ChartStation'
 
 vi.mock('../../audio/band', () => import('../../testing/silentBand'))
@@ -47,11 +47,26 @@ it('asks the core to take a section out by its id, and adds one that comes once 
   const sections = ['A', 'B', 'C'].map((name, at) => ({ id: `s${at + 1}`, name, line: '' })) as typeof tune.sections
   const form = sections.map(({ id }) => ({ section: id, times: 1 })) as typeof tune.form
   const { store } = showOnBench(<ChartStation />, { document: { ...tune, sections, form } })
+  fireEvent.click(await screen.findByLabelText('Section B: move, split, take out'))
   fireEvent.click(await screen.findByLabelText('Take out section B'))
   await waitFor(() => expect(store.getState().document.sections.map(({ id }) => id)).toEqual(['s1', 's3']))
   fireEvent.click(screen.getByText('Add a section'))
   expect(store.getState().document.sections.map(({ id, name }) => [id, name])).toEqual([['s1', 'A'], ['s3', 'C'], ['s2', 'B']])
   expect(store.getState().document.form.at(-1)).toEqual({ section: 's2', times: 1 })
+})
+
+it('asks the core to split a section at one of its bars and to move it past the others', async () => {
+  const halves = [{ id: 's1', name: 'A', line: '| Dm |' }, { id: 's2', name: 'A', line: '| A7 |' }] as unknown as typeof tune.sections
+  serve({ 'POST compute/chart': chart(), 'POST compute/split-section': { document: { ...tune, sections: halves } }, 'POST compute/move-section': { document: { ...tune, sections: [...halves].reverse() } } })
+  const { store } = showOnBench(<ChartStation />)
+  fireEvent.click(await screen.findByLabelText('Section A: move, split, take out'))
+  fireEvent.mouseDown(await screen.findByLabelText('Split section A'))
+  fireEvent.click(await screen.findByTitle('with bar 2'))
+  await waitFor(() => expect(store.getState().document.sections).toEqual(halves))
+  expect(callsTo('POST compute/split-section')).toMatchObject([{ section: 's1', bar: 1 }])
+  fireEvent.click(await screen.findByText('Move down'))
+  await waitFor(() => expect(store.getState().document.sections.map(({ id }) => id)).toEqual(['s2', 's1']))
+  expect(callsTo('POST compute/move-section')).toMatchObject([{ section: 's1', position: 1 }])
 })
 
 it('shows endings after their section, by the times they are for, and how often it comes', async () => {

@@ -1,6 +1,6 @@
 import { Segmented, Select } from 'antd'
+import type { ReactNode } from 'react'
 import type { School } from '../../api/types'
-import { PlayedHere } from '../bench/PlayedHere'
 import { GRIDS } from './sheets'
 
 const ACCENTS = [
@@ -25,10 +25,12 @@ type Props = {
   onReshape: (shape: { grid?: number; bars?: number }) => void
   onSchool: (school: School) => void
   onLay: (shape: { accents?: string; lengths?: string }) => void
+  /** where in the song it is played */
+  children?: ReactNode
 }
 
 /** What is decided for the pattern as a whole. */
-export function ArrangeForm({ division, bars, school, schools, onReshape, onSchool, onLay }: Props) {
+export function ArrangeForm({ division, bars, school, schools, onReshape, onSchool, onLay, children }: Props) {
   return (
     <section className="arrange-form" aria-label="Arrange the pattern">
       <label>
@@ -73,7 +75,7 @@ export function ArrangeForm({ division, bars, school, schools, onReshape, onScho
           onChange={(lengths: string | null) => lengths !== null && onLay({ lengths })}
         />
       </label>
-      <PlayedHere what="pattern" />
+      {children}
       <p className="muted">Accents and lengths are written into the strokes; undo takes them out again.</p>
     </section>
   )

@@ -112,12 +112,13 @@ it('strikes single strings, ends some of them early and names the hand that does
   expect(container.textContent).toContain('Sounds for 4.00 of a beat, 2000 ms.')
 })
 
-it('hands a beat from line to line by H, each line keeping its strings', async () => {
+it('asks the core to hand a beat from line to line by H, where there are two', async () => {
   const two = struckAs({ ticks: 3840, streams: [{ name: 'strum', strokes: [{ at: 0, division: 3, zone: 'high' }, { at: 320, division: 3, zone: 'high' }] }, { name: 'bass', strokes: [{ at: 0, division: 1, zone: 'bass' }] }] }) as unknown as BreakdownDocument
   const { store } = showOnBench(<HandStation />, { document: two })
   await screen.findByText(/slot 1, counted/)
   key('h')
-  expect(store.getState().document.patterns[0].streams.map((stream) => stream?.strokes.map(({ at, zone }) => [at, zone]))).toEqual([[[0, 'high']], [[0, 'bass'], [320, 'bass']]])
+  await waitFor(() => expect(callsTo('POST compute/shape')).toMatchObject([{ exchange_beat: 0 }]))
+  await waitFor(() => expect(store.getState().document.patterns[0].ticks).toBe(7680))
 })
 
 it('asks the core to lay the pattern out anew, and takes what it gives as one step', async () => {
@@ -187,6 +188,7 @@ it('offers the library’s patterns in this meter and takes one over with its sc
 })
 
 it('gives a stroke an ornament with its usual frets, and says what the grips cannot take', async () => {
+  serve({ ...server, 'GET choices': { ...server['GET choices'], ornaments: [{ kind: 'slide-in', usual_frets: -1 }, { kind: 'hammer-on', usual_frets: -2 }] } })
   const { store } = showOnBench(<HandStation />, { plays: { ...timeline, warnings: [{ kind: 'below-the-nut', text: 'The stroke on beat 1 slides below the nut on Am.', at: [0], fixes: [] }] } })
   await screen.findByText('The stroke on beat 1 slides below the nut on Am.')
   fireEvent.mouseDown(await screen.findByLabelText('Ornament'))

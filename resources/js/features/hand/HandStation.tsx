@@ -8,6 +8,7 @@ import { useSheet } from '../../ui/useSheet'
 import { useTabState } from '../../ui/useTabState'
 import { useWidth } from '../../ui/useWidth'
 import { useBench, useMine } from '../bench/benchContext'
+import { PlayedHere } from '../bench/PlayedHere'
 import { useRemake } from '../bench/useRemake'
 import { CountField } from './CountField'
 import { ArrangeForm } from './ArrangeForm'
@@ -123,7 +124,9 @@ export default function HandStation() {
               onReshape={(shape) => void reshapeTo(shape)}
               onSchool={(school) => edit((d) => ({ ...d, school }))}
               onLay={lay}
-            />
+            >
+              <PlayedHere what="pattern" />
+            </ArrangeForm>
           )}
         </HandTools>
         <p role="status" className="unseen">

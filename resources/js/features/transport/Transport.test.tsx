@@ -3,7 +3,7 @@ import { beforeEach, expect, it, vi } from 'vitest'
 import { band } from '../../audio/band'
 import { deskOf, withStart } from '../../api/desk'
 import { BenchContext } from '../bench/benchContext'
-import { key, serve, showOnBench, timeline, tune } from '../../testing/page'
+import { callsTo, key, serve, showOnBench, timeline, tune } from '../../testing/page'
 import { Transport } from './Transport'
 
 const state = { status: 'stopped', muted: { drums: false, bass: false, guitar: false }, clickOn: [1, 3], countInBars: 2, loop: null as [number, number] | null }
@@ -83,9 +83,11 @@ it('loops the bars that are dragged over, either way, and goes round again at "a
 })
 
 it('plays straight and swung in turn by one key, and gives back the swing there was', async () => {
+  serve({ 'POST compute/feel': { feel: { mode: 'fixed', ratio: 1, unit: 'eighth' } } })
   const { store } = showOnBench(<Transport />, { document: withStart(tune, { feel: { mode: 'fixed', ratio: 1.6, unit: 'eighth' } }) })
   key('/')
-  expect(store.getState().document.start.feel.ratio).toBe(1)
+  await waitFor(() => expect(store.getState().document.start.feel.ratio).toBe(1))
+  expect(callsTo('POST compute/feel')).toEqual([{ typed: 'straight', unit: 'eighth' }])
   await act(async () => undefined)
   key('/')
   expect(store.getState().document.start.feel.ratio).toBe(1.6)
