@@ -8,6 +8,7 @@ use App\Bench\DemoClient;
 use App\Bench\DemoServer;
 use App\Bench\HearingAccuracy;
 use App\Bench\InitialScript;
+use App\Bench\SongFigures;
 use App\Bench\Stopwatch;
 use App\Bench\UnderLoad;
 use Database\Seeders\DemoBreakdowns;
@@ -162,6 +163,7 @@ final class Bench extends Command
                 self::row('HTTP: strokes of a pattern', Stopwatch::of(static fn () => $client->post('/api/compute/strokes', ['document' => $document])), 'under 100 ms'),
                 self::row('HTTP: timeline of 16 bars', Stopwatch::of(static fn () => $client->post('/api/compute/timeline', ['document' => $document])), 'under 100 ms'),
                 self::row('HTTP: the shelf', Stopwatch::of(static fn () => $client->get('/api/breakdowns')), ''),
+                ...(new SongFigures($server, $client))->rows(),
             ];
         } finally {
             $server->stop();

@@ -68,8 +68,9 @@ final readonly class FormVoicer
     public function voiceWith(Form $form, array $pins, array $grips): VoicedForm
     {
         $candidates = [];
+        $known = [];
         foreach ($form->chords as $place => $chord) {
-            $voicing = $this->finder->voicing($chord->chord, $grips[$place]);
+            $voicing = $known[$chord->chord->text().' '.implode(' ', $grips[$place])] ??= $this->finder->voicing($chord->chord, $grips[$place]);
             if ($voicing === null) {
                 return $this->voice($form, $pins);
             }

@@ -65,7 +65,8 @@ final readonly class Performer
                 LineUp::of($breakdown->parts)->players,
             ),
         );
-        usort($events, static fn (Event $a, Event $b): int => $a->t <=> $b->t);
+        $times = array_map(static fn (Event $event): float => $event->t, $events);
+        array_multisort($times, array_keys($times), $events);
 
         return new Timeline($map, $course, $voiced, $spans, $strokes, $events, $seconds);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Gravik\Band\Role;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
+use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Desk;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Tests\Support\Examples;
@@ -58,3 +59,8 @@ it('works at a section of a pass, and changes its pattern wherever it is played'
         ->and(fn () => Desk::of(songWith([]), '9'))->toThrow(BreakdownNotValid::class, 'no pass "9"')
         ->and(fn () => Desk::of(songWith([]), '1', 'z'))->toThrow(BreakdownNotValid::class, 'no section "z"');
 });
+
+it('plays a pattern at levels 1 to 3 and at no other', function (int $level, bool $there): void {
+    $build = static fn () => new Cell('guitar', level: $level);
+    $there ? expect($build()->level)->toBe($level) : expect($build)->toThrow(BreakdownNotValid::class, 'levels 1, 2 and 3');
+})->with([[0, false], [1, true], [3, true], [4, false]]);

@@ -60,6 +60,10 @@ it('knows a time without an ending of its own takes the last', function (): void
     expect(symbolsPlayed(Course::of([$a], tideSong(), [new FormEntry('a', 3)], ['1'])))->toBe(['A7', 'Gm', 'Gm']);
 });
 
+it('refuses an ending for no time, or for one time twice', function (array $times): void {
+    new Ending($times, '| Dm |');
+})->with([[[0]], [[0, 0]], [[-1, 2]], [[2, 1, 2]]])->throws(ChartNotReadable::class);
+
 it('refuses more than anybody plays', function (): void {
     $line = str_repeat('| D ', 200).'|';
     Course::of([new Section('a', 'A', $line)], tideSong(), [new FormEntry('a', 16)], ['1']);

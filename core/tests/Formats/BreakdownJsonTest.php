@@ -95,6 +95,17 @@ it('says that a file is none of ours', function (string $file): void {
     (new BreakdownJson())->parse($file);
 })->with(['', 'not json', '[]', '"breakdown"', 'null', '{"format":"other"}', str_repeat('[', 200), "\xFF\xD8\xFF"])->throws(DocumentNotReadable::class, 'This file is not a breakdown');
 
+it('holds so many of a kind and says where there is one more', function (string $list, int $most): void {
+    $full = Examples::full();
+    $filled = static fn (int $count): array => [$list => array_map(
+        static fn (int $number): array => $full[$list][$number] ?? (isset($full[$list][0]['id']) ? ['id' => "n{$number}"] : []) + end($full[$list]),
+        range(0, $count - 1),
+    )] + $full;
+
+    expect((new BreakdownJson())->write((new BreakdownJson())->read($filled($most)))[$list])->toHaveCount($most)
+        ->and(fn () => (new BreakdownJson())->read($filled($most + 1)))->toThrow(DocumentNotReadable::class, "{$most} is the most");
+})->with([['sections', 24], ['form', 64], ['patterns', 40], ['lines', 12], ['parts', 12], ['passes', 64], ['cells', 200], ['moves', 200], ['placed', 400]]);
+
 it('refuses what does not hold together, and points to it', function (callable $spoil, string $pointer, string $message): void {
     try {
         (new BreakdownJson())->read($spoil(Examples::full()));

@@ -49,6 +49,12 @@ it('mixes channels to one, and reads a file that ends early as far as it goes', 
         ->and(WavSource::open($stereo)->remark())->toBeNull();
 });
 
+it('reads what is there where a recorder never finished the header', function (int $stated): void {
+    $source = WavSource::open(wavFile(pack('v*', ...array_fill(0, 4000, 0)), 1, 1, 8000, 16, $stated));
+
+    expect($source->seconds())->toBe(0.5)->and($source->remark())->toContain('never finished');
+})->with([0, 0xFFFFFFFF, 0x7FFFFFFF]);
+
 it('says what is wrong with a file that it cannot read', function (string $path, string $says): void {
     expect(fn () => samplesOf($path))->toThrow(WavNotReadable::class, $says);
 })->with([

@@ -49,6 +49,7 @@ it('finds every double stop of the key on a chord, and says how it sits', functi
 })->with([
     'I7 in E' => ['E', [0, 2, 4, 5, 7, 9, 11], 'E7', [4, 8, 11, 2], 'standard'],
     'iv in D minor' => ['D minor', [0, 2, 3, 5, 7, 8, 10], 'Gm7', [7, 10, 2, 5], 'standard'],
+    'V7 in open D' => ['D', [0, 2, 4, 5, 7, 9, 11], 'A7', [9, 1, 4, 7], 'open-d'],
     'IV in open G' => ['G', [0, 2, 4, 5, 7, 9, 11], 'C', [0, 4, 7], 'open-g'],
 ]);
 

@@ -167,3 +167,11 @@ it('strikes up strokes a little softer than down strokes with the same accent', 
 
     expect($loudness(Direction::Up) / $loudness(Direction::Down))->toEqualWithDelta(0.92, 1e-9);
 });
+
+it('moves a stroke with the ends of its strings', function (): void {
+    $stroke = (new Performer())->perform(Examples::breakdown())->strokes[1];
+    $later = $stroke->shifted(0.25);
+
+    expect($later->t - $stroke->t)->toEqualWithDelta(0.25, 1e-12)
+        ->and(array_map(static fn (float $after, float $before): float => $after - $before, $later->ends, $stroke->ends))->toEqualWithDelta(array_fill(0, count($stroke->ends), 0.25), 1e-12);
+});

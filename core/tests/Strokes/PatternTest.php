@@ -48,6 +48,7 @@ it('refuses strokes that do not fit', function (callable $build, string $message
     'three streams' => [static fn () => new Pattern(Meter::parse('4/4'), 3840, [new Stream('a', []), new Stream('b', []), new Stream('c', [])]), 'one or two streams'],
     'a length of nothing' => [static fn () => Length::ofSlot(0), 'above 0'],
     'an accent past the hardest' => [static fn () => new Stroke(0, 2, accent: 4), '0 (soft) to 3'],
+    'a thousandth too early' => [static fn () => new Stroke(0, 2, offsetMs: -250.001), 'at most 250 ms'],
     'a second late' => [static fn () => new Stroke(0, 2, offsetMs: 1000), 'at most 250 ms'],
     'an unknown school' => [static fn () => School::parse('windmill'), 'Choose one of pendulum, all-down'],
 ]);

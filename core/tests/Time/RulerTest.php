@@ -65,6 +65,14 @@ it('works out a swing from the tempo: triplet up to 182, then less, straight at 
     [300, SwingUnit::Eighth, 1.0], [96, SwingUnit::Sixteenth, (312.5 - 110) / 110], [120, SwingUnit::Sixteenth, (250 - 110) / 110],
 ]);
 
+it('is the same ruler only where meter, tempo and lean are the same', function (string $meter, float $tempo, Feel $feel, bool $same): void {
+    $ruler = new Ruler(Meter::parse('4/4'), new Tempo(120), Feel::fixed(2));
+    expect($ruler->equals(new Ruler(Meter::parse($meter), new Tempo($tempo), $feel)))->toBe($same);
+})->with([
+    ['4/4', 120, Feel::fixed(2), true], ['3/4', 120, Feel::fixed(2), false], ['4/4', 121, Feel::fixed(2), false],
+    ['4/4', 120, Feel::fixed(1.5), false], ['4/4', 120, Feel::fixed(2, SwingUnit::Sixteenth), false],
+]);
+
 it('warns of a short note that is too short to swing', function (): void {
     expect(Feel::fixed(3)->tooShortMs(new Tempo(200)))->toEqualWithDelta(75.0, 1e-9)
         ->and(Feel::fixed(2)->tooShortMs(new Tempo(120)))->toBeNull()

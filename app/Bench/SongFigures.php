@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use Gravik\Formats\BreakdownJson;
+use PDO;
+use RuntimeException;
+
+/** What a whole song costs: one changed cell of it, its way to the browser, and documents of an older version. */
+final readonly class SongFigures
+{
+    private const UPGRADED = 10_000;
+
+    public function __construct(private DemoServer $server, private DemoClient $client) {}
+
+    /** @return list<array{what: string, median: float, worst: ?float, unit: string, asked: string}> */
+    public function rows(): array
+    {
+        $changes = 0;
+        $ask = fn (): string => $this->client->post('/api/compute/timeline', ['document' => LongSong::document($changes++)]);
+        $heard = $ask();
+        $old = self::old();
+        $today = (new BreakdownJson())->write((new BreakdownJson())->parse($old));
+
+        return [
+            self::row('HTTP: timeline of 64 bars after one changed cell', Stopwatch::of($ask), 'under 40 ms'),
+            ['what' => 'timeline of 64 bars, gzipped', 'median' => round(strlen((string) gzencode($heard)) / 1000, 1), 'worst' => null, 'unit' => 'kB', 'asked' => 'under 60 kB'],
+            self::row('reading a document of version 1', Stopwatch::of(static fn () => (new BreakdownJson())->parse($old)), ''),
+            self::row('reading the same as it is written today', Stopwatch::of(static fn () => (new BreakdownJson())->read($today)), ''),
+            $this->upgrading($old),
+        ];
+    }
+
+    /**
+     * A school's breakdowns, each with a version to go back to, as an older Gravik left them.
+     *
+     * @return array{what: string, median: float, worst: ?float, unit: string, asked: string}
+     */
+    private function upgrading(string $old): array
+    {
+        $this->server->artisan('gravik:make-school', '--force', '--takes=0', '--breakdowns='.self::UPGRADED);
+        $rows = new PDO('sqlite:'.$this->server->folder.'/gravik.sqlite');
+        $rows->prepare('update breakdowns set document = ?')->execute([$old]);
+        $rows->prepare("insert into breakdown_revisions (breakdown_id, saved_by, number, sitting, document) select id, owner_id, revision, 'bench', ? from breakdowns")->execute([$old]);
+        $started = hrtime(true);
+        $this->server->artisan('gravik:upgrade');
+
+        return ['what' => 'upgrading 10,000 stored breakdowns with a version each', 'median' => round((hrtime(true) - $started) / 1e9, 1), 'worst' => null, 'unit' => 's', 'asked' => 'under 120 s'];
+    }
+
+    /** A breakdown as the first version of the document held it. */
+    private static function old(): string
+    {
+        return file_get_contents(__DIR__.'/Data/version-1.gravik.json') ?: throw new RuntimeException('The document of version 1 is missing.');
+    }
+
+    /** @return array{what: string, median: float, worst: ?float, unit: string, asked: string} */
+    private static function row(string $what, Stopwatch $measured, string $asked): array
+    {
+        return ['what' => $what, 'median' => round($measured->medianMs, 2), 'worst' => round($measured->worstMs, 2), 'unit' => 'ms', 'asked' => $asked];
+    }
+}
