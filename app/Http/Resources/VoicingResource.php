@@ -46,7 +46,7 @@ final class VoicingResource
     /** @return array<string, mixed> */
     public static function of(Voicing $voicing, Neck $neck): array
     {
-        $family = $neck->familyOf($voicing);
+        $family = $voicing->familyOn($neck);
         $damped = DampedStrings::of($voicing);
 
         return [

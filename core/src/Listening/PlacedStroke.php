@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Gravik\Listening;
 
-use Gravik\Breakdown\Gate;
-
 /** A stroke that was heard, and the slot it belongs to. */
 final readonly class PlacedStroke
 {
@@ -23,12 +21,6 @@ final readonly class PlacedStroke
      * @param ?bool  $muted   where known
      */
     public function __construct(public float $t, public int $bar, public int $slot, public float $ms, public ?float $levelDb, public ?bool $muted) {}
-
-    /** Whether it lies further from its slot than the usual gate lets through. */
-    public function isFar(): bool
-    {
-        return abs($this->ms) >= (new Gate())->biasMs;
-    }
 
     /** @return int 0 soft, 1 plain, 2 accented */
     public function accent(): int

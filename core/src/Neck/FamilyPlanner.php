@@ -30,7 +30,7 @@ final readonly class FamilyPlanner
         $fourth = $this->mover->raised($one->chord, self::IV);
         $fours = ['one shape moved' => $this->mover->onto($one, $fourth)];
         foreach ($this->nearest($one, $fourth) as $letter => $grip) {
-            $fours["{$this->neck->familyOf($one)?->letter} shape to {$letter} shape"] = $grip;
+            $fours["{$one->familyOn($this->neck)?->letter} shape to {$letter} shape"] = $grip;
         }
         $routes = [];
         foreach ($fours as $way => $four) {
@@ -54,10 +54,10 @@ final readonly class FamilyPlanner
     /** @return array<string, Voicing> */
     private function nearest(Voicing $from, ChordSymbol $chord): array
     {
-        $home = $this->neck->familyOf($from)?->letter;
+        $home = $from->familyOn($this->neck)?->letter;
         $nearest = [];
         foreach ($home === null ? [] : $this->finder->find($chord, PathFinder::CANDIDATES)->best as $voicing) {
-            $letter = $this->neck->familyOf($voicing)?->letter;
+            $letter = $voicing->familyOn($this->neck)?->letter;
             if ($letter !== null && $letter !== $home && (! isset($nearest[$letter]) || $this->apart($from, $voicing) < $this->apart($from, $nearest[$letter]) - 0.01)) {
                 $nearest[$letter] = $voicing;
             }

@@ -78,10 +78,4 @@ final readonly class Neck
     {
         return $this->openMidi;
     }
-
-    /** Which open grip this one comes from; null on tunings whose strings do not lie like the standard ones. */
-    public function familyOf(Voicing $voicing): ?ShapeFamily
-    {
-        return $this->tuning->keepsStandardIntervals() ? ShapeFamily::of($voicing->frets, $this->openMidi, $voicing->chord->rootPitchClass()) : null;
-    }
 }

@@ -38,6 +38,12 @@ final readonly class Voicing
         $this->rank = array_sum($difficulty) + array_sum($unsuitability);
     }
 
+    /** Which open grip this one comes from; null on tunings whose strings do not lie like the standard ones. */
+    public function familyOn(Neck $neck): ?ShapeFamily
+    {
+        return $neck->tuning->keepsStandardIntervals() ? ShapeFamily::of($this->frets, $neck->openMidi(), $this->chord->rootPitchClass()) : null;
+    }
+
     public function difficultySum(): float
     {
         return array_sum($this->difficulty);
