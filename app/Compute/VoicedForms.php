@@ -10,7 +10,7 @@ use Gravik\Chart\Form;
 use Gravik\Chart\GripsKey;
 use Gravik\Chart\VoicedForm;
 use Gravik\Chart\VoicingLine;
-use Gravik\Neck\Voicing;
+use Gravik\Neck\Grip\Voicing;
 
 /** The grips of a song, remembered line by line by what they depend on. */
 final readonly class VoicedForms

@@ -11,7 +11,7 @@ use Gravik\Breakdown\Breakdown as Document;
 use Gravik\Breakdown\Desk;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\HandSketch;
-use Gravik\Strokes\HandPlanner;
+use Gravik\Strokes\Hand\HandPlanner;
 use Gravik\Time\FeelWords;
 use Illuminate\Support\Facades\DB;
 

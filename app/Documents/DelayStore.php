@@ -6,7 +6,7 @@ namespace App\Documents;
 
 use App\Models\Calibration;
 use App\Models\User;
-use Gravik\Listening\LatencyCheck;
+use Gravik\Listening\Hearing\LatencyCheck;
 
 /** Keeps what a device's delay was measured to be, and what it was before. */
 final readonly class DelayStore

@@ -8,8 +8,8 @@ use App\Compute\VoicedForms;
 use App\Models\Breakdown;
 use App\Models\Take;
 use App\Models\User;
-use Gravik\Listening\LockReporter;
-use Gravik\Listening\Take as PlayedTake;
+use Gravik\Listening\Lock\LockReporter;
+use Gravik\Listening\Lock\Take as PlayedTake;
 use Gravik\Performance\Performer;
 use Gravik\Performance\Timeline;
 

@@ -8,10 +8,10 @@ use App\Models\Breakdown;
 use App\Models\Take;
 use App\Models\User;
 use Gravik\Formats\ReportJson;
-use Gravik\Listening\Finding;
-use Gravik\Listening\LockReport;
-use Gravik\Listening\Take as PlayedTake;
-use Gravik\Listening\Tap;
+use Gravik\Listening\Lock\Finding;
+use Gravik\Listening\Lock\LockReport;
+use Gravik\Listening\Lock\Take as PlayedTake;
+use Gravik\Listening\PlayedOnset;
 use Gravik\Time\Ruler;
 use Illuminate\Support\Facades\DB;
 
@@ -83,7 +83,7 @@ final readonly class TakeStore
     }
 
     /** @return array{t: float, key?: string, level_db?: float, muted?: bool} */
-    private static function stroke(Tap $tap): array
+    private static function stroke(PlayedOnset $tap): array
     {
         return ['t' => round($tap->t, 5)]
             + ($tap->direction === null ? [] : ['key' => $tap->direction->value])

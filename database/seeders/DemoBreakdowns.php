@@ -9,10 +9,10 @@ use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\PatternJson;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\Pattern;
-use Gravik\Strokes\SlotLine;
 use Gravik\Strokes\StoppedBy;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;
+use Gravik\Strokes\Written\SlotLine;
 use Gravik\Time\Meter;
 
 /** The repertoire of a harbour town's boat-dance band: one breakdown a feel. All of it is made up. */

@@ -6,9 +6,9 @@ namespace App\Console\Commands;
 
 use App\Console\CoreCommand;
 use App\Http\Resources\FeelResource;
-use Gravik\Listening\FeelMeter;
-use Gravik\Listening\FeelReading;
-use Gravik\Listening\TuningHeard;
+use Gravik\Listening\Feel\FeelMeter;
+use Gravik\Listening\Feel\FeelReading;
+use Gravik\Listening\Hearing\TuningHeard;
 use Gravik\Neck\Tuning;
 use Gravik\Time\Meter;
 

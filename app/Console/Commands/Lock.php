@@ -7,12 +7,12 @@ namespace App\Console\Commands;
 use App\Console\CoreCommand;
 use App\Console\UnusableInput;
 use App\Http\Resources\LockResource;
-use Gravik\Listening\Finding;
-use Gravik\Listening\LockReporter;
-use Gravik\Listening\Take;
+use Gravik\Listening\Lock\Finding;
+use Gravik\Listening\Lock\LockReporter;
+use Gravik\Listening\Lock\Take;
 use Gravik\Performance\Performer;
 use Gravik\Performance\Timeline;
-use Gravik\Strokes\Levels;
+use Gravik\Strokes\Hand\Levels;
 
 final class Lock extends CoreCommand
 {

@@ -8,7 +8,7 @@ use App\Console\CoreCommand;
 use App\Http\Resources\ChordNameResource;
 use Gravik\Harmony\ChordName;
 use Gravik\Harmony\Key;
-use Gravik\Neck\GripNamer;
+use Gravik\Neck\Grip\GripNamer;
 use Gravik\Neck\Neck;
 use Gravik\Neck\Tuning;
 

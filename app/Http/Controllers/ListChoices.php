@@ -8,7 +8,7 @@ use Gravik\Band\Groove;
 use Gravik\Breakdown\Gate;
 use Gravik\Breakdown\Stage;
 use Gravik\Lesson\UsualPractice;
-use Gravik\Neck\GripKind;
+use Gravik\Neck\Grip\GripKind;
 use Gravik\Neck\Tuning;
 use Gravik\Strokes\OrnamentKind;
 use Gravik\Strokes\School;

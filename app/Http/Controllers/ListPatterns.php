@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use Gravik\Formats\PatternJson;
-use Gravik\Strokes\CountLine;
-use Gravik\Strokes\LibraryPattern;
-use Gravik\Strokes\PatternLibrary;
+use Gravik\Strokes\Written\CountLine;
+use Gravik\Strokes\Written\LibraryPattern;
+use Gravik\Strokes\Written\PatternLibrary;
 use Gravik\Time\FeelWords;
 use Gravik\Time\Tempo;
 use Illuminate\Http\JsonResponse;

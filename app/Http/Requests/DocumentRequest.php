@@ -10,7 +10,7 @@ use Gravik\Chart\ApproachKind;
 use Gravik\Chart\Move;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\DocumentNotReadable;
-use Gravik\Strokes\Levels;
+use Gravik\Strokes\Hand\Levels;
 use Gravik\Time\Tempo;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Gravik\Listening\BeatTaps;
-use Gravik\Listening\Tap;
+use Gravik\Listening\PlayedOnset;
+use Gravik\Listening\Tapped\BeatTaps;
 use Gravik\Strokes\Direction;
 use Gravik\Time\Meter;
 use Gravik\Time\Tempo;
@@ -38,19 +38,19 @@ final class ListenRequest extends DocumentRequest
         ];
     }
 
-    /** @return list<Tap> in order of time; of beats tapped alone, the beats themselves */
+    /** @return list<PlayedOnset> in order of time; of beats tapped alone, the beats themselves */
     public function strokes(): array
     {
         /** @var list<array{t: int|float|string, direction?: ?string, muted?: ?bool, level_db?: int|float|string|null}> $given */
         $given = $this->input('strokes');
-        $strokes = array_map(static fn (array $stroke): Tap => new Tap(
+        $strokes = array_map(static fn (array $stroke): PlayedOnset => new PlayedOnset(
             (float) $stroke['t'],
             Direction::tryFrom($stroke['direction'] ?? ''),
             $stroke['muted'] ?? null,
             isset($stroke['level_db']) ? (float) $stroke['level_db'] : null,
         ), $given);
-        $strokes = $strokes === [] ? array_map(static fn (float $beat): Tap => new Tap($beat), $this->beats()) : $strokes;
-        usort($strokes, static fn (Tap $a, Tap $b): int => $a->t <=> $b->t);
+        $strokes = $strokes === [] ? array_map(static fn (float $beat): PlayedOnset => new PlayedOnset($beat), $this->beats()) : $strokes;
+        usort($strokes, static fn (PlayedOnset $a, PlayedOnset $b): int => $a->t <=> $b->t);
 
         return $strokes;
     }

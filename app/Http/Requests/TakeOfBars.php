@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use App\Documents\AskedTake;
 use Gravik\Breakdown\Stage;
-use Gravik\Strokes\Levels;
+use Gravik\Strokes\Hand\Levels;
 use Gravik\Time\Tempo;
 use Illuminate\Validation\Rule;
 

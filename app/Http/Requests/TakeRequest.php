@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Gravik\Listening\Take;
+use Gravik\Listening\Lock\Take;
 use Illuminate\Foundation\Http\FormRequest;
 
 final class TakeRequest extends FormRequest

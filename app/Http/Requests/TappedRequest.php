@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Gravik\Listening\Take;
+use Gravik\Listening\Lock\Take;
 
 /** A rhythm tapped over a click, to be read as a pattern of the document. */
 final class TappedRequest extends DocumentRequest

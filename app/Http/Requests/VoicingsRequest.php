@@ -6,13 +6,13 @@ namespace App\Http\Requests;
 
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Neck\Company;
+use Gravik\Neck\Finder\VoicingFinder;
 use Gravik\Neck\FretRange;
-use Gravik\Neck\GripKind;
+use Gravik\Neck\Grip\GripKind;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Neck\HandProfile;
 use Gravik\Neck\Neck;
 use Gravik\Neck\Tuning;
-use Gravik\Neck\Voicing;
-use Gravik\Neck\VoicingFinder;
 use Illuminate\Foundation\Http\FormRequest;
 
 final class VoicingsRequest extends FormRequest

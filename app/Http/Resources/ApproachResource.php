@@ -8,7 +8,7 @@ use Gravik\Breakdown\Breakdown;
 use Gravik\Chart\ApproachKind;
 use Gravik\Chart\Place;
 use Gravik\Chart\PlacedApproach;
-use Gravik\Neck\Voicing;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Time\TimeMap;
 use OpenApi\Attributes as OA;
 

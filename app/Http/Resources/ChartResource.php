@@ -14,7 +14,7 @@ use Gravik\Chart\Place;
 use Gravik\Chart\Section;
 use Gravik\Chart\Setting;
 use Gravik\Harmony\Numeral;
-use Gravik\Neck\CapoPlan;
+use Gravik\Neck\Finder\CapoPlan;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'ChartChord', required: ['at', 'beats', 'typed', 'symbol', 'root', 'ending', 'numeral', 'plain_numeral', 'shape', 'approach'], properties: [

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use Gravik\Neck\FamilyRoute;
+use Gravik\Neck\Grip\Voicing;
+use Gravik\Neck\Line\FamilyRoute;
 use Gravik\Neck\Neck;
-use Gravik\Neck\Voicing;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'FamilyRoute', required: ['way', 'frets', 'travel_mm', 'grips'], properties: [

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Gravik\Breakdown\Desk;
-use Gravik\Listening\FeelOffer;
-use Gravik\Listening\FeelOffers;
-use Gravik\Listening\FeelReading;
-use Gravik\Listening\PlacedStroke;
-use Gravik\Listening\SlotHeard;
+use Gravik\Breakdown\Gate;
+use Gravik\Listening\Feel\FeelReading;
+use Gravik\Listening\Feel\PlacedStroke;
+use Gravik\Listening\Feel\SlotHeard;
+use Gravik\Listening\Offers\FeelOffer;
+use Gravik\Listening\Offers\FeelOffers;
 use Gravik\Strokes\Direction;
 use Gravik\Time\Feel;
 use Gravik\Time\FeelWords;
@@ -74,6 +75,7 @@ final class FeelReadingResource
     {
         $names = array_column($reading->slots, 'name', 'slot');
         $swing = $reading->swing;
+        $usual = new Gate();
 
         return [
             'tempo_bpm' => round($reading->tempoBpm, 2),
@@ -99,7 +101,7 @@ final class FeelReadingResource
             'places' => array_map(static fn (float $place): float => round($place, 4), $reading->places),
             'arm' => array_map(static fn (?Direction $direction): ?string => $direction?->value, $reading->arm()),
             'beats' => array_map(static fn (float $t): float => round($t, 4), $reading->beats),
-            'strokes' => array_map(static fn (PlacedStroke $stroke): array => ['t' => round($stroke->t, 4), 'bar' => $stroke->bar, 'slot' => $stroke->slot, 'ms' => round($stroke->ms, 1), 'name' => $names[$stroke->slot] ?? '', 'accent' => $stroke->accent(), 'far' => $stroke->isFar()], $reading->strokes),
+            'strokes' => array_map(static fn (PlacedStroke $stroke): array => ['t' => round($stroke->t, 4), 'bar' => $stroke->bar, 'slot' => $stroke->slot, 'ms' => round($stroke->ms, 1), 'name' => $names[$stroke->slot] ?? '', 'accent' => $stroke->accent(), 'far' => $usual->isFarOff($stroke->ms)], $reading->strokes),
             'bar_tempos' => array_map(static fn (float $bpm): float => round($bpm, 2), $reading->barTempos),
             'slots' => array_map(self::slot(...), $reading->slots),
             'offers' => array_map(static fn (FeelOffer $offer): array => [

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use Gravik\Listening\FeelReading;
-use Gravik\Listening\Hearing;
-use Gravik\Listening\Tap;
+use Gravik\Listening\Feel\FeelReading;
+use Gravik\Listening\Hearing\Hearing;
+use Gravik\Listening\PlayedOnset;
 
 /** A measured feel as the command line states it. */
 final class FeelResource
 {
     /**
      * @param ?FeelReading $reading null where there were too few strokes
-     * @param list<Tap>    $strokes
+     * @param list<PlayedOnset>    $strokes
      *
      * @return array<string, mixed>
      */
@@ -29,8 +29,8 @@ final class FeelResource
             'spread_ms' => $reading === null ? null : round($reading->spreadMs, 2),
             'drift_bpm_per_min' => $reading === null ? null : round($reading->driftBpmPerMin, 3),
             'tuning_cents' => $hearing?->tuning === null ? null : round($hearing->tuning->cents, 1),
-            'onsets' => array_map(static fn (Tap $stroke): float => round($stroke->t, 4), $strokes),
-            'strokes' => array_map(static fn (Tap $stroke): array => [
+            'onsets' => array_map(static fn (PlayedOnset $stroke): float => round($stroke->t, 4), $strokes),
+            'strokes' => array_map(static fn (PlayedOnset $stroke): array => [
                 't' => round($stroke->t, 4),
                 'direction' => $stroke->direction?->value,
                 'muted' => $stroke->muted,

@@ -6,9 +6,9 @@ namespace App\Http\Resources;
 
 use App\Models\Grip;
 use Gravik\Harmony\ChordSymbol;
-use Gravik\Neck\Frets;
+use Gravik\Neck\Finder\VoicingFinder;
+use Gravik\Neck\Grip\Frets;
 use Gravik\Neck\Neck;
-use Gravik\Neck\VoicingFinder;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'OwnGrip', required: ['id', 'name', 'symbol', 'frets', 'tuning', 'here'], properties: [

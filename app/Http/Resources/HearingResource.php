@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Gravik\Formats\TakeFile;
-use Gravik\Listening\Tap;
+use Gravik\Listening\PlayedOnset;
 use Gravik\Neck\Tuning;
 use OpenApi\Attributes as OA;
 
@@ -53,7 +53,7 @@ final class HearingResource
     }
 
     /** @return array<string, mixed> */
-    public static function stroke(Tap $stroke): array
+    public static function stroke(PlayedOnset $stroke): array
     {
         return ['t' => round($stroke->t, 4), 'direction' => $stroke->direction?->value, 'muted' => $stroke->muted, 'level_db' => $stroke->levelDb === null ? null : round($stroke->levelDb, 1)];
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Gravik\Formats\ReportJson;
-use Gravik\Listening\LockReport;
+use Gravik\Listening\Lock\LockReport;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'LockSlot', required: ['slot', 'name', 'n', 'bias_ms', 'spread_ms', 'level_db', 'length_share', 'muted_ok', 'missed', 'extra'], properties: [

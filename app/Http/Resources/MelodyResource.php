@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use Gravik\Neck\HarmonisedNote;
-use Gravik\Neck\RiffNote;
-use Gravik\Neck\RiffPlace;
+use Gravik\Neck\Melody\HarmonisedNote;
+use Gravik\Neck\Melody\RiffNote;
+use Gravik\Neck\Melody\RiffPlace;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'HarmonisedNote', required: ['chord', 'strings', 'frets', 'midi', 'degrees', 'chord_tone', 'held', 'shared'], properties: [

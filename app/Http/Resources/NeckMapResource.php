@@ -6,7 +6,7 @@ namespace App\Http\Resources;
 
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
-use Gravik\Neck\DoubleStop;
+use Gravik\Neck\Melody\DoubleStop;
 use Gravik\Pitch\Pitch;
 use OpenApi\Attributes as OA;
 

@@ -13,8 +13,8 @@ use Gravik\Chart\Setting;
 use Gravik\Chart\VoicedForm;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Harmony\Numeral;
-use Gravik\Neck\CapoPlan;
-use Gravik\Neck\PathFinder;
+use Gravik\Neck\Finder\CapoPlan;
+use Gravik\Neck\Line\PathFinder;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'VoicedChord', required: ['place', 'form_bar', 'beat', 'beats', 'symbol', 'numeral', 'shape', 'pinned', 'linked', 'follows', 'walk', 'voicing'], properties: [

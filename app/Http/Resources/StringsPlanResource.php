@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Gravik\Harmony\ChordSymbol;
-use Gravik\Neck\CapoChoice;
+use Gravik\Neck\Finder\CapoChoice;
 use Gravik\Neck\Retuning;
 use OpenApi\Attributes as OA;
 

@@ -14,7 +14,7 @@ use Gravik\Performance\PlayedStroke;
 use Gravik\Performance\ResetAccents;
 use Gravik\Performance\StrokeFaults;
 use Gravik\Performance\Timeline;
-use Gravik\Strokes\Warning;
+use Gravik\Strokes\Hand\Warning;
 use Gravik\Time\FeelWords;
 use Gravik\Time\Tempo;
 use OpenApi\Attributes as OA;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use Gravik\Neck\Barre;
-use Gravik\Neck\DampedStrings;
+use Gravik\Neck\Grip\Barre;
+use Gravik\Neck\Grip\DampedStrings;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Neck\HandProfile;
 use Gravik\Neck\Neck;
-use Gravik\Neck\Voicing;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'Voicing', required: ['frets', 'fingers', 'damped', 'barres', 'degrees', 'notes', 'midi', 'span_mm', 'difficulty', 'difficulty_parts', 'family', 'root', 'top', 'position', 'slash'], properties: [

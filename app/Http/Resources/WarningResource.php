@@ -8,7 +8,7 @@ use Gravik\Breakdown\Desk;
 use Gravik\Chart\VoicedForm;
 use Gravik\Performance\Repair;
 use Gravik\Performance\StrokeRepairs;
-use Gravik\Strokes\Warning;
+use Gravik\Strokes\Hand\Warning;
 use Gravik\Time\Tempo;
 use OpenApi\Attributes as OA;
 

@@ -6,7 +6,7 @@ namespace Gravik\Breakdown;
 
 use Gravik\Band\Groove;
 use Gravik\Band\Role;
-use Gravik\Strokes\Levels;
+use Gravik\Strokes\Hand\Levels;
 
 /** What is different for one part in some sections or times; what a cell does not name is as above it. */
 final readonly class Cell

@@ -28,6 +28,12 @@ final readonly class Gate
         };
     }
 
+    /** Whether a stroke so far off its place, either way, would not do if all were like it. */
+    public function isFarOff(float $ms): bool
+    {
+        return abs($ms) >= $this->biasMs;
+    }
+
     public static function advanced(): self
     {
         return new self(spreadMs: 12.0);

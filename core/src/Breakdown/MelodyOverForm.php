@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Breakdown;
 
-use Gravik\Neck\HarmonisedNote;
-use Gravik\Neck\Harmoniser;
+use Gravik\Neck\Melody\HarmonisedNote;
+use Gravik\Neck\Melody\Harmoniser;
 use Gravik\Neck\NeckException;
 
 /** A typed melody in double stops over the chords of a breakdown's form. */

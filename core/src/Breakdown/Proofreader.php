@@ -9,8 +9,8 @@ use Gravik\Chart\Pin;
 use Gravik\Chart\VoicingLine;
 use Gravik\Harmony\ChordName;
 use Gravik\Harmony\Scale;
-use Gravik\Neck\Frets;
-use Gravik\Neck\GripNamer;
+use Gravik\Neck\Grip\Frets;
+use Gravik\Neck\Grip\GripNamer;
 use Gravik\Neck\HandProfile;
 
 /** Reads a breakdown along as it is written: grips against their names, grips that were moved, chords against the key. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Gravik\Breakdown;
 
 use Gravik\Band\Groove;
-use Gravik\Strokes\LibraryPattern;
-use Gravik\Strokes\PatternLibrary;
+use Gravik\Strokes\Written\LibraryPattern;
+use Gravik\Strokes\Written\PatternLibrary;
 use Gravik\Time\Tempo;
 
 /** What a plain genre word means for a new breakdown: a pattern with its meter, feel and school, a groove and a tempo. */

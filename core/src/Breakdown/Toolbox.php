@@ -8,10 +8,10 @@ use Gravik\Chart\Approacher;
 use Gravik\Chart\FormVoicer;
 use Gravik\Chart\VoicedForm;
 use Gravik\Chart\VoicingLine;
+use Gravik\Neck\Finder\VoicingFinder;
 use Gravik\Neck\HandProfile;
+use Gravik\Neck\Line\PathFinder;
 use Gravik\Neck\Neck;
-use Gravik\Neck\PathFinder;
-use Gravik\Neck\VoicingFinder;
 
 /** The services of other rooms, set up as a breakdown's neck and a line of grips ask for. */
 final readonly class Toolbox

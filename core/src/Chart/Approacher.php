@@ -6,11 +6,11 @@ namespace Gravik\Chart;
 
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
-use Gravik\Neck\GripMover;
-use Gravik\Neck\InnerLine;
+use Gravik\Neck\Finder\GripMover;
+use Gravik\Neck\Finder\VoicingFinder;
+use Gravik\Neck\Grip\Voicing;
+use Gravik\Neck\Melody\InnerLine;
 use Gravik\Neck\Neck;
-use Gravik\Neck\Voicing;
-use Gravik\Neck\VoicingFinder;
 
 /** Works out the grips before a target and counts their slots back from it, so that the target comes on time. */
 final readonly class Approacher

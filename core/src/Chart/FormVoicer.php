@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Gravik\Chart;
 
+use Gravik\Neck\Finder\VoicingFinder;
+use Gravik\Neck\Grip\Voicing;
+use Gravik\Neck\Line\PathFinder;
 use Gravik\Neck\NeckException;
-use Gravik\Neck\PathFinder;
-use Gravik\Neck\Voicing;
-use Gravik\Neck\VoicingFinder;
 
 /** Chooses a grip for every chord of a form: pinned ones as they are, the rest by the cheapest path. */
 final readonly class FormVoicer

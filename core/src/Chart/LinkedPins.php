@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Chart;
 
 use Gravik\Harmony\ChordSymbol;
-use Gravik\Neck\Frets;
+use Gravik\Neck\Grip\Frets;
 
 /**
  * Grips that the same kind of chord close by follows: mark the IV once, and the V lies two frets up for as long as it is

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Chart;
 
-use Gravik\Neck\Frets;
+use Gravik\Neck\Grip\Frets;
 use Gravik\Neck\NeckException;
 
 /** A grip the teacher chose for one chord of the song. It holds while that place still has that chord. */

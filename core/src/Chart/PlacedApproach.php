@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Chart;
 
-use Gravik\Neck\Voicing;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Time\TimeMap;
 
 /** An approach as it lies in the form: which grips, from where, so that the target comes on time. */

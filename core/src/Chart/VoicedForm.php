@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Gravik\Chart;
 
 use Gravik\Harmony\ChordSymbol;
+use Gravik\Neck\Line\Path;
 use Gravik\Neck\Neck;
-use Gravik\Neck\Path;
 
 /** The form with a grip for each of its chords. */
 final readonly class VoicedForm

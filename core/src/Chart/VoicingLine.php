@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Chart;
 
 use Gravik\Neck\Company;
-use Gravik\Neck\PathWishes;
+use Gravik\Neck\Line\PathWishes;
 
 /** One way through the song's chords on the neck: who it sounds with, what is wished for, which grips are given. */
 final readonly class VoicingLine

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Formats;
 
-use Gravik\Strokes\AirStroke;
-use Gravik\Strokes\HandPlan;
+use Gravik\Strokes\Hand\AirStroke;
+use Gravik\Strokes\Hand\HandPlan;
 use Gravik\Time\Ruler;
 
 /** A pattern as the hand plays it, in the few figures that a picture of it needs. */

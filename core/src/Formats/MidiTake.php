@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Formats;
 
 use Gravik\Formats\Internal\MidiReader;
-use Gravik\Listening\Tap;
+use Gravik\Listening\PlayedOnset;
 use Gravik\Strokes\Direction;
 use Gravik\Time\Meter;
 
@@ -27,7 +27,7 @@ final readonly class MidiTake
     private const USUAL_TEMPO = 500_000;
 
     /**
-     * @param list<Tap> $strokes in order of time, seconds from the start of the file
+     * @param list<PlayedOnset> $strokes in order of time, seconds from the start of the file
      * @param ?Meter    $meter   where the file states one that is known here
      */
     private function __construct(public array $strokes, public ?Meter $meter) {}
@@ -44,14 +44,14 @@ final readonly class MidiTake
         foreach (self::grouped($notes, $file) as $group) {
             $strokes[] = self::stroke($group);
         }
-        usort($strokes, static fn (Tap $a, Tap $b): int => $a->t <=> $b->t);
-        $loudness = array_map(static fn (Tap $tap): float => (float) $tap->levelDb, $strokes);
+        usort($strokes, static fn (PlayedOnset $a, PlayedOnset $b): int => $a->t <=> $b->t);
+        $loudness = array_map(static fn (PlayedOnset $tap): float => (float) $tap->levelDb, $strokes);
         sort($loudness);
         $usual = $loudness[intdiv(count($loudness), 2)];
         $meter = $file->meter === null ? '' : implode('/', $file->meter);
 
         return new self(
-            array_map(static fn (Tap $tap): Tap => new Tap($tap->t, $tap->direction, $tap->muted, (float) $tap->levelDb - $usual, $tap->seconds), $strokes),
+            array_map(static fn (PlayedOnset $tap): PlayedOnset => new PlayedOnset($tap->t, $tap->direction, $tap->muted, (float) $tap->levelDb - $usual, $tap->seconds), $strokes),
             in_array($meter, Meter::KNOWN, true) ? Meter::parse($meter) : null,
         );
     }
@@ -124,13 +124,13 @@ final readonly class MidiTake
     }
 
     /** @param non-empty-list<array{from: float, until: float, pitch: int, velocity: int}> $notes */
-    private static function stroke(array $notes): Tap
+    private static function stroke(array $notes): PlayedOnset
     {
         $from = $notes[0]['from'];
         $seconds = max(array_column($notes, 'until')) - $from;
         $loudness = array_sum(array_map(static fn (array $note): float => ($note['velocity'] / 127) ** 2, $notes));
 
-        return new Tap($from, self::direction($notes), $seconds <= self::DEAD_SECONDS, 10 * log10($loudness), $seconds);
+        return new PlayedOnset($from, self::direction($notes), $seconds <= self::DEAD_SECONDS, 10 * log10($loudness), $seconds);
     }
 
     /** @param non-empty-list<array{from: float, until: float, pitch: int, velocity: int}> $notes in order of time */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Gravik\Formats;
 
-use Gravik\Listening\Finding;
 use Gravik\Listening\Hit;
-use Gravik\Listening\LockReport;
-use Gravik\Listening\SlotFigures;
+use Gravik\Listening\Lock\Finding;
+use Gravik\Listening\Lock\LockReport;
+use Gravik\Listening\Lock\SlotFigures;
 use Gravik\Time\Swing;
 
 /** A lock report as it is kept with its take and sent to the screen. */

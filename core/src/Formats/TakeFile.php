@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Gravik\Formats;
 
-use Gravik\Listening\HeardStroke;
-use Gravik\Listening\Hearing;
+use Gravik\Listening\Hearing\HeardStroke;
+use Gravik\Listening\Hearing\Hearing;
+use Gravik\Listening\Hearing\StrokeListener;
 use Gravik\Listening\ListeningException;
-use Gravik\Listening\StrokeListener;
-use Gravik\Listening\Take;
-use Gravik\Listening\Tap;
+use Gravik\Listening\Lock\Take;
+use Gravik\Listening\PlayedOnset;
 use Gravik\Time\Meter;
 
 /** What was played, from a recording (WAV), a MIDI file or a list of taps (JSON). */
 final readonly class TakeFile
 {
     /**
-     * @param list<Tap> $strokes in order of time, seconds from the start of the file
+     * @param list<PlayedOnset> $strokes in order of time, seconds from the start of the file
      * @param ?Hearing  $hearing of a recording
      * @param ?Meter    $meter   that the file states
      * @param ?string   $remark  what was odd about the file
@@ -44,6 +44,6 @@ final readonly class TakeFile
         $source = WavSource::open($path, $reached);
         $hearing = $listener->hearAll($source);
 
-        return new self(array_map(static fn (HeardStroke $stroke): Tap => $stroke->asTap(), $hearing->strokes), $hearing, null, $source->remark());
+        return new self(array_map(static fn (HeardStroke $stroke): PlayedOnset => $stroke->asOnset(), $hearing->strokes), $hearing, null, $source->remark());
     }
 }

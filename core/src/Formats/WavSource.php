@@ -6,7 +6,7 @@ namespace Gravik\Formats;
 
 use Gravik\Formats\Internal\WavCoding;
 use Gravik\Formats\Internal\WavMix;
-use Gravik\Listening\AudioSource;
+use Gravik\Listening\Hearing\AudioSource;
 use Gravik\Quote;
 
 /**

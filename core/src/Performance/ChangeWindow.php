@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Performance;
 
-use Gravik\Neck\Voicing;
+use Gravik\Neck\Grip\Voicing;
 
 /** One change of grip: the time it needs against the time there is, and what the fingers do meanwhile. */
 final readonly class ChangeWindow

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Gravik\Performance;
 
-use Gravik\Neck\FingerMoves;
+use Gravik\Neck\Grip\FingerMoves;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Neck\Neck;
-use Gravik\Neck\Voicing;
 use Gravik\Strokes\LengthKind;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Performance;
 
-use Gravik\Strokes\HandPlan;
+use Gravik\Strokes\Hand\HandPlan;
 use Gravik\Strokes\NamedPattern;
 
 /** A pattern as the hand plays it in this performance. */

@@ -20,9 +20,9 @@ use Gravik\Performance\Internal\Spans;
 use Gravik\Performance\Internal\Sweep;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\Direction;
-use Gravik\Strokes\HandPlanner;
+use Gravik\Strokes\Hand\HandPlanner;
+use Gravik\Strokes\Hand\Levels;
 use Gravik\Strokes\LengthKind;
-use Gravik\Strokes\Levels;
 use Gravik\Time\Tempo;
 
 /** Plays a breakdown: every part as timed events. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Performance;
 
-use Gravik\Neck\Voicing;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Strokes\Stroke;
 
 /** A stroke of the pattern at one place of the form, in seconds. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Performance;
 
+use Gravik\Strokes\Hand\Warning;
 use Gravik\Strokes\Stroke;
-use Gravik\Strokes\Warning;
 
 /**
  * Asks what a reset accent announces: one hardest stroke at the start of a bar, alone at that weight, tells the listener

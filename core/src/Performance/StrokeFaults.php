@@ -8,10 +8,10 @@ use Gravik\Chart\VoicedForm;
 use Gravik\Performance\Internal\ZoneStrings;
 use Gravik\Strokes\ChordOf;
 use Gravik\Strokes\Counting;
-use Gravik\Strokes\HandPlan;
+use Gravik\Strokes\Hand\HandPlan;
+use Gravik\Strokes\Hand\Warning;
 use Gravik\Strokes\OrnamentKind;
 use Gravik\Strokes\Stroke;
-use Gravik\Strokes\Warning;
 
 /** Strokes that the grips of the form cannot take as they are drawn: strings that are muted there, slides below the nut. */
 final readonly class StrokeFaults

@@ -86,3 +86,14 @@ it('plays every sign of the drums in every bar, at its slot and in three loudnes
 
     expect(array_values($lines))->toBe(array_map(static fn (string $signs): string => $signs.$signs, array_values($groove->drums)));
 })->with(array_keys(Groove::library()));
+
+it('lets every drum and bass note sound on, and none into the time before it', function (string $groove): void {
+    $plays = Groove::named($groove);
+    $course = courseOf('| C | F | G7 | C |', $plays);
+    foreach ([new Drummer(new BandPart('drums', Instrument::Drums, groove: $plays)), new Bassist(new BandPart('bass', Instrument::Bass, groove: $plays))] as $player) {
+        foreach ($player->play($course, [$plays]) as $note) {
+            expect($note->until)->toBeGreaterThan($note->tick)->toBeLessThanOrEqual($course->ticks())
+                ->and($note->tick % $plays->slotTicks())->toBe(0);
+        }
+    }
+})->with(['shuffle', 'four-walk', 'slipway-waltz', 'slow-twelve', 'sixteenth-funk']);

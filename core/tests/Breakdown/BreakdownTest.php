@@ -13,13 +13,14 @@ use Gravik\Breakdown\Change\PatternChanger;
 use Gravik\Breakdown\Change\Retuner;
 use Gravik\Breakdown\Change\SectionRemover;
 use Gravik\Breakdown\Change\Transposer;
+use Gravik\Breakdown\Gate;
 use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\Pin;
 use Gravik\Chart\Place;
 use Gravik\Chart\Section;
 use Gravik\Harmony\Key;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Neck\Tuning;
-use Gravik\Neck\Voicing;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\Meter;
 
@@ -160,3 +161,18 @@ it('retunes to fewer strings where the path named strings, and leaves grips that
     expect($four->lines[0]->wishes->strings)->toBe('4,3,2,1')->and($four->lines[0]->pins[0]->frets)->toHaveCount(4)
         ->and((new Retuner())->retune($five, Tuning::parse('open-d'))->lines[0]->pins[0]->frets)->toBe([null, 0, 2, null, null, null]);
 });
+
+it('has gates that let something through and not everything', function (string $figure, float $least, float $most, float $tooLittle, float $tooMuch): void {
+    foreach ([$least, $most] as $value) {
+        expect((new Gate(...[$figure => $value]))->{$figure})->toBe($value);
+    }
+    foreach ([$tooLittle, $tooMuch, NAN] as $value) {
+        expect(fn () => new Gate(...[$figure => $value]))->toThrow(BreakdownNotValid::class);
+    }
+})->with([
+    ['biasMs', 0.1, 200.0, 0.0, 200.1], ['spreadMs', 0.1, 200.0, 0.0, 200.1], ['swingPoints', 0.1, 30.0, 0.0, 30.1], ['missedShare', 0.0, 1.0, -0.01, 1.01],
+]);
+
+it('calls far what the bias of its gate would not let through', function (float $ms, bool $far): void {
+    expect((new Gate())->isFarOff($ms))->toBe($far);
+})->with([[0.0, false], [14.9, false], [-14.9, false], [15.0, true], [-15.0, true]]);

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use Gravik\Breakdown\MelodyOverForm;
-use Gravik\Neck\HarmonisedNote;
+use Gravik\Neck\Melody\HarmonisedNote;
 use Gravik\Tests\Support\Examples;
 
 it('harmonises each note over its chord; the tonic stands in over silence and beyond the end', function (string $melody, int $bar, array $chords): void {

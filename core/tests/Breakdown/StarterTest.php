@@ -2,7 +2,11 @@
 
 declare(strict_types=1);
 
+use Gravik\Band\BandPart;
+use Gravik\Breakdown\Beginning;
 use Gravik\Breakdown\Starter;
+use Gravik\Performance\Performer;
+use Gravik\Strokes\Written\CountLine;
 
 it('starts every genre word with a pattern, a groove and a tempo that go together', function (Starter $starter): void {
     [$slowest, $fastest] = $starter->pattern->tempo;
@@ -17,3 +21,11 @@ it('knows what a word means', function (string $slug, string $word, string $patt
 
     expect([$starter->word, $starter->pattern->slug, $starter->groove->slug, $starter->tempo->bpm])->toBe([$word, $pattern, $groove, $bpm]);
 })->with([['swing', 'Swing', 'four-to-the-bar', 'four-walk', 138.0], ['slow-twelve', 'Slow twelve', 'slow-twelve', 'slow-twelve', 58.0]]);
+
+it('begins with a plain strum that leans on two and four, bass and drums along', function (): void {
+    $blank = Beginning::blank();
+
+    expect(CountLine::write($blank->patterns[0]->pattern))->toBe('1 (&) 2! & 3 (&) 4! &')
+        ->and(array_map(static fn (BandPart $part): string => $part->id, $blank->parts))->toBe(['drums', 'bass', 'guitar'])
+        ->and((new Performer())->perform($blank)->seconds)->toBe(0.0);
+});

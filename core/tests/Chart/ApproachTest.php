@@ -8,7 +8,7 @@ use Gravik\Chart\ApproachKind;
 use Gravik\Chart\ChartNotReadable;
 use Gravik\Chart\Move;
 use Gravik\Chart\PlacedApproach;
-use Gravik\Neck\Voicing;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Performance\Performer;
 use Gravik\Performance\PlayedStroke;
 use Gravik\Tests\Support\Examples;

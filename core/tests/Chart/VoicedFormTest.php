@@ -8,14 +8,16 @@ use Gravik\Breakdown\Change\Transposer;
 use Gravik\Breakdown\Desk;
 use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\LinkedPins;
+use Gravik\Chart\Pin;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
-use Gravik\Neck\GripMover;
+use Gravik\Neck\Finder\GripMover;
+use Gravik\Neck\Finder\VoicingFinder;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Neck\Neck;
 use Gravik\Neck\Tuning;
-use Gravik\Neck\VoicingFinder;
-use Gravik\Strokes\AccentProfile;
-use Gravik\Strokes\LengthProfile;
+use Gravik\Strokes\Shaping\AccentProfile;
+use Gravik\Strokes\Shaping\LengthProfile;
 use Gravik\Strokes\Stroke;
 use Gravik\Tests\Support\Examples;
 
@@ -87,4 +89,17 @@ it('carries a linked grip to chords up to two frets away and no further', functi
 
     expect($frets('A7'))->toBe([5, null, 5, 6, 5, null])->and($frets('F7'))->toBe([1, null, 1, 2, 1, null])
         ->and($frets('B♭7'))->toBeNull()->and($frets('E7'))->toBeNull();
+});
+
+it('gives the same song with grips that were kept, and lists the same pins as loose', function (): void {
+    $breakdown = Examples::breakdown(['pins' => [
+        ['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]],
+        ['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'A9', 'frets' => [null, 0, 2, 4, 2, 3]],
+        ['section' => 0, 'bar' => 9, 'at' => 0, 'symbol' => 'A7', 'frets' => [null, 0, 2, 0, 2, 0]],
+    ]]);
+    $tools = Toolbox::of($breakdown);
+    $fresh = $tools->voiced();
+    $kept = $tools->voicer()->voiceWith($breakdown->written(), $breakdown->lines[0]->pins, array_map(static fn (Voicing $voicing): array => $voicing->frets, $fresh->path->voicings));
+
+    expect($kept)->toEqual($fresh)->and(array_map(static fn (Pin $pin): string => $pin->symbol, $fresh->loose))->toBe(['A9', 'A7']);
 });

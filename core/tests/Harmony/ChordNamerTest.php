@@ -8,12 +8,12 @@ use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Degree;
 use Gravik\Harmony\Key;
 use Gravik\Neck\Company;
+use Gravik\Neck\Finder\VoicingFinder;
 use Gravik\Neck\FretRange;
-use Gravik\Neck\GripNamer;
+use Gravik\Neck\Grip\GripNamer;
 use Gravik\Neck\Neck;
 use Gravik\Neck\NeckException;
 use Gravik\Neck\Tuning;
-use Gravik\Neck\VoicingFinder;
 
 /** @return list<string> */
 function namesOf(string $grip, ?string $key = null, string $tuning = 'standard', int $capo = 0): array

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 use Gravik\Formats\WavFile;
 use Gravik\Formats\WavSource;
-use Gravik\Listening\FeelMeter;
-use Gravik\Listening\Internal\BeatGrid;
-use Gravik\Listening\Internal\BeatTracker;
-use Gravik\Listening\Internal\ClockTracker;
+use Gravik\Listening\Feel\FeelMeter;
+use Gravik\Listening\Feel\Internal\BeatGrid;
+use Gravik\Listening\Feel\Internal\BeatTracker;
+use Gravik\Listening\Feel\Internal\ClockTracker;
+use Gravik\Listening\Hearing\StrokeListener;
 use Gravik\Listening\ListeningException;
-use Gravik\Listening\StrokeListener;
-use Gravik\Listening\Tap;
+use Gravik\Listening\PlayedOnset;
 use Gravik\Tests\Support\PluckedTake;
 use Gravik\Time\Feel;
 use Gravik\Time\Meter;
@@ -20,7 +20,7 @@ use Gravik\Time\Tempo;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** @return list<Tap> a bar's slots over some bars, scattered evenly by so many ms, a few left out */
+/** @return list<PlayedOnset> a bar's slots over some bars, scattered evenly by so many ms, a few left out */
 function strokesOf(string $slots, int $grid, float $bpm, Feel $feel, int $bars = 10, int $scatter = 12, float $lead = 0.7, float $missed = 0.03): array
 {
     $chance = new Randomizer(new Mt19937(7));
@@ -29,7 +29,7 @@ function strokesOf(string $slots, int $grid, float $bpm, Feel $feel, int $bars =
     foreach (range(0, $bars - 1) as $bar) {
         foreach (str_split($slots) as $slot => $sign) {
             if ($sign !== '.' && $chance->getInt(0, 999) >= 1000 * $missed) {
-                $taps[] = new Tap($lead + $ruler->secondsAt($bar * 3840 + $slot * intdiv(960, $grid), $grid) + $chance->getInt(-$scatter, $scatter) / 1000);
+                $taps[] = new PlayedOnset($lead + $ruler->secondsAt($bar * 3840 + $slot * intdiv(960, $grid), $grid) + $chance->getInt(-$scatter, $scatter) / 1000);
             }
         }
     }
@@ -57,7 +57,7 @@ it('finds tempo, grid and swing of strokes of which it knows nothing', function 
 ]);
 
 it('says where the strokes lie when tempo and first beat are known, and leaves the bias open when not', function (): void {
-    $taps = array_map(static fn (Tap $tap): Tap => new Tap($tap->t + 0.018), strokesOf('x.xx.xxx', 2, 104, Feel::fixed(1.8), 16));
+    $taps = array_map(static fn (PlayedOnset $tap): PlayedOnset => new PlayedOnset($tap->t + 0.018), strokesOf('x.xx.xxx', 2, 104, Feel::fixed(1.8), 16));
     $known = (new FeelMeter())->measure($taps, Meter::parse('4/4'), new Tempo(104), 0.7);
 
     expect($known->biasMs)->toEqualWithDelta(18, 3.5)
@@ -68,7 +68,7 @@ it('says where the strokes lie when tempo and first beat are known, and leaves t
 });
 
 it('tells every beat up to the one after the last stroke', function (): void {
-    $taps = array_map(static fn (int $beat): Tap => new Tap(1.0 + 0.5 * $beat), range(0, 10));
+    $taps = array_map(static fn (int $beat): PlayedOnset => new PlayedOnset(1.0 + 0.5 * $beat), range(0, 10));
     $reading = (new FeelMeter())->measure($taps, Meter::parse('4/4'));
 
     expect($reading->beats)->toEqualWithDelta(array_map(static fn (int $beat): float => 1.0 + 0.5 * $beat, range(0, 11)), 1e-6);
@@ -81,7 +81,7 @@ it('measures off-beats played alone against the beat that is known', function ()
 });
 
 it('hears a push where the beat after it stays empty, and how the tempo moves', function (): void {
-    $taps = array_map(static fn (Tap $tap): Tap => new Tap($tap->t - 6 * $tap->t ** 2 / (120 * 104)), strokesOf('..x.x..x', 2, 104, Feel::straight(), 24, 3, 0.0, 0.0));
+    $taps = array_map(static fn (PlayedOnset $tap): PlayedOnset => new PlayedOnset($tap->t - 6 * $tap->t ** 2 / (120 * 104)), strokesOf('..x.x..x', 2, 104, Feel::straight(), 24, 3, 0.0, 0.0));
     $reading = (new FeelMeter())->measure($taps, Meter::parse('4/4'), new Tempo(104), 0.0);
     $pushed = array_column($reading->slots, 'pushed', 'name');
 
@@ -148,7 +148,7 @@ it('lays strokes on the grid of a known beat as cheaply as any other way does', 
 it('does not slip into the next slot for good where somebody who plays to a known beat stumbles', function (): void {
     $slipped = [];
     foreach (range(9, 40) as $stumble) {
-        $taps = array_map(static fn (int $number): Tap => new Tap(0.7 + 0.25 * $number + ($number === $stumble ? 0.125 : 0.0)), range(0, 63));
+        $taps = array_map(static fn (int $number): PlayedOnset => new PlayedOnset(0.7 + 0.25 * $number + ($number === $stumble ? 0.125 : 0.0)), range(0, 63));
         $reading = (new FeelMeter())->measure($taps, Meter::parse('4/4'), new Tempo(120), 0.7, 2);
         if (abs((float) $reading->biasMs) > 5 || $reading->strokes[63]->slot !== 7) {
             $slipped[] = $stumble;

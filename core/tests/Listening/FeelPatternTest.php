@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-use Gravik\Listening\BeatTaps;
-use Gravik\Listening\FeelMeter;
-use Gravik\Listening\FeelPattern;
-use Gravik\Listening\HeardStroke;
-use Gravik\Listening\LatencyCheck;
+use Gravik\Listening\Feel\FeelMeter;
+use Gravik\Listening\Feel\FeelPattern;
+use Gravik\Listening\Feel\SwingHeard;
+use Gravik\Listening\Hearing\HeardStroke;
+use Gravik\Listening\Hearing\LatencyCheck;
 use Gravik\Listening\ListeningException;
-use Gravik\Listening\SwingHeard;
-use Gravik\Listening\Tap;
-use Gravik\Strokes\CountLine;
+use Gravik\Listening\PlayedOnset;
+use Gravik\Listening\Tapped\BeatTaps;
 use Gravik\Strokes\Stroke;
+use Gravik\Strokes\Written\CountLine;
 use Gravik\Time\Meter;
 use Gravik\Time\Tempo;
 
@@ -20,7 +20,7 @@ use Gravik\Time\Tempo;
  *
  * @param non-empty-list<string> $lines
  *
- * @return list<Tap>
+ * @return list<PlayedOnset>
  */
 function bars(array $lines, int $count): array
 {
@@ -28,7 +28,7 @@ function bars(array $lines, int $count): array
     for ($bar = 0; $bar < $count; $bar++) {
         foreach (str_split($lines[$bar % count($lines)]) as $slot => $sign) {
             if ($sign !== '.') {
-                $taps[] = new Tap(2 * $bar + 0.25 * $slot, null, $sign === 'c', ['X' => 5.0, 'x' => 0.0, 'o' => -6.0, 'c' => 0.0][$sign]);
+                $taps[] = new PlayedOnset(2 * $bar + 0.25 * $slot, null, $sign === 'c', ['X' => 5.0, 'x' => 0.0, 'o' => -6.0, 'c' => 0.0][$sign]);
             }
         }
     }
@@ -36,7 +36,7 @@ function bars(array $lines, int $count): array
     return $taps;
 }
 
-/** @param list<Tap> $taps */
+/** @param list<PlayedOnset> $taps */
 function figureOf(array $taps): ?Gravik\Strokes\Pattern
 {
     return FeelPattern::of((new FeelMeter())->measure($taps, Meter::parse('4/4'), new Tempo(120), 0.0, 2));

@@ -3,12 +3,12 @@
 declare(strict_types=1);
 
 use Gravik\Breakdown\Stage;
-use Gravik\Listening\Finding;
-use Gravik\Listening\LockReport;
-use Gravik\Listening\LockReporter;
+use Gravik\Listening\Lock\Finding;
+use Gravik\Listening\Lock\LockReport;
+use Gravik\Listening\Lock\LockReporter;
+use Gravik\Listening\Lock\Take;
+use Gravik\Listening\PlayedOnset;
 use Gravik\Listening\Statistics;
-use Gravik\Listening\Take;
-use Gravik\Listening\Tap;
 use Gravik\Performance\Performer;
 use Gravik\Performance\PlayedStroke;
 use Gravik\Strokes\Direction;
@@ -32,7 +32,7 @@ function heardTake(string $slots, callable $as): LockReport
                 continue;
             }
             $played = $own + ['seconds' => lengthOf($stroke), 'direction' => $stroke->stroke->direction];
-            $taps[] = new Tap($stroke->t + $round * $timeline->seconds, $played['direction'], false, 0.0, $played['seconds']);
+            $taps[] = new PlayedOnset($stroke->t + $round * $timeline->seconds, $played['direction'], false, 0.0, $played['seconds']);
         }
     }
 
@@ -69,7 +69,7 @@ it('accuses a slot of the other direction only where mishearing would hardly exp
 
 it('holds a length only against a next stroke that was met, and no single string against a direction', function (): void {
     $missing = heardTake('x.x.x.x.', static fn (PlayedStroke $stroke): ?array => $stroke->slot === 4 ? null : ($stroke->slot === 2 ? ['seconds' => 2.0 * lengthOf($stroke)] : []));
-    $up = Take::of([new Tap(0.0, Direction::Up, false, 0.0, 0.4)], 0.0);
+    $up = Take::of([new PlayedOnset(0.0, Direction::Up, false, 0.0, 0.4)], 0.0);
 
     expect(findingOf($missing, 'length'))->toBeNull()
         ->and($up->wayOf(0, [52]))->toBeNull()->and($up->wayOf(0, [52, 59]))->toBe(Direction::Up);

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 use Gravik\Formats\WavFile;
 use Gravik\Formats\WavSource;
-use Gravik\Listening\FeelMeter;
-use Gravik\Listening\FeelReading;
-use Gravik\Listening\HeardStroke;
-use Gravik\Listening\StrokeListener;
-use Gravik\Listening\Tap;
+use Gravik\Listening\Feel\FeelMeter;
+use Gravik\Listening\Feel\FeelReading;
+use Gravik\Listening\Hearing\HeardStroke;
+use Gravik\Listening\Hearing\StrokeListener;
+use Gravik\Listening\PlayedOnset;
 use Gravik\Tests\Support\PluckedTake;
 use Gravik\Time\Meter;
 use Gravik\Time\Tempo;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** @return array{list<Tap>, list<Tap>} what was played, and what was heard of it */
+/** @return array{list<PlayedOnset>, list<PlayedOnset>} what was played, and what was heard of it */
 function heardOf(string $method, string $slots, float $bpm, float $share, int $rate, float $room, float $bias = 0.0): array
 {
     $chance = new Randomizer(new Mt19937(17));
@@ -37,7 +37,7 @@ function heardOf(string $method, string $slots, float $bpm, float $share, int $r
     $heard = (new StrokeListener())->hear(WavSource::open($path));
     unlink($path);
 
-    return [array_map(static fn (float $t): Tap => new Tap($t), $truth), array_map(static fn (HeardStroke $stroke): Tap => $stroke->asTap(), $heard)];
+    return [array_map(static fn (float $t): PlayedOnset => new PlayedOnset($t), $truth), array_map(static fn (HeardStroke $stroke): PlayedOnset => $stroke->asOnset(), $heard)];
 }
 
 function measured(array $taps, ?float $bpm = null, ?float $firstBeat = null): FeelReading
@@ -65,8 +65,8 @@ it('measures of a recording what the same formulas give from its true onsets, in
 
 it('measures the same wherever the take begins, and half the tempo where it is played half as fast', function (): void {
     [, $heard] = heardOf('delay', 'xxcxxxcx', 124, 0.62, 22050, 0.0);
-    $later = array_map(static fn (Tap $tap): Tap => new Tap($tap->t + 41.7), $heard);
-    $slower = array_map(static fn (Tap $tap): Tap => new Tap(1.4 * $tap->t), $heard);
+    $later = array_map(static fn (PlayedOnset $tap): PlayedOnset => new PlayedOnset($tap->t + 41.7), $heard);
+    $slower = array_map(static fn (PlayedOnset $tap): PlayedOnset => new PlayedOnset(1.4 * $tap->t), $heard);
 
     expect(measured($later)->tempoBpm)->toEqualWithDelta(measured($heard)->tempoBpm, 1e-6)
         ->and(measured($later)->firstBeat)->toEqualWithDelta(measured($heard)->firstBeat + 41.7, 1e-6)
@@ -76,9 +76,9 @@ it('measures the same wherever the take begins, and half the tempo where it is p
 
 it('keeps its tempo when strokes are struck out or put in by hand', function (): void {
     [, $heard] = heardOf('delay', 'xxxxxxxx', 110, 0.66, 22050, 0.0);
-    $fewer = array_values(array_filter($heard, static fn (Tap $tap, int $number): bool => $number % 7 !== 3, ARRAY_FILTER_USE_BOTH));
-    $more = [...$heard, new Tap($heard[10]->t + 0.11), new Tap($heard[30]->t + 0.07)];
-    usort($more, static fn (Tap $a, Tap $b): int => $a->t <=> $b->t);
+    $fewer = array_values(array_filter($heard, static fn (PlayedOnset $tap, int $number): bool => $number % 7 !== 3, ARRAY_FILTER_USE_BOTH));
+    $more = [...$heard, new PlayedOnset($heard[10]->t + 0.11), new PlayedOnset($heard[30]->t + 0.07)];
+    usort($more, static fn (PlayedOnset $a, PlayedOnset $b): int => $a->t <=> $b->t);
 
     expect(measured($fewer)->tempoBpm)->toEqualWithDelta(110, 0.3)
         ->and(measured($more)->tempoBpm)->toEqualWithDelta(110, 0.3);
@@ -115,7 +115,7 @@ it('hears the rhythm of sung syllables as well', function (float $share): void {
     file_put_contents($path, WavFile::write([$samples = sung($times, 16000)], count($samples), 16000));
     $heard = (new StrokeListener())->hear(WavSource::open($path));
     unlink($path);
-    $reading = measured(array_map(static fn (HeardStroke $stroke): Tap => $stroke->asTap(), $heard));
+    $reading = measured(array_map(static fn (HeardStroke $stroke): PlayedOnset => $stroke->asOnset(), $heard));
 
     expect(count($heard))->toBe(count($times))
         ->and($reading->tempoBpm)->toEqualWithDelta(100, 0.3)

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 use Gravik\Breakdown\Gate;
 use Gravik\Breakdown\Stage;
-use Gravik\Listening\Finding;
-use Gravik\Listening\LatencyCheck;
+use Gravik\Listening\Hearing\LatencyCheck;
 use Gravik\Listening\ListeningException;
-use Gravik\Listening\LockReporter;
-use Gravik\Listening\SlotFigures;
-use Gravik\Listening\Take;
-use Gravik\Listening\Tap;
+use Gravik\Listening\Lock\Finding;
+use Gravik\Listening\Lock\LockReporter;
+use Gravik\Listening\Lock\SlotFigures;
+use Gravik\Listening\Lock\Take;
+use Gravik\Listening\PlayedOnset;
 use Gravik\Performance\PlayedStroke;
 use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Strokes\Direction;
@@ -78,7 +78,7 @@ it('holds upbeats against the beats where no pair is planned', function (string 
 it('says what upbeats alone show once, and of a recording without the band only what it can know', function (): void {
     $timeline = Reports::timeline(Examples::breakdown(['tempo' => 100], '.x.x.x.x'));
     $late = Reports::played($timeline, static fn (): float => 48.0);
-    $strokes = array_map(static fn (array $tap): Tap => new Tap($tap['t'], levelDb: 0.0, seconds: 0.2, muted: false), $late);
+    $strokes = array_map(static fn (array $tap): PlayedOnset => new PlayedOnset($tap['t'], levelDb: 0.0, seconds: 0.2, muted: false), $late);
     $unplaced = (new LockReporter())->report(Take::placed($strokes, $timeline), $timeline, Gravik\Time\SwingUnit::Eighth);
 
     expect(Reports::kinds(Reports::of($late, $timeline)))->toContain('swing')->not->toContain('placement')
@@ -226,7 +226,7 @@ it('lets the teacher set a stricter gate', function (): void {
 
 it('reads takes as they are written and refuses what is none', function (mixed $take, ?string $message): void {
     if ($message === null) {
-        expect(Take::read($take, 0.5)->taps)->toEqual([new Gravik\Listening\Tap(0.0, null), new Gravik\Listening\Tap(0.75, Direction::Up)]);
+        expect(Take::read($take, 0.5)->taps)->toEqual([new Gravik\Listening\PlayedOnset(0.0, null), new Gravik\Listening\PlayedOnset(0.75, Direction::Up)]);
 
         return;
     }
@@ -289,5 +289,5 @@ it('hears planned strokes within twenty milliseconds as one', function (float $a
     $pattern = ['ticks' => 3840, 'streams' => [['name' => 'bass', 'strokes' => [['at' => 0, 'division' => 1, 'zone' => 'bass']]], ['name' => 'brushes', 'strokes' => [['at' => 0, 'division' => 1, 'zone' => 'high', 'offsetMs' => $apartMs]]]]];
     $timeline = Reports::timeline(Examples::breakdown(['pattern' => $pattern]));
 
-    expect(Gravik\Listening\Plan::ofBars($timeline, 1)->onsets)->toHaveCount($onsets);
+    expect(Gravik\Listening\Lock\Plan::ofBars($timeline, 1)->onsets)->toHaveCount($onsets);
 })->with([[19.0, 1], [21.0, 2]]);

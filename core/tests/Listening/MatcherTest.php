@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Gravik\Listening\Matcher;
+use Gravik\Listening\Lock\Matcher;
 use Gravik\Listening\Statistics;
 
 /** Pairs and least distance of the best one-to-one, ordered assignment, by trying every one; times in whole ms. */

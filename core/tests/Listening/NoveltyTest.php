@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use Gravik\Listening\Internal\Envelopes;
-use Gravik\Listening\Internal\Novelty;
+use Gravik\Listening\Hearing\Internal\Envelopes;
+use Gravik\Listening\Hearing\Internal\Novelty;
 use Gravik\Tests\Support\Tones;
 
 /** @return array{float, float} the greatest novelty around the second stroke, and away from both */

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use Gravik\Listening\Internal\SlotNames;
+use Gravik\Listening\Lock\Internal\SlotNames;
 use Gravik\Performance\HandInUse;
-use Gravik\Strokes\HandPlan;
+use Gravik\Strokes\Hand\HandPlan;
 use Gravik\Strokes\NamedPattern;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\SwingUnit;

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use Gravik\Listening\Internal\Envelopes;
-use Gravik\Listening\Internal\SweepReader;
+use Gravik\Listening\Hearing\Internal\Envelopes;
+use Gravik\Listening\Hearing\Internal\SweepReader;
 use Gravik\Strokes\Direction;
 use Gravik\Tests\Support\Tones;
 

@@ -7,13 +7,13 @@ use Gravik\Chart\Pin;
 use Gravik\Chart\Place;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
-use Gravik\Neck\FamilyPlanner;
-use Gravik\Neck\FamilyRoute;
-use Gravik\Neck\Frets;
+use Gravik\Neck\Finder\VoicingFinder;
+use Gravik\Neck\Grip\Frets;
+use Gravik\Neck\Grip\Voicing;
+use Gravik\Neck\Line\FamilyPlanner;
+use Gravik\Neck\Line\FamilyRoute;
 use Gravik\Neck\Neck;
 use Gravik\Neck\Tuning;
-use Gravik\Neck\Voicing;
-use Gravik\Neck\VoicingFinder;
 use Gravik\Tests\Support\Examples;
 
 function gripOf(string $symbol, ?int ...$frets): Voicing

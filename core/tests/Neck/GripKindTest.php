@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Neck\Company;
+use Gravik\Neck\Finder\VoicingFinder;
 use Gravik\Neck\FretRange;
-use Gravik\Neck\GripKind;
+use Gravik\Neck\Grip\GripKind;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Neck\HandProfile;
 use Gravik\Neck\Neck;
 use Gravik\Neck\NeckException;
 use Gravik\Neck\Tuning;
-use Gravik\Neck\Voicing;
-use Gravik\Neck\VoicingFinder;
 
 /** @return list<Voicing> */
 function gripsOfKind(string $symbol, GripKind $kind, string $tuning = 'standard', string $frets = '0-12'): array

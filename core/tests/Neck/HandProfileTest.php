@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Neck\Company;
-use Gravik\Neck\DampedStrings;
-use Gravik\Neck\EasierGrip;
+use Gravik\Neck\Finder\VoicingFinder;
 use Gravik\Neck\FretRange;
+use Gravik\Neck\Grip\DampedStrings;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Neck\HandProfile;
+use Gravik\Neck\Line\EasierGrip;
+use Gravik\Neck\Line\PathFinder;
 use Gravik\Neck\Neck;
 use Gravik\Neck\NeckException;
-use Gravik\Neck\PathFinder;
 use Gravik\Neck\Tuning;
-use Gravik\Neck\Voicing;
-use Gravik\Neck\VoicingFinder;
 
 function finderFor(string $hand, Company $company = Company::Alone): VoicingFinder
 {

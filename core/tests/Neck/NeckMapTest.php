@@ -6,11 +6,11 @@ use Gravik\Harmony\ChordNotUnderstood;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
 use Gravik\Harmony\Scale;
-use Gravik\Neck\DoubleStop;
-use Gravik\Neck\DoubleStopKind;
 use Gravik\Neck\FretRange;
+use Gravik\Neck\Melody\DoubleStop;
+use Gravik\Neck\Melody\DoubleStopKind;
+use Gravik\Neck\Melody\NeckMap;
 use Gravik\Neck\Neck;
-use Gravik\Neck\NeckMap;
 use Gravik\Neck\Tuning;
 
 /** The stops as "2-1: 5 5 fourth both", by checking every pair of frets on every pair of strings. */

@@ -3,17 +3,17 @@
 declare(strict_types=1);
 
 use Gravik\Harmony\ChordSymbol;
-use Gravik\Neck\BassMotion;
 use Gravik\Neck\Company;
+use Gravik\Neck\Finder\VoicingFinder;
 use Gravik\Neck\FretRange;
+use Gravik\Neck\Grip\Voicing;
+use Gravik\Neck\Line\BassMotion;
+use Gravik\Neck\Line\PathFinder;
+use Gravik\Neck\Line\PathWeights;
+use Gravik\Neck\Line\PathWishes;
 use Gravik\Neck\Neck;
 use Gravik\Neck\NeckException;
-use Gravik\Neck\PathFinder;
-use Gravik\Neck\PathWeights;
-use Gravik\Neck\PathWishes;
 use Gravik\Neck\Tuning;
-use Gravik\Neck\Voicing;
-use Gravik\Neck\VoicingFinder;
 
 /** @return list<non-empty-list<Voicing>> */
 function candidatesFor(string $line, int $each, Company $company = Company::WithBass): array
@@ -195,7 +195,7 @@ it('finds a finger that slides on its string cheaper than one that comes anew', 
     $neck = new Neck(Tuning::standard());
     $finder = new VoicingFinder($neck);
     $grip = static fn (string $symbol, array $frets): Voicing => $finder->voicing(ChordSymbol::parse($symbol), $frets) ?? throw new LogicException('no grip');
-    $cost = new Gravik\Neck\Internal\ChangeCost($neck, new PathWishes(weights: new PathWeights(shift: 0.0, fingers: 1.0, top: 0.0, rank: 0.0)));
+    $cost = new Gravik\Neck\Line\Internal\ChangeCost($neck, new PathWishes(weights: new PathWeights(shift: 0.0, fingers: 1.0, top: 0.0, rank: 0.0)));
     $from = $cost->unpacked($grip('C5', [null, 3, 5, 5, null, null]));
     $slid = $cost->unpacked($grip('D5', [null, 5, 7, 7, null, null]));
     $anew = $cost->unpacked($grip('G5', [3, 5, 5, null, null, null]));

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Gravik\Neck\PathWishes;
+use Gravik\Neck\Line\PathWishes;
 
 it('no longer asks for strings that another guitar lacks', function (string $asked, int $strings, string $left): void {
     expect((new PathWishes(strings: $asked))->onStrings($strings)->strings)->toBe($left);

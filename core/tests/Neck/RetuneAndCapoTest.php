@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
-use Gravik\Neck\CapoChoice;
-use Gravik\Neck\CapoPlan;
+use Gravik\Neck\Finder\CapoChoice;
+use Gravik\Neck\Finder\CapoPlan;
 use Gravik\Neck\NeckException;
 use Gravik\Neck\RetunePlan;
 use Gravik\Neck\Retuning;

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Gravik\Neck\FretRange;
+use Gravik\Neck\Grip\GripNamer;
 use Gravik\Neck\Neck;
 use Gravik\Neck\NeckException;
 use Gravik\Neck\ShapeFamily;
@@ -67,4 +68,16 @@ it('knows which open grip a movable grip comes from', function (array $frets, in
     'open G' => [[3, 2, 0, 0, 0, 3], 7, 'G', 3],
     'open D' => [[null, null, 0, 2, 3, 2], 2, 'D', 0],
     'a rootless ninth that sits in the E shape' => [[null, 4, 5, 4, 5, null], 9, 'E', 5],
+]);
+
+it('takes for so many strings what is usual', function (int $strings, string $slug): void {
+    expect(Tuning::usual($strings)->slug)->toBe(Tuning::parse($slug)->slug)->and(Tuning::usual($strings)->strings())->toBe($strings);
+})->with([[4, 'tenor'], [5, 'A2,D3,G3,B3,E4'], [6, 'standard'], [7, 'seven-string'], [8, 'eight-string']]);
+
+it('reads a grip as one fret a string, and says where it cannot', function (string $typed, ?array $frets): void {
+    $read = static fn (): array => GripNamer::parse($typed, 6);
+    $frets === null ? expect($read)->toThrow(NeckException::class) : expect($read())->toBe($frets);
+})->with([
+    ['x 7 8 7 8 -', [null, 7, 8, 7, 8, null]], ['0 0 0 0 0 24', [0, 0, 0, 0, 0, 24]], ['0 0 0 0 0 25', null], ['0 0 0 0 0 h', null],
+    ['0 0 0 0 0 100', null], ['0 0 0 0 0', null], ['0 0 0 0 0 0 0', null], ['', null],
 ]);

@@ -3,16 +3,16 @@
 declare(strict_types=1);
 
 use Gravik\Harmony\ChordSymbol;
-use Gravik\Neck\CommonGrips;
 use Gravik\Neck\Company;
+use Gravik\Neck\Finder\VoicingFinder;
 use Gravik\Neck\FretRange;
-use Gravik\Neck\Frets;
+use Gravik\Neck\Grip\CommonGrips;
+use Gravik\Neck\Grip\Frets;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Neck\HandProfile;
 use Gravik\Neck\Neck;
 use Gravik\Neck\NeckException;
 use Gravik\Neck\Tuning;
-use Gravik\Neck\Voicing;
-use Gravik\Neck\VoicingFinder;
 use Gravik\Tests\Support\BareRules;
 
 function finder(string $role = 'solo', string $tuning = 'standard', string $frets = '0-15', string $hand = 'medium', int $capo = 0): VoicingFinder
@@ -172,7 +172,7 @@ it('begins with the grips everybody knows where a chord stands alone', function 
 })->with([['B♭', 'x 1 3 3 3 1'], ['G7', '3 2 0 0 0 1'], ['G', '3 2 0 0 0 3'], ['G13', '3 x 3 4 5 x'], ['F', '1 3 3 2 1 1'], ['C', 'x 3 2 0 1 0'], ['Em', '0 2 2 0 0 0'], ['B7', 'x 2 1 2 0 2']]);
 
 it('writes grips everybody knows so that each is a grip of its chord', function (): void {
-    foreach (require __DIR__.'/../../src/Neck/Data/common-grips.php' as $ending => $shapes) {
+    foreach (require __DIR__.'/../../src/Neck/Grip/Data/common-grips.php' as $ending => $shapes) {
         $chord = ChordSymbol::parse('G'.$ending);
         $common = (new CommonGrips(new Neck(Tuning::standard())))->of($chord);
         $bare = array_map(static fn (Voicing $voicing): string => Frets::text($voicing->frets), (new VoicingFinder(new Neck(Tuning::standard()), new FretRange(0, 15)))->all($chord));

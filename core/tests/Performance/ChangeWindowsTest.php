@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Harmony\ChordSymbol;
+use Gravik\Neck\Finder\VoicingFinder;
 use Gravik\Neck\Neck;
 use Gravik\Neck\Tuning;
-use Gravik\Neck\VoicingFinder;
 use Gravik\Performance\ChangeRepairs;
 use Gravik\Performance\ChangeWindow;
 use Gravik\Performance\ChangeWindows;

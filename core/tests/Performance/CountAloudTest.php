@@ -6,7 +6,7 @@ use Gravik\Formats\PatternJson;
 use Gravik\Performance\CountAloud;
 use Gravik\Performance\Performer;
 use Gravik\Performance\Timeline;
-use Gravik\Strokes\CountLine;
+use Gravik\Strokes\Written\CountLine;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\Meter;
 

@@ -11,8 +11,8 @@ use Gravik\Performance\Repair;
 use Gravik\Performance\ResetAccents;
 use Gravik\Performance\StrokeFaults;
 use Gravik\Performance\StrokeRepairs;
-use Gravik\Strokes\AccentProfile;
-use Gravik\Strokes\Warning;
+use Gravik\Strokes\Hand\Warning;
+use Gravik\Strokes\Shaping\AccentProfile;
 use Gravik\Tests\Support\Examples;
 
 /** @param list<array<string, mixed>> $strokes of one line, or of two lines where each has a name */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use Gravik\Breakdown\Toolbox;
 use Gravik\Harmony\ChordSymbol;
-use Gravik\Neck\Voicing;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Performance\Internal\ZoneStrings;
 use Gravik\Strokes\Direction;
 use Gravik\Strokes\Stroke;

@@ -13,8 +13,8 @@ use Gravik\Performance\StrokeFaults;
 use Gravik\Performance\Timeline;
 use Gravik\Simulation\RenderedBand;
 use Gravik\Simulation\StringSound;
-use Gravik\Strokes\LibraryPattern;
-use Gravik\Strokes\PatternLibrary;
+use Gravik\Strokes\Written\LibraryPattern;
+use Gravik\Strokes\Written\PatternLibrary;
 use Gravik\Tests\Support\Examples;
 
 const TEST_RATE = 22050;

@@ -2,27 +2,27 @@
 
 declare(strict_types=1);
 
-use Gravik\Strokes\AccentProfile;
 use Gravik\Strokes\Action;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\ChordOf;
-use Gravik\Strokes\CountLine;
 use Gravik\Strokes\Direction;
-use Gravik\Strokes\HandPlanner;
+use Gravik\Strokes\Hand\HandPlanner;
+use Gravik\Strokes\Hand\Levels;
 use Gravik\Strokes\Length;
-use Gravik\Strokes\LengthProfile;
-use Gravik\Strokes\Levels;
-use Gravik\Strokes\LibraryPattern;
 use Gravik\Strokes\Ornament;
 use Gravik\Strokes\OrnamentKind;
 use Gravik\Strokes\Pattern;
-use Gravik\Strokes\PatternLibrary;
-use Gravik\Strokes\PatternShaper;
 use Gravik\Strokes\PlayedBy;
 use Gravik\Strokes\School;
+use Gravik\Strokes\Shaping\AccentProfile;
+use Gravik\Strokes\Shaping\LengthProfile;
+use Gravik\Strokes\Shaping\PatternShaper;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;
 use Gravik\Strokes\StrokesException;
+use Gravik\Strokes\Written\CountLine;
+use Gravik\Strokes\Written\LibraryPattern;
+use Gravik\Strokes\Written\PatternLibrary;
 use Gravik\Strokes\Zone;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\Feel;

@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-use Gravik\Strokes\AirStroke;
 use Gravik\Strokes\Direction;
-use Gravik\Strokes\HandPlan;
-use Gravik\Strokes\HandPlanner;
+use Gravik\Strokes\Hand\AirStroke;
+use Gravik\Strokes\Hand\HandPlan;
+use Gravik\Strokes\Hand\HandPlanner;
+use Gravik\Strokes\Hand\Warning;
 use Gravik\Strokes\Measures;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\School;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;
-use Gravik\Strokes\Warning;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\Feel;
 use Gravik\Time\Meter;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Gravik\Strokes\Levels;
+use Gravik\Strokes\Hand\Levels;
 use Gravik\Tests\Support\Examples;
 
 it('says at which levels nothing is left out that the next one still has', function (string $slots, int $grid, array $same): void {

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use Gravik\Strokes\Pattern;
-use Gravik\Strokes\PatternShaper;
 use Gravik\Strokes\PlayedBy;
+use Gravik\Strokes\Shaping\PatternShaper;
 use Gravik\Strokes\SlotGrid;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;

@@ -3,15 +3,15 @@
 declare(strict_types=1);
 
 use Gravik\Strokes\Articulation;
-use Gravik\Strokes\CountLine;
 use Gravik\Strokes\Length;
 use Gravik\Strokes\Pattern;
-use Gravik\Strokes\PatternShaper;
 use Gravik\Strokes\School;
-use Gravik\Strokes\SlotLine;
+use Gravik\Strokes\Shaping\PatternShaper;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;
 use Gravik\Strokes\StrokesException;
+use Gravik\Strokes\Written\CountLine;
+use Gravik\Strokes\Written\SlotLine;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\Meter;
 use Gravik\Time\TimeException;
@@ -49,6 +49,10 @@ it('refuses strokes that do not fit', function (callable $build, string $message
     'a length of nothing' => [static fn () => Length::ofSlot(0), 'above 0'],
     'an accent past the hardest' => [static fn () => new Stroke(0, 2, accent: 4), '0 (soft) to 3'],
     'a thousandth too early' => [static fn () => new Stroke(0, 2, offsetMs: -250.001), 'at most 250 ms'],
+    'a length of no tick' => [static fn () => Length::ofTicks(0), 'from 1 to 100000'],
+    'a length of a hundred bars' => [static fn () => Length::ofTicks(100_001), 'from 1 to 100000'],
+    'a length of no share' => [static fn () => Length::ofSlot(0.0), 'above 0'],
+    'a length of nine slots' => [static fn () => Length::ofSlot(8.01), 'at most 8'],
     'a second late' => [static fn () => new Stroke(0, 2, offsetMs: 1000), 'at most 250 ms'],
     'an unknown school' => [static fn () => School::parse('windmill'), 'Choose one of pendulum, all-down'],
 ]);

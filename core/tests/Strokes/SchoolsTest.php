@@ -3,20 +3,20 @@
 declare(strict_types=1);
 
 use Gravik\Strokes\Action;
-use Gravik\Strokes\CountLine;
-use Gravik\Strokes\Crossings;
 use Gravik\Strokes\Direction;
-use Gravik\Strokes\HandPlan;
-use Gravik\Strokes\HandPlanner;
+use Gravik\Strokes\Hand\Crossings;
+use Gravik\Strokes\Hand\HandPlan;
+use Gravik\Strokes\Hand\HandPlanner;
+use Gravik\Strokes\Hand\SchoolAdvice;
+use Gravik\Strokes\Hand\SchoolInUse;
+use Gravik\Strokes\Hand\TempoLimit;
+use Gravik\Strokes\Hand\Warning;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\PlayedBy;
 use Gravik\Strokes\School;
-use Gravik\Strokes\SchoolAdvice;
-use Gravik\Strokes\SchoolInUse;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;
-use Gravik\Strokes\TempoLimit;
-use Gravik\Strokes\Warning;
+use Gravik\Strokes\Written\CountLine;
 use Gravik\Strokes\Zone;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\Feel;

@@ -8,7 +8,7 @@ use Gravik\Breakdown\Breakdown;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\PatternJson;
 use Gravik\Strokes\Pattern;
-use Gravik\Strokes\SlotLine;
+use Gravik\Strokes\Written\SlotLine;
 use Gravik\Time\Meter;
 
 /** Breakdowns to test with. Only what a test is about needs to be said. */

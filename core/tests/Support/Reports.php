@@ -6,10 +6,10 @@ namespace Gravik\Tests\Support;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Gate;
-use Gravik\Listening\Finding;
-use Gravik\Listening\LockReport;
-use Gravik\Listening\LockReporter;
-use Gravik\Listening\Take;
+use Gravik\Listening\Lock\Finding;
+use Gravik\Listening\Lock\LockReport;
+use Gravik\Listening\Lock\LockReporter;
+use Gravik\Listening\Lock\Take;
 use Gravik\Performance\Performer;
 use Gravik\Performance\Timeline;
 use Gravik\Time\SwingUnit;

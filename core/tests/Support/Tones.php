@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Tests\Support;
 
 use Generator;
-use Gravik\Listening\AudioSource;
+use Gravik\Listening\Hearing\AudioSource;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 

@@ -24,30 +24,32 @@ function mixedMap(): TimeMap
     ]);
 }
 
-/** The same, added up bar by bar from the definitions alone. @return list<array{tick: int, seconds: float}> */
+/** The same, added up bar by bar from the definitions alone. @return list<array{tick: int, seconds: float, beats: float}> */
 function barsOneByOne(): array
 {
     $bars = [];
-    [$tick, $seconds] = [0, 0.0];
+    [$tick, $seconds, $all] = [0, 0.0, 0.0];
     foreach ([['4/4', 120, 2], ['3/4', 60, 1], ['6/8', 90, 3], ['4/4', 120, 2]] as [$meter, $bpm, $count]) {
         [$pulses, $value] = array_map(intval(...), explode('/', $meter));
         $beats = $meter === '6/8' ? 2 : $pulses;
         for ($bar = 0; $bar < $count; $bar++) {
-            $bars[] = ['tick' => $tick, 'seconds' => $seconds];
+            $bars[] = ['tick' => $tick, 'seconds' => $seconds, 'beats' => $all];
+            $all += $beats;
             $tick += $pulses * intdiv(3840, $value);
             $seconds += $beats * 60 / $bpm;
         }
     }
 
-    return [...$bars, ['tick' => $tick, 'seconds' => $seconds]];
+    return [...$bars, ['tick' => $tick, 'seconds' => $seconds, 'beats' => $all]];
 }
 
 it('finds every bar line of a song in several meters and tempos where adding up bar by bar finds it', function (): void {
     $map = mixedMap();
-    foreach (barsOneByOne() as $bar => ['tick' => $tick, 'seconds' => $seconds]) {
+    foreach (barsOneByOne() as $bar => ['tick' => $tick, 'seconds' => $seconds, 'beats' => $beats]) {
         expect($map->tickOfBar($bar))->toBe($tick)
             ->and($map->barAt($tick))->toBe($bar)
             ->and($map->barAt($tick + 479))->toBe($bar)
+            ->and($map->at($tick)->beatsAt($tick, 1))->toEqualWithDelta($beats, 1e-9)
             ->and($map->secondsAt($tick, 1))->toEqualWithDelta($seconds, 1e-9)
             ->and($map->ticksAt($seconds))->toEqualWithDelta($tick, 1e-6);
     }

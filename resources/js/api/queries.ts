@@ -3,7 +3,7 @@ import { call } from './client'
 import type { Desk } from './desk'
 import { inTurn } from './inTurn'
 import { usePages } from './pages'
-import type { ApproachOffer, ChordName, Families, FeelReading, GripChange, HardGrip, HarmonisedNote, HeardStroke, Ladder, LibraryPattern, NeckMap, OwnGrip, Remark, RhythmReading, RiffPlace, SchoolInUse, Starter, StatedTuning, StringsPlan, Student, Tap, VoicedChord, UsualForm, Voicing, Feel, LineDocument, SongPlace } from './types'
+import type { ApproachOffer, ChordName, Families, FeelReading, GripChange, HardGrip, HarmonisedNote, HeardStroke, Ladder, LibraryPattern, NeckMap, OwnGrip, Remark, PatternReading, RiffPlace, SchoolInUse, Starter, StatedTuning, StringsPlan, Student, Tap, VoicedChord, UsualForm, Voicing, Feel, LineDocument, SongPlace } from './types'
 import type { BreakdownCard, BreakdownDocument, Calibration, Chart, Choices, Hand, LockReport, Path, Person, StoredBreakdown, Take, TakeRow, Timeline, Version, Voicings } from './types'
 
 /** What each computation depends on, so that a change elsewhere in the document asks nothing anew. */
@@ -94,7 +94,7 @@ export const useSchools = (desk: Desk, tempo: number) => useCompute<SchoolInUse[
 
 export const readFeel = (typed: string, unit: Feel['unit']) => call<{ feel: Feel }>('POST', 'compute/feel', { typed, unit })
 
-export const readTapped = (desk: Desk, tapped: { taps: Tap[]; tempo: number; bars: number }) => call<RhythmReading[]>('POST', 'compute/tapped', { ...asked(desk), ...tapped })
+export const readTapped = (desk: Desk, tapped: { taps: Tap[]; tempo: number; bars: number }) => call<PatternReading[]>('POST', 'compute/tapped', { ...asked(desk), ...tapped })
 
 export const useTimeline = (desk: Desk, tempo: number, level: number) => useCompute<Timeline>('timeline', [...soundParts(desk), tempo, level], { ...asked(desk), tempo, level })
 

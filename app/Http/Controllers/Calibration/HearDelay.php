@@ -9,8 +9,8 @@ use App\Http\Controllers\Controller;
 use App\Http\Hearings;
 use App\Http\Requests\LoopbackRequest;
 use Gravik\Formats\WavSource;
-use Gravik\Listening\LatencyCheck;
-use Gravik\Listening\StrokeListener;
+use Gravik\Listening\Hearing\LatencyCheck;
+use Gravik\Listening\Hearing\StrokeListener;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 

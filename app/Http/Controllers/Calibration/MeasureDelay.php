@@ -7,7 +7,7 @@ namespace App\Http\Controllers\Calibration;
 use App\Documents\DelayStore;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\ClicksRequest;
-use Gravik\Listening\LatencyCheck;
+use Gravik\Listening\Hearing\LatencyCheck;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 

@@ -7,7 +7,7 @@ namespace App\Http\Controllers\Compute;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\HandResource;
-use Gravik\Strokes\SchoolInUse;
+use Gravik\Strokes\Hand\SchoolInUse;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 

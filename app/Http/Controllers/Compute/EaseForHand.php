@@ -8,11 +8,11 @@ use App\Compute\VoicedForms;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\VoicingResource;
-use Gravik\Neck\EasierGrip;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Neck\HandProfile;
+use Gravik\Neck\Line\EasierGrip;
 use Gravik\Neck\Neck;
 use Gravik\Neck\NeckException;
-use Gravik\Neck\Voicing;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 

@@ -8,8 +8,8 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\VoicingsRequest;
 use App\Http\Resources\VoicingResource;
 use Gravik\Harmony\ChordSymbol;
-use Gravik\Neck\PathFinder;
-use Gravik\Neck\Voicing;
+use Gravik\Neck\Grip\Voicing;
+use Gravik\Neck\Line\PathFinder;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 

@@ -9,7 +9,7 @@ use App\Http\Hearings;
 use App\Http\Requests\SoundRequest;
 use App\Http\Resources\HearingResource;
 use Gravik\Formats\TakeFile;
-use Gravik\Listening\StrokeListener;
+use Gravik\Listening\Hearing\StrokeListener;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 

@@ -8,7 +8,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\NeckMapResource;
 use Gravik\Harmony\Scale;
-use Gravik\Neck\NeckMap;
+use Gravik\Neck\Melody\NeckMap;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 

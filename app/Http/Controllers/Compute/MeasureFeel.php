@@ -7,7 +7,7 @@ namespace App\Http\Controllers\Compute;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\ListenRequest;
 use App\Http\Resources\FeelReadingResource;
-use Gravik\Listening\FeelMeter;
+use Gravik\Listening\Feel\FeelMeter;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 

@@ -8,8 +8,8 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\GripRequest;
 use App\Http\Resources\ChordNameResource;
 use App\Http\Resources\VoicingResource;
-use Gravik\Neck\GripNamer;
-use Gravik\Neck\VoicingFinder;
+use Gravik\Neck\Finder\VoicingFinder;
+use Gravik\Neck\Grip\GripNamer;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 

@@ -7,7 +7,7 @@ namespace App\Http\Controllers\Compute;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\MelodyResource;
-use Gravik\Neck\RiffPlanner;
+use Gravik\Neck\Melody\RiffPlanner;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 

@@ -7,8 +7,8 @@ namespace App\Http\Controllers\Compute;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\HandResource;
-use Gravik\Strokes\HandPlanner;
-use Gravik\Strokes\Levels;
+use Gravik\Strokes\Hand\HandPlanner;
+use Gravik\Strokes\Hand\Levels;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 

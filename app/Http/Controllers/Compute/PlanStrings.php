@@ -8,7 +8,7 @@ use App\Compute\VoicedForms;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\StringsPlanResource;
-use Gravik\Neck\CapoPlan;
+use Gravik\Neck\Finder\CapoPlan;
 use Gravik\Neck\RetunePlan;
 use Gravik\Neck\Tuning;
 use Illuminate\Http\JsonResponse;

@@ -6,9 +6,9 @@ namespace App\Http\Controllers\Compute;
 
 use App\Http\Controllers\Controller;
 use App\Http\Requests\TappedRequest;
-use App\Http\Resources\RhythmResource;
-use Gravik\Listening\RhythmReader;
-use Gravik\Listening\RhythmReading;
+use App\Http\Resources\PatternReadingResource;
+use Gravik\Listening\Tapped\PatternReader;
+use Gravik\Listening\Tapped\PatternReading;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -23,13 +23,13 @@ final class ReadTapped extends Controller
             new OA\Property(property: 'key', type: 'string', enum: ['down', 'up']),
             new OA\Property(property: 'dead', type: 'boolean'),
         ], type: 'object')),
-    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/RhythmReading')))])]
+    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/PatternReading')))])]
     public function __invoke(TappedRequest $request): JsonResponse
     {
         $desk = $request->desk();
         $tempo = $desk->ruler($request->tempo())->tempo;
-        $readings = (new RhythmReader($tempo, $desk->setting->meter, $desk->school()))->read($request->take(), $request->integer('bars'));
+        $readings = (new PatternReader($tempo, $desk->setting->meter, $desk->school()))->read($request->take()->taps, $request->integer('bars'));
 
-        return new JsonResponse(array_map(static fn (RhythmReading $reading): array => RhythmResource::of($desk, $reading, $request->tempo()), $readings));
+        return new JsonResponse(array_map(static fn (PatternReading $reading): array => PatternReadingResource::of($desk, $reading, $request->tempo()), $readings));
     }
 }

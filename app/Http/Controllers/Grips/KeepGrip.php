@@ -9,9 +9,9 @@ use App\Http\Requests\OwnGripRequest;
 use App\Http\Resources\GripResource;
 use App\Models\Grip;
 use Gravik\Harmony\ChordSymbol;
-use Gravik\Neck\GripNamer;
+use Gravik\Neck\Finder\VoicingFinder;
+use Gravik\Neck\Grip\GripNamer;
 use Gravik\Neck\NeckException;
-use Gravik\Neck\VoicingFinder;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 

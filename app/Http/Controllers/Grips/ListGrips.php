@@ -8,7 +8,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\OwnGripRequest;
 use App\Http\Resources\GripResource;
 use App\Models\Grip;
-use Gravik\Neck\VoicingFinder;
+use Gravik\Neck\Finder\VoicingFinder;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 

@@ -9,7 +9,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\TakeRequest;
 use App\Http\Resources\TakeResource;
 use App\Models\Breakdown;
-use Gravik\Listening\Take;
+use Gravik\Listening\Lock\Take;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 

@@ -8,11 +8,11 @@ use Gravik\Band\BandPart;
 use Gravik\Band\Groove;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Desk;
-use Gravik\Strokes\AccentProfile;
-use Gravik\Strokes\CountLine;
-use Gravik\Strokes\LengthProfile;
 use Gravik\Strokes\NamedPattern;
-use Gravik\Strokes\PatternShaper;
+use Gravik\Strokes\Shaping\AccentProfile;
+use Gravik\Strokes\Shaping\LengthProfile;
+use Gravik\Strokes\Shaping\PatternShaper;
+use Gravik\Strokes\Written\CountLine;
 use Gravik\Time\Meter;
 
 /** Changes the pattern of one place of a breakdown as a whole. */

@@ -8,9 +8,9 @@ use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\Pin;
 use Gravik\Chart\VoicingLine;
+use Gravik\Neck\Line\TuningConverter;
 use Gravik\Neck\Neck;
 use Gravik\Neck\Tuning;
-use Gravik\Neck\TuningConverter;
 
 /** Puts a breakdown in another tuning: every grip of its lines goes over, with the same notes where a hand can hold them. */
 final readonly class Retuner

@@ -13,7 +13,7 @@ use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Playing;
 use Gravik\Chart\Section;
 use Gravik\Chart\VoicingLine;
-use Gravik\Strokes\Levels;
+use Gravik\Strokes\Hand\Levels;
 use Gravik\Strokes\NamedPattern;
 use Gravik\Time\Meter;
 

@@ -11,11 +11,11 @@ use Gravik\Chart\Place;
 use Gravik\Chart\PlacedMove;
 use Gravik\Chart\VoicingLine;
 use Gravik\Formats\DocumentNotReadable;
-use Gravik\Neck\BassMotion;
 use Gravik\Neck\Company;
 use Gravik\Neck\FretRange;
-use Gravik\Neck\PathWeights;
-use Gravik\Neck\PathWishes;
+use Gravik\Neck\Line\BassMotion;
+use Gravik\Neck\Line\PathWeights;
+use Gravik\Neck\Line\PathWishes;
 
 /**
  * The lines of grips of a document, and the moves to its chords.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Performance\Internal;
 
-use Gravik\Neck\Voicing;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Strokes\Direction;
 use Gravik\Strokes\Stroke;
 use Gravik\Strokes\Zone;

@@ -1,6 +1,6 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { expect, it, vi } from 'vitest'
-import type { RhythmReading } from '../../api/types'
+import type { PatternReading } from '../../api/types'
 import { band } from '../../audio/band'
 import { callsTo, key, patch, serve, showOnBench, timeline, tune } from '../../testing/page'
 import { TapSheet } from './TapSheet'
@@ -11,7 +11,7 @@ vi.mock('../../audio/band', async () => {
 })
 
 const sketch = { beats: 4, beats_a_bar: 4, p: 0.5, strokes: [] }
-const readings: RhythmReading[] = [
+const readings: PatternReading[] = [
   { words: 'straight eighths', counted: '1 & 2', shift_ms: 12, spread_ms: 6.2, left_out: 0, sketch, change: [] },
   { words: 'in thirds', counted: '1 trip 2', shift_ms: 0, spread_ms: 21, left_out: 1, sketch, change: [patch('start', { ...tune.start, feel: { mode: 'fixed', ratio: 2, unit: 'eighth' } })] },
 ]

@@ -1,7 +1,7 @@
 import { Button, Segmented } from 'antd'
 import { useRef, useState } from 'react'
 import { readTapped } from '../../api/queries'
-import type { RhythmReading } from '../../api/types'
+import type { PatternReading } from '../../api/types'
 import { band } from '../../audio/band'
 import { firstBeats } from '../../audio/bars'
 import { useBandFrames } from '../../audio/useBandFrames'
@@ -24,7 +24,7 @@ export function TapSheet({ width, bars: barsNow, onClose }: { width: number; bar
   const { desk, tempo, timeline } = useBench()
   const apply = usePatches()
   const [bars, setBars] = useState(barsNow)
-  const [readings, setReadings] = useState<RhythmReading[]>([])
+  const [readings, setReadings] = useState<PatternReading[]>([])
   const [chosen, setChosen] = useState(0)
   const [refusal, setRefusal] = useState('')
   const read = async (take: Recorded) => {
@@ -43,7 +43,7 @@ export function TapSheet({ width, bars: barsNow, onClose }: { width: number; bar
     setReadings([])
     void recorder.start({ bars, tempo, clickOnly: 'every beat' })
   }
-  const take = (reading: RhythmReading | undefined) => {
+  const take = (reading: PatternReading | undefined) => {
     if (reading === undefined) return
     if (apply(reading.change)) onClose()
   }

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Listening\Hearing\Internal;
+
+/**
+ * Where the attack of a strum is heard, and how plainly.
+ *
+ * @internal
+ */
+final readonly class Onset
+{
+    /**
+     * @param int   $frame ms from the beginning of the recording
+     * @param float $rise  nepers of energy by which the attack rises above what sounded before, 0 or more
+     */
+    public function __construct(public int $frame, public float $rise) {}
+}

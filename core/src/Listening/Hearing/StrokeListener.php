@@ -1,0 +1,192 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Listening\Hearing;
+
+use Gravik\Listening\Hearing\Internal\Envelopes;
+use Gravik\Listening\Hearing\Internal\Onset;
+use Gravik\Listening\Hearing\Internal\OnsetFinder;
+use Gravik\Listening\Hearing\Internal\Series;
+use Gravik\Listening\Hearing\Internal\Sweep;
+use Gravik\Listening\Hearing\Internal\SweepReader;
+use Gravik\Listening\Hearing\Internal\TuningMeter;
+use Gravik\Listening\ListeningException;
+use Gravik\Listening\Statistics;
+
+/** Hears the strums of a recording: when each begins, how loud and how long it is, and whether it rings. */
+final readonly class StrokeListener
+{
+    public const MOST_MINUTES = 10;
+
+    /** Quieter than this, root mean square of the loud moments, is silence. */
+    private const SILENCE = 3e-4;
+
+    /** The attack in which a stroke is loudest, ms. */
+    private const ATTACK = 50;
+
+    /**
+     * A dead stroke has fallen this far below its attack, in dB, when the next one comes or after a ninth of a second; and
+     * so far right after its loudest moment, where a short one that rings still holds.
+     */
+    private const DEAD_DB = -12.3;
+
+    private const FALLS_DB = -4.5;
+
+    private const FALLS_FROM = 20;
+
+    private const FALLS_TO = 34;
+
+    private const LATE = 110;
+
+    private const LATE_SPAN = 25;
+
+    private const ENDED_DB = -20.0;
+
+    /** Nepers: an attack that rises so far is plain, and one that rises no further than this is hardly one. */
+    private const PLAIN_RISE = 2.0;
+
+    private const FAINT_RISE = 1.0;
+
+    private const LATER_AT_MOST = 8.0;
+
+    /** The outline has one figure for so many milliseconds. */
+    private const OUTLINE_FRAMES = 10;
+
+    /**
+     * @return list<HeardStroke> in order of time
+     *
+     * @throws ListeningException where nothing can be heard
+     */
+    public function hear(AudioSource $source): array
+    {
+        return $this->strokes(self::envelopes($source));
+    }
+
+    /**
+     * The strums, and how the recording is tuned and looks.
+     *
+     * @throws ListeningException where nothing can be heard
+     */
+    public function hearAll(AudioSource $source): Hearing
+    {
+        $envelopes = self::envelopes($source);
+        $strokes = $this->strokes($envelopes);
+        $total = $envelopes->total();
+        $outline = [];
+        for ($frame = 0; $frame < $envelopes->frames(); $frame += self::OUTLINE_FRAMES) {
+            $outline[] = sqrt($total->loudest($frame, $frame + self::OUTLINE_FRAMES));
+        }
+        $loudest = max([1e-9, ...$outline]);
+
+        $tuning = TuningMeter::measure($envelopes, $strokes);
+
+        return new Hearing(
+            $strokes,
+            $tuning,
+            array_map(static fn (float $level): float => $level / $loudest, $outline),
+            $envelopes->frames() / Envelopes::FRAMES_A_SECOND,
+            new GripEar(new SweepReader($envelopes), $tuning->cents ?? 0.0),
+        );
+    }
+
+    /** @throws ListeningException at once where the recording is longer than is heard */
+    private static function envelopes(AudioSource $source): Envelopes
+    {
+        return $source->seconds() > 60 * self::MOST_MINUTES ? throw ListeningException::tooLong($source->seconds() / 60, self::MOST_MINUTES) : Envelopes::of($source);
+    }
+
+    /** @return list<HeardStroke> */
+    private function strokes(Envelopes $envelopes): array
+    {
+        if ($envelopes->loud() < self::SILENCE) {
+            throw ListeningException::silence();
+        }
+        $onsets = (new OnsetFinder($envelopes))->find();
+        if ($onsets === []) {
+            throw ListeningException::noStrokes();
+        }
+        $begins = array_map(static fn (Onset $onset): int => $onset->frame, $onsets);
+        $energy = $envelopes->total();
+        $end = count($energy->values);
+        $peaks = [];
+        foreach ($begins as $place => $begin) {
+            $next = $begins[$place + 1] ?? $end;
+            $peaks[] = max(1e-12, $energy->loudest($begin, $begin + max(10, min($next - 5 - $begin, self::ATTACK))));
+        }
+        $usual = Statistics::median($peaks);
+        $sweeps = new SweepReader($envelopes);
+        $strokes = [];
+        foreach ($begins as $place => $begin) {
+            $next = $begins[$place + 1] ?? $end;
+            $isDead = self::isDead($energy, $begin, $next, $peaks[$place]);
+            $sweep = $isDead ? null : $sweeps->read($begin / Envelopes::FRAMES_A_SECOND, $next / Envelopes::FRAMES_A_SECOND);
+            $strokes[] = new HeardStroke(
+                ($begin + self::moved($onsets[$place], $sweep)) / Envelopes::FRAMES_A_SECOND,
+                10 * log10($peaks[$place] / $usual),
+                self::lasts($energy, $begin, $next, $peaks[$place]) / Envelopes::FRAMES_A_SECOND,
+                $isDead,
+                $sweep?->direction,
+            );
+        }
+
+        return $strokes;
+    }
+
+    /**
+     * A low string sounds soft at first, and under a chord that rings on its attack is not heard: there the partials say when
+     * the strum began. A plain attack is right to the millisecond, and keeps its word.
+     *
+     * @return float ms, + is later than the attack was heard
+     */
+    private static function moved(Onset $onset, ?Sweep $sweep): float
+    {
+        if ($sweep === null) {
+            return 0.0;
+        }
+        $doubt = max(0.0, min(1.0, (self::PLAIN_RISE - $onset->rise) / (self::PLAIN_RISE - self::FAINT_RISE)));
+        if ($sweep->firstMs > 0) {
+            return min(0.5 * $sweep->firstMs, self::LATER_AT_MOST) * max(0.0, 1 - $onset->rise / self::FAINT_RISE);
+        }
+
+        return $sweep->firstMs * $doubt * ($sweep->direction === null ? 0.5 : 1.0);
+    }
+
+    private static function isDead(Series $energy, int $begin, int $next, float $peak): bool
+    {
+        $until = $begin + min($next - 8 - $begin, self::LATE);
+        if (self::decibels($energy->mean(max($begin, $until - self::LATE_SPAN), $until), $peak) >= self::DEAD_DB) {
+            return false;
+        }
+        $loudest = 0.0;
+        $at = $begin;
+        for ($frame = $begin, $last = $begin + max(12, min($next - 25 - $begin, self::ATTACK)); $frame < $last; $frame++) {
+            $here = $energy->mean($frame - 1, $frame + 3);
+            if ($here > $loudest) {
+                [$loudest, $at] = [$here, $frame];
+            }
+        }
+
+        return self::decibels($energy->mean($at + self::FALLS_FROM, $at + self::FALLS_TO), $loudest) < self::FALLS_DB;
+    }
+
+    private static function decibels(float $energy, float $against): float
+    {
+        return 10 * log10(max(1e-12, $energy) / max(1e-12, $against));
+    }
+
+    /** @return int frames until ten in a row lie 20 dB below the peak */
+    private static function lasts(Series $energy, int $begin, int $next, float $peak): int
+    {
+        $ended = $peak * 10 ** (self::ENDED_DB / 10);
+        $quiet = 0;
+        for ($frame = $begin + 1; $frame < $next; $frame++) {
+            $quiet = ($energy->values[$frame] ?? 0.0) < $ended ? $quiet + 1 : 0;
+            if ($quiet === 10) {
+                return max(1, $frame - 9 - $begin);
+            }
+        }
+
+        return max(1, $next - $begin);
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Listening;
+
+use Gravik\Strokes\Direction;
+
+/** One stroke as it was played, tapped or heard. */
+final readonly class PlayedOnset
+{
+    /**
+     * @param float      $t         seconds from bar 1 beat 1
+     * @param ?Direction $direction of the hand, where it is known
+     * @param ?bool      $muted     whether it was dead, where it is known
+     * @param ?float     $levelDb   against the median stroke; null for a tap
+     * @param ?float     $seconds   how long it sounded; null for a tap
+     */
+    public function __construct(public float $t, public ?Direction $direction = null, public ?bool $muted = null, public ?float $levelDb = null, public ?float $seconds = null) {}
+}
