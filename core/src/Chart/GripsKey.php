@@ -13,7 +13,7 @@ use Gravik\Neck\Neck;
 final readonly class GripsKey
 {
     /** Raised with every change of the search or its costs, so that nobody finds yesterday's grips. */
-    private const RULES = 7;
+    private const RULES = 'seventh';
 
     public static function of(Form $form, Neck $neck, VoicingLine $line): string
     {

@@ -68,6 +68,12 @@ final readonly class Neck
         return $wire - self::TIP * ($wire - $this->fretMm($fret - 1));
     }
 
+    /** Of the hand along the neck from position to position, in mm; an open grip leaves it where it is. */
+    public function travelMm(int $from, int $to): float
+    {
+        return $from === 0 || $to === 0 ? 0.0 : abs($this->tipMm($to) - $this->tipMm($from));
+    }
+
     public function spanMm(int $lowestFret, int $highestFret): float
     {
         return $this->tipMm($highestFret) - $this->tipMm($lowestFret);

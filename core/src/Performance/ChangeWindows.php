@@ -63,7 +63,7 @@ final readonly class ChangeWindows
         }
         $width = $to->position === 0 ? $this->neck->fretMm(1) - $this->neck->fretMm(0) : $this->neck->fretMm($to->position) - $this->neck->fretMm($to->position - 1);
 
-        return self::BASE_MS + self::PER_DOUBLING_MS * log($this->travelMm($from, $to) / $width + 1, 2);
+        return self::BASE_MS + self::PER_DOUBLING_MS * log($this->neck->travelMm($from->position, $to->position) / $width + 1, 2);
     }
 
     /** One grip pushed a fret or two along sounds all the way: it needs no gap. */
@@ -91,12 +91,6 @@ final readonly class ChangeWindows
         $moves = FingerMoves::between($last->voicing, $first->voicing);
 
         return new ChangeWindow($first->chord, $last->voicing, $first->voicing, 1000 * max(0.0, $first->t - $heldUntil), $this->needMs($last->voicing, $first->voicing),
-            $this->travelMm($last->voicing, $first->voicing), $moves->stay, $moves->slide, $moves->common, $last, $first);
-    }
-
-    /** An open grip leaves the hand where it is. */
-    private function travelMm(Voicing $from, Voicing $to): float
-    {
-        return $from->position === 0 || $to->position === 0 ? 0.0 : abs($this->neck->tipMm($to->position) - $this->neck->tipMm($from->position));
+            $this->neck->travelMm($last->voicing->position, $first->voicing->position), $moves->stay, $moves->slide, $moves->common, $last, $first);
     }
 }

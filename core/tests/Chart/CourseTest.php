@@ -68,3 +68,8 @@ it('refuses more than anybody plays', function (): void {
     $line = str_repeat('| D ', 200).'|';
     Course::of([new Section('a', 'A', $line)], tideSong(), [new FormEntry('a', 16)], ['1']);
 })->throws(ChartNotReadable::class, 'more than 2000 bars');
+
+it('has sections with a name of up to forty characters', function (string $name, bool $reads): void {
+    $build = static fn (): Section => new Section('a', $name, '');
+    $reads ? expect($build()->name)->toBe($name) : expect($build)->toThrow(ChartNotReadable::class);
+})->with([['A', true], [str_repeat('♭', 40), true], [str_repeat('a', 41), false], ['', false], ['  ', false]]);

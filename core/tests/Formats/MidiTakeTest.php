@@ -57,3 +57,10 @@ it('says of each bad file what is wrong with it', function (string $bytes, strin
     'no notes' => [midi("\x00\xFF\x2F\x00"), 'no notes'],
     'no MIDI inside' => [midi("\x00\x28\x50\x00"), 'something that is no MIDI'],
 ]);
+
+it('tells how loud each stroke is against the usual one', function (): void {
+    // Three notes a quarter apart, at velocities 40, 80 and 80.
+    $strokes = MidiTake::read(midi("\x00\x90\x28\x28\x83\x60\x80\x28\x40\x00\x90\x28\x50\x83\x60\x80\x28\x40\x00\x90\x28\x50\x83\x60\x80\x28\x40\x00\xFF\x2F\x00"))->strokes;
+
+    expect($strokes[0]->levelDb)->toBeLessThan(-3.0)->and([$strokes[1]->levelDb, $strokes[2]->levelDb])->toBe([0.0, 0.0]);
+});

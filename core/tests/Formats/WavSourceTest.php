@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
+use Gravik\Formats\MidiNotReadable;
+use Gravik\Formats\TakeFile;
 use Gravik\Formats\WavNotReadable;
 use Gravik\Formats\WavSource;
+use Gravik\Listening\ListeningException;
 
 /** A WAV file with this format and these bytes of sound, in a folder that goes away by itself. */
 function wavFile(string $bytes, int $kind = 1, int $channels = 1, int $rate = 8000, int $bits = 16, ?int $stated = null, string $extra = ''): string
@@ -67,4 +70,15 @@ it('says what is wrong with a file that it cannot read', function (string $path,
     'compressed' => [wavFile('xxxx', 85), 'coded in a way'],
     'a rate nobody records at' => [wavFile('xxxx', 1, 1, 4000), '4000 samples a second'],
     'not there' => ['/nowhere/take.wav', 'no file "take.wav"'],
+]);
+
+it('goes by what a take is as much as by what it is called', function (string $content, string $name, ?string $refused): void {
+    $read = static fn (): TakeFile => TakeFile::read(soundFile($content), $name);
+    $refused === null ? expect($read()->strokes)->not->toBeEmpty() : expect($read)->toThrow($refused);
+})->with([
+    'taps' => ['[0.5, 1.0]', 'take.json', null],
+    'taps called a sound' => ['[0.5, 1.0]', 'take.wav', WavNotReadable::class],
+    'a sound called taps' => ['RIFF', 'take.json', WavNotReadable::class],
+    'taps called MIDI' => ['[0.5, 1.0]', 'take.mid', MidiNotReadable::class],
+    'neither' => ['hello', 'take.txt', ListeningException::class],
 ]);

@@ -8,6 +8,7 @@ use Gravik\Lesson\LadderPlanner;
 use Gravik\Lesson\LadderStep;
 use Gravik\Lesson\LessonException;
 use Gravik\Lesson\Pause;
+use Gravik\Lesson\UsualPractice;
 use Gravik\Time\Meter;
 use Gravik\Time\Tempo;
 
@@ -124,3 +125,11 @@ it('asks for a rest after the minutes set, for loose hands now and then, and end
 it('swings its pulse over more beats as it grows too fast to move with', function (int $bpm, int $beats): void {
     expect((new LadderStep($bpm, 4, 1, 10.0))->pulseBeats())->toBe($beats);
 })->with([[60, 1], [159, 1], [160, 4], [239, 4], [240, 8], [400, 8]]);
+
+it('begins to practise at three fifths of the tempo, and asks for a rest after twenty-five minutes', function (): void {
+    $usual = new UsualPractice();
+
+    expect($usual->startShare * 200)->toBe(120.0)->and(Pause::after(24, 60 * $usual->restAfter, 0, 45, $usual->restAfter))->toBe(Pause::Rest)
+        ->and($usual->restAfter)->toBe(25)
+        ->and(ladder($usual->startShare * 120, 120, $usual->minutes, bars: $usual->bars)->fits)->toBeTrue();
+});

@@ -175,3 +175,12 @@ it('moves a stroke with the ends of its strings', function (): void {
     expect($later->t - $stroke->t)->toEqualWithDelta(0.25, 1e-12)
         ->and(array_map(static fn (float $after, float $before): float => $after - $before, $later->ends, $stroke->ends))->toEqualWithDelta(array_fill(0, count($stroke->ends), 0.25), 1e-12);
 });
+
+it('leaves a little air after a bass note, by its own length in the swing', function (): void {
+    $timeline = (new Performer())->perform(Examples::breakdown(['feel' => Examples::swing(2), 'band' => ['groove' => 'four-walk', 'parts' => []]]));
+    $bass = eventsOf($timeline, Instrument::Bass);
+
+    // A walking bass: four quarters a bar at 120, each held for 94 % of its half second.
+    expect(array_map(static fn (Event $event): float => round($event->dur, 6), array_slice($bass, 0, 4)))->toBe([0.47, 0.47, 0.47, 0.47])
+        ->and(array_map(static fn (Event $event): float => round($event->t, 6), array_slice($bass, 0, 4)))->toBe([0.0, 0.5, 1.0, 1.5]);
+});

@@ -62,7 +62,7 @@ final readonly class FamilyPlanner
         $nearest = [];
         foreach ($home === null ? [] : $this->finder->find($chord, PathFinder::CANDIDATES)->best as $voicing) {
             $letter = $voicing->familyOn($this->neck)?->letter;
-            if ($letter !== null && $letter !== $home && (! isset($nearest[$letter]) || $this->apart($from, $voicing) < $this->apart($from, $nearest[$letter]) - 0.01)) {
+            if ($letter !== null && $letter !== $home && (! isset($nearest[$letter]) || $this->neck->travelMm($from->position, $voicing->position) < $this->neck->travelMm($from->position, $nearest[$letter]->position) - 0.01)) {
                 $nearest[$letter] = $voicing;
             }
         }
@@ -78,15 +78,9 @@ final readonly class FamilyPlanner
         $mm = 0.0;
         foreach (array_slice($round, 1) as $place => $to) {
             $frets += abs($to->position - $round[$place]->position);
-            $mm += $this->apart($round[$place], $to);
+            $mm += $this->neck->travelMm($round[$place]->position, $to->position);
         }
 
         return new FamilyRoute($way, [$one, $four, $five], $frets, $mm);
-    }
-
-    /** Along the neck between the first fingers, in mm; an open grip leaves the hand where it is. */
-    private function apart(Voicing $from, Voicing $to): float
-    {
-        return $from->position === 0 || $to->position === 0 ? 0.0 : abs($this->neck->tipMm($to->position) - $this->neck->tipMm($from->position));
     }
 }

@@ -161,7 +161,7 @@ final readonly class RiffPlanner
      */
     private function apart(array $a, array $b): float
     {
-        return abs($this->neck->fretMm($this->position($a)) - $this->neck->fretMm($this->position($b)));
+        return $this->neck->travelMm($this->position($a), $this->position($b));
     }
 
     /** @param non-empty-list<RiffNote> $riff */

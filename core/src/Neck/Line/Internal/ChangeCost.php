@@ -51,6 +51,7 @@ final readonly class ChangeCost
             return INF;
         }
         $weights = $this->wishes->weights;
+        // Neck::travelMm, with both places worked out once for the many changes that are compared.
         $travel = $from['mm'] === null || $to['mm'] === null ? 0.0 : abs($to['mm'] - $from['mm']) / 100;
         $changes = 0.0;
         foreach ($to['fingers'] as $finger => [$string, $fret]) {
