@@ -19,7 +19,7 @@ final class ListChoices extends Controller
 {
     #[OA\Get(path: '/api/choices', summary: 'What can be chosen: grooves, tunings, kinds of grips, schools of picking, stages of a lesson and their usual gates', responses: [new OA\Response(response: 200, description: 'choices', content: new OA\JsonContent(required: ['grooves', 'tunings', 'kinds', 'schools', 'stages', 'usual_stage', 'gates', 'ornaments', 'practice'], properties: [
         new OA\Property(property: 'stages', description: 'of a lesson, from 1 on', type: 'array', items: new OA\Items(required: ['slug', 'words'], properties: [
-            new OA\Property(property: 'slug', type: 'string'),
+            new OA\Property(property: 'slug', type: 'string', enum: ['shapes', 'damped-rhythm', 'slow-and-even', 'releases', 'accents', 'ornaments', 'bass-and-drums', 'full-band', 'variations', 'at-tempo']),
             new OA\Property(property: 'words', type: 'string'),
         ], type: 'object')),
         new OA\Property(property: 'usual_stage', type: 'integer'),
@@ -41,7 +41,7 @@ final class ListChoices extends Controller
             new OA\Property(property: 'missedShare', type: 'number'),
         ])),
         new OA\Property(property: 'schools', description: 'of picking', type: 'array', items: new OA\Items(required: ['slug', 'name'], properties: [
-            new OA\Property(property: 'slug', type: 'string'),
+            new OA\Property(property: 'slug', type: 'string', enum: School::class),
             new OA\Property(property: 'name', type: 'string'),
         ], type: 'object')),
         new OA\Property(property: 'kinds', description: 'of grips', type: 'array', items: new OA\Items(required: ['slug', 'name'], properties: [

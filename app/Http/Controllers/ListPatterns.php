@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use Gravik\Formats\PatternJson;
+use Gravik\Strokes\School;
 use Gravik\Strokes\Written\CountLine;
 use Gravik\Strokes\Written\LibraryPattern;
 use Gravik\Strokes\Written\PatternLibrary;
@@ -20,7 +21,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'feel', type: 'object'),
     new OA\Property(property: 'feel_words', type: 'string'),
     new OA\Property(property: 'tempo', description: 'lowest and highest, in beats a minute', type: 'array', items: new OA\Items(type: 'integer')),
-    new OA\Property(property: 'school', type: 'string'),
+    new OA\Property(property: 'school', type: 'string', enum: School::class),
     new OA\Property(property: 'school_words', type: 'string'),
     new OA\Property(property: 'difficulty', description: '1 easy to 3 hard', type: 'integer'),
     new OA\Property(property: 'when', type: 'string'),

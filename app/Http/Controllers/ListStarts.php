@@ -11,6 +11,7 @@ use Gravik\Chart\Section;
 use Gravik\Chart\UsualForm;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\PatternJson;
+use Gravik\Strokes\School;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -29,7 +30,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'meter', type: 'string'),
     new OA\Property(property: 'tempo', type: 'number'),
     new OA\Property(property: 'feel', type: 'object'),
-    new OA\Property(property: 'school', type: 'string'),
+    new OA\Property(property: 'school', type: 'string', enum: School::class),
     new OA\Property(property: 'groove', type: 'string'),
     new OA\Property(property: 'pattern', type: 'object'),
 ])]

@@ -18,6 +18,9 @@ final readonly class Bassist implements Player
 
     private const STEP_BELOW = 1;
 
+    /** Stands in where the chord has no third or fifth of its own. */
+    private const FIFTH = 7;
+
     public function __construct(private BandPart $part) {}
 
     public function part(): BandPart
@@ -76,9 +79,7 @@ final readonly class Bassist implements Player
             }
         }
 
-        return $root + match ($sign) {
-            '3', '5' => 7, '8' => 12, default => 0
-        };
+        return $root + (in_array($sign, ['3', '5'], true) ? self::FIFTH : 0);
     }
 
     private function root(ChordSymbol $chord): int

@@ -1,6 +1,7 @@
 import { useInfiniteQuery, keepPreviousData } from '@tanstack/react-query'
-import { call } from './client'
+import { page, type Answer, type Paged } from './client'
 
+type Entry<P extends Paged> = Answer<'GET', P> extends { items: (infer T)[] } ? T : never
 type Page<T> = { items: T[]; next: string | null; total?: number | null }
 
 /** A list that comes page by page, as far as it was asked for. */
@@ -15,13 +16,10 @@ export type Listed<T> = {
 }
 
 /** @param query what is asked besides the page */
-export function usePages<T>(key: readonly unknown[], path: string, query: Record<string, string> = {}, enabled = true): Listed<T> {
+export function usePages<P extends Paged>(key: readonly unknown[], path: P, names: Record<string, string>, query: Record<string, string> = {}, enabled = true): Listed<Entry<P>> {
   const list = useInfiniteQuery({
     queryKey: [...key, query],
-    queryFn: ({ pageParam, signal }) => {
-      const asked = new URLSearchParams({ ...query, ...(pageParam === null ? {} : { cursor: pageParam }) }).toString()
-      return call<Page<T>>('GET', asked === '' ? path : `${path}?${asked}`, undefined, signal)
-    },
+    queryFn: async ({ pageParam, signal }): Promise<Page<Entry<P>>> => page(path, names, { ...query, cursor: pageParam }, signal),
     initialPageParam: null as string | null,
     getNextPageParam: (last) => last.next,
     placeholderData: keepPreviousData,

@@ -1,5 +1,4 @@
-import { call } from '../api/client'
-import type { Hearing } from '../api/types'
+import { compute } from '../api/client'
 import { wavOf } from './wav'
 
 /** Strokes as they are heard while somebody still plays; the judgement comes from the whole take afterwards. */
@@ -34,7 +33,7 @@ export class LiveEar {
     const stretch = newest(blocks, Math.round(STRETCH_S * this.rate))
     const begins = until - stretch.reduce((sum, block) => sum + block.length, 0) / this.rate
     try {
-      const { strokes } = await call<Hearing>('POST', 'compute/hear', wavOf(stretch, this.rate))
+      const { strokes } = await compute('/api/compute/hear', wavOf(stretch, this.rate))
       for (const stroke of strokes) {
         const t = begins + stroke.t
         const last = this.strokes.at(-1)?.t ?? -Infinity

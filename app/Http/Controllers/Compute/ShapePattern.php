@@ -26,6 +26,8 @@ final class ShapePattern extends Controller
         new OA\Property(property: 'grid', type: 'integer'),
         new OA\Property(property: 'beat', description: 'the one to be divided anew, from 0', type: 'integer'),
         new OA\Property(property: 'division', description: 'of that beat', type: 'integer'),
+        new OA\Property(property: 'copy_bar', description: 'ticks of a place in the bar that the others become like', type: 'integer'),
+        new OA\Property(property: 'exchange_beat', description: 'ticks of a place in the beat whose rhythms the two lines exchange', type: 'integer'),
         new OA\Property(property: 'accents', type: 'string', enum: ['flat', 'back-beat', 'boom-chuck', 'reset']),
         new OA\Property(property: 'lengths', type: 'string', enum: ['ringing', 'long-dry', 'release-2-4', 'release-all']),
         new OA\Property(property: 'counted', description: 'one line of the pattern as it is counted aloud', type: 'string'),

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// slug => [name, meter, slots a beat, drum => signs of one bar (. g x X), bass signs of one bar (R 3 5 8 > - .)]
+// slug => [name, meter, slots a beat, drum => signs of one bar (. g x X), bass signs of one bar (R 3 5 > - .)]
 // The first groove of a meter is its default.
 
 return [

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { App, Switch } from 'antd'
 import { call } from '../../api/client'
 import { keys } from '../../api/queries'
-import type { Person, Voicing } from '../../api/types'
+import type { Voicing } from '../../api/types'
 import { MiniNeck } from '../../ui/MiniNeck'
 import { useNeckView, type NeckView } from '../../ui/neckView'
 
@@ -18,7 +18,7 @@ export function NeckChoice() {
     const before = view
     useNeckView.setState(part)
     try {
-      client.setQueryData(keys.person, await call<Person>('PUT', 'session/neck', { ...view, ...part }))
+      client.setQueryData(keys.person, await call('PUT', '/api/session/neck', { body: { ...view, ...part } }))
     } catch (problem) {
       useNeckView.setState(before)
       void message.error(problem instanceof Error ? problem.message : 'That could not be kept. Try again.')

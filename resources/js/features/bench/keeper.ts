@@ -11,7 +11,7 @@ export const sitting = ulid().toLowerCase()
 const key = (id: string) => `gravik:draft:${id}`
 
 export const browserKeeper: Keeper = {
-  put: (id, document, revision) => call<StoredBreakdown>('PUT', `breakdowns/${id}`, { document, revision, sitting }),
+  put: (id, document, revision) => call('PUT', '/api/breakdowns/{id}', { path: { id }, body: { document, revision, sitting } }),
   sitting,
   draft: {
     read: (id) => recalled<Draft>(key(id)),
@@ -36,4 +36,4 @@ export async function refreshDraft({ id, document }: StoredBreakdown): Promise<v
   }
 }
 
-export const putOnShelf = (document: BreakdownDocument, id: string = ulid().toLowerCase()) => call<StoredBreakdown>('POST', 'breakdowns', { id, document, sitting })
+export const putOnShelf = (document: BreakdownDocument, id: string = ulid().toLowerCase()) => call('POST', '/api/breakdowns', { body: { id, document, sitting } })

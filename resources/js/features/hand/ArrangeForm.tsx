@@ -1,15 +1,19 @@
 import { Segmented, Select } from 'antd'
 import type { ReactNode } from 'react'
+import type { Shape } from '../../api/queries'
 import type { School } from '../../api/types'
 import { GRIDS } from './sheets'
 
-const ACCENTS = [
+type Accents = NonNullable<Shape['accents']>
+type Lengths = NonNullable<Shape['lengths']>
+
+const ACCENTS: { value: Accents; label: string }[] = [
   { value: 'flat', label: 'all alike' },
   { value: 'back-beat', label: 'on 2 and 4' },
   { value: 'boom-chuck', label: 'boom-chuck' },
   { value: 'reset', label: 'on the first beat' },
 ]
-const LENGTHS = [
+const LENGTHS: { value: Lengths; label: string }[] = [
   { value: 'ringing', label: 'all ringing' },
   { value: 'long-dry', label: 'long, dry, long, dry' },
   { value: 'release-2-4', label: 'let go on 2 and 4' },
@@ -22,9 +26,9 @@ type Props = {
   bars: number
   school: School
   schools: { slug: School; name: string }[]
-  onReshape: (shape: { grid?: number; bars?: number }) => void
+  onReshape: (shape: Shape) => void
   onSchool: (school: School) => void
-  onLay: (shape: { accents?: string; lengths?: string }) => void
+  onLay: (shape: Shape) => void
   /** where in the song it is played */
   children?: ReactNode
 }
@@ -62,7 +66,7 @@ export function ArrangeForm({ division, bars, school, schools, onReshape, onScho
           placeholder="choose"
           value={null}
           options={ACCENTS}
-          onChange={(accents: string | null) => accents !== null && onLay({ accents })}
+          onChange={(accents: Accents | null) => accents !== null && onLay({ accents })}
         />
       </label>
       <label>
@@ -72,7 +76,7 @@ export function ArrangeForm({ division, bars, school, schools, onReshape, onScho
           placeholder="choose"
           value={null}
           options={LENGTHS}
-          onChange={(lengths: string | null) => lengths !== null && onLay({ lengths })}
+          onChange={(lengths: Lengths | null) => lengths !== null && onLay({ lengths })}
         />
       </label>
       {children}

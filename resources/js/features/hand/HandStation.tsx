@@ -1,5 +1,5 @@
 import { useMemo, useRef, useState } from 'react'
-import { reshape, useChoices, useHand } from '../../api/queries'
+import { reshape, useChoices, useHand, type Shape } from '../../api/queries'
 import { withPattern } from '../../api/desk'
 import type { Hand, HandSlot, PatternDocument, Timeline } from '../../api/types'
 import { beatsSince } from '../../audio/bars'
@@ -57,9 +57,9 @@ export default function HandStation() {
     else edit((d) => withLines(d, 1))
     setLine(line === 0 && (mine || lines.length === 2) ? 1 : 0)
   }
-  const lay = (shape: { accents?: string; lengths?: string; copy_bar?: number; exchange_beat?: number }) => mine && void remake((d) => reshape({ ...desk, document: d }, shape))
+  const lay = (shape: Shape) => mine && void remake((d) => reshape({ ...desk, document: d }, shape))
   const copyBar = () => (bars === 1 ? void reshapeTo({ bars: 2 }) : slot !== undefined && lay({ copy_bar: slot.at }))
-  const reshapeTo = async (shape: { bars?: number; grid?: number }) => {
+  const reshapeTo = async (shape: Shape) => {
     if (!(await remake((d) => reshape({ ...desk, document: d }, shape)))) return
     setGrid(shape.grid ?? grid)
     setDivided(null)

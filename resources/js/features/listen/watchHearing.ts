@@ -13,7 +13,7 @@ export const heardWords = (share: number | null): string => (share === null ? 'H
 export function watchHearing(told: (share: number | null) => void): () => void {
   let over = false
   const ask = async () => {
-    const { done } = await call<{ done: number | null }>('GET', 'hearing').catch(() => ({ done: null }))
+    const { done } = await call('GET', '/api/hearing', {}).catch(() => ({ done: null }))
     if (over) return
     told(done)
     timer = setTimeout(() => void ask(), EVERY_MS)

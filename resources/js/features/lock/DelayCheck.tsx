@@ -42,18 +42,20 @@ export function DelayCheck({ onClose }: { onClose: () => void }) {
     const zero = clicks.current[0] ?? 0
     if (input === 'keys') {
       const relative = (times: number[]) => times.map((time) => Math.round((time - zero) * 1e5) / 1e5)
-      return call('PUT', `calibrations/${deviceId(input)}`, { clicks: relative(clicks.current), taps: relative(taps.current) })
+      return call('PUT', '/api/calibrations/{device}', {
+        path: { device: deviceId(input) },
+        body: { clicks: relative(clicks.current), taps: relative(taps.current) },
+      })
     }
     recording.current?.microphone.stop()
     const since = recording.current?.sound.since ?? null
     if (recording.current === null || since === null)
       throw new NoMicrophone('Nothing came from the microphone. Check that it is on, and try again.')
-    const what = new URLSearchParams({ first: (zero - since).toFixed(5), every: String(SECONDS_A_CLICK), count: String(CLICKS) })
-    return call(
-      'PUT',
-      `calibrations/${deviceId(input)}/recording?${what}`,
-      wavOf(recording.current.sound.blocks, recording.current.microphone.rate),
-    )
+    return call('PUT', '/api/calibrations/{device}/recording', {
+      path: { device: deviceId(input) },
+      query: { first: Math.round((zero - since) * 1e5) / 1e5, every: SECONDS_A_CLICK, count: CLICKS },
+      body: wavOf(recording.current.sound.blocks, recording.current.microphone.rate),
+    })
   }
   const judge = async () => {
     clearInterval(timer.current)

@@ -235,7 +235,7 @@ it('records the microphone until the bars are over, and says where its first bea
   heard.block(new Float32Array(128), -1.25, 8000)
   heard.block(new Float32Array(128), -1.234, 8000)
   ;((await import('../../audio/band')).band as unknown as { finish: () => void }).finish()
-  await waitFor(() => expect(recordings()).toMatchObject([{ first_beat: '1.25000', size: 44 + 2 * 256 }]))
+  await waitFor(() => expect(recordings()).toMatchObject([{ first_beat: '1.25', size: 44 + 2 * 256 }]))
 })
 
 it('says why there is no microphone, and judges what was recorded until it went away', async () => {

@@ -35,7 +35,10 @@ export function useJudge(stage: number | undefined) {
     setUnsent({ id: takeId, take })
     try {
       if (mine) await store.saveNow()
-      const judged = await call<Take>('POST', `breakdowns/${id}/takes`, { id: takeId, tempo: take.tempo, bars: take.bars, taps: take.taps, latency_ms: byKey?.latency_ms ?? null, stage, level: take.level })
+      const judged = await call('POST', '/api/breakdowns/{id}/takes', {
+        path: { id },
+        body: { id: takeId, tempo: take.tempo, bars: take.bars, taps: take.taps, latency_ms: byKey?.latency_ms ?? null, stage, level: take.level },
+      })
       setUnsent(null)
       return await kept(judged)
     } catch (problem) {
@@ -53,8 +56,19 @@ export function useJudge(stage: number | undefined) {
     const stopAsking = watchHearing(setHeard)
     try {
       if (mine) await store.saveNow()
-      const what = new URLSearchParams({ id: takeId, tempo: String(tempo), bars: String(bars), level: String(recorded.level ?? level), ...(stage === undefined ? {} : { stage: String(stage) }), ...(firstBeat === null ? {} : { first_beat: firstBeat.toFixed(5) }), ...(byMicrophone === null || firstBeat === null ? {} : { latency_ms: String(byMicrophone.latency_ms) }) })
-      const judged = await call<Take>('POST', `breakdowns/${id}/recordings?${what}`, wav)
+      const judged = await call('POST', '/api/breakdowns/{id}/recordings', {
+        path: { id },
+        query: {
+          id: takeId,
+          tempo,
+          bars,
+          level: recorded.level ?? level,
+          stage,
+          first_beat: firstBeat === null ? undefined : Math.round(firstBeat * 1e5) / 1e5,
+          latency_ms: firstBeat === null ? undefined : byMicrophone?.latency_ms,
+        },
+        body: wav,
+      })
       setUnheard(null)
       if (wav.type !== 'audio/midi') await keepSound(takeId, { wav, firstBeat: (firstBeat ?? 0) + (byMicrophone?.latency_ms ?? 0) / 1000 })
       return await kept(judged)

@@ -3,7 +3,7 @@ import { Button, Input } from 'antd'
 import { useState, type FormEvent } from 'react'
 import { call } from '../../api/client'
 import { keys } from '../../api/queries'
-import type { HandSketch, Person } from '../../api/types'
+import type { HandSketch } from '../../api/types'
 import { HandWave } from '../../ui/HandWave'
 import { Mark } from '../../ui/Mark'
 
@@ -16,7 +16,7 @@ export function SignInForm({ onDone }: { onDone: () => void }) {
     event.preventDefault()
     setState({ status: 'busy' })
     try {
-      client.setQueryData(keys.person, await call<Person>('POST', 'session', { email, password }))
+      client.setQueryData(keys.person, await call('POST', '/api/session', { body: { email, password } }))
       setState({ status: 'ready' })
       onDone()
     } catch (problem) {

@@ -1,6 +1,6 @@
 import { Segmented, Select } from 'antd'
 import { useState, type ReactNode } from 'react'
-import { useNeckMap } from '../../api/queries'
+import { useNeckMap, type NeckWish } from '../../api/queries'
 import type { DoubleStop, NeckMap, VoicedChord } from '../../api/types'
 import { hearNotes } from '../../audio/hearGrip'
 import { gripText } from '../../ui/gripText'
@@ -20,7 +20,7 @@ export function NeckMapSheet({ chord, strings }: { chord: VoicedChord; strings: 
   const [view, setView] = useState<'stops' | 'fills'>('stops')
   const [pair, setPair] = useState('2-1')
   const [asked, setAsked] = useState<DoubleStop['interval']>('third')
-  const [scale, setScale] = useState('minor-pentatonic')
+  const [scale, setScale] = useState<NeckWish['scale']>('minor-pentatonic')
   const map = useNeckMap(document, chord.symbol, scale, chord.voicing.position).data
   const pairs = [...new Set(map?.stops.map((stop) => stop.strings.join('-')))]
   const onPair = map?.stops.filter((stop) => stop.strings.join('-') === pair) ?? []

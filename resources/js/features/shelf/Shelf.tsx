@@ -63,10 +63,10 @@ export default function Shelf() {
     })
   const remove = (card: BreakdownCard) =>
     attempt(async () => {
-      await call('DELETE', `breakdowns/${card.id}`)
+      await call('DELETE', '/api/breakdowns/{id}', { path: { id: card.id } })
       await refresh()
       const putBack = () => void attempt(async () => {
-        await call('POST', `breakdowns/${card.id}/put-back`)
+        await call('POST', '/api/breakdowns/{id}/put-back', { path: { id: card.id } })
         message.destroy(card.id)
         await refresh()
         setChosenId(card.id)
@@ -84,7 +84,10 @@ export default function Shelf() {
   const rename = (card: BreakdownCard, title: string) =>
     attempt(async () => {
       const stored = await fetchBreakdown(card.id)
-      await call('PUT', `breakdowns/${card.id}`, { document: { ...stored.document, title }, revision: stored.revision, sitting: 'shelf' })
+      await call('PUT', '/api/breakdowns/{id}', {
+        path: { id: card.id },
+        body: { document: { ...stored.document, title }, revision: stored.revision, sitting: 'shelf' },
+      })
       await refresh()
     })
   /** The focus goes along, so that who cannot see the frame knows where it is. */
@@ -125,7 +128,7 @@ export default function Shelf() {
           <button type="button" className="quiet" onClick={() => setHelp(true)}>
             Keys <kbd>?</kbd>
           </button>
-          <button type="button" className="quiet" onClick={() => void attempt(async () => { await call('DELETE', 'session'); window.location.assign('/') })}>
+          <button type="button" className="quiet" onClick={() => void attempt(async () => { await call('DELETE', '/api/session', {}); window.location.assign('/') })}>
             Sign out
           </button>
         </div>
