@@ -11,6 +11,7 @@ use App\Bench\InitialScript;
 use App\Bench\SongFigures;
 use App\Bench\Stopwatch;
 use App\Bench\UnderLoad;
+use App\Compute\VoicedForms;
 use Database\Seeders\DemoBreakdowns;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Toolbox;
@@ -50,7 +51,7 @@ final class Bench extends Command
 
     private const LINE = ['Dm6', 'B♭7', 'Gm7', 'A7', 'C9', 'F13', 'B♭6', 'Em7♭5'];
 
-    public function handle(UnderLoad $underLoad): int
+    public function handle(UnderLoad $underLoad, VoicedForms $voiced): int
     {
         $recording = $this->option('jit-with');
         if (! is_string($recording)) {
@@ -58,7 +59,7 @@ final class Bench extends Command
         }
         // Hearing comes first, and its recording is made before, as in a process of its own: the JIT compiles only so much, and then leaves the rest as it is.
         $hearing = $this->hearing($recording);
-        $rows = [...$this->core(), $hearing, ...(new HearingAccuracy(DemoBreakdowns::all()[0]))->rows(), ...$this->http(), ...$this->script(), ...$underLoad->rows()];
+        $rows = [...$this->core(), $hearing, ...(new HearingAccuracy(DemoBreakdowns::all()[0]))->rows(), ...$this->http($voiced), ...$this->script(), ...$underLoad->rows()];
         if ($this->option('json') === true) {
             $this->output->writeln((string) json_encode(['load' => sys_getloadavg(), 'figures' => $rows], JSON_UNESCAPED_UNICODE | JSON_PRETTY_PRINT));
 
@@ -151,7 +152,7 @@ final class Bench extends Command
     }
 
     /** @return list<array{what: string, median: float, worst: ?float, unit: string, asked: string}> */
-    private function http(): array
+    private function http(VoicedForms $voiced): array
     {
         $server = DemoServer::start();
         try {
@@ -163,7 +164,7 @@ final class Bench extends Command
                 self::row('HTTP: strokes of a pattern', Stopwatch::of(static fn () => $client->post('/api/compute/strokes', ['document' => $document])), 'under 100 ms'),
                 self::row('HTTP: timeline of 16 bars', Stopwatch::of(static fn () => $client->post('/api/compute/timeline', ['document' => $document])), 'under 100 ms'),
                 self::row('HTTP: the shelf', Stopwatch::of(static fn () => $client->get('/api/breakdowns')), ''),
-                ...(new SongFigures($server, $client))->rows(),
+                ...(new SongFigures($server, $client, $voiced))->rows(),
             ];
         } finally {
             $server->stop();

@@ -163,14 +163,28 @@ final class TimelineResource
     /** @return list<array<string, mixed>> */
     public static function events(Timeline $timeline): array
     {
-        return array_map(static fn (Event $event): array => [
-            'part' => $event->part->instrument->value,
-            't' => round($event->t, 6),
-            'dur' => round($event->dur, 6),
-            'pitch' => $event->pitch,
-            'velocity' => round($event->velocity, 4),
-        ] + array_filter(['string' => $event->string, 'fret' => $event->fret, 'direction' => $event->direction?->value], static fn ($value): bool => $value !== null) + ($event->glide === [] ? [] : ['glide' => array_map(static fn (array $point): array => [round($point[0], 4), round($point[1], 3)], $event->glide)])
-            + ['kind' => $event->kind->value], $timeline->events);
+        return array_map(self::event(...), $timeline->events);
+    }
+
+    /** @return array<string, mixed> what an event does not have is left out: a song has thousands of them */
+    private static function event(Event $event): array
+    {
+        $told = ['part' => $event->part->instrument->value, 't' => round($event->t, 6), 'dur' => round($event->dur, 6), 'pitch' => $event->pitch, 'velocity' => round($event->velocity, 4)];
+        if ($event->string !== null) {
+            $told['string'] = $event->string;
+        }
+        if ($event->fret !== null) {
+            $told['fret'] = $event->fret;
+        }
+        if ($event->direction !== null) {
+            $told['direction'] = $event->direction->value;
+        }
+        if ($event->glide !== []) {
+            $told['glide'] = array_map(static fn (array $point): array => [round($point[0], 4), round($point[1], 3)], $event->glide);
+        }
+        $told['kind'] = $event->kind->value;
+
+        return $told;
     }
 
     /** @return array<string, mixed> */

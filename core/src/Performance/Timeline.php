@@ -89,11 +89,17 @@ final readonly class Timeline
     /** What the guitar plays at a tick, or played last before it. */
     public function spanAt(float $tick): ?Span
     {
-        $nearest = $this->spans[0] ?? null;
-        foreach ($this->spans as $span) {
-            $nearest = $span->from <= $tick ? $span : $nearest;
+        $low = 0;
+        $high = count($this->spans) - 1;
+        while ($low < $high) {
+            $middle = intdiv($low + $high + 1, 2);
+            if ($this->spans[$middle]->from <= $tick) {
+                $low = $middle;
+            } else {
+                $high = $middle - 1;
+            }
         }
 
-        return $nearest;
+        return $this->spans[$low] ?? null;
     }
 }

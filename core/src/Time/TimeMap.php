@@ -51,15 +51,18 @@ final readonly class TimeMap
 
     public function at(int $tick): Stretch
     {
-        $found = $this->stretches[0];
-        foreach ($this->stretches as $stretch) {
-            if ($stretch->tick > $tick) {
-                break;
+        $low = 0;
+        $high = count($this->stretches) - 1;
+        while ($low < $high) {
+            $middle = intdiv($low + $high + 1, 2);
+            if ($this->stretches[$middle]->tick <= $tick) {
+                $low = $middle;
+            } else {
+                $high = $middle - 1;
             }
-            $found = $stretch;
         }
 
-        return $found;
+        return $this->stretches[$low];
     }
 
     /** @param int $division of the beat that the place belongs to */

@@ -7,6 +7,7 @@ use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Change\PlaceSetter;
 use Gravik\Breakdown\Change\SectionMover;
+use Gravik\Breakdown\Change\SectionRemover;
 use Gravik\Breakdown\Change\SectionSplitter;
 use Gravik\Breakdown\Desk;
 use Gravik\Breakdown\Toolbox;
@@ -68,4 +69,11 @@ it('gives a section a pattern of its own, in the pass that is worked at or in th
         // One cell says both.
         ->and($both->cells)->toHaveCount(1)->and([$both->cells[0]->pattern, $both->cells[0]->line])->toBe(['p2', 'l2'])
         ->and(fn () => $setter->pattern(Desk::of($song), 'p9'))->toThrow(BreakdownNotValid::class, '"p9" is none of the patterns');
+});
+
+it('goes once through the first section that is left, where the form had only the one taken out', function (): void {
+    $breakdown = quay(['sections' => [['id' => 'a', 'name' => 'A', 'line' => '| D |'], ['id' => 'b', 'name' => 'B', 'line' => '| G |'], ['id' => 'c', 'name' => 'C', 'line' => '| A |']], 'form' => [['section' => 'c', 'times' => 2]]]);
+    $left = (new SectionRemover())->remove($breakdown, 'c');
+
+    expect(array_map(static fn ($entry): array => [$entry->section, $entry->times], $left->form))->toBe([['a', 1]]);
 });

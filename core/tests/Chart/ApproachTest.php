@@ -101,3 +101,11 @@ it('leads to the first chord from the end of the song', function (): void {
 it('refuses walks that nobody can play', function (int $steps, int $slot): void {
     expect(fn () => new Move('m', '', ApproachKind::WalkUp, $steps, $slot))->toThrow(ChartNotReadable::class);
 })->with([[0, 480], [9, 480], [2, 100], [2, 4000]]);
+
+it('says where it begins, as musicians count', function (int $ticks, string $words): void {
+    $breakdown = Examples::breakdown();
+    $approach = new PlacedApproach(ApproachKind::WalkUp, 1, $ticks, 480, [Toolbox::of($breakdown)->voiced()->path->voicings[0]]);
+    expect($approach->from($breakdown->course()->timeMap()))->toBe($words);
+})->with([
+    [0, 'bar 1, beat 1'], [3840 + 960, 'bar 2, beat 2'], [3840 + 1920 + 480, 'bar 2, the half of beat 3'], [2880 + 240, 'bar 1, beat 4.25'], [960 + 720, 'bar 1, beat 2.75'],
+]);

@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
+use Gravik\Chart\ChartLine;
 use Gravik\Chart\ChartNotReadable;
 use Gravik\Chart\Course;
 use Gravik\Chart\CourseChord;
 use Gravik\Chart\Ending;
+use Gravik\Chart\Form;
 use Gravik\Chart\FormEntry;
 use Gravik\Chart\Section;
 use Gravik\Chart\Setting;
@@ -73,3 +75,17 @@ it('has sections with a name of up to forty characters', function (string $name,
     $build = static fn (): Section => new Section('a', $name, '');
     $reads ? expect($build()->name)->toBe($name) : expect($build)->toThrow(ChartNotReadable::class);
 })->with([['A', true], [str_repeat('♭', 40), true], [str_repeat('a', 41), false], ['', false], ['  ', false]]);
+
+it('reads songs of up to four hundred written bars', function (int $bars, bool $reads): void {
+    $sections = array_map(static fn (int $number): Section => new Section("s{$number}", 'A', str_repeat('| D ', min(200, $bars - 200 * $number))), range(0, intdiv($bars - 1, 200)));
+    $read = static fn (): Form => Form::of($sections, tideSong());
+    $reads ? expect($read()->bars)->toHaveCount($bars) : expect($read)->toThrow(ChartNotReadable::class, '400');
+})->with([[400, true], [401, false]]);
+
+it('takes lines of a section and of its endings up to their longest', function (): void {
+    $longest = str_repeat('a', ChartLine::LONGEST);
+
+    expect((new Section('a', 'A', $longest, endings: [new Ending([1], $longest)]))->line)->toBe($longest)
+        ->and(fn () => new Section('a', 'A', $longest.'a'))->toThrow(ChartNotReadable::class)
+        ->and(fn () => new Ending([1], $longest.'a'))->toThrow(ChartNotReadable::class);
+});

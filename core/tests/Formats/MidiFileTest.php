@@ -108,3 +108,11 @@ it('puts chucks on a channel of their own, very short', function (): void {
         expect($to - $from)->toBeLessThan(120)->and($from)->toBeGreaterThanOrEqual(960);
     }
 });
+
+it('names each part an instrument that every reader has: steel guitar, finger bass, muted guitar for chucks', function (): void {
+    $breakdown = Examples::breakdown([], 'xcxxxcxx');
+    $bytes = (new MidiFile())->write($breakdown, (new Performer())->perform($breakdown));
+    foreach (["\xC0\x1A", "\xC1\x20", "\xC2\x1C"] as $programme) {
+        expect(str_contains($bytes, "\x00".$programme))->toBeTrue();
+    }
+});

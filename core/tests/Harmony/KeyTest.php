@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 use Gravik\Harmony\ChordNotUnderstood;
 use Gravik\Harmony\ChordSymbol;
+use Gravik\Harmony\Degree;
 use Gravik\Harmony\Key;
 use Gravik\Harmony\Mode;
 use Gravik\Harmony\Numeral;
+use Gravik\Harmony\Scale;
 use Gravik\Pitch\NoteName;
 
 it('reads a key and counts its signature', function (string $typed, string $text, int $signature): void {
@@ -96,3 +98,18 @@ it('reads secondary dominants in every key, also where the goal is no key of the
 it('spells strangers by what they do in the key', function (string $key, int $pitchClass, string $name): void {
     expect(Key::parse($key)->spell($pitchClass)->text())->toBe($name);
 })->with([['C', 1, 'D♭'], ['C', 6, 'F♯'], ['E', 5, 'F'], ['A', 10, 'B♭'], ['D minor', 1, 'C♯'], ['A minor', 8, 'G♯'], ['G', 8, 'A♭'], ['A♭', 2, 'D'], ['C♭', 0, 'C']]);
+
+it('has the notes of a scale and no others', function (string $name, string $key, array $notes): void {
+    $scale = Scale::named($name, Key::parse($key));
+    expect(array_values(array_filter(range(0, 11), $scale->has(...))))->toBe($notes);
+})->with([
+    'major pentatonic' => ['major-pentatonic', 'C', [0, 2, 4, 7, 9]],
+    'minor pentatonic' => ['minor-pentatonic', 'A minor', [0, 2, 4, 7, 9]],
+    'minor pentatonic on D' => ['minor-pentatonic', 'D minor', [0, 2, 5, 7, 9]],
+    'the key' => ['key', 'D minor', [0, 2, 4, 5, 7, 9, 10]],
+]);
+
+it('knows degrees 1 to 13, altered by up to two semitones', function (int $number, int $alter, ?int $semitones): void {
+    $build = static fn (): Degree => new Degree($number, $alter);
+    $semitones === null ? expect($build)->toThrow(ChordNotUnderstood::class) : expect($build()->semitones())->toBe($semitones);
+})->with([[1, 0, 0], [7, -1, 10], [7, -2, 9], [9, 1, 3], [13, 0, 9], [0, 0, null], [14, 0, null], [5, 3, null], [5, -3, null]]);

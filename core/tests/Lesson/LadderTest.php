@@ -133,3 +133,9 @@ it('begins to practise at three fifths of the tempo, and asks for a rest after t
         ->and($usual->restAfter)->toBe(25)
         ->and(ladder($usual->startShare * 120, 120, $usual->minutes, bars: $usual->bars)->fits)->toBeTrue();
 });
+
+it('uses the minutes to the second', function (): void {
+    // Fifteen bars at 60 are a minute, twice.
+    expect(ladder(60, 60, 2, bars: 15)->fits)->toBeTrue()->and(ladder(60, 60, 2, bars: 15)->minutes())->toBe(2.0)
+        ->and(fn () => ladder(60, 60, 1.999, bars: 15))->toThrow(LessonException::class);
+});

@@ -184,3 +184,26 @@ it('leaves a little air after a bass note, by its own length in the swing', func
     expect(array_map(static fn (Event $event): float => round($event->dur, 6), array_slice($bass, 0, 4)))->toBe([0.47, 0.47, 0.47, 0.47])
         ->and(array_map(static fn (Event $event): float => round($event->t, 6), array_slice($bass, 0, 4)))->toBe([0.0, 0.5, 1.0, 1.5]);
 });
+
+it('moves the pitch of a stroke as its ornament says, to where it ends', function (string $kind, int $frets, float $from, float $to): void {
+    $ornament = ['ornament' => ['kind' => $kind, 'frets' => $frets]];
+    $timeline = (new Performer())->perform(withStrokes([['at' => 0, 'division' => 1, 'strings' => [2]] + $ornament]));
+    $glide = eventsOf($timeline, Instrument::Guitar)[0]->glide;
+    $times = array_column($glide, 0);
+    $sorted = $times;
+    sort($sorted);
+
+    expect([$glide[0][1], end($glide)[1]])->toBe([$from, $to])->and($times)->toBe($sorted)->and($glide[0][0])->toBe(0.0);
+})->with([
+    ['slide-in', -2, -2.0, 0.0], ['slide-out', 5, 0.0, 5.0], ['hammer-on', -2, -2.0, 0.0], ['pull-off', 2, 2.0, 0.0], ['grace', -1, -1.0, 0.0],
+    ['bend', 2, 0.0, 2.0], ['bend-release', 2, 0.0, 0.0], ['bent', 1, 1.0, 1.0], ['release', 2, 2.0, 0.0],
+]);
+
+it('plays every part as loud as it is set', function (): void {
+    $loud = static fn (float $level): array => eventsOf((new Performer())->perform(Examples::breakdown(['band' => ['groove' => 'shuffle', 'parts' => [['name' => 'bass', 'level' => $level, 'offsetMs' => 0, 'straight' => false]]]])), Instrument::Bass);
+    $half = $loud(0.5);
+    foreach ($loud(1.0) as $number => $event) {
+        expect($half[$number]->velocity)->toEqualWithDelta($event->velocity / 2, 1e-9);
+    }
+    expect($half)->not->toBe([]);
+});

@@ -67,3 +67,7 @@ it('gives a MIDI number back in any spelling', function (): void {
 it('refuses pitches without an octave or off the scale', function (string $typed): void {
     Pitch::parse($typed);
 })->with(['E', 'E22', 'G9♯', 'C-2', 'H3', 'B9'])->throws(PitchNotUnderstood::class);
+
+it('is the same note only with the same letter and sign, though it may sound the same', function (string $one, string $other, bool $same): void {
+    expect(NoteName::parse($one)->equals(NoteName::parse($other)))->toBe($same);
+})->with([['E♭', 'Eb', true], ['E♭', 'D♯', false], ['E♭', 'E', false], ['C', 'B♯', false], ['A♭', 'E♭', false]]);
