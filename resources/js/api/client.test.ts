@@ -1,7 +1,11 @@
 import { afterEach, expect, it, vi } from 'vitest'
 import { ApiError, call } from './client'
 
-const answering = (status: number, body: string) => vi.stubGlobal('fetch', vi.fn(async () => new Response(status === 204 ? null : body, { status })))
+const answering = (status: number, body: string) =>
+  vi.stubGlobal(
+    'fetch',
+    vi.fn(async () => new Response(status === 204 ? null : body, { status })),
+  )
 
 const refusal = async (): Promise<ApiError> => {
   try {
@@ -20,7 +24,12 @@ it('sends JSON with the token of its cookie', async () => {
   expect(await call('POST', '/api/session', { body: { email: 'a', password: 'b' } })).toEqual({ ok: true })
   const [address, options] = vi.mocked(fetch).mock.calls[0] ?? []
   expect(address).toBe('/api/session')
-  expect(options).toMatchObject({ method: 'POST', credentials: 'same-origin', body: '{"email":"a","password":"b"}', headers: { 'X-XSRF-TOKEN': 'abc=', 'Content-Type': 'application/json' } })
+  expect(options).toMatchObject({
+    method: 'POST',
+    credentials: 'same-origin',
+    body: '{"email":"a","password":"b"}',
+    headers: { 'X-XSRF-TOKEN': 'abc=', 'Content-Type': 'application/json' },
+  })
 })
 
 it('has nothing to say where the server says nothing', async () => {
@@ -43,18 +52,27 @@ it.each([
 })
 
 it('says that the server cannot be reached', async () => {
-  vi.stubGlobal('fetch', vi.fn(() => Promise.reject(new TypeError('Failed to fetch'))))
+  vi.stubGlobal(
+    'fetch',
+    vi.fn(() => Promise.reject(new TypeError('Failed to fetch'))),
+  )
   expect(await refusal()).toMatchObject({ status: 0, message: expect.stringContaining('cannot be reached') })
 })
 
 it('lets a question that nobody waits for any more go quietly', async () => {
-  vi.stubGlobal('fetch', vi.fn(() => Promise.reject(new DOMException('gone', 'AbortError'))))
+  vi.stubGlobal(
+    'fetch',
+    vi.fn(() => Promise.reject(new DOMException('gone', 'AbortError'))),
+  )
   await expect(call('GET', '/api/session', {})).rejects.toMatchObject({ name: 'AbortError' })
 })
 
 it('fetches a new token when the old one is gone, and tries once more', async () => {
   const answers = [new Response('{}', { status: 419 }), new Response('{}', { status: 401 }), new Response('{"ok":true}', { status: 200 })]
-  vi.stubGlobal('fetch', vi.fn(async () => answers.shift()))
+  vi.stubGlobal(
+    'fetch',
+    vi.fn(async () => answers.shift()),
+  )
   expect(await call('PUT', '/api/students/{student}/hand', { path: { student: 1 }, body: { hand: 'usual' } })).toEqual({ ok: true })
   expect(vi.mocked(fetch).mock.calls.map(([address]) => address)).toEqual(['/api/students/1/hand', '/api/session', '/api/students/1/hand'])
 })
@@ -63,5 +81,8 @@ it('writes names into the path and questions behind it, and leaves out what is n
   answering(200, '[]')
   await call('GET', '/api/grips', { query: { symbol: 'E♭7', tuning: 'standard', capo: 0 } })
   await call('GET', '/api/breakdowns/{id}/takes', { path: { id: 'a/b' }, query: { cursor: undefined } })
-  expect(vi.mocked(fetch).mock.calls.map(([address]) => address)).toEqual(['/api/grips?symbol=E%E2%99%AD7&tuning=standard&capo=0', '/api/breakdowns/a%2Fb/takes'])
+  expect(vi.mocked(fetch).mock.calls.map(([address]) => address)).toEqual([
+    '/api/grips?symbol=E%E2%99%AD7&tuning=standard&capo=0',
+    '/api/breakdowns/a%2Fb/takes',
+  ])
 })

@@ -23,14 +23,18 @@ type Success<R> = R extends { 200: infer Ok } ? Ok : R extends { 201: infer Made
 export type Answer<M extends Method, P extends PathFor<M>> = Operation<M, P> extends { responses: infer R } ? Json<Success<R>> : never
 
 /** What is sent along: JSON as described, or a recording where one is taken. */
-export type Body<M extends Method, P extends PathFor<M>> = Operation<M, P> extends { requestBody: { content: infer Content } }
-  ? (Content extends { 'application/json': infer Sent } ? Meant<Sent> : never) | (Content extends { 'audio/wav': unknown } ? Blob : never)
-  : undefined
+export type Body<M extends Method, P extends PathFor<M>> =
+  Operation<M, P> extends { requestBody: { content: infer Content } }
+    ? (Content extends { 'application/json': infer Sent } ? Meant<Sent> : never) | (Content extends { 'audio/wav': unknown } ? Blob : never)
+    : undefined
 
-type Query<M extends Method, P extends PathFor<M>> = Operation<M, P> extends { parameters: { query?: infer Asked } } ? NonNullable<Asked> : never
+type Query<M extends Method, P extends PathFor<M>> =
+  Operation<M, P> extends { parameters: { query?: infer Asked } } ? NonNullable<Asked> : never
 type Named<P extends string> = P extends `${string}{${infer Name}}${infer Rest}` ? Name | Named<Rest> : never
 
-export type Asked<M extends Method, P extends PathFor<M>> = { signal?: AbortSignal | undefined } & (Named<P> extends never ? unknown : { path: Record<Named<P>, string | number> }) &
+export type Asked<M extends Method, P extends PathFor<M>> = { signal?: AbortSignal | undefined } & (Named<P> extends never
+  ? unknown
+  : { path: Record<Named<P>, string | number> }) &
   (Body<M, P> extends undefined ? unknown : { body: Body<M, P> }) &
   (Query<M, P> extends never ? unknown : { query?: Query<M, P> })
 
@@ -52,7 +56,12 @@ const UNEXPECTED = 'Something went wrong on our side. Your work is kept; try aga
 const TOKEN_EXPIRED = 419
 
 const cookie = (name: string): string =>
-  decodeURIComponent(document.cookie.split('; ').find((part) => part.startsWith(`${name}=`))?.slice(name.length + 1) ?? '')
+  decodeURIComponent(
+    document.cookie
+      .split('; ')
+      .find((part) => part.startsWith(`${name}=`))
+      ?.slice(name.length + 1) ?? '',
+  )
 
 type Sent = { path?: Record<string, string | number>; query?: Record<string, unknown>; body?: unknown; signal?: AbortSignal | undefined }
 
@@ -60,12 +69,16 @@ type Sent = { path?: Record<string, string | number>; query?: Record<string, unk
 export type Computed = Extract<PathFor<'POST'>, `/api/compute/${string}`>
 
 /** The paths whose answer is a page of a list. */
-export type Paged = { [P in PathFor<'GET'>]: Answer<'GET', P> extends { items: unknown[]; next: string | null } ? P : never }[PathFor<'GET'>]
+export type Paged = {
+  [P in PathFor<'GET'>]: Answer<'GET', P> extends { items: unknown[]; next: string | null } ? P : never
+}[PathFor<'GET'>]
 
 // The server answers as it is described (its own tests say so): here, and nowhere else, its JSON gets a type.
-export const call = <M extends Method, P extends PathFor<M>>(method: M, path: P, asked: Asked<M, P>) => request(method, path, asked as Sent) as Promise<Answer<M, P>>
+export const call = <M extends Method, P extends PathFor<M>>(method: M, path: P, asked: Asked<M, P>) =>
+  request(method, path, asked as Sent) as Promise<Answer<M, P>>
 
-export const compute = <P extends Computed>(path: P, body: Body<'POST', P>, signal?: AbortSignal) => request('POST', path, { body, signal }) as Promise<Answer<'POST', P>>
+export const compute = <P extends Computed>(path: P, body: Body<'POST', P>, signal?: AbortSignal) =>
+  request('POST', path, { body, signal }) as Promise<Answer<'POST', P>>
 
 export const page = <P extends Paged>(path: P, names: Record<string, string>, query: Record<string, unknown>, signal: AbortSignal) =>
   request('GET', path, { path: names, query, signal }) as Promise<Answer<'GET', P>>

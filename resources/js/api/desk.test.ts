@@ -6,7 +6,9 @@ const second = { ...tune.patterns[0], id: 'p2', name: 'Bridge' }
 const song = { ...tune, patterns: [...tune.patterns, second] } as typeof tune
 
 it('works at what is played in the section of the pass, and at the first while the core has not said', () => {
-  const told = [{ pass: '1', section: 's1', pattern: 'p2', line: 'l1', level: 3, role: null, meter: '4/4' }] as unknown as Parameters<typeof deskOf>[2]
+  const told = [{ pass: '1', section: 's1', pattern: 'p2', line: 'l1', level: 3, role: null, meter: '4/4' }] as unknown as Parameters<
+    typeof deskOf
+  >[2]
   expect(deskOf(song, {}, told).pattern).toBe(second)
   expect(deskOf(song, {}, undefined).pattern).toBe(tune.patterns[0])
 })

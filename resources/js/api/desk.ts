@@ -23,7 +23,11 @@ export function deskOf(document: BreakdownDocument, asked: Partial<Place>, told:
 const withEntry = <T extends { id: string }>(list: [T, ...T[]], id: string, change: (entry: T) => T): [T, ...T[]] =>
   list.map((entry) => (entry.id === id ? change(entry) : entry)) as [T, ...T[]]
 
-export const withPattern = (document: BreakdownDocument, id: string, change: (pattern: PatternDocument) => PatternDocument): BreakdownDocument => {
+export const withPattern = (
+  document: BreakdownDocument,
+  id: string,
+  change: (pattern: PatternDocument) => PatternDocument,
+): BreakdownDocument => {
   const patterns = withEntry(document.patterns, id, change)
   return patterns.every((pattern, place) => pattern === document.patterns[place]) ? document : { ...document, patterns }
 }

@@ -16,7 +16,13 @@ export type Listed<T> = {
 }
 
 /** @param query what is asked besides the page */
-export function usePages<P extends Paged>(key: readonly unknown[], path: P, names: Record<string, string>, query: Record<string, string> = {}, enabled = true): Listed<Entry<P>> {
+export function usePages<P extends Paged>(
+  key: readonly unknown[],
+  path: P,
+  names: Record<string, string>,
+  query: Record<string, string> = {},
+  enabled = true,
+): Listed<Entry<P>> {
   const list = useInfiniteQuery({
     queryKey: [...key, query],
     queryFn: async ({ pageParam, signal }): Promise<Page<Entry<P>>> => page(path, names, { ...query, cursor: pageParam }, signal),

@@ -8,8 +8,24 @@ import type { BreakdownDocument, Feel, HeardStroke, LineDocument, Tap, VoicedCho
 /** What each computation depends on, so that a change elsewhere in the document asks nothing anew. */
 const chartParts = (d: BreakdownDocument) => [d.sections, d.form, d.start.key, d.start.meter, d.guitar.capo, d.placed, d.moves]
 const gripParts = ({ document: d, line }: Desk) => [...chartParts(d), d.guitar.tuning, line]
-const handParts = ({ document: d, place, pattern }: Desk) => [pattern, d.start.meter, d.start.feel, d.start.tempo, d.sections.find(({ id }) => id === place.section)?.from]
-const soundParts = ({ document: d, place }: Desk) => [...chartParts(d), d.start, d.guitar, d.patterns, d.lines, d.parts, d.passes, d.cells, place]
+const handParts = ({ document: d, place, pattern }: Desk) => [
+  pattern,
+  d.start.meter,
+  d.start.feel,
+  d.start.tempo,
+  d.sections.find(({ id }) => id === place.section)?.from,
+]
+const soundParts = ({ document: d, place }: Desk) => [
+  ...chartParts(d),
+  d.start,
+  d.guitar,
+  d.patterns,
+  d.lines,
+  d.parts,
+  d.passes,
+  d.cells,
+  place,
+]
 /** What every question about a place of the song says. */
 const asked = ({ document, place }: Desk) => ({ document, ...place })
 
@@ -22,14 +38,21 @@ export const keys = {
   calibration: (device: string) => ['calibration', device] as const,
 }
 
-export const usePerson = () => useQuery({ queryKey: keys.person, queryFn: () => call('GET', '/api/session', {}), retry: false, staleTime: Infinity })
+export const usePerson = () =>
+  useQuery({ queryKey: keys.person, queryFn: () => call('GET', '/api/session', {}), retry: false, staleTime: Infinity })
 
 /** @param search words of title, genre, key, feel or meter */
 export const useShelf = (search = '') => usePages(keys.shelf, '/api/breakdowns', {}, search.trim() === '' ? {} : { search: search.trim() })
 
 export const useChoices = () => useQuery({ queryKey: ['choices'], queryFn: () => call('GET', '/api/choices', {}), staleTime: Infinity })
 
-export const useStarts = (key: string) => useQuery({ queryKey: ['starts', key], queryFn: () => call('GET', '/api/starts', { query: { key } }), staleTime: Infinity, placeholderData: keepPreviousData })
+export const useStarts = (key: string) =>
+  useQuery({
+    queryKey: ['starts', key],
+    queryFn: () => call('GET', '/api/starts', { query: { key } }),
+    staleTime: Infinity,
+    placeholderData: keepPreviousData,
+  })
 
 export const fetchBreakdown = (id: string) => call('GET', '/api/breakdowns/{id}', { path: { id } })
 
@@ -38,11 +61,18 @@ export const useTakes = (id: string) => usePages(keys.takes(id), '/api/breakdown
 
 /** One take with its report; it never changes. */
 export const useTake = (id: string, take: string | null) =>
-  useQuery({ queryKey: ['take', id, take], queryFn: () => call('GET', '/api/breakdowns/{id}/takes/{take}', { path: { id, take: take ?? '' } }), enabled: take !== null, staleTime: Infinity, placeholderData: keepPreviousData })
+  useQuery({
+    queryKey: ['take', id, take],
+    queryFn: () => call('GET', '/api/breakdowns/{id}/takes/{take}', { path: { id, take: take ?? '' } }),
+    enabled: take !== null,
+    staleTime: Infinity,
+    placeholderData: keepPreviousData,
+  })
 
 export const useVersions = (id: string) => usePages(keys.versions(id), '/api/breakdowns/{id}/versions', { id })
 
-export const fetchVersion = (id: string, version: number) => call('GET', '/api/breakdowns/{id}/versions/{version}', { path: { id, version } })
+export const fetchVersion = (id: string, version: number) =>
+  call('GET', '/api/breakdowns/{id}/versions/{version}', { path: { id, version } })
 
 export const useCalibration = (device: string) =>
   useQuery({ queryKey: keys.calibration(device), queryFn: () => call('GET', '/api/calibrations/{device}', { path: { device } }) })
@@ -60,21 +90,42 @@ function useCompute<P extends Computed>(path: P, parts: unknown[], body: Body<'P
 
 export const useChart = (document: BreakdownDocument) => useCompute('/api/compute/chart', chartParts(document), { document })
 
-export const usePath = (desk: Desk, elsewhere = false) => useCompute('/api/compute/path', [...gripParts(desk), elsewhere], { ...asked(desk), elsewhere })
+export const usePath = (desk: Desk, elsewhere = false) =>
+  useCompute('/api/compute/path', [...gripParts(desk), elsewhere], { ...asked(desk), elsewhere })
 
 /** @param enabled where there is one pattern and one line, everywhere is alike */
 export const usePlaces = (d: BreakdownDocument, enabled: boolean) =>
-  useCompute('/api/compute/places', [d.start.meter, d.sections.map(({ id, name, from }) => [id, name, from?.meter]), d.patterns.map(({ id, meter }) => [id, meter]), d.lines.map(({ id }) => id), d.parts, d.passes, d.cells], { document: d }, enabled)
+  useCompute(
+    '/api/compute/places',
+    [
+      d.start.meter,
+      d.sections.map(({ id, name, from }) => [id, name, from?.meter]),
+      d.patterns.map(({ id, meter }) => [id, meter]),
+      d.lines.map(({ id }) => id),
+      d.parts,
+      d.passes,
+      d.cells,
+    ],
+    { document: d },
+    enabled,
+  )
 
 export type NeckWish = Required<Body<'POST', '/api/compute/neck-map'>>
 
 export const useNeckMap = (document: BreakdownDocument, symbol: string, scale: NeckWish['scale'], position: number) =>
   useCompute('/api/compute/neck-map', [document.start.key, document.guitar, symbol, scale, position], { document, symbol, scale, position })
 
-export const useStringsPlan = (desk: Desk, from: string) => useCompute('/api/compute/strings-plan', [...gripParts(desk), from], { ...asked(desk), from })
+export const useStringsPlan = (desk: Desk, from: string) =>
+  useCompute('/api/compute/strings-plan', [...gripParts(desk), from], { ...asked(desk), from })
 
 /** @param divided a beat that is shown in a division of its own, though no stroke needs it yet */
-export const useHand = (desk: Desk, tempo: number, grid: number | null, level: number, divided: { beat: number; division: number } | null = null) =>
+export const useHand = (
+  desk: Desk,
+  tempo: number,
+  grid: number | null,
+  level: number,
+  divided: { beat: number; division: number } | null = null,
+) =>
   useCompute('/api/compute/strokes', [...handParts(desk), tempo, grid, level, divided], { ...asked(desk), tempo, grid, level, ...divided })
 
 type LadderWish = Required<Omit<Body<'POST', '/api/compute/ladder'>, 'step'>>
@@ -86,25 +137,55 @@ type Errors = Omit<Body<'POST', '/api/compute/simulate'>, 'document'>
 export const simulate = (document: BreakdownDocument, errors: Errors) => compute('/api/compute/simulate', { document, ...errors })
 
 /** @param told what is known of the recording beforehand */
-export const useFeelReading = (desk: Desk, strokes: HeardStroke[], beats: number[], told: { tempo?: number | undefined; first_beat?: number | undefined; grid?: number | undefined }) =>
-  useCompute('/api/compute/listen', [...handParts(desk), strokes, beats, told], { ...asked(desk), strokes, beats, ...told }, strokes.length + beats.length > 0)
+export const useFeelReading = (
+  desk: Desk,
+  strokes: HeardStroke[],
+  beats: number[],
+  told: { tempo?: number | undefined; first_beat?: number | undefined; grid?: number | undefined },
+) =>
+  useCompute(
+    '/api/compute/listen',
+    [...handParts(desk), strokes, beats, told],
+    { ...asked(desk), strokes, beats, ...told },
+    strokes.length + beats.length > 0,
+  )
 
-export const useSchools = (desk: Desk, tempo: number) => useCompute('/api/compute/schools', [...handParts(desk), tempo], { ...asked(desk), tempo })
+export const useSchools = (desk: Desk, tempo: number) =>
+  useCompute('/api/compute/schools', [...handParts(desk), tempo], { ...asked(desk), tempo })
 
 export const readFeel = (typed: string, unit: Feel['unit']) => compute('/api/compute/feel', { typed, unit })
 
-export const readTapped = (desk: Desk, tapped: { taps: Tap[]; tempo: number; bars: number }) => compute('/api/compute/tapped', { ...asked(desk), ...tapped })
+export const readTapped = (desk: Desk, tapped: { taps: Tap[]; tempo: number; bars: number }) =>
+  compute('/api/compute/tapped', { ...asked(desk), ...tapped })
 
-export const useTimeline = (desk: Desk, tempo: number, level: number) => useCompute('/api/compute/timeline', [...soundParts(desk), tempo, level], { ...asked(desk), tempo, level })
+export const useTimeline = (desk: Desk, tempo: number, level: number) =>
+  useCompute('/api/compute/timeline', [...soundParts(desk), tempo, level], { ...asked(desk), tempo, level })
 
-export const usePatterns = (enabled: boolean) => useQuery({ queryKey: ['patterns'], queryFn: () => call('GET', '/api/patterns', {}), staleTime: Infinity, enabled })
+export const usePatterns = (enabled: boolean) =>
+  useQuery({ queryKey: ['patterns'], queryFn: () => call('GET', '/api/patterns', {}), staleTime: Infinity, enabled })
 
 const inLine = (chord: VoicedChord | undefined) => (chord === undefined ? null : { symbol: chord.symbol, frets: chord.voicing.frets })
 
 export type NeckAsked = { tuning: string; capo: number; company: LineDocument['company']; wishes?: LineDocument['wishes'] }
 
-export const useVoicings = ({ tuning, capo, company, wishes }: NeckAsked, symbol: string | null, kind = '', beside: { before: VoicedChord | undefined; after: VoicedChord | undefined } = { before: undefined, after: undefined }) => {
-  const asked = { symbol: symbol ?? '', tuning, capo, company, frets: wishes?.window ?? '0-15', ...(wishes?.strings ? { strings: wishes.strings } : {}), ...(kind === '' ? {} : { kind }), before: inLine(beside.before), after: inLine(beside.after), limit: 24 }
+export const useVoicings = (
+  { tuning, capo, company, wishes }: NeckAsked,
+  symbol: string | null,
+  kind = '',
+  beside: { before: VoicedChord | undefined; after: VoicedChord | undefined } = { before: undefined, after: undefined },
+) => {
+  const asked = {
+    symbol: symbol ?? '',
+    tuning,
+    capo,
+    company,
+    frets: wishes?.window ?? '0-15',
+    ...(wishes?.strings ? { strings: wishes.strings } : {}),
+    ...(kind === '' ? {} : { kind }),
+    before: inLine(beside.before),
+    after: inLine(beside.after),
+    limit: 24,
+  }
   return useQuery({
     queryKey: ['compute', 'voicings', asked],
     queryFn: ({ signal }) => inTurn('voicings', signal, () => compute('/api/compute/voicings', asked)),
@@ -118,24 +199,37 @@ export const useVoicings = ({ tuning, capo, company, wishes }: NeckAsked, symbol
 export const useApproaches = (desk: Desk, chord: number, steps: number, slot_ticks: number) =>
   useCompute('/api/compute/approaches', [...gripParts(desk), chord, steps, slot_ticks], { ...asked(desk), chord, steps, slot_ticks })
 
-export const useChanges = (desk: Desk, tempo: number) => useCompute('/api/compute/changes', [...soundParts(desk), tempo], { ...asked(desk), tempo })
+export const useChanges = (desk: Desk, tempo: number) =>
+  useCompute('/api/compute/changes', [...soundParts(desk), tempo], { ...asked(desk), tempo })
 
-export const useFamilies = (desk: Desk, symbol: string, frets: string) => useCompute('/api/compute/families', [...gripParts(desk), symbol, frets], { ...asked(desk), symbol, frets })
+export const useFamilies = (desk: Desk, symbol: string, frets: string) =>
+  useCompute('/api/compute/families', [...gripParts(desk), symbol, frets], { ...asked(desk), symbol, frets })
 
-export const useRemarks = (document: BreakdownDocument) => useCompute('/api/compute/proofread', [...chartParts(document), document.guitar, document.lines], { document })
+export const useRemarks = (document: BreakdownDocument) =>
+  useCompute('/api/compute/proofread', [...chartParts(document), document.guitar, document.lines], { document })
 
 export const useHarmony = (document: BreakdownDocument, melody: string, bar: number) =>
-  useCompute('/api/compute/harmonise', [...chartParts(document), document.guitar, melody, bar], { document, melody, bar }, melody.trim() !== '')
+  useCompute(
+    '/api/compute/harmonise',
+    [...chartParts(document), document.guitar, melody, bar],
+    { document, melody, bar },
+    melody.trim() !== '',
+  )
 
-export const useRiff = (document: BreakdownDocument, figure: string) => useCompute('/api/compute/riff', [document.guitar, figure], { document, figure }, figure.trim() !== '')
+export const useRiff = (document: BreakdownDocument, figure: string) =>
+  useCompute('/api/compute/riff', [document.guitar, figure], { document, figure }, figure.trim() !== '')
 
-export const useEasier = (desk: Desk, hand: string) => useCompute('/api/compute/easier', [...gripParts(desk), hand], { ...asked(desk), hand }, hand !== '')
+export const useEasier = (desk: Desk, hand: string) =>
+  useCompute('/api/compute/easier', [...gripParts(desk), hand], { ...asked(desk), hand }, hand !== '')
 
-export const useStatedTuning = (stated: string, typed: string) => useCompute('/api/compute/stated-tuning', [stated, typed], { stated, typed }, stated.trim() !== '')
+export const useStatedTuning = (stated: string, typed: string) =>
+  useCompute('/api/compute/stated-tuning', [stated, typed], { stated, typed }, stated.trim() !== '')
 
-export const useStudents = (enabled: boolean) => useQuery({ queryKey: ['students'], queryFn: () => call('GET', '/api/students', {}), enabled })
+export const useStudents = (enabled: boolean) =>
+  useQuery({ queryKey: ['students'], queryFn: () => call('GET', '/api/students', {}), enabled })
 
-export const saveHand = (student: number, hand: string) => call('PUT', '/api/students/{student}/hand', { path: { student }, body: { hand } })
+export const saveHand = (student: number, hand: string) =>
+  call('PUT', '/api/students/{student}/hand', { path: { student }, body: { hand } })
 
 export const useOwnGrips = (document: BreakdownDocument, symbol: string) =>
   useQuery({
@@ -144,7 +238,8 @@ export const useOwnGrips = (document: BreakdownDocument, symbol: string) =>
     placeholderData: keepPreviousData,
   })
 
-export const keepGrip = (grip: { name: string; symbol: string; frets: string; tuning: string }) => call('POST', '/api/grips', { body: grip })
+export const keepGrip = (grip: { name: string; symbol: string; frets: string; tuning: string }) =>
+  call('POST', '/api/grips', { body: grip })
 
 export const forgetGrip = (id: string) => call('DELETE', '/api/grips/{grip}', { path: { grip: id } })
 
@@ -158,17 +253,14 @@ export const useGripNames = (frets: (number | null)[], neck: { key: string; tuni
     retry: false,
   })
 
-export const moveToKey = (document: BreakdownDocument, key: string) =>
-  compute('/api/compute/key', { document, key })
+export const moveToKey = (document: BreakdownDocument, key: string) => compute('/api/compute/key', { document, key })
 
-export const moveCapo = (document: BreakdownDocument, capo: number) =>
-  compute('/api/compute/capo', { document, capo })
+export const moveCapo = (document: BreakdownDocument, capo: number) => compute('/api/compute/capo', { document, capo })
 
 /** What is done to a pattern as a whole. */
 export type Shape = Omit<Body<'POST', '/api/compute/shape'>, 'document'>
 
-export const reshape = (desk: Desk, shape: Shape) =>
-  compute('/api/compute/shape', { ...asked(desk), ...shape })
+export const reshape = (desk: Desk, shape: Shape) => compute('/api/compute/shape', { ...asked(desk), ...shape })
 
 /** @param move null takes out what leads to the chord */
 export const placeMove = (document: BreakdownDocument, chord: number, move: { move: string; steps: number; slot_ticks: number } | null) =>
@@ -177,7 +269,8 @@ export const placeMove = (document: BreakdownDocument, chord: number, move: { mo
 /** A document that an older Gravik left in this browser, as it is written today. */
 export const upgraded = (document: object) => compute('/api/compute/upgrade', { document: document as BreakdownDocument })
 
-export const takeSectionOut = (document: BreakdownDocument, section: string) => compute('/api/compute/without-section', { document, section })
+export const takeSectionOut = (document: BreakdownDocument, section: string) =>
+  compute('/api/compute/without-section', { document, section })
 
 /** @param bar of its line that the second part begins with, from 0 */
 export const splitSection = (document: BreakdownDocument, section: string, bar: number) =>

@@ -1,4 +1,10 @@
-import type { BreakdownDocument, Line as LineDocument, Pattern as PatternDocument, Pin as PinDocument, Stroke as StrokeDocument } from './breakdown.gen'
+import type {
+  BreakdownDocument,
+  Line as LineDocument,
+  Pattern as PatternDocument,
+  Pin as PinDocument,
+  Stroke as StrokeDocument,
+} from './breakdown.gen'
 import type { Answer } from './client'
 import type { components } from './openapi.gen'
 

@@ -22,7 +22,12 @@ const client = new QueryClient({
       if (problem instanceof ApiError && [401, 419].includes(problem.status)) signedOut.raise()
     },
   }),
-  defaultOptions: { queries: { refetchOnWindowFocus: false, retry: (count, problem) => count < 2 && problem instanceof ApiError && (problem.status === 0 || problem.status >= 500) } },
+  defaultOptions: {
+    queries: {
+      refetchOnWindowFocus: false,
+      retry: (count, problem) => count < 2 && problem instanceof ApiError && (problem.status === 0 || problem.status >= 500),
+    },
+  },
 })
 
 const NotHere = () => (

@@ -10,7 +10,10 @@ function timelineAt(bpm: number, bars = 2, p = 0.5, mark = 0): Timeline {
   const beat = 60 / bpm
   const events: TimedEvent[] = []
   for (let index = 0; index < bars * 4; index++) {
-    for (const [share, kind] of [[0, 'ring'], [p, 'chuck']] as const) {
+    for (const [share, kind] of [
+      [0, 'ring'],
+      [p, 'chuck'],
+    ] as const) {
       events.push({ part: 'guitar', t: toMicroseconds((index + share) * beat), dur: 0.1, pitch: 60 + mark, velocity: 0.5, kind })
     }
     events.push({ part: 'drums', t: toMicroseconds(index * beat), dur: 0.1, pitch: 36, velocity: 0.5, kind: 'drum' })
@@ -26,7 +29,10 @@ function timelineAt(bpm: number, bars = 2, p = 0.5, mark = 0): Timeline {
       return { t: beats[0] ?? 0, beats, off_beats, written: bar, pattern: 'p1', pattern_bar: 0, section: 'a', pass: '1', time: 1, p }
     }),
     patterns: [],
-    counts: Array.from({ length: bars * 8 }, (_, index) => ({ t: toMicroseconds(((index >> 1) + (index % 2) * p) * beat), depth: (index % 8 === 0 ? 0 : index % 2 === 0 ? 1 : 2) as 0 | 1 | 2 })),
+    counts: Array.from({ length: bars * 8 }, (_, index) => ({
+      t: toMicroseconds(((index >> 1) + (index % 2) * p) * beat),
+      depth: (index % 8 === 0 ? 0 : index % 2 === 0 ? 1 : 2) as 0 | 1 | 2,
+    })),
     chords: [],
     strokes: [],
     events: events.sort((a, b) => a.t - b.t),
@@ -80,7 +86,14 @@ describe('playing', () => {
     expect(player.snapshot().status).toBe('playing')
     const start = player.startedAt
     expect(start).toBeCloseTo(0.12 + 2, 6)
-    expect(rounded(output.guitar().slice(0, 4).map((each) => each.time - start))).toEqual([0, 0.25, 0.5, 0.75])
+    expect(
+      rounded(
+        output
+          .guitar()
+          .slice(0, 4)
+          .map((each) => each.time - start),
+      ),
+    ).toEqual([0, 0.25, 0.5, 0.75])
   })
 
   it('hands everything over before its time, whatever the tempo', async () => {
@@ -167,7 +180,9 @@ describe('playing', () => {
     await player.start({ bars: 4, clickOnly: 'as set' })
     runTo(9)
     expect(output.played).toHaveLength(0)
-    expect(output.clicks.map((click) => Math.round(100 * (click.time - player.startedAt)) / 100)).toEqual([0, 0.3, 0.8, 1.3, 1.8, 4, 4.3, 4.8, 5.3, 5.8])
+    expect(output.clicks.map((click) => Math.round(100 * (click.time - player.startedAt)) / 100)).toEqual([
+      0, 0.3, 0.8, 1.3, 1.8, 4, 4.3, 4.8, 5.3, 5.8,
+    ])
   })
 
   it('falls silent on stop and hands nothing more over', async () => {
@@ -235,34 +250,44 @@ function orderOf(seed: number): () => number {
 }
 
 describe('any order of loops, jumps, tempos and feels', () => {
-  it.each(Array.from({ length: 120 }, (_, seed) => seed))('leaves nothing out, sounds nothing twice and nothing late: order %i', async (seed) => {
-    const random = orderOf(seed)
-    const pick = (count: number) => Math.floor(random() * count)
-    const another = () => timelineAt([72, 120, 149, 200][pick(4)] ?? 120, [2, 5, 8][pick(3)], [0.5, 0.6, 2 / 3][pick(3)], pick(9))
-    const loop = (): [number, number] => [pick(8), pick(8)].sort((a, b) => a - b) as [number, number]
-    const steps = [() => player.setTimeline(another()), () => player.set({ loop: loop() }), () => player.set({ loop: null }), () => player.mute('bass', random() < 0.5)]
-    player.set({ countInBars: pick(2), loop: random() < 0.5 ? loop() : null })
-    player.setTimeline(another())
-    await player.start({ fromBar: pick(8) })
-    for (let change = 0; change < 12; change++) {
-      runTo(output.clock + 0.05 + 2.5 * random() ** 2)
-      steps[pick(steps.length)]?.()
-    }
-    runTo(output.clock + 3)
-    expect(output.played.filter((each) => each.time < each.at)).toEqual([])
-    // Every beat of each of these timelines has a drum, a ring and a chuck: so must every beat that went by.
-    const of = (kind: string) => output.played.filter((each) => each.event.kind === kind)
-    const [rings, chucks, drums] = [of('ring'), of('chuck'), of('drum')]
-    expect(Math.max(...[rings, chucks, drums].map((each) => each.length)) - Math.min(...[rings, chucks, drums].map((each) => each.length))).toBeLessThanOrEqual(1)
-    rings.forEach((ring, beat) => {
-      const [chuck, next] = [chucks[beat], rings[beat + 1]]
-      expect(drums[beat]?.time ?? ring.time).toBeCloseTo(ring.time, 4)
-      if (chuck === undefined || next === undefined) return
-      const share = (chuck.time - ring.time) / (next.time - ring.time)
-      expect([0.5, 0.6, 2 / 3].some((p) => Math.abs(p - share) < 1e-3)).toBe(true)
-      expect([72, 120, 149, 200].some((bpm) => Math.abs(60 / bpm - (next.time - ring.time)) < 1e-4)).toBe(true)
-    })
-  })
+  it.each(Array.from({ length: 120 }, (_, seed) => seed))(
+    'leaves nothing out, sounds nothing twice and nothing late: order %i',
+    async (seed) => {
+      const random = orderOf(seed)
+      const pick = (count: number) => Math.floor(random() * count)
+      const another = () => timelineAt([72, 120, 149, 200][pick(4)] ?? 120, [2, 5, 8][pick(3)], [0.5, 0.6, 2 / 3][pick(3)], pick(9))
+      const loop = (): [number, number] => [pick(8), pick(8)].sort((a, b) => a - b) as [number, number]
+      const steps = [
+        () => player.setTimeline(another()),
+        () => player.set({ loop: loop() }),
+        () => player.set({ loop: null }),
+        () => player.mute('bass', random() < 0.5),
+      ]
+      player.set({ countInBars: pick(2), loop: random() < 0.5 ? loop() : null })
+      player.setTimeline(another())
+      await player.start({ fromBar: pick(8) })
+      for (let change = 0; change < 12; change++) {
+        runTo(output.clock + 0.05 + 2.5 * random() ** 2)
+        steps[pick(steps.length)]?.()
+      }
+      runTo(output.clock + 3)
+      expect(output.played.filter((each) => each.time < each.at)).toEqual([])
+      // Every beat of each of these timelines has a drum, a ring and a chuck: so must every beat that went by.
+      const of = (kind: string) => output.played.filter((each) => each.event.kind === kind)
+      const [rings, chucks, drums] = [of('ring'), of('chuck'), of('drum')]
+      expect(
+        Math.max(...[rings, chucks, drums].map((each) => each.length)) - Math.min(...[rings, chucks, drums].map((each) => each.length)),
+      ).toBeLessThanOrEqual(1)
+      rings.forEach((ring, beat) => {
+        const [chuck, next] = [chucks[beat], rings[beat + 1]]
+        expect(drums[beat]?.time ?? ring.time).toBeCloseTo(ring.time, 4)
+        if (chuck === undefined || next === undefined) return
+        const share = (chuck.time - ring.time) / (next.time - ring.time)
+        expect([0.5, 0.6, 2 / 3].some((p) => Math.abs(p - share) < 1e-3)).toBe(true)
+        expect([72, 120, 149, 200].some((bpm) => Math.abs(60 / bpm - (next.time - ring.time)) < 1e-4)).toBe(true)
+      })
+    },
+  )
 
   it('finishes the bar that sounds when a loop is set behind it, then jumps', async () => {
     player.setTimeline(timelineAt(120, 8))

@@ -190,7 +190,10 @@ export class BandPlayer {
     const { timeline } = stretch
     const t = stretch.t + at - stretch.audio
     if (at < this.startAudio) {
-      const counted = Math.max(0, this.countIn.findLastIndex((each) => each <= at + 1e-9))
+      const counted = Math.max(
+        0,
+        this.countIn.findLastIndex((each) => each <= at + 1e-9),
+      )
       return { t: stretch.t, beat: 0, bar: barAt(timeline, stretch.t), round: 0, countIn: this.countIn.length - counted }
     }
     const { bar, beat } = placeAt(timeline, t)
@@ -258,7 +261,8 @@ export class BandPlayer {
     for (let index = from; index < timeline.events.length; index++) {
       const event = timeline.events[index]
       if (event === undefined || event.t >= until - ROUNDING) break
-      if (this.clickOnly === null && !this.state.muted[event.part]) this.hand(stretch.audio + event.t - stretch.t, (time) => this.output.play(event, time))
+      if (this.clickOnly === null && !this.state.muted[event.part])
+        this.hand(stretch.audio + event.t - stretch.t, (time) => this.output.play(event, time))
     }
     this.pushClicks(stretch, until)
     if (this.state.countAloud && this.clickOnly === null) {

@@ -22,7 +22,10 @@ export function barAt({ bars }: Timeline, t: number): number {
 export function placeAt(timeline: Timeline, t: number): { bar: number; beat: number; into: number } {
   const bar = barAt(timeline, t)
   const beats = timeline.bars[bar]?.beats ?? []
-  const beat = Math.max(0, beats.findLastIndex((each) => each <= t + ROUNDING))
+  const beat = Math.max(
+    0,
+    beats.findLastIndex((each) => each <= t + ROUNDING),
+  )
   const from = beats[beat] ?? 0
   const to = beats[beat + 1] ?? barEnd(timeline, bar)
   return { bar, beat, into: to > from ? (t - from) / (to - from) : 0 }

@@ -24,7 +24,10 @@ function strum(voicing: Voicing, start: number, dur: number): void {
   let order = 0
   voicing.midi.forEach((pitch, index) => {
     if (pitch === null) return
-    output.play({ part: 'guitar', t: 0, dur, pitch, velocity: 0.7, kind: 'ring', string: strings - index, direction: 'down' }, start + order * BETWEEN_STRINGS)
+    output.play(
+      { part: 'guitar', t: 0, dur, pitch, velocity: 0.7, kind: 'ring', string: strings - index, direction: 'down' },
+      start + order * BETWEEN_STRINGS,
+    )
     order++
   })
 }
@@ -33,12 +36,33 @@ function strum(voicing: Voicing, start: number, dur: number): void {
 export async function hearNotes(midi: number[]): Promise<void> {
   await output.resume()
   const start = output.now() + 0.03
-  midi.forEach((pitch, index) => output.play({ part: 'guitar', t: 0, dur: RINGS, pitch, velocity: 0.7, kind: 'ring', string: midi.length - index, direction: 'down' }, start))
+  midi.forEach((pitch, index) =>
+    output.play(
+      { part: 'guitar', t: 0, dur: RINGS, pitch, velocity: 0.7, kind: 'ring', string: midi.length - index, direction: 'down' },
+      start,
+    ),
+  )
 }
 
 /** Notes one after another, several at once where they belong together. */
 export async function hearLine(notes: number[][]): Promise<void> {
   await output.resume()
   const start = output.now() + 0.03
-  notes.forEach((together, index) => together.forEach((pitch, voice) => output.play({ part: 'guitar', t: 0, dur: BETWEEN_GRIPS, pitch, velocity: 0.7, kind: 'ring', string: together.length - voice, direction: 'down' }, start + index * BETWEEN_GRIPS)))
+  notes.forEach((together, index) =>
+    together.forEach((pitch, voice) =>
+      output.play(
+        {
+          part: 'guitar',
+          t: 0,
+          dur: BETWEEN_GRIPS,
+          pitch,
+          velocity: 0.7,
+          kind: 'ring',
+          string: together.length - voice,
+          direction: 'down',
+        },
+        start + index * BETWEEN_GRIPS,
+      ),
+    ),
+  )
 }

@@ -37,7 +37,8 @@ export class LiveEar {
       for (const stroke of strokes) {
         const t = begins + stroke.t
         const last = this.strokes.at(-1)?.t ?? -Infinity
-        if ((stroke.t > EDGE_S || begins <= since) && t < until - EDGE_S && t > last + SAME_S) this.strokes.push({ t, key: stroke.direction })
+        if ((stroke.t > EDGE_S || begins <= since) && t < until - EDGE_S && t > last + SAME_S)
+          this.strokes.push({ t, key: stroke.direction })
       }
       this.onHeard([...this.strokes])
     } catch {

@@ -102,18 +102,34 @@ describe('kinds of stroke can be told apart', () => {
 
   it('by direction: an up stroke is brighter than a down stroke', () => {
     for (const kind of ['ring', 'palm-mute', 'chuck'] as const) {
-      for (const pitch of [45, 57, 69]) expect(brightness(make(kind, 'up', pitch))).toBeGreaterThan(1.2 * brightness(make(kind, 'down', pitch)))
+      for (const pitch of [45, 57, 69])
+        expect(brightness(make(kind, 'up', pitch))).toBeGreaterThan(1.2 * brightness(make(kind, 'down', pitch)))
     }
   })
 
   it('by level: none drowns the others', () => {
-    const peaks = (['ring', 'palm-mute', 'chuck'] as const).map((kind) => make(kind).reduce((most, value) => Math.max(most, Math.abs(value)), 0))
+    const peaks = (['ring', 'palm-mute', 'chuck'] as const).map((kind) =>
+      make(kind).reduce((most, value) => Math.max(most, Math.abs(value)), 0),
+    )
     expect(Math.abs(db(Math.max(...peaks) / Math.min(...peaks)))).toBeLessThan(6)
   })
 })
 
 describe('the kit', () => {
-  it.each<DrumName>(['kick', 'rim', 'snare', 'hat', 'ride', 'shaker', 'click', 'click-high', 'count-bar', 'count-beat', 'count-division', 'count-finer'])('has a %s that starts at once, dies away and does not clip', (name) => {
+  it.each<DrumName>([
+    'kick',
+    'rim',
+    'snare',
+    'hat',
+    'ride',
+    'shaker',
+    'click',
+    'click-high',
+    'count-bar',
+    'count-beat',
+    'count-division',
+    'count-finer',
+  ])('has a %s that starts at once, dies away and does not clip', (name) => {
     const sound = drum(name, RATE)
     expect(sound.every((value) => Math.abs(value) <= 1)).toBe(true)
     expect(rms(sound, 0, 0.01)).toBeGreaterThan(4 * rms(sound, sound.length / RATE - 0.01, sound.length / RATE))

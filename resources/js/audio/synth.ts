@@ -93,12 +93,27 @@ function chuck(sound: Pluck, rate: number): Float32Array<ArrayBuffer> {
   return shaped(out, 0.6, rate)
 }
 
-export type DrumName = 'kick' | 'rim' | 'snare' | 'hat' | 'ride' | 'shaker' | 'click' | 'click-high' | 'count-bar' | 'count-beat' | 'count-division' | 'count-finer'
+export type DrumName =
+  | 'kick'
+  | 'rim'
+  | 'snare'
+  | 'hat'
+  | 'ride'
+  | 'shaker'
+  | 'click'
+  | 'click-high'
+  | 'count-bar'
+  | 'count-beat'
+  | 'count-division'
+  | 'count-finer'
 
 /** By the General MIDI percussion key that the core's events carry. */
 export const DRUM_OF_KEY: Record<number, DrumName> = { 36: 'kick', 37: 'rim', 38: 'snare', 42: 'hat', 51: 'ride', 70: 'shaker' }
 
-const DRUMS: Record<DrumName, { seconds: number; tone: number; fall: number; toneDecay: number; noise: number; noiseDecay: number; bright: number; gain: number }> = {
+const DRUMS: Record<
+  DrumName,
+  { seconds: number; tone: number; fall: number; toneDecay: number; noise: number; noiseDecay: number; bright: number; gain: number }
+> = {
   kick: { seconds: 0.4, tone: 52, fall: 90, toneDecay: 0.13, noise: 0.08, noiseDecay: 0.008, bright: 0.2, gain: 0.95 },
   rim: { seconds: 0.12, tone: 820, fall: 0, toneDecay: 0.018, noise: 0.5, noiseDecay: 0.006, bright: 0.8, gain: 0.5 },
   snare: { seconds: 0.3, tone: 190, fall: 20, toneDecay: 0.05, noise: 0.8, noiseDecay: 0.075, bright: 0.75, gain: 0.55 },
@@ -124,7 +139,9 @@ export function drum(name: DrumName, rate: number): Float32Array<ArrayBuffer> {
     phase += (2 * Math.PI * (voice.tone + voice.fall * Math.exp(-t / 0.02))) / rate
     smooth += voice.bright * (noise() - smooth)
     const hiss = voice.bright === 1 ? noise() - smooth : smooth
-    out[i] = (voice.tone > 0 ? (1 - 0.5 * voice.noise) * Math.sin(phase) * Math.exp(-t / voice.toneDecay) : 0) + voice.noise * hiss * Math.exp(-t / voice.noiseDecay)
+    out[i] =
+      (voice.tone > 0 ? (1 - 0.5 * voice.noise) * Math.sin(phase) * Math.exp(-t / voice.toneDecay) : 0) +
+      voice.noise * hiss * Math.exp(-t / voice.noiseDecay)
   }
   return shaped(out, voice.gain, rate)
 }

@@ -18,7 +18,12 @@ it('turns the time of an event into audio time, though readings of the clocks co
 })
 
 it('reads the clocks when nobody has compared them yet', () => {
-  expect(new TapClock(() => 2, () => 1500).audioTimeOf(1700)).toBeCloseTo(2.2, 6)
+  expect(
+    new TapClock(
+      () => 2,
+      () => 1500,
+    ).audioTimeOf(1700),
+  ).toBeCloseTo(2.2, 6)
 })
 
 it('forgets old readings, so that a clock that drifts is followed', () => {

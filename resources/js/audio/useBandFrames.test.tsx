@@ -5,7 +5,9 @@ import { useBandFrames } from './useBandFrames'
 
 vi.mock('./band', () => {
   const listeners = new Set<() => void>()
-  return { band: { playing: false, subscribe: (listener: () => void) => (listeners.add(listener), () => listeners.delete(listener)), listeners } }
+  return {
+    band: { playing: false, subscribe: (listener: () => void) => (listeners.add(listener), () => listeners.delete(listener)), listeners },
+  }
 })
 
 const stage = band as unknown as { playing: boolean; listeners: Set<() => void> }

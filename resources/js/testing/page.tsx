@@ -6,7 +6,18 @@ import { MemoryRouter, Route, Routes } from 'react-router'
 import { afterEach, vi } from 'vitest'
 import { useStore } from 'zustand'
 import { deskOf, withLine, withPattern } from '../api/desk'
-import type { BreakdownDocument, LineDocument, Patch, PatternDocument, PinDocument, SongPlace, StoredBreakdown, TimedBar, Timeline, Voicing } from '../api/types'
+import type {
+  BreakdownDocument,
+  LineDocument,
+  Patch,
+  PatternDocument,
+  PinDocument,
+  SongPlace,
+  StoredBreakdown,
+  TimedBar,
+  Timeline,
+  Voicing,
+} from '../api/types'
 import { BenchContext } from '../features/bench/benchContext'
 import { openDocument, type DocumentStore } from '../features/bench/documentStore'
 
@@ -25,7 +36,12 @@ export function serve(server: Server): void {
       asked.push({ call, body })
       const answer = server[call]
       const made = typeof answer === 'function' ? ((await answer(body)) as unknown) : answer
-      const [status, content] = Array.isArray(made) && typeof made[0] === 'number' ? (made as [number, unknown]) : made === undefined ? [404, { message: `nobody answers ${call}` }] : [200, made]
+      const [status, content] =
+        Array.isArray(made) && typeof made[0] === 'number'
+          ? (made as [number, unknown])
+          : made === undefined
+            ? [404, { message: `nobody answers ${call}` }]
+            : [200, made]
       return new Response(status === 204 ? null : JSON.stringify(content), { status })
     }),
   )
@@ -37,7 +53,14 @@ export const callsTo = (call: string): unknown[] => asked.filter((each) => each.
 configure({ asyncUtilTimeout: 20_000 })
 
 // What a real browser has and the simulated page lacks.
-vi.stubGlobal('ResizeObserver', class { observe = () => undefined; unobserve = () => undefined; disconnect = () => undefined })
+vi.stubGlobal(
+  'ResizeObserver',
+  class {
+    observe = () => undefined
+    unobserve = () => undefined
+    disconnect = () => undefined
+  },
+)
 Element.prototype.scrollTo = () => undefined
 Element.prototype.scrollIntoView = () => undefined
 const { ResizeObserver } = globalThis
@@ -60,7 +83,9 @@ export const tune: BreakdownDocument = {
   guitar: { tuning: 'standard', capo: 0 },
   sections: [{ id: 's1', name: 'A', line: '| Dm | A7 |' }],
   form: [{ section: 's1', times: 1 }],
-  patterns: [{ id: 'p1', name: '', meter: '4/4', school: 'pendulum', ticks: 3840, streams: [{ name: 'strum', strokes: [{ at: 0, division: 2 }] }] }],
+  patterns: [
+    { id: 'p1', name: '', meter: '4/4', school: 'pendulum', ticks: 3840, streams: [{ name: 'strum', strokes: [{ at: 0, division: 2 }] }] },
+  ],
   lines: [{ id: 'l1', name: '', company: 'with-bass', pins: [] }],
   moves: [],
   placed: [],
@@ -75,7 +100,8 @@ export const tune: BreakdownDocument = {
 }
 
 /** The tune with its one pattern, or its one line of grips, changed. */
-export const struckAs = (pattern: Partial<PatternDocument>, of = tune): BreakdownDocument => withPattern(of, 'p1', (each) => ({ ...each, ...pattern }))
+export const struckAs = (pattern: Partial<PatternDocument>, of = tune): BreakdownDocument =>
+  withPattern(of, 'p1', (each) => ({ ...each, ...pattern }))
 export const heldAs = (line: Partial<LineDocument>, of = tune): BreakdownDocument => withLine(of, 'l1', (each) => ({ ...each, ...line }))
 
 /** What a click would change: one field of the document, or one entry of a list. */
@@ -91,7 +117,18 @@ export const placeOf = (bar: number, tick = 0): PinDocument['at'] => ({ section:
 export const timedBar = (bar: number): TimedBar => {
   const t = 2 * bar
   const beats = [t, t + 0.5, t + 1, t + 1.5]
-  return { t, beats, off_beats: beats.map((beat) => beat + 0.25), written: bar, pattern: 'p1', pattern_bar: 0, section: 's1', pass: '1', time: 1, p: 0.5 }
+  return {
+    t,
+    beats,
+    off_beats: beats.map((beat) => beat + 0.25),
+    written: bar,
+    pattern: 'p1',
+    pattern_bar: 0,
+    section: 's1',
+    pass: '1',
+    time: 1,
+    p: 0.5,
+  }
 }
 
 /** A grip of six strings as a pin holds it. */
@@ -109,7 +146,22 @@ export const timeline: Timeline = {
     { t: 0, until: 2, bar: 0, written: 0, symbol: 'Dm' },
     { t: 2, until: 4, bar: 1, written: 1, symbol: 'A7' },
   ],
-  strokes: [{ t: 0, until: 2, slot: 0, pattern: 'p1', at: 0, bar: 0, chord: 0, direction: 'down', kind: 'ring', accent: 1, strings: [4, 3, 2, 1], ends: [2, 2, 2, 2] }],
+  strokes: [
+    {
+      t: 0,
+      until: 2,
+      slot: 0,
+      pattern: 'p1',
+      at: 0,
+      bar: 0,
+      chord: 0,
+      direction: 'down',
+      kind: 'ring',
+      accent: 1,
+      strings: [4, 3, 2, 1],
+      ends: [2, 2, 2, 2],
+    },
+  ],
   events: [],
   feel_words: 'straight',
   off_beat_ms: 0,
@@ -153,7 +205,10 @@ export function show(screen: ReactNode, path = '/') {
 }
 
 /** A station with a breakdown on the bench; saves go nowhere. */
-export function showOnBench(station: ReactNode, { document = tune, mine = true, plays = timeline as Timeline | undefined, places = [] as SongPlace[] } = {}) {
+export function showOnBench(
+  station: ReactNode,
+  { document = tune, mine = true, plays = timeline as Timeline | undefined, places = [] as SongPlace[] } = {},
+) {
   const stored: StoredBreakdown = { id: 'b1', revision: 1, sitting: 'elsewhere', updated_at: '2026-05-09T12:00:00Z', mine, document }
   const store: DocumentStore = openDocument(stored, {
     put: async (_id, saved, revision) => ({ ...stored, document: saved, revision: revision + 1 }),
@@ -165,10 +220,21 @@ export function showOnBench(station: ReactNode, { document = tune, mine = true, 
   const setPlace = vi.fn()
   function OnBench() {
     const now = useStore(store, (state) => state.document)
-    const value = { store, desk: deskOf(now, {}, places), places, setPlace, tempo: document.start.tempo, setTempo, level: 3, setLevel, timeline: plays }
+    const value = {
+      store,
+      desk: deskOf(now, {}, places),
+      places,
+      setPlace,
+      tempo: document.start.tempo,
+      setTempo,
+      level: 3,
+      setLevel,
+      timeline: plays,
+    }
     return <BenchContext.Provider value={value}>{station}</BenchContext.Provider>
   }
   return { store, setTempo, setLevel, setPlace, ...show(<OnBench />) }
 }
 
-export const key = (name: string): void => void window.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }))
+export const key = (name: string): void =>
+  void window.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }))

@@ -15,5 +15,13 @@ export const band = {
 }
 export const playbackLevel = (): number => 1
 export const setPlaybackLevel = vi.fn()
-export const output = { now: () => 0, resume: async () => undefined, prepare: vi.fn(), play: vi.fn(), click: vi.fn(), count: vi.fn(), silence: vi.fn() }
+export const output = {
+  now: () => 0,
+  resume: async () => undefined,
+  prepare: vi.fn(),
+  play: vi.fn(),
+  click: vi.fn(),
+  count: vi.fn(),
+  silence: vi.fn(),
+}
 export const tapClock = { audioTimeOf: (time: number) => time / 1000, compare: () => undefined }

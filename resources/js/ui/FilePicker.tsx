@@ -1,7 +1,17 @@
 import type { RefObject } from 'react'
 
 /** A file field that nobody sees: a button or a key opens it. The same file may be picked twice in a row. */
-export function FilePicker({ field, label, accept, onFile }: { field: RefObject<HTMLInputElement | null>; label: string; accept: string; onFile: (file: File) => void }) {
+export function FilePicker({
+  field,
+  label,
+  accept,
+  onFile,
+}: {
+  field: RefObject<HTMLInputElement | null>
+  label: string
+  accept: string
+  onFile: (file: File) => void
+}) {
   return (
     <input
       ref={field}

@@ -36,7 +36,22 @@ type Props = {
 }
 
 /** The right arm as one curve through the strings, with every stroke on it. */
-export function HandWave({ sketch, slots = [], fromBeat, toBeat, width, height, chords = [], selectedAt = null, line = null, onSlot, marked = [], tails = [], hits = [], strings = 6 }: Props) {
+export function HandWave({
+  sketch,
+  slots = [],
+  fromBeat,
+  toBeat,
+  width,
+  height,
+  chords = [],
+  selectedAt = null,
+  line = null,
+  onSlot,
+  marked = [],
+  tails = [],
+  hits = [],
+  strings = 6,
+}: Props) {
   const knots = useMemo(() => waveKnots(patternCrossings(sketch)), [sketch])
   const geometry = rowGeometry(width, height, fromBeat, toBeat, chords.length > 0, slots.length > 0)
   const { toX, toY, stringY, top, bottom } = geometry
@@ -58,7 +73,14 @@ export function HandWave({ sketch, slots = [], fromBeat, toBeat, width, height, 
         <line key={index} x1={8} x2={width - 8} y1={stringY(index, strings)} y2={stringY(index, strings)} className="wave-string" />
       ))}
       {tails.map((tail) => (
-        <Tail key={`${tail.at}-${tail.beats}`} tail={tail} toX={toX} stringY={(string) => stringY(strings - string, strings)} start={fromBeat} end={toBeat} />
+        <Tail
+          key={`${tail.at}-${tail.beats}`}
+          tail={tail}
+          toX={toX}
+          stringY={(string) => stringY(strings - string, strings)}
+          start={fromBeat}
+          end={toBeat}
+        />
       ))}
       <g clipPath={`url(#${clip})`}>
         <WavePath knots={knots} toX={toX} toY={toY} />
@@ -108,7 +130,13 @@ export function HandWave({ sketch, slots = [], fromBeat, toBeat, width, height, 
       {slots
         .filter((slot) => slot.beats >= fromBeat - 0.01 && slot.beats < toBeat - 0.001)
         .map((slot) => (
-          <SlotMark key={slot.slot} slot={slot} geometry={geometry} selected={slot.at === selectedAt} straight={straightBeat(slot, slots)} />
+          <SlotMark
+            key={slot.slot}
+            slot={slot}
+            geometry={geometry}
+            selected={slot.at === selectedAt}
+            straight={straightBeat(slot, slots)}
+          />
         ))}
       {onSlot !== undefined &&
         slots
@@ -119,7 +147,16 @@ export function HandWave({ sketch, slots = [], fromBeat, toBeat, width, height, 
             const left = toX(Math.max(fromBeat - 0.2, (slot.beats + previous) / 2))
             const right = toX(Math.min(toBeat, (slot.beats + next) / 2))
             return (
-              <rect key={slot.slot} data-slot={slot.slot} className="slot-hit" x={left} width={Math.max(1, right - left)} y={top - 16} height={bottom - top + 46} onClick={() => onSlot(slot)}>
+              <rect
+                key={slot.slot}
+                data-slot={slot.slot}
+                className="slot-hit"
+                x={left}
+                width={Math.max(1, right - left)}
+                y={top - 16}
+                height={bottom - top + 46}
+                onClick={() => onSlot(slot)}
+              >
                 <title>{`Slot ${slot.slot + 1}, counted ${slot.syllable === '' ? '–' : slot.syllable}`}</title>
               </rect>
             )
@@ -146,13 +183,25 @@ function WavePath({ knots, toX, toY }: { knots: Knot[]; toX: (x: number) => numb
       <path d={wavePath(knots, toX, toY)} className="wave-rise" />
       {knots.map((knot, index) => {
         const next = knots[index + 1]
-        return next !== undefined && next.h < knot.h ? <path key={knot.x} d={wavePath([knot, next], toX, toY)} className="wave-fall" /> : null
+        return next !== undefined && next.h < knot.h ? (
+          <path key={knot.x} d={wavePath([knot, next], toX, toY)} className="wave-fall" />
+        ) : null
       })}
     </>
   )
 }
 
-function SlotMark({ slot, geometry, selected, straight }: { slot: HandSlot; geometry: ReturnType<typeof rowGeometry>; selected: boolean; straight: number | null }) {
+function SlotMark({
+  slot,
+  geometry,
+  selected,
+  straight,
+}: {
+  slot: HandSlot
+  geometry: ReturnType<typeof rowGeometry>
+  selected: boolean
+  straight: number | null
+}) {
   const x = geometry.toX(slot.beats)
   const y = geometry.bottom + 14
   return (
@@ -169,7 +218,19 @@ function SlotMark({ slot, geometry, selected, straight }: { slot: HandSlot; geom
   )
 }
 
-function Tail({ tail, toX, stringY, start, end }: { tail: NonNullable<Props['tails']>[number]; toX: (beat: number) => number; stringY: (string: number) => number; start: number; end: number }) {
+function Tail({
+  tail,
+  toX,
+  stringY,
+  start,
+  end,
+}: {
+  tail: NonNullable<Props['tails']>[number]
+  toX: (beat: number) => number
+  stringY: (string: number) => number
+  start: number
+  end: number
+}) {
   const from = toX(Math.max(tail.beats, start))
   const to = toX(Math.min(tail.until, end))
   if (to - from < 3 || tail.strings.length === 0) return null
@@ -203,6 +264,11 @@ function straightBeat(slot: HandSlot, slots: HandSlot[]): number | null {
 }
 
 function describe(sketch: HandSketch): string {
-  const words = sketch.strokes.filter((stroke) => stroke.kind !== 'air').map((stroke) => `${stroke.kind === 'ring' ? '' : `${stroke.kind} `}${stroke.direction} at beat ${(stroke.beats + 1).toFixed(2)}${typeof stroke.ornament === 'string' ? `, ${stroke.ornament}` : ''}`)
+  const words = sketch.strokes
+    .filter((stroke) => stroke.kind !== 'air')
+    .map(
+      (stroke) =>
+        `${stroke.kind === 'ring' ? '' : `${stroke.kind} `}${stroke.direction} at beat ${(stroke.beats + 1).toFixed(2)}${typeof stroke.ornament === 'string' ? `, ${stroke.ornament}` : ''}`,
+    )
   return words.length === 0 ? 'No strokes yet' : `Hand: ${words.join(', ')}`
 }

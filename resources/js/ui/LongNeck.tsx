@@ -18,7 +18,12 @@ export function longNeck(strings: number, view: NeckView) {
     wire,
     y,
     bottom: TOP + (strings - 1) * GAP,
-    box: (string: number, fret: number) => ({ x: Math.min(wire(fret - 1), wire(fret)), width: Math.abs(wire(fret) - wire(fret - 1)), y: y(string) - GAP / 2, height: GAP }),
+    box: (string: number, fret: number) => ({
+      x: Math.min(wire(fret - 1), wire(fret)),
+      width: Math.abs(wire(fret) - wire(fret - 1)),
+      y: y(string) - GAP / 2,
+      height: GAP,
+    }),
   }
 }
 
@@ -33,12 +38,24 @@ type Props = { strings: number; muted?: boolean[]; className: string; label?: st
 export function LongNeck({ strings, muted = [], className, label, children }: Props) {
   const { x, y, wire, bottom } = useLongNeck(strings)
   return (
-    <svg viewBox={`0 0 ${LONG_NECK_WIDTH} ${bottom + GAP + 12}`} className={className} {...(label === undefined ? {} : { role: 'group', 'aria-label': label })}>
+    <svg
+      viewBox={`0 0 ${LONG_NECK_WIDTH} ${bottom + GAP + 12}`}
+      className={className}
+      {...(label === undefined ? {} : { role: 'group', 'aria-label': label })}
+    >
       {Array.from({ length: LAST_FRET + 1 }, (_, fret) => (
         <line key={fret} x1={wire(fret)} x2={wire(fret)} y1={TOP - 8} y2={bottom + 8} className={fret === 0 ? 'nut' : 'fret'} />
       ))}
       {Array.from({ length: strings }, (_, string) => (
-        <line key={string} x1={wire(0)} x2={wire(LAST_FRET)} y1={y(string)} y2={y(string)} className={muted[string] === true ? 'string muted' : 'string'} strokeWidth={1.9 - (string * 1.2) / strings} />
+        <line
+          key={string}
+          x1={wire(0)}
+          x2={wire(LAST_FRET)}
+          y1={y(string)}
+          y2={y(string)}
+          className={muted[string] === true ? 'string muted' : 'string'}
+          strokeWidth={1.9 - (string * 1.2) / strings}
+        />
       ))}
       {[3, 5, 7, 9, 12, 15].map((fret) => (
         <text key={fret} x={x(fret)} y={bottom + 27} className="fret-number marked">

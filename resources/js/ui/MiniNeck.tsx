@@ -17,10 +17,24 @@ export function MiniNeck({ voicing, width = 116, height = 54 }: { voicing: Voici
           <line key={fret} x1={wireX(fret)} x2={wireX(fret)} y1={6} y2={height - 16} className={fret === 0 ? 'nut' : 'fret'} />
         ))}
         {voicing.frets.map((fret, index) => (
-          <line key={index} x1={wireX(window.first)} x2={wireX(window.last)} y1={y(index)} y2={y(index)} className={fret === null ? 'string muted' : 'string'} />
+          <line
+            key={index}
+            x1={wireX(window.first)}
+            x2={wireX(window.last)}
+            y1={y(index)}
+            y2={y(index)}
+            className={fret === null ? 'string muted' : 'string'}
+          />
         ))}
         {voicing.barres.map((barre) => (
-          <line key={`${barre.fret}-${barre.from}`} x1={tipX(barre.fret)} x2={tipX(barre.fret)} y1={y(strings - barre.from)} y2={y(strings - barre.to)} className="barre" />
+          <line
+            key={`${barre.fret}-${barre.from}`}
+            x1={tipX(barre.fret)}
+            x2={tipX(barre.fret)}
+            y1={y(strings - barre.from)}
+            y2={y(strings - barre.to)}
+            className="barre"
+          />
         ))}
         {voicing.frets.map((fret, index) => {
           if (fret === null) return <path key={index} d={`M${openX(6.5) - 2.5} ${y(index) - 2.5}l5 5m0 -5l-5 5`} className="mute-cross" />

@@ -16,16 +16,33 @@ const swung: HandSketch = {
   beats_a_bar: 4,
   p: 2 / 3,
   strokes: [0, 1, 2, 3].flatMap((beat) => [
-    { at: beat * 960, slot: 2 * beat, direction: 'down' as const, beats: beat, kind: beat === 0 ? ('air' as const) : ('chuck' as const), accent: 1 },
+    {
+      at: beat * 960,
+      slot: 2 * beat,
+      direction: 'down' as const,
+      beats: beat,
+      kind: beat === 0 ? ('air' as const) : ('chuck' as const),
+      accent: 1,
+    },
     { at: beat * 960 + 480, slot: 2 * beat + 1, direction: 'up' as const, beats: beat + 2 / 3, kind: 'ring' as const, accent: 2 },
   ]),
 }
-const slots: HandSlot[] = swung.strokes.map((stroke) => ({ slot: stroke.slot, at: stroke.at, division: 2, beats: stroke.beats, syllable: stroke.slot % 2 === 0 ? String(stroke.slot / 2 + 1) : '&', on_beat: stroke.slot % 2 === 0 }))
+const slots: HandSlot[] = swung.strokes.map((stroke) => ({
+  slot: stroke.slot,
+  at: stroke.at,
+  division: 2,
+  beats: stroke.beats,
+  syllable: stroke.slot % 2 === 0 ? String(stroke.slot / 2 + 1) : '&',
+  on_beat: stroke.slot % 2 === 0,
+}))
 
 afterEach(cleanup)
 
 describe('the hand wave', () => {
-  const draw = (onSlot = vi.fn()) => ({ onSlot, ...render(<HandWave sketch={swung} slots={slots} fromBeat={0} toBeat={4} width={852} height={220} onSlot={onSlot} selectedAt={480} />) })
+  const draw = (onSlot = vi.fn()) => ({
+    onSlot,
+    ...render(<HandWave sketch={swung} slots={slots} fromBeat={0} toBeat={4} width={852} height={220} onSlot={onSlot} selectedAt={480} />),
+  })
 
   it('has a blade for every stroke, shaped by its kind', () => {
     const { container } = draw()
@@ -55,14 +72,34 @@ describe('the hand wave', () => {
 })
 
 describe('the lock strip', () => {
-  const slotOf = (slot: number, bias: number | null, part = {}) => ({ slot, name: String(slot), n: bias === null ? 0 : 4, bias_ms: bias, spread_ms: bias === null ? null : 5, level_db: null, length_share: null, muted_ok: null, missed: 0, extra: 0, ...part })
+  const slotOf = (slot: number, bias: number | null, part = {}) => ({
+    slot,
+    name: String(slot),
+    n: bias === null ? 0 : 4,
+    bias_ms: bias,
+    spread_ms: bias === null ? null : 5,
+    level_db: null,
+    length_share: null,
+    muted_ok: null,
+    missed: 0,
+    extra: 0,
+    ...part,
+  })
   const take = {
     tempo: 120,
     bars: 4,
     report: {
       gate: { bias_ms: 15 },
       findings: [],
-      slots: [slotOf(1, -38), slotOf(2, 4), slotOf(3, -20), slotOf(4, null, { missed: 4 }), slotOf(5, 2), slotOf(6, 1), slotOf(7, 3, { extra: 2 })],
+      slots: [
+        slotOf(1, -38),
+        slotOf(2, 4),
+        slotOf(3, -20),
+        slotOf(4, null, { missed: 4 }),
+        slotOf(5, 2),
+        slotOf(6, 1),
+        slotOf(7, 3, { extra: 2 }),
+      ],
       hits: [0, 1, 2, 3].map((bar) => ({ slot: 1, bar, ms: -38 + bar })),
     },
   } as unknown as Take
@@ -81,7 +118,10 @@ describe('the lock strip', () => {
     const { container } = render(<LockStrip report={take.report} bars={take.bars} tempo={take.tempo} sketch={null} />)
     const lens = container.querySelector('.lens')
     const line = Number(lens?.querySelector('.lens-plan')?.getAttribute('x1'))
-    const hits = [...(lens?.querySelectorAll('.lens-hit') ?? [])].map((hit) => ({ x: Number(hit.getAttribute('x')), y: Number(hit.getAttribute('y')) }))
+    const hits = [...(lens?.querySelectorAll('.lens-hit') ?? [])].map((hit) => ({
+      x: Number(hit.getAttribute('x')),
+      y: Number(hit.getAttribute('y')),
+    }))
     expect(hits).toHaveLength(4)
     expect(hits.every((hit) => hit.x < line)).toBe(true)
     expect(hits.every((hit, index) => index === 0 || hit.y > (hits[index - 1]?.y ?? 0))).toBe(true)
@@ -96,19 +136,35 @@ describe('the lock strip', () => {
 
 describe('gauges', () => {
   it('says the swing played against the swing planned', () => {
-    const { getByRole } = render(<SwingGauge swing={{ planned: 2, played: 1.38, low: 1.3, high: 1.5 }} shares={{ planned: 0.6667, played: 0.5798, low: 0.5652, high: 0.6 }} />)
+    const { getByRole } = render(
+      <SwingGauge
+        swing={{ planned: 2, played: 1.38, low: 1.3, high: 1.5 }}
+        shares={{ planned: 0.6667, played: 0.5798, low: 0.5652, high: 0.6 }}
+      />,
+    )
     expect(getByRole('img').getAttribute('aria-label')).toBe('Off-beats played at 58 percent of the beat, planned at 67 percent')
   })
 
   it('lets each string of a stroke ring to its own end', () => {
-    const { container } = render(<HandWave sketch={swung} fromBeat={0} toBeat={4} width={452} height={200} tails={[{ at: 0, beats: 0, until: 2, strings: [6, 1], ends: [0.5, 2], cut: false }]} />)
+    const { container } = render(
+      <HandWave
+        sketch={swung}
+        fromBeat={0}
+        toBeat={4}
+        width={452}
+        height={200}
+        tails={[{ at: 0, beats: 0, until: 2, strings: [6, 1], ends: [0.5, 2], cut: false }]}
+      />,
+    )
     const [low, high] = [...container.querySelectorAll('.tail line')].map((line) => Number(line.getAttribute('x2')))
     expect([low, high]).toEqual([76, 226])
   })
 
-  it('turns the feel dial by keys within its range, unless it is somebody else\'s', () => {
+  it("turns the feel dial by keys within its range, unless it is somebody else's", () => {
     const onChange = vi.fn()
-    const { getByRole, rerender } = render(<FeelDial offBeatMs={83} onTyped={vi.fn()} p={2 / 3} words="67 % swing" disabled={false} onChange={onChange} />)
+    const { getByRole, rerender } = render(
+      <FeelDial offBeatMs={83} onTyped={vi.fn()} p={2 / 3} words="67 % swing" disabled={false} onChange={onChange} />,
+    )
     const dial = getByRole('slider')
     expect([dial.getAttribute('aria-valuenow'), dial.getAttribute('aria-valuetext')]).toEqual(['67', '67 % swing'])
     fireEvent.keyDown(dial, { key: 'ArrowLeft' })
@@ -125,9 +181,18 @@ describe('gauges', () => {
 
 describe('a grip in small', () => {
   it('has squares for roots, dots for the rest, crosses for muted strings and a bar for a barre', () => {
-    const voicing = { frets: [null, 1, 3, 3, 3, 1], degrees: [null, 'R', '5', 'R', '3', '5'], barres: [{ fret: 1, from: 5, to: 1 }] } as unknown as Voicing
+    const voicing = {
+      frets: [null, 1, 3, 3, 3, 1],
+      degrees: [null, 'R', '5', 'R', '3', '5'],
+      barres: [{ fret: 1, from: 5, to: 1 }],
+    } as unknown as Voicing
     const { container } = render(<MiniNeck voicing={voicing} />)
-    expect([container.querySelectorAll('rect.dot').length, container.querySelectorAll('circle.dot').length, container.querySelectorAll('.mute-cross').length, container.querySelectorAll('.barre').length]).toEqual([2, 3, 1, 1])
+    expect([
+      container.querySelectorAll('rect.dot').length,
+      container.querySelectorAll('circle.dot').length,
+      container.querySelectorAll('.mute-cross').length,
+      container.querySelectorAll('.barre').length,
+    ]).toEqual([2, 3, 1, 1])
   })
 })
 
@@ -137,11 +202,27 @@ describe('the fretting hand’s lane', () => {
     { at: 960, beats: 1.5, until: 1.75, strings: [1, 2], cut: true },
     { at: 3840, beats: 4, until: 5, strings: [1], cut: false },
   ]
-  const draw = () => render(<FretLane tails={tails} dead={[1, 4.5]} changes={[{ beats: 0, symbol: 'Dm' }, { beats: 2, symbol: 'A7' }]} fromBeat={0} toBeat={4} width={452} />).container
+  const draw = () =>
+    render(
+      <FretLane
+        tails={tails}
+        dead={[1, 4.5]}
+        changes={[
+          { beats: 0, symbol: 'Dm' },
+          { beats: 2, symbol: 'A7' },
+        ]}
+        fromBeat={0}
+        toBeat={4}
+        width={452}
+      />,
+    ).container
 
   it('presses as long as strings sound, in this row alone', () => {
     const pressed = [...draw().querySelectorAll('.pressed')]
-    expect(pressed.map((rect) => [Number(rect.getAttribute('x')), Number(rect.getAttribute('width'))])).toEqual([[26, 99], [176, 24]])
+    expect(pressed.map((rect) => [Number(rect.getAttribute('x')), Number(rect.getAttribute('width'))])).toEqual([
+      [26, 99],
+      [176, 24],
+    ])
     expect(pressed.map((rect) => rect.classList.contains('cut'))).toEqual([false, true])
   })
 
@@ -155,7 +236,10 @@ describe('the fretting hand’s lane', () => {
 describe('the tempo range of a pattern', () => {
   it('shows to where it is easy and hard, where it is played, and says why not beyond', () => {
     const { container } = render(<RangeBar limit={{ easy_to: 170, hard_to: 235, why: 'same-direction' }} tempo={105} />)
-    expect([container.querySelector<HTMLElement>('.easy')?.style.width, container.querySelector<HTMLElement>('.range b')?.style.left]).toEqual(['50%', '25%'])
+    expect([
+      container.querySelector<HTMLElement>('.easy')?.style.width,
+      container.querySelector<HTMLElement>('.range b')?.style.left,
+    ]).toEqual(['50%', '25%'])
     expect(container.textContent).toContain('hard to 235 bpm; then too many strokes in one direction')
   })
 
@@ -174,7 +258,11 @@ describe('the long neck', () => {
   })
 
   it('draws a string and a fret each, muted ones apart', () => {
-    const { container } = render(<LongNeck strings={7} muted={[true]} className="neck">{null}</LongNeck>)
+    const { container } = render(
+      <LongNeck strings={7} muted={[true]} className="neck">
+        {null}
+      </LongNeck>,
+    )
     expect(container.querySelectorAll('.string')).toHaveLength(7)
     expect(container.querySelectorAll('.string.muted')).toHaveLength(1)
     expect(container.querySelectorAll('.fret')).toHaveLength(15)

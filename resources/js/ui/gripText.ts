@@ -18,4 +18,5 @@ export function moved(grip: Grip, by: number, last: number): Grip {
 }
 
 /** A press on a string: that fret sounds, or is muted when it sounded already. */
-export const pressed = (grip: Grip, string: number, fret: number): Grip => grip.map((now, index) => (index === string ? (now === fret ? null : fret) : now))
+export const pressed = (grip: Grip, string: number, fret: number): Grip =>
+  grip.map((now, index) => (index === string ? (now === fret ? null : fret) : now))

@@ -15,17 +15,29 @@ describe('the neck', () => {
   })
 
   it('is turned for a left hand, and for who wants the high string on top', () => {
-    const [right, left] = [false, true].map((turned) => neckScale({ first: 0, last: 5 }, 500, { left_handed: turned, high_on_top: turned })) as [ReturnType<typeof neckScale>, ReturnType<typeof neckScale>]
+    const [right, left] = [false, true].map((turned) =>
+      neckScale({ first: 0, last: 5 }, 500, { left_handed: turned, high_on_top: turned }),
+    ) as [ReturnType<typeof neckScale>, ReturnType<typeof neckScale>]
     expect([left.wireX(0), left.wireX(5), left.openX(9)]).toEqual([500, 0, 509])
     expect(left.tipX(3)).toBeCloseTo(500 - right.tipX(3), 9)
     expect(left.between(1, 3).width).toBeCloseTo(right.between(1, 3).width, 9)
-    expect([0, 5].map((string) => [right.row(string, 6), left.row(string, 6)])).toEqual([[0, 5], [5, 0]])
+    expect([0, 5].map((string) => [right.row(string, 6), left.row(string, 6)])).toEqual([
+      [0, 5],
+      [5, 0],
+    ])
   })
 
   it.each([
     ['open grips show the nut', [[null, 3, 2, 0, 1, 0]], { first: 0, last: 5 }],
     ['high grips do not', [[null, null, 6, 8, 6, 8]], { first: 4, last: 9 }],
-    ['all grips of a line fit in', [[1, 3, 3, 2, 1, 1], [null, 10, 12, 12, 12, 10]], { first: 0, last: 13 }],
+    [
+      'all grips of a line fit in',
+      [
+        [1, 3, 3, 2, 1, 1],
+        [null, 10, 12, 12, 12, 10],
+      ],
+      { first: 0, last: 13 },
+    ],
     ['nothing fretted', [[0, 0, 0, 0, 0, 0]], { first: 0, last: 6 }],
   ])('draws the stretch that is needed: %s', (_, grips, window) => {
     expect(neckWindow(grips)).toEqual(window)
@@ -36,8 +48,16 @@ describe('words', () => {
   it('say how late, how long ago, and split a symbol', () => {
     expect([lateness(-12.4), lateness(0.3), lateness(8)]).toEqual(['12 ms early', 'on time', '8 ms late'])
     const noon = Date.UTC(2026, 4, 9, 12)
-    expect([ago('2026-05-09T01:00:00Z', noon), ago('2026-05-08T23:00:00Z', noon), ago('2026-05-01T00:00:00Z', noon)]).toEqual(['today', 'yesterday', '8 days ago'])
-    expect([splitSymbol('B♭m7'), splitSymbol('F'), splitSymbol('C♯7♭9')]).toEqual([{ root: 'B♭', ending: 'm7' }, { root: 'F', ending: '' }, { root: 'C♯', ending: '7♭9' }])
+    expect([ago('2026-05-09T01:00:00Z', noon), ago('2026-05-08T23:00:00Z', noon), ago('2026-05-01T00:00:00Z', noon)]).toEqual([
+      'today',
+      'yesterday',
+      '8 days ago',
+    ])
+    expect([splitSymbol('B♭m7'), splitSymbol('F'), splitSymbol('C♯7♭9')]).toEqual([
+      { root: 'B♭', ending: 'm7' },
+      { root: 'F', ending: '' },
+      { root: 'C♯', ending: '7♭9' },
+    ])
   })
 })
 

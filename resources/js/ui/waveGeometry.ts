@@ -27,7 +27,9 @@ export function waveKnots(given: Crossing[]): Knot[] {
     if (next === undefined) return [here]
     return [here, { x: turningPoint(crossings, index), h: crossing.down ? -1 : 1, slope: 0 }]
   })
-  return points.map((point, index) => (point.h === 0 ? { ...point, slope: crossingSlope(points, index, crossings.find((each) => each.x === point.x)?.down ?? true) } : point))
+  return points.map((point, index) =>
+    point.h === 0 ? { ...point, slope: crossingSlope(points, index, crossings.find((each) => each.x === point.x)?.down ?? true) } : point,
+  )
 }
 
 /** The top lies midway between an up and the next down; the bottom as far before the up as that top lies after it. */
@@ -90,7 +92,10 @@ export function heightAt(knots: Knot[], x: number): number {
 
 /** Slope of the curve in pixels, held back so that a blade never lies down. */
 export function leanAt(knots: Knot[], x: number, pxPerX: number, pxPerH: number): number {
-  const knot = knots.reduce<Knot | null>((nearest, each) => (nearest === null || Math.abs(each.x - x) < Math.abs(nearest.x - x) ? each : nearest), null)
+  const knot = knots.reduce<Knot | null>(
+    (nearest, each) => (nearest === null || Math.abs(each.x - x) < Math.abs(nearest.x - x) ? each : nearest),
+    null,
+  )
   if (knot === null || knot.slope === 0) return 0
   return Math.max(-0.42, Math.min(0.42, -pxPerX / (knot.slope * pxPerH)))
 }

@@ -158,7 +158,10 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
         {save.status === 'stale' && <StaleSheet save={save} />}
         {save.status === 'failed' && (
           <div role="status" className="save-failed">
-            {save.message} <Button size="small" onClick={() => void store.saveNow()}>Save again</Button>
+            {save.message}{' '}
+            <Button size="small" onClick={() => void store.saveNow()}>
+              Save again
+            </Button>
           </div>
         )}
         {finding && <BenchFinder onClose={() => setFinding(false)} />}

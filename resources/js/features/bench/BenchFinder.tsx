@@ -23,5 +23,11 @@ export function BenchFinder({ onClose }: { onClose: () => void }) {
     onClose()
   }
 
-  return <QuickFinder neck={{ key: document.start.key, ...document.guitar, company: line.company }} onClose={onClose} {...(mine ? { onUse: pin } : {})} />
+  return (
+    <QuickFinder
+      neck={{ key: document.start.key, ...document.guitar, company: line.company }}
+      onClose={onClose}
+      {...(mine ? { onUse: pin } : {})}
+    />
+  )
 }

@@ -8,9 +8,15 @@ import { PlayedHere } from './PlayedHere'
 const song = {
   ...tune,
   sections: [...tune.sections, { id: 's2', name: 'B', line: '| Gm |' }],
-  patterns: [{ ...tune.patterns[0], name: 'Verse' }, { ...tune.patterns[0], id: 'p2', name: 'Bridge' }],
+  patterns: [
+    { ...tune.patterns[0], name: 'Verse' },
+    { ...tune.patterns[0], id: 'p2', name: 'Bridge' },
+  ],
 } as typeof tune
-const told = [['s1', 'p1'], ['s2', 'p2']].map(([section, pattern]) => ({ pass: '1', section, pattern, line: 'l1', level: 3, meter: '4/4' })) as SongPlace[]
+const told = [
+  ['s1', 'p1'],
+  ['s2', 'p2'],
+].map(([section, pattern]) => ({ pass: '1', section, pattern, line: 'l1', level: 3, meter: '4/4' })) as SongPlace[]
 
 it('is out of the way while every place is alike', () => {
   const { container } = showOnBench(<PlaceChooser />)
@@ -28,7 +34,10 @@ it('names what is played at the place that is worked at, and leads to another', 
 it('asks the core for strokes of a section’s own, and for strokes that others share', async () => {
   serve({ 'POST compute/played-here': { document: song } })
   showOnBench(<PlayedHere what="pattern" />, { document: song, places: told })
-  for (const [option, id] of [['Bridge', 'p2'], ['of its own', null]] as const) {
+  for (const [option, id] of [
+    ['Bridge', 'p2'],
+    ['of its own', null],
+  ] as const) {
     fireEvent.mouseDown(screen.getByLabelText('Strokes of this section'))
     fireEvent.click(await screen.findByTitle(option))
     await waitFor(() => expect(callsTo('POST compute/played-here').at(-1)).toMatchObject({ section: 's1', what: 'pattern', named: id }))

@@ -12,7 +12,13 @@ export function PlaceChooser() {
   return (
     <div className="place-chooser" role="group" aria-label="Where in the song">
       {passes.length > 1 && (
-        <Select aria-label="Pass" size="small" value={place.pass} options={passes} onChange={(pass: string) => setPlace({ ...place, pass })} />
+        <Select
+          aria-label="Pass"
+          size="small"
+          value={place.pass}
+          options={passes}
+          onChange={(pass: string) => setPlace({ ...place, pass })}
+        />
       )}
       <Select
         aria-label="Section"

@@ -15,12 +15,15 @@ export function PlayedHere({ what }: { what: 'pattern' | 'line' }) {
   const entries = what === 'pattern' ? document.patterns : document.lines
   const here = desk[what]
   if (document.sections.length === 1 && document.passes.length === 1 && entries.length === 1) return null
-  const named = (entry: { id: string; name: string }) => (entry.name === '' ? `${WORDS[what]} ${entries.findIndex(({ id }) => id === entry.id) + 1}` : entry.name)
+  const named = (entry: { id: string; name: string }) =>
+    entry.name === '' ? `${WORDS[what]} ${entries.findIndex(({ id }) => id === entry.id) + 1}` : entry.name
   const choose = (id: string) => void remake((d) => playHere({ ...desk, document: d }, what, id === OWN ? null : id))
   const rename = (name: string) =>
-    store.change((d) => (what === 'pattern' ? withPattern(d, here.id, (each) => ({ ...each, name })) : withLine(d, here.id, (each) => ({ ...each, name }))), {
-      together: `name-${here.id}`,
-    })
+    store.change(
+      (d) =>
+        what === 'pattern' ? withPattern(d, here.id, (each) => ({ ...each, name })) : withLine(d, here.id, (each) => ({ ...each, name })),
+      { together: `name-${here.id}` },
+    )
   return (
     <fieldset className="played-here">
       <label>
@@ -43,7 +46,13 @@ export function PlayedHere({ what }: { what: 'pattern' | 'line' }) {
       </label>
       {entries.length > 1 && (
         <label>
-          Called <Input aria-label={`Name of these ${WORDS[what].toLowerCase()}`} maxLength={40} value={here.name} onChange={(event) => rename(event.target.value)} />
+          Called{' '}
+          <Input
+            aria-label={`Name of these ${WORDS[what].toLowerCase()}`}
+            maxLength={40}
+            value={here.name}
+            onChange={(event) => rename(event.target.value)}
+          />
         </label>
       )}
     </fieldset>

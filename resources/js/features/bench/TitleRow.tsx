@@ -19,7 +19,11 @@ export function TitleRow() {
   return (
     <section className="title-row" aria-label="Breakdown">
       {mine && <h1 className="unseen">{document.title}</h1>}
-      {mine ? <TitleField key={document.title} title={document.title} onChange={(title) => store.change((d) => ({ ...d, title }))} /> : <h1>{document.title}</h1>}
+      {mine ? (
+        <TitleField key={document.title} title={document.title} onChange={(title) => store.change((d) => ({ ...d, title }))} />
+      ) : (
+        <h1>{document.title}</h1>
+      )}
       <p className="summary">
         {document.start.key} · {document.start.meter} · {timeline?.feel_words ?? ''} · written at {document.start.tempo}
       </p>

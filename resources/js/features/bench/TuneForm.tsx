@@ -49,8 +49,10 @@ export function TuneForm() {
   const { start, guitar } = document
   const choices = useChoices().data
   const remake = useRemake()
-  const change = (part: Partial<BreakdownDocument['start']>, together?: string) => store.change((d) => withStart(d, part), together === undefined ? {} : { together })
-  const setParts = (changed: (part: Part) => Part) => store.change((d) => ({ ...d, parts: d.parts.map(changed) as BreakdownDocument['parts'] }), { together: 'parts' })
+  const change = (part: Partial<BreakdownDocument['start']>, together?: string) =>
+    store.change((d) => withStart(d, part), together === undefined ? {} : { together })
+  const setParts = (changed: (part: Part) => Part) =>
+    store.change((d) => ({ ...d, parts: d.parts.map(changed) as BreakdownDocument['parts'] }), { together: 'parts' })
   const write = (tempo: number | null) => {
     if (tempo === null || tempo < 20 || tempo > 400) return
     change({ tempo }, 'tempo')
@@ -61,7 +63,12 @@ export function TuneForm() {
     <section className="tune-form" aria-label="Key, tempo, band">
       <label>
         Key
-        <Select showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }} value={start.key} options={KEYS.map((value) => ({ value }))} onChange={(key: string) => void remake((d) => moveToKey(d, key), OPEN_STRINGS_STAY)} />
+        <Select
+          showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }}
+          value={start.key}
+          options={KEYS.map((value) => ({ value }))}
+          onChange={(key: string) => void remake((d) => moveToKey(d, key), OPEN_STRINGS_STAY)}
+        />
       </label>
       <label>
         Written tempo
@@ -72,7 +79,11 @@ export function TuneForm() {
       </label>
       <label>
         Meter
-        <Select value={start.meter} options={METERS.map((value) => ({ value }))} onChange={(meter: string) => void remake((d) => reshape({ ...desk, document: d }, { meter }))} />
+        <Select
+          value={start.meter}
+          options={METERS.map((value) => ({ value }))}
+          onChange={(meter: string) => void remake((d) => reshape({ ...desk, document: d }, { meter }))}
+        />
       </label>
       <label>
         Feel
@@ -100,7 +111,9 @@ export function TuneForm() {
         Drums and bass
         <Select
           value={document.parts.find(({ groove }) => groove !== undefined)?.groove ?? ''}
-          options={(choices?.grooves ?? []).filter((groove) => groove.meter === start.meter).map((groove) => ({ value: groove.slug, label: groove.name }))}
+          options={(choices?.grooves ?? [])
+            .filter((groove) => groove.meter === start.meter)
+            .map((groove) => ({ value: groove.slug, label: groove.name }))}
           onChange={(groove: string) => setParts((part) => (part.groove === undefined ? part : { ...part, groove }))}
         />
       </label>
@@ -115,11 +128,21 @@ export function TuneForm() {
       </label>
       <label>
         Tuning
-        <Select value={guitar.tuning} options={(choices?.tunings ?? []).map((tuning) => ({ value: tuning.slug, label: tuning.name }))} onChange={(tuning: string) => void remake((d) => convertTuning(d, tuning))} />
+        <Select
+          value={guitar.tuning}
+          options={(choices?.tunings ?? []).map((tuning) => ({ value: tuning.slug, label: tuning.name }))}
+          onChange={(tuning: string) => void remake((d) => convertTuning(d, tuning))}
+        />
       </label>
       <label>
         Capo
-        <InputNumber min={0} max={12} precision={0} value={guitar.capo} onChange={(capo) => void remake((d) => moveCapo(d, capo ?? 0), BELOW_THE_CAPO)} />
+        <InputNumber
+          min={0}
+          max={12}
+          precision={0}
+          value={guitar.capo}
+          onChange={(capo) => void remake((d) => moveCapo(d, capo ?? 0), BELOW_THE_CAPO)}
+        />
       </label>
     </section>
   )

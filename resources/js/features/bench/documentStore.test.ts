@@ -6,14 +6,22 @@ import { openDocument, type Draft, type Keeper } from './documentStore'
 
 const blank = { title: 'Tide Table', start: { tempo: 120 }, notes: '' } as BreakdownDocument
 
-const stored = (document: BreakdownDocument = blank, revision = 1, mine = true): StoredBreakdown => ({ id: 'b1', revision, sitting: 'another page', updated_at: '2026-05-09T12:00:00Z', mine, document })
+const stored = (document: BreakdownDocument = blank, revision = 1, mine = true): StoredBreakdown => ({
+  id: 'b1',
+  revision,
+  sitting: 'another page',
+  updated_at: '2026-05-09T12:00:00Z',
+  mine,
+  document,
+})
 
 /** A server that counts saves, and a browser that keeps drafts. */
 class FakeKeeper implements Keeper {
   sitting = 'this page'
   saves: { document: BreakdownDocument; revision: number }[] = []
   drafts = new Map<string, Draft>()
-  answer: (document: BreakdownDocument, revision: number) => Promise<StoredBreakdown> = async (document, revision) => stored(document, revision + 1)
+  answer: (document: BreakdownDocument, revision: number) => Promise<StoredBreakdown> = async (document, revision) =>
+    stored(document, revision + 1)
   put = (_id: string, document: BreakdownDocument, revision: number) => {
     this.saves.push({ document, revision })
     return this.answer(document, revision)
@@ -57,7 +65,10 @@ describe('saving', () => {
     store.change(titled('B'))
     finish()
     await vi.advanceTimersByTimeAsync(1000)
-    expect(keeper.saves.map((save) => [save.document.title, save.revision])).toEqual([['A', 1], ['B', 2]])
+    expect(keeper.saves.map((save) => [save.document.title, save.revision])).toEqual([
+      ['A', 1],
+      ['B', 2],
+    ])
   })
 
   it('keeps every change in the browser at once, until it is saved', async () => {
@@ -89,7 +100,10 @@ describe('saving', () => {
   it('shows both versions where the server has gone on from somewhere else', () => {
     keeper.drafts.set('b1', { document: { ...blank, title: 'Mine' }, revision: 1, sitting: 'the page before' })
     const store = openDocument(stored({ ...blank, title: 'Theirs' }, 5), keeper)
-    expect(store.getState()).toMatchObject({ document: { title: 'Mine' }, save: { status: 'stale', saved: { document: { title: 'Theirs' } } } })
+    expect(store.getState()).toMatchObject({
+      document: { title: 'Mine' },
+      save: { status: 'stale', saved: { document: { title: 'Theirs' } } },
+    })
     store.takeSaved()
     expect(store.getState().document.title).toBe('Theirs')
   })

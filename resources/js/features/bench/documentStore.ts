@@ -44,20 +44,24 @@ const IDLE_MS = 1000
 /** A save that did not get through is tried again after so long, then after twice that, and so on. */
 const FIRST_RETRY_MS = 2000
 const LONGEST_RETRY_MS = 60_000
-const PARTED = 'This browser holds changes that were never saved, and the breakdown was saved from somewhere else meanwhile. Both are kept: choose which one to go on with.'
+const PARTED =
+  'This browser holds changes that were never saved, and the breakdown was saved from somewhere else meanwhile. Both are kept: choose which one to go on with.'
 
 const MOST_STEPS = 200
 /** Changes of one kind (dragging, typing) within this time are one step to undo. */
 const TOGETHER_MS = 900
 
-const message = (problem: unknown): string => (problem instanceof Error ? problem.message : 'The save did not work. It is tried again by itself.')
+const message = (problem: unknown): string =>
+  problem instanceof Error ? problem.message : 'The save did not work. It is tried again by itself.'
 
 /** The server or the way to it failed; the same save may work in a moment. */
-const mayPass = (problem: unknown): boolean => !(problem instanceof ApiError) || problem.status === 0 || problem.status === 429 || problem.status >= 500
+const mayPass = (problem: unknown): boolean =>
+  !(problem instanceof ApiError) || problem.status === 0 || problem.status === 429 || problem.status >= 500
 
 /** The draft was made on what is saved now, or on the save before it that was on its way from the same page. */
 const follows = (draft: Draft, stored: StoredBreakdown): boolean =>
-  draft.revision === stored.revision || (draft.sitting !== undefined && draft.sitting === stored.sitting && draft.revision + 1 === stored.revision)
+  draft.revision === stored.revision ||
+  (draft.sitting !== undefined && draft.sitting === stored.sitting && draft.revision + 1 === stored.revision)
 
 /**
  * The document on the bench: every change can be undone, is kept in the browser at once and saved after a second of
@@ -75,7 +79,11 @@ export function openDocument(stored: StoredBreakdown, keeper: Keeper): DocumentS
     revision: stored.revision,
     past: left !== null ? [stored.document] : [],
     future: [],
-    save: usable ? { status: 'waiting' } : parted ? { status: 'stale', message: PARTED, saved: stored } : { status: 'saved', at: stored.updated_at },
+    save: usable
+      ? { status: 'waiting' }
+      : parted
+        ? { status: 'stale', message: PARTED, saved: stored }
+        : { status: 'saved', at: stored.updated_at },
   }))
   let timer: ReturnType<typeof setTimeout> | undefined
   let retryMs = FIRST_RETRY_MS
@@ -86,7 +94,8 @@ export function openDocument(stored: StoredBreakdown, keeper: Keeper): DocumentS
     clearTimeout(timer)
     timer = setTimeout(() => void saveNow(), ms)
   }
-  const keepDraft = (document: BreakdownDocument, revision: number) => keeper.draft.write(stored.id, { document, revision, sitting: keeper.sitting })
+  const keepDraft = (document: BreakdownDocument, revision: number) =>
+    keeper.draft.write(stored.id, { document, revision, sitting: keeper.sitting })
   const set = (document: BreakdownDocument, past: BreakdownDocument[], future: BreakdownDocument[]) => {
     const { revision, save } = store.getState()
     keepDraft(document, revision)
@@ -109,7 +118,10 @@ export function openDocument(stored: StoredBreakdown, keeper: Keeper): DocumentS
       .then((saved) => {
         retryMs = FIRST_RETRY_MS
         const changedMeanwhile = store.getState().document !== document
-        store.setState({ revision: saved.revision, save: changedMeanwhile ? { status: 'waiting' } : { status: 'saved', at: saved.updated_at } })
+        store.setState({
+          revision: saved.revision,
+          save: changedMeanwhile ? { status: 'waiting' } : { status: 'saved', at: saved.updated_at },
+        })
         if (changedMeanwhile) {
           keepDraft(store.getState().document, saved.revision)
           wait()
@@ -119,7 +131,11 @@ export function openDocument(stored: StoredBreakdown, keeper: Keeper): DocumentS
       })
       .catch((problem: unknown) => {
         const stale = problem instanceof ApiError && problem.status === 409
-        store.setState({ save: stale ? { status: 'stale', message: problem.message, saved: problem.body.saved as StoredBreakdown } : { status: 'failed', message: message(problem) } })
+        store.setState({
+          save: stale
+            ? { status: 'stale', message: problem.message, saved: problem.body.saved as StoredBreakdown }
+            : { status: 'failed', message: message(problem) },
+        })
         if (!stale && mayPass(problem)) {
           wait(retryMs)
           retryMs = Math.min(2 * retryMs, LONGEST_RETRY_MS)
@@ -159,7 +175,13 @@ export function openDocument(stored: StoredBreakdown, keeper: Keeper): DocumentS
       const { save, id, document, past } = store.getState()
       if (save.status !== 'stale') return
       keeper.draft.clear(id)
-      store.setState({ document: save.saved.document, revision: save.saved.revision, past: [...past, document], future: [], save: { status: 'saved', at: save.saved.updated_at } })
+      store.setState({
+        document: save.saved.document,
+        revision: save.saved.revision,
+        past: [...past, document],
+        future: [],
+        save: { status: 'saved', at: save.saved.updated_at },
+      })
     },
     close() {
       void saveNow().then(() => clearTimeout(timer))

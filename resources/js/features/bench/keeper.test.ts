@@ -3,7 +3,14 @@ import type { StoredBreakdown } from '../../api/types'
 import { callsTo, serve, tune } from '../../testing/page'
 import { browserKeeper, refreshDraft } from './keeper'
 
-const stored: StoredBreakdown = { id: 'b1', revision: 3, sitting: 'elsewhere', updated_at: '2026-05-09T12:00:00Z', mine: true, document: tune }
+const stored: StoredBreakdown = {
+  id: 'b1',
+  revision: 3,
+  sitting: 'elsewhere',
+  updated_at: '2026-05-09T12:00:00Z',
+  mine: true,
+  document: tune,
+}
 const older = { revision: 3, document: { ...tune, version: 1, title: 'Typed before the door closed' } as unknown as typeof tune }
 
 beforeEach(() => {

@@ -36,4 +36,5 @@ export async function refreshDraft({ id, document }: StoredBreakdown): Promise<v
   }
 }
 
-export const putOnShelf = (document: BreakdownDocument, id: string = ulid().toLowerCase()) => call('POST', '/api/breakdowns', { body: { id, document, sitting } })
+export const putOnShelf = (document: BreakdownDocument, id: string = ulid().toLowerCase()) =>
+  call('POST', '/api/breakdowns', { body: { id, document, sitting } })

@@ -21,7 +21,11 @@ export function useRemake() {
       } while (store.getState().document !== before)
       store.change(() => answer.document)
       const dropped = answer.dropped ?? []
-      if (dropped.length > 0) void message.info(`Let go of ${dropped.map((pin) => pin.symbol).join(', ')}: ${whyDropped}. Undo brings ${dropped.length > 1 ? 'them' : 'it'} back.`, 6)
+      if (dropped.length > 0)
+        void message.info(
+          `Let go of ${dropped.map((pin) => pin.symbol).join(', ')}: ${whyDropped}. Undo brings ${dropped.length > 1 ? 'them' : 'it'} back.`,
+          6,
+        )
       return true
     } catch (problem) {
       void message.error(problem instanceof Error ? problem.message : 'That did not work.')

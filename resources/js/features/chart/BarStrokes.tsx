@@ -13,7 +13,20 @@ export function BarStrokes({ timeline, bar }: { timeline: Timeline; bar: number 
   const strokes = timeline.strokes.filter((stroke) => stroke.bar === bar)
 
   return (
-    <svg className="bar-strokes" role="img" aria-label={strokes.length === 0 ? 'No strokes' : strokes.map((stroke) => `${stroke.kind === 'ring' ? '' : `${stroke.kind} `}${stroke.direction} at beat ${(1 + beatsSince(timeline, bar, stroke.t)).toFixed(2)}`).join(', ')}>
+    <svg
+      className="bar-strokes"
+      role="img"
+      aria-label={
+        strokes.length === 0
+          ? 'No strokes'
+          : strokes
+              .map(
+                (stroke) =>
+                  `${stroke.kind === 'ring' ? '' : `${stroke.kind} `}${stroke.direction} at beat ${(1 + beatsSince(timeline, bar, stroke.t)).toFixed(2)}`,
+              )
+              .join(', ')
+      }
+    >
       {strokes
         .filter((stroke) => stroke.kind !== 'chuck' && stroke.kind !== 'ghost')
         .map((stroke) => (
@@ -21,7 +34,15 @@ export function BarStrokes({ timeline, bar }: { timeline: Timeline; bar: number 
         ))}
       {strokes.map((stroke) => (
         <svg key={stroke.at} x={place(stroke.t)} overflow="visible">
-          <Blade kind={stroke.kind} direction={stroke.direction} accent={stroke.accent} x={0} top={TOP} bottom={BOTTOM} lean={stroke.direction === 'down' ? 0.2 : -0.2} />
+          <Blade
+            kind={stroke.kind}
+            direction={stroke.direction}
+            accent={stroke.accent}
+            x={0}
+            top={TOP}
+            bottom={BOTTOM}
+            lean={stroke.direction === 'down' ? 0.2 : -0.2}
+          />
         </svg>
       ))}
     </svg>

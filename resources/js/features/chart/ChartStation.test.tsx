@@ -7,9 +7,31 @@ import ChartStation from './ChartStation'
 
 vi.mock('../../audio/band', () => import('../../testing/silentBand'))
 
-const chord = (symbol: string | null, typed = symbol ?? '') => ({ at: 0, beats: 4, typed, symbol, root: symbol?.[0] ?? null, ending: symbol?.slice(1) ?? null, numeral: symbol === 'Dm' ? 'i' : 'V7', plain_numeral: symbol === 'Dm' ? 'i' : 'V7', shape: null, approach: null })
+const chord = (symbol: string | null, typed = symbol ?? '') => ({
+  at: 0,
+  beats: 4,
+  typed,
+  symbol,
+  root: symbol?.[0] ?? null,
+  ending: symbol?.slice(1) ?? null,
+  numeral: symbol === 'Dm' ? 'i' : 'V7',
+  plain_numeral: symbol === 'Dm' ? 'i' : 'V7',
+  shape: null,
+  approach: null,
+})
 const section = { id: 's1', name: 'A', beats: 4, times: 1, bars: [], problems: [], endings: [] }
-const chart = (problems: Chart['sections'][number]['problems'] = []): Chart => ({ sections: [{ ...section, bars: [{ repeated: false, chords: [chord('Dm')] }, { repeated: false, chords: [problems.length > 0 ? chord(null, 'Ebv9') : chord('A7')] }], problems }] })
+const chart = (problems: Chart['sections'][number]['problems'] = []): Chart => ({
+  sections: [
+    {
+      ...section,
+      bars: [
+        { repeated: false, chords: [chord('Dm')] },
+        { repeated: false, chords: [problems.length > 0 ? chord(null, 'Ebv9') : chord('A7')] },
+      ],
+      problems,
+    },
+  ],
+})
 
 it('draws bars with their strokes, and numerals when asked', async () => {
   serve({ 'POST compute/chart': chart() })
@@ -22,14 +44,28 @@ it('draws bars with their strokes, and numerals when asked', async () => {
 })
 
 it('writes what the hand holds beside what sounds, where there is a capo', async () => {
-  serve({ 'POST compute/chart': { sections: [{ ...section, bars: [{ repeated: false, chords: [{ ...chord('Dm'), shape: 'Am' }] }, { repeated: false, chords: [chord('A7')] }] }] } })
+  serve({
+    'POST compute/chart': {
+      sections: [
+        {
+          ...section,
+          bars: [
+            { repeated: false, chords: [{ ...chord('Dm'), shape: 'Am' }] },
+            { repeated: false, chords: [chord('A7')] },
+          ],
+        },
+      ],
+    },
+  })
   const { container } = showOnBench(<ChartStation />)
   await waitFor(() => expect([...container.querySelectorAll('.held')].map((each) => each.textContent)).toEqual(['Am']))
 })
 
 it('marks the unreadable character and puts the nearest symbol in its place, in characters and not in bytes', async () => {
   serve({ 'POST compute/chart': chart([{ at: 9, length: 2, bar: 1, message: 'Bar 2: "v9" is no chord ending.', nearest: 'E♭9' }]) })
-  const { container, store } = showOnBench(<ChartStation />, { document: { ...tune, sections: [{ id: 's1', name: 'A', line: '| B♭ | Ebv9 | Gm |' }] } })
+  const { container, store } = showOnBench(<ChartStation />, {
+    document: { ...tune, sections: [{ id: 's1', name: 'A', line: '| B♭ | Ebv9 | Gm |' }] },
+  })
   fireEvent.click(await screen.findByText('Use E♭9'))
   expect([...container.querySelectorAll('mark')].length).toBeLessThanOrEqual(2)
   expect(store.getState().document.sections[0]?.line).toBe('| B♭ | E♭9 | Gm |')
@@ -41,7 +77,13 @@ it('asks the core to take a section out by its id, and adds one that comes once 
     'POST compute/chart': chart(),
     'POST compute/without-section': (body: unknown) => {
       const { document, section: id } = body as { document: typeof tune; section: string }
-      return { document: { ...document, sections: document.sections.filter((each) => each.id !== id), form: document.form.filter((each) => each.section !== id) } }
+      return {
+        document: {
+          ...document,
+          sections: document.sections.filter((each) => each.id !== id),
+          form: document.form.filter((each) => each.section !== id),
+        },
+      }
     },
   })
   const sections = ['A', 'B', 'C'].map((name, at) => ({ id: `s${at + 1}`, name, line: '' })) as typeof tune.sections
@@ -51,13 +93,24 @@ it('asks the core to take a section out by its id, and adds one that comes once 
   fireEvent.click(await screen.findByLabelText('Take out section B'))
   await waitFor(() => expect(store.getState().document.sections.map(({ id }) => id)).toEqual(['s1', 's3']))
   fireEvent.click(screen.getByText('Add a section'))
-  expect(store.getState().document.sections.map(({ id, name }) => [id, name])).toEqual([['s1', 'A'], ['s3', 'C'], ['s2', 'B']])
+  expect(store.getState().document.sections.map(({ id, name }) => [id, name])).toEqual([
+    ['s1', 'A'],
+    ['s3', 'C'],
+    ['s2', 'B'],
+  ])
   expect(store.getState().document.form.at(-1)).toEqual({ section: 's2', times: 1 })
 })
 
 it('asks the core to split a section at one of its bars and to move it past the others', async () => {
-  const halves = [{ id: 's1', name: 'A', line: '| Dm |' }, { id: 's2', name: 'A', line: '| A7 |' }] as unknown as typeof tune.sections
-  serve({ 'POST compute/chart': chart(), 'POST compute/split-section': { document: { ...tune, sections: halves } }, 'POST compute/move-section': { document: { ...tune, sections: [...halves].reverse() } } })
+  const halves = [
+    { id: 's1', name: 'A', line: '| Dm |' },
+    { id: 's2', name: 'A', line: '| A7 |' },
+  ] as unknown as typeof tune.sections
+  serve({
+    'POST compute/chart': chart(),
+    'POST compute/split-section': { document: { ...tune, sections: halves } },
+    'POST compute/move-section': { document: { ...tune, sections: [...halves].reverse() } },
+  })
   const { store } = showOnBench(<ChartStation />)
   fireEvent.click(await screen.findByLabelText('Section A: move, split, take out'))
   fireEvent.mouseDown(await screen.findByLabelText('Split section A'))
@@ -70,15 +123,27 @@ it('asks the core to split a section at one of its bars and to move it past the 
 })
 
 it('shows endings after their section, by the times they are for, and how often it comes', async () => {
-  const endings = [{ times: [1], bars: [{ repeated: false, chords: [chord('A7')] }], problems: [] }, { times: [2, 3], bars: [{ repeated: false, chords: [chord('Dm')] }], problems: [] }]
+  const endings = [
+    { times: [1], bars: [{ repeated: false, chords: [chord('A7')] }], problems: [] },
+    { times: [2, 3], bars: [{ repeated: false, chords: [chord('Dm')] }], problems: [] },
+  ]
   serve({ 'POST compute/chart': { sections: [{ ...section, times: 3, bars: [{ repeated: false, chords: [chord('Dm')] }], endings }] } })
   const { container } = showOnBench(<ChartStation />)
-  await waitFor(() => expect([...container.querySelectorAll('.chart-bar')].map((bar) => bar.querySelector('.bar-ending')?.textContent)).toEqual([undefined, '1.', '2. 3.']))
+  await waitFor(() =>
+    expect([...container.querySelectorAll('.chart-bar')].map((bar) => bar.querySelector('.bar-ending')?.textContent)).toEqual([
+      undefined,
+      '1.',
+      '2. 3.',
+    ]),
+  )
   expect(screen.getByText(/3 bars · 3 times/)).toBeTruthy()
 })
 
 it('tells which pins could not come along to another key', async () => {
-  serve({ 'POST compute/chart': chart(), 'POST compute/key': { document: withStart(tune, { key: 'E minor' }), dropped: [{ symbol: 'A7' }] } })
+  serve({
+    'POST compute/chart': chart(),
+    'POST compute/key': { document: withStart(tune, { key: 'E minor' }), dropped: [{ symbol: 'A7' }] },
+  })
   const { store } = showOnBench(<ChartStation />)
   fireEvent.mouseDown((await screen.findByLabelText('Key')).closest('.ant-select') as Element)
   fireEvent.change(screen.getByLabelText('Key'), { target: { value: 'E minor' } })
@@ -93,7 +158,13 @@ it('moves to another key what was typed while the server still worked', async ()
   let times = 0
   const movedLine = (body: unknown) => {
     const document = (body as { document: typeof tune }).document
-    return { document: { ...withStart(document, { key: 'E minor' }), sections: document.sections.map((each) => ({ ...each, line: `moved ${each.line}` })) }, dropped: [] }
+    return {
+      document: {
+        ...withStart(document, { key: 'E minor' }),
+        sections: document.sections.map((each) => ({ ...each, line: `moved ${each.line}` })),
+      },
+      dropped: [],
+    }
   }
   serve({ 'POST compute/chart': chart(), 'POST compute/key': async (body: unknown) => (++times === 1 && (await first), movedLine(body)) })
   const { store } = showOnBench(<ChartStation />)

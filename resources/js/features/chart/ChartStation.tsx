@@ -83,16 +83,7 @@ export default function ChartStation() {
         {sections.map((section) => {
           const first = barsBefore
           barsBefore += writtenBars(section)
-          return (
-            <SectionRows
-              key={section.id}
-              section={section}
-              firstBar={first}
-              names={names}
-              timeline={timeline}
-              barsInAll={bars}
-            />
-          )
+          return <SectionRows key={section.id} section={section} firstBar={first} names={names} timeline={timeline} barsInAll={bars} />
         })}
       </div>
       <div className="chart-lines">

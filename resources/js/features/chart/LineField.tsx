@@ -2,7 +2,14 @@ import { Button, Input } from 'antd'
 import { useChart } from '../../api/queries'
 import type { BreakdownDocument, ChartProblem } from '../../api/types'
 
-type Props = { document: BreakdownDocument; section: number; value: string; onChange: (line: string) => void; placeholder?: string; disabled?: boolean }
+type Props = {
+  document: BreakdownDocument
+  section: number
+  value: string
+  onChange: (line: string) => void
+  placeholder?: string
+  disabled?: boolean
+}
 
 /** Keeps the last, empty row of what was typed as high as the others. */
 const END_OF_LINE = '\u200b'

@@ -35,7 +35,16 @@ export function SectionRows({ section, firstBar, names, timeline, barsInAll }: P
         {rows.map((row, index) => (
           <div key={index} className={large ? 'chart-row large' : 'chart-row'} style={{ gridTemplateColumns: `repeat(${perRow}, 1fr)` }}>
             {row.map((bar, place) => (
-              <BarBox key={place} bar={bar} number={firstBar + index * barsARow + place} ending={endings.get(index * barsARow + place)} beats={beats} names={names} timeline={timeline} large={large} />
+              <BarBox
+                key={place}
+                bar={bar}
+                number={firstBar + index * barsARow + place}
+                ending={endings.get(index * barsARow + place)}
+                beats={beats}
+                names={names}
+                timeline={timeline}
+                large={large}
+              />
             ))}
           </div>
         ))}
@@ -55,7 +64,15 @@ function endingsAt({ bars, endings }: ChartSection): Map<number, string> {
   return starts
 }
 
-type BoxProps = { bar: ChartBar; number: number; ending: string | undefined; beats: number; names: Props['names']; timeline: Timeline | undefined; large: boolean }
+type BoxProps = {
+  bar: ChartBar
+  number: number
+  ending: string | undefined
+  beats: number
+  names: Props['names']
+  timeline: Timeline | undefined
+  large: boolean
+}
 
 function BarBox({ bar, number, ending, beats, names, timeline, large }: BoxProps) {
   const box = useRef<HTMLDivElement>(null)
@@ -66,9 +83,16 @@ function BarBox({ bar, number, ending, beats, names, timeline, large }: BoxProps
     <div ref={box} className="chart-bar" data-bar={number}>
       <span className="bar-number">{number + 1}</span>
       {ending !== undefined && <span className="bar-ending">{ending}</span>}
-      <div className={bar.chords.some((chord) => chord.shape !== null) ? 'bar-chords with-shapes' : 'bar-chords'} onDoubleClick={() => played >= 0 && band.set({ loop: [played, played] })}>
+      <div
+        className={bar.chords.some((chord) => chord.shape !== null) ? 'bar-chords with-shapes' : 'bar-chords'}
+        onDoubleClick={() => played >= 0 && band.set({ loop: [played, played] })}
+      >
         {bar.chords.map((chord) => (
-          <span key={chord.at} className={chord.symbol === null && chord.typed !== '' && !/^n\.?c/i.test(chord.typed) ? 'bar-chord unread' : 'bar-chord'} style={{ flexGrow: chord.beats }}>
+          <span
+            key={chord.at}
+            className={chord.symbol === null && chord.typed !== '' && !/^n\.?c/i.test(chord.typed) ? 'bar-chord unread' : 'bar-chord'}
+            style={{ flexGrow: chord.beats }}
+          >
             {chord.symbol === null ? (
               <ChordText root={chord.typed === '' ? '·' : chord.typed} ending="" size={15} />
             ) : names === 'letters' ? (
@@ -79,7 +103,11 @@ function BarBox({ bar, number, ending, beats, names, timeline, large }: BoxProps
               </span>
             )}
             {chord.approach !== null && <small className="approach">↠ {chord.approach}</small>}
-            {chord.shape !== null && <small className="held" aria-label={`held as ${chord.shape}`}>{chord.shape}</small>}
+            {chord.shape !== null && (
+              <small className="held" aria-label={`held as ${chord.shape}`}>
+                {chord.shape}
+              </small>
+            )}
           </span>
         ))}
         <span className="beat-ticks" aria-hidden="true">

@@ -12,7 +12,11 @@ export function PressNeck({ grip, degrees, root, onGrip }: Props) {
   const fretAt = (event: PointerEvent) => {
     const svg = event.currentTarget.closest('svg')?.getBoundingClientRect()
     const px = svg === undefined ? 0 : ((event.clientX - svg.left) / svg.width) * LONG_NECK_WIDTH
-    return Array.from({ length: LAST_FRET + 1 }, (_, fret) => fret).find((fret) => px >= box(0, fret).x && px < box(0, fret).x + box(0, fret).width) ?? 0
+    return (
+      Array.from({ length: LAST_FRET + 1 }, (_, fret) => fret).find(
+        (fret) => px >= box(0, fret).x && px < box(0, fret).x + box(0, fret).width,
+      ) ?? 0
+    )
   }
   const follow = (event: PointerEvent) => {
     if (drag.current === null) return
@@ -22,8 +26,15 @@ export function PressNeck({ grip, degrees, root, onGrip }: Props) {
   }
 
   return (
-    <LongNeck strings={strings} muted={grip.map((fret) => fret === null)} className="press-neck" label={`Neck with the grip ${gripText(grip)}`}>
-      {root !== null && !degrees.includes('R') && root.fret <= LAST_FRET && <rect x={x(root.fret) - 8} y={y(strings - root.string) - 8} width={16} height={16} className="imagined-root" />}
+    <LongNeck
+      strings={strings}
+      muted={grip.map((fret) => fret === null)}
+      className="press-neck"
+      label={`Neck with the grip ${gripText(grip)}`}
+    >
+      {root !== null && !degrees.includes('R') && root.fret <= LAST_FRET && (
+        <rect x={x(root.fret) - 8} y={y(strings - root.string) - 8} width={16} height={16} className="imagined-root" />
+      )}
       {grip.map((fret, string) =>
         fret === null ? (
           <path key={string} d={`M${x(0) - 4} ${y(string) - 4}l8 8m0 -8l-8 8`} className="mute-cross" />

@@ -90,7 +90,11 @@ describe('the quick finder', () => {
   })
 
   it('says so where notes make no chord, and what a chord name lacks', async () => {
-    serve({ ...server, 'POST compute/name': { names: [], voicing: null }, 'POST compute/voicings': [422, { message: 'In "Ebv" the part from character 3 is no chord ending we know.' }] })
+    serve({
+      ...server,
+      'POST compute/name': { names: [], voicing: null },
+      'POST compute/voicings': [422, { message: 'In "Ebv" the part from character 3 is no chord ending we know.' }],
+    })
     show(<QuickFinder neck={neck} onClose={() => undefined} />)
     fireEvent.change(field(), { target: { value: '0 1 2 3 4 5' } })
     await screen.findByText(/No chord has just these notes/)

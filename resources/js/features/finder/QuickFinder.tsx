@@ -15,7 +15,9 @@ type Props = { neck: Neck; onClose: () => void; onUse?: (symbol: string, frets: 
 
 /** From a grip to its names and from a name to its grips, whatever is on the bench. */
 export default function QuickFinder({ neck, onClose, onUse }: Props) {
-  const strings = useChoices().data?.tunings.find((tuning) => tuning.slug === neck.tuning)?.strings.length ?? (neck.tuning.includes(',') ? neck.tuning.split(',').length : 6)
+  const strings =
+    useChoices().data?.tunings.find((tuning) => tuning.slug === neck.tuning)?.strings.length ??
+    (neck.tuning.includes(',') ? neck.tuning.split(',').length : 6)
   const [typed, setTyped] = useState('')
   const [grip, setGrip] = useState<Grip>(() => Array.from({ length: strings }, () => null))
   const symbol = typed.trim() === '' || readGrip(typed, strings) !== null || /^[x\d\s,-]+$/i.test(typed.trim()) ? null : typed.trim()
@@ -37,11 +39,22 @@ export default function QuickFinder({ neck, onClose, onUse }: Props) {
   return (
     <Dialog open title="What is this grip? Where is this chord?" width={940} footer={null} onCancel={onClose}>
       <div className="quick-finder">
-        <Input autoFocus aria-label="Grip or chord" placeholder="x 7 8 7 8 x, or C9; or press strings on the neck" value={typed} onChange={(event) => type(event.target.value)} />
+        <Input
+          autoFocus
+          aria-label="Grip or chord"
+          placeholder="x 7 8 7 8 x, or C9; or press strings on the neck"
+          value={typed}
+          onChange={(event) => type(event.target.value)}
+        />
         <PressNeck grip={grip} degrees={degreesOf(grip, names[0])} root={voicing?.root ?? null} onGrip={show} />
         {voicing !== null && (
           <p className="muted">
-            Notes {voicing.notes.filter((note) => note !== null).join(' ')} · fingers {voicing.fingers.map((finger) => finger ?? 'x').join(' ')} · {voicing.barres.length === 0 ? 'no barre' : voicing.barres.map((barre) => `barre at ${barre.fret}, strings ${barre.from} to ${barre.to}`).join(', ')} · spans {Math.round(voicing.span_mm)} mm
+            Notes {voicing.notes.filter((note) => note !== null).join(' ')} · fingers{' '}
+            {voicing.fingers.map((finger) => finger ?? 'x').join(' ')} ·{' '}
+            {voicing.barres.length === 0
+              ? 'no barre'
+              : voicing.barres.map((barre) => `barre at ${barre.fret}, strings ${barre.from} to ${barre.to}`).join(', ')}{' '}
+            · spans {Math.round(voicing.span_mm)} mm
           </p>
         )}
         <div className="button-row">
@@ -53,24 +66,43 @@ export default function QuickFinder({ neck, onClose, onUse }: Props) {
           <Button onClick={() => show(grip.map(() => null))}>Clear</Button>
         </div>
         {symbol === null ? (
-          <Names names={names} asked={sounding >= 2 && !named.isPlaceholderData} keyName={neck.key} onUse={onUse === undefined ? undefined : (name) => onUse(name, grip)} />
+          <Names
+            names={names}
+            asked={sounding >= 2 && !named.isPlaceholderData}
+            keyName={neck.key}
+            onUse={onUse === undefined ? undefined : (name) => onUse(name, grip)}
+          />
         ) : grips.error instanceof ApiError ? (
           <p role="alert" className="finding finding-off">
             {grips.error.message}
           </p>
         ) : (
-          <Grips voicings={grips.data?.voicings ?? []} onShow={(found) => {
+          <Grips
+            voicings={grips.data?.voicings ?? []}
+            onShow={(found) => {
               show(found.frets)
               void hearGrip(found)
-            }} />
+            }}
+          />
         )}
       </div>
     </Dialog>
   )
 }
 
-function Names({ names, asked, keyName, onUse }: { names: ChordName[]; asked: boolean; keyName: string; onUse: ((symbol: string) => void) | undefined }) {
-  if (!asked) return <p className="muted">Let at least two strings sound; every name they can have appears here, those that fit {keyName} first.</p>
+function Names({
+  names,
+  asked,
+  keyName,
+  onUse,
+}: {
+  names: ChordName[]
+  asked: boolean
+  keyName: string
+  onUse: ((symbol: string) => void) | undefined
+}) {
+  if (!asked)
+    return <p className="muted">Let at least two strings sound; every name they can have appears here, those that fit {keyName} first.</p>
   if (names.length === 0) return <p className="finding finding-swing">No chord has just these notes. Move or mute a string.</p>
   return (
     <ol className="name-list" aria-label="Names">
@@ -101,7 +133,9 @@ function Grips({ voicings, onShow }: { voicings: Voicing[]; onShow: (voicing: Vo
           <MiniNeck voicing={voicing} />
           <b>{gripText(voicing.frets)}</b>
           <small>{voicing.degrees.filter((degree) => degree !== null).join(' ')}</small>
-          <small>{Math.round(voicing.span_mm)} mm{voicing.barres.length > 0 ? ', barre' : ''}</small>
+          <small>
+            {Math.round(voicing.span_mm)} mm{voicing.barres.length > 0 ? ', barre' : ''}
+          </small>
         </button>
       ))}
     </div>

@@ -28,10 +28,18 @@ export function CountField({ counted, line, name }: { counted: string; line: num
   return (
     <label className="count-field">
       Counted{name}
-      <Input aria-label="Pattern as it is counted" disabled={!mine} value={typed} onChange={(event) => setTyped(event.target.value)} onPressEnter={() => void take()} onBlur={() => void take()} />
+      <Input
+        aria-label="Pattern as it is counted"
+        disabled={!mine}
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        onPressEnter={() => void take()}
+        onBlur={() => void take()}
+      />
       {refusal === '' ? (
         <small className="muted">
-          said is struck, (in brackets) is air · <b>!</b> accent <b>x</b> dead <b>~</b> ghost <b>.</b> short <b>_</b> palm <b>&gt;</b> next grip <b>o</b> open <b>v ^</b> down, up · Enter takes it
+          said is struck, (in brackets) is air · <b>!</b> accent <b>x</b> dead <b>~</b> ghost <b>.</b> short <b>_</b> palm <b>&gt;</b> next
+          grip <b>o</b> open <b>v ^</b> down, up · Enter takes it
         </small>
       ) : (
         <span role="alert" className="finding finding-off">

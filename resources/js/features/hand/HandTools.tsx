@@ -40,7 +40,9 @@ export function HandTools({ hand, sheet, onSheet, line, onLine, comparing, onCom
       )}
       <label className="inline">
         Level <Segmented aria-label="Level" size="small" options={[1, 2, 3]} value={level} onChange={(to) => setLevel(Number(to))} />
-        {hand !== undefined && hand.same_levels.length > 0 && <small className="muted">{hand.same_levels.map((each) => `${each} and ${each + 1} are alike`).join(', ')} here</small>}
+        {hand !== undefined && hand.same_levels.length > 0 && (
+          <small className="muted">{hand.same_levels.map((each) => `${each} and ${each + 1} are alike`).join(', ')} here</small>
+        )}
       </label>
       {children !== false && (
         <Popover trigger="click" placement="bottom" content={children}>
@@ -64,7 +66,10 @@ export function HandTools({ hand, sheet, onSheet, line, onLine, comparing, onCom
         <span className="advice">
           {hand.advice.reason}{' '}
           {mine && (
-            <Button size="small" onClick={() => store.change((d) => withPattern(d, pattern.id, (each) => ({ ...each, school: hand.advice.school as School })))}>
+            <Button
+              size="small"
+              onClick={() => store.change((d) => withPattern(d, pattern.id, (each) => ({ ...each, school: hand.advice.school as School })))}
+            >
               {schools?.find(({ slug }) => slug === hand.advice.school)?.name}
             </Button>
           )}

@@ -19,7 +19,8 @@ export function NeckRibbon() {
   const view = useNeckView()
   useBandFrames(() => {
     const at = band.position()
-    const index = at === null || timeline === undefined ? 0 : (timeline.chords.find((chord) => chord.t <= at.t && at.t < chord.until)?.written ?? 0)
+    const index =
+      at === null || timeline === undefined ? 0 : (timeline.chords.find((chord) => chord.t <= at.t && at.t < chord.until)?.written ?? 0)
     setNow(Math.max(0, index))
   })
   const current = chords[now]

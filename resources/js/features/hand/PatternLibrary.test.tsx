@@ -25,7 +25,17 @@ const pattern = (slug: string, part: Partial<LibraryPattern> = {}) => ({
   pattern: { ticks: 3840, streams: [{ name: slug, strokes: [{ at: 960, division: 2 }] }] },
   ...part,
 })
-const hand = { pattern: 'p1', runs_on: false, grid: 2, slots: [], sketch: { beats: 4, beats_a_bar: 4, p: 0.5, strokes: [] }, warnings: [], counted: [''], same_levels: [], habits: [] }
+const hand = {
+  pattern: 'p1',
+  runs_on: false,
+  grid: 2,
+  slots: [],
+  sketch: { beats: 4, beats_a_bar: 4, p: 0.5, strokes: [] },
+  warnings: [],
+  counted: [''],
+  same_levels: [],
+  habits: [],
+}
 const onClose = vi.fn()
 
 beforeEach(() => {

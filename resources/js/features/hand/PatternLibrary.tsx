@@ -12,7 +12,10 @@ const HARD = ['', 'easy', 'middling', 'hard']
 
 /** The pattern of a place in the library's stead, and the song in its feel. */
 const taking = (desk: Desk, entry: LibraryPattern, document = desk.document): BreakdownDocument =>
-  withStart(withPattern(document, desk.pattern.id, (pattern) => ({ ...pattern, ...entry.pattern, school: entry.school })), { feel: entry.feel })
+  withStart(
+    withPattern(document, desk.pattern.id, (pattern) => ({ ...pattern, ...entry.pattern, school: entry.school })),
+    { feel: entry.feel },
+  )
 
 const tried = (desk: Desk, entry: LibraryPattern): Desk => {
   const document = taking(desk, entry)
@@ -24,7 +27,10 @@ export function PatternLibrary({ onClose }: { onClose: () => void }) {
   const { store, desk, tempo } = useBench()
   const patterns = usePatterns(true)
   const [chosen, setChosen] = useState(0)
-  const groups = byFeel((patterns.data ?? []).filter((entry) => entry.meter === desk.pattern.meter), desk.document.start.feel)
+  const groups = byFeel(
+    (patterns.data ?? []).filter((entry) => entry.meter === desk.pattern.meter),
+    desk.document.start.feel,
+  )
   const fitting = groups.flatMap(([, entries]) => entries)
   const entry = fitting[Math.min(chosen, fitting.length - 1)]
   const row = useRef<HTMLLIElement>(null)
@@ -56,7 +62,13 @@ export function PatternLibrary({ onClose }: { onClose: () => void }) {
                 const here = each === entry
                 return (
                   <li key={each.slug} ref={here ? row : null}>
-                    <button type="button" aria-pressed={here} className={here ? 'chosen' : ''} onClick={() => setChosen(fitting.indexOf(each))} onDoubleClick={() => take(each)}>
+                    <button
+                      type="button"
+                      aria-pressed={here}
+                      className={here ? 'chosen' : ''}
+                      onClick={() => setChosen(fitting.indexOf(each))}
+                      onDoubleClick={() => take(each)}
+                    >
                       <b>{each.name}</b>
                       <small className={tempo < (each.tempo[0] ?? 0) || tempo > (each.tempo[1] ?? 999) ? 'muted' : 'held'}>
                         {each.tempo[0]}–{each.tempo[1]}
@@ -102,7 +114,13 @@ export function PatternLibrary({ onClose }: { onClose: () => void }) {
 function Picture({ desk }: { desk: Desk }) {
   const { tempo } = useBench()
   const hand = useHand(desk, tempo, null, 3).data
-  return <div className="pattern-picture">{hand !== undefined && <HandWave sketch={hand.sketch} slots={hand.slots} fromBeat={0} toBeat={hand.sketch.beats_a_bar} width={520} height={132} />}</div>
+  return (
+    <div className="pattern-picture">
+      {hand !== undefined && (
+        <HandWave sketch={hand.sketch} slots={hand.slots} fromBeat={0} toBeat={hand.sketch.beats_a_bar} width={520} height={132} />
+      )}
+    </div>
+  )
 }
 
 /** Sounds the chosen pattern with the band on this tune; what is on the bench comes back when it ends. */
@@ -132,6 +150,7 @@ function useHearing(desk: Desk, entry: LibraryPattern | undefined) {
 function byFeel(entries: LibraryPattern[], feel: Feel): [string, LibraryPattern[]][] {
   const groups = new Map<string, LibraryPattern[]>()
   for (const entry of entries) groups.set(entry.feel_words, [...(groups.get(entry.feel_words) ?? []), entry])
-  const own = (entry: LibraryPattern | undefined) => entry !== undefined && entry.feel.mode === feel.mode && entry.feel.ratio === feel.ratio && entry.feel.unit === feel.unit
+  const own = (entry: LibraryPattern | undefined) =>
+    entry !== undefined && entry.feel.mode === feel.mode && entry.feel.ratio === feel.ratio && entry.feel.unit === feel.unit
   return [...groups].sort(([, a], [, b]) => Number(own(b[0])) - Number(own(a[0])))
 }

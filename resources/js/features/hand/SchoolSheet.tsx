@@ -7,7 +7,17 @@ import { useKeys } from '../../ui/keys'
 import { useBench, useMine } from '../bench/benchContext'
 
 /** The pattern in every picking school, one under the other: where the hand goes another way, and what each costs. */
-export function SchoolSheet({ width, advised, reason, onClose }: { width: number; advised: string | undefined; reason: string; onClose: () => void }) {
+export function SchoolSheet({
+  width,
+  advised,
+  reason,
+  onClose,
+}: {
+  width: number
+  advised: string | undefined
+  reason: string
+  onClose: () => void
+}) {
   const { store, desk, tempo } = useBench()
   const { pattern } = desk
   const mine = useMine()
@@ -28,15 +38,31 @@ export function SchoolSheet({ width, advised, reason, onClose }: { width: number
   return (
     <section className="school-sheet" aria-label="Picking schools side by side">
       <p className="muted">
-        {reason} A dot: the other way than now. {mine && <><kbd>Enter</kbd> takes the framed one.</>}
+        {reason} A dot: the other way than now.{' '}
+        {mine && (
+          <>
+            <kbd>Enter</kbd> takes the framed one.
+          </>
+        )}
       </p>
       <ul role="listbox" aria-label="Schools">
         {schools.map((each, index) => (
-          <li key={each.school} role="option" aria-selected={index === at} className={index === at ? 'chosen' : ''} onClick={() => setChosen(index)} onDoubleClick={() => take(each.school)}>
+          <li
+            key={each.school}
+            role="option"
+            aria-selected={index === at}
+            className={index === at ? 'chosen' : ''}
+            onClick={() => setChosen(index)}
+            onDoubleClick={() => take(each.school)}
+          >
             <div className="school-words">
               <b>{each.name}</b>
               <small>
-                {each.school === pattern.school ? 'as it is now' : each.differs.length === 0 ? 'the same strokes' : `${each.differs.length} the other way`}
+                {each.school === pattern.school
+                  ? 'as it is now'
+                  : each.differs.length === 0
+                    ? 'the same strokes'
+                    : `${each.differs.length} the other way`}
                 {each.school === advised && ', advised'}
               </small>
               <small className="muted">
@@ -45,7 +71,14 @@ export function SchoolSheet({ width, advised, reason, onClose }: { width: number
               </small>
               {each.faults[0] !== undefined && <small className="fault">{each.faults[0]}</small>}
             </div>
-            <HandWave sketch={each.sketch} fromBeat={0} toBeat={each.sketch.beats} width={Math.max(300, width - 310)} height={66} marked={each.differs} />
+            <HandWave
+              sketch={each.sketch}
+              fromBeat={0}
+              toBeat={each.sketch.beats}
+              width={Math.max(300, width - 310)}
+              height={66}
+              marked={each.differs}
+            />
           </li>
         ))}
       </ul>

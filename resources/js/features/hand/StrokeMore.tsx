@@ -8,7 +8,10 @@ type Length = NonNullable<StrokeDocument['length']>
 type End = NonNullable<NonNullable<StrokeDocument['ends']>[0]>
 type StoppedBy = NonNullable<StrokeDocument['stoppedBy']>
 
-const ACTIONS = ['strum', 'pick', 'pinch', 'brush', 'rake', 'slap', 'tap-damp'].map((value) => ({ value, label: value.replace('-', ' and ') }))
+const ACTIONS = ['strum', 'pick', 'pinch', 'brush', 'rake', 'slap', 'tap-damp'].map((value) => ({
+  value,
+  label: value.replace('-', ' and '),
+}))
 const PLAYED_BY = [
   { value: 'pick', label: 'the pick' },
   { value: 'thumb', label: 'the thumb' },
@@ -31,7 +34,8 @@ const STOPPED_BY = [
 ]
 const EARLY_SHARE = 0.3
 
-const untilOf = (length: Length | null | undefined): string => (length == null ? 'usual' : 'share' in length ? 'share' : typeof length.until === 'number' ? 'ticks' : (length.until ?? 'usual'))
+const untilOf = (length: Length | null | undefined): string =>
+  length == null ? 'usual' : 'share' in length ? 'share' : typeof length.until === 'number' ? 'ticks' : (length.until ?? 'usual')
 const shareOf = (length: Length | null | undefined): number | null => (length != null && 'share' in length ? (length.share ?? null) : null)
 
 /** What a stroke can have beyond its keys: single strings, what plays it, how it ends, and where it sits. */
@@ -41,34 +45,97 @@ export function StrokeMore({ stroke, mine, onPart }: Props) {
   const strings = Array.from({ length: count }, (_, index) => count - index)
   const early = stroke.ends?.[0]
   const length = stroke.length
-  const setLength = (until: string) => onPart({ length: until === 'usual' ? null : until === 'share' ? { share: 0.5 } : ({ until } as Length) })
+  const setLength = (until: string) =>
+    onPart({ length: until === 'usual' ? null : until === 'share' ? { share: 0.5 } : ({ until } as Length) })
   const setEarly = (chosen: number[], part: Partial<End> = {}) =>
-    onPart({ ends: chosen.length === 0 ? [] : [{ length: { share: EARLY_SHARE }, stoppedBy: 'pick-hand', ...early, ...part, strings: chosen as End['strings'] }] })
+    onPart({
+      ends:
+        chosen.length === 0
+          ? []
+          : [{ length: { share: EARLY_SHARE }, stoppedBy: 'pick-hand', ...early, ...part, strings: chosen as End['strings'] }],
+    })
   return (
     <div className="stroke-fields">
       <span className="label">Single strings, in place of a zone</span>
-      <StringRow name="Single strings" strings={strings} chosen={stroke.strings ?? []} disabled={!mine} onChange={(chosen) => onPart(chosen.length === 0 ? { strings: undefined, zone: 'all' } : { strings: chosen as StrokeDocument['strings'], zone: undefined })} />
+      <StringRow
+        name="Single strings"
+        strings={strings}
+        chosen={stroke.strings ?? []}
+        disabled={!mine}
+        onChange={(chosen) =>
+          onPart(
+            chosen.length === 0 ? { strings: undefined, zone: 'all' } : { strings: chosen as StrokeDocument['strings'], zone: undefined },
+          )
+        }
+      />
       <span className="label">Played by</span>
       <div className="field-row two">
-        <Select aria-label="Played by" disabled={!mine} value={stroke.by ?? 'pick'} options={PLAYED_BY} onChange={(by: StrokeDocument['by']) => onPart({ by })} />
-        <Select aria-label="Action" disabled={!mine} value={stroke.action ?? 'strum'} options={ACTIONS} onChange={(action: StrokeDocument['action']) => onPart({ action })} />
+        <Select
+          aria-label="Played by"
+          disabled={!mine}
+          value={stroke.by ?? 'pick'}
+          options={PLAYED_BY}
+          onChange={(by: StrokeDocument['by']) => onPart({ by })}
+        />
+        <Select
+          aria-label="Action"
+          disabled={!mine}
+          value={stroke.action ?? 'strum'}
+          options={ACTIONS}
+          onChange={(action: StrokeDocument['action']) => onPart({ action })}
+        />
       </div>
       <span className="label">Sounds until</span>
       <div className="field-row two">
-        <Select aria-label="Sounds until" disabled={!mine} value={untilOf(length)} options={untilOf(length) === 'ticks' ? [...UNTIL, { value: 'ticks', label: 'a moment of its own' }] : UNTIL} onChange={setLength} />
-        <Select aria-label="Stopped by" disabled={!mine} value={stroke.stoppedBy ?? ''} options={STOPPED_BY} onChange={(by: string) => onPart({ stoppedBy: by === '' ? null : (by as StoppedBy) })} />
+        <Select
+          aria-label="Sounds until"
+          disabled={!mine}
+          value={untilOf(length)}
+          options={untilOf(length) === 'ticks' ? [...UNTIL, { value: 'ticks', label: 'a moment of its own' }] : UNTIL}
+          onChange={setLength}
+        />
+        <Select
+          aria-label="Stopped by"
+          disabled={!mine}
+          value={stroke.stoppedBy ?? ''}
+          options={STOPPED_BY}
+          onChange={(by: string) => onPart({ stoppedBy: by === '' ? null : (by as StoppedBy) })}
+        />
       </div>
-      {untilOf(length) === 'share' && <Share name="Length" value={shareOf(length) ?? 0.5} disabled={!mine} onChange={(share) => onPart({ length: { share } })} />}
+      {untilOf(length) === 'share' && (
+        <Share name="Length" value={shareOf(length) ?? 0.5} disabled={!mine} onChange={(share) => onPart({ length: { share } })} />
+      )}
       <span className="label">Strings that end before the others</span>
       <StringRow name="Strings that end early" strings={strings} chosen={early?.strings ?? []} disabled={!mine} onChange={setEarly} />
       {early !== undefined && (
         <>
-          <Share name="Early end" value={shareOf(early.length) ?? EARLY_SHARE} disabled={!mine} onChange={(share) => setEarly(early.strings, { length: { share } })} />
-          <Select aria-label="Early end by" disabled={!mine} value={early.stoppedBy ?? ''} options={STOPPED_BY} onChange={(by: string) => setEarly(early.strings, { stoppedBy: by === '' ? null : (by as StoppedBy) })} />
+          <Share
+            name="Early end"
+            value={shareOf(early.length) ?? EARLY_SHARE}
+            disabled={!mine}
+            onChange={(share) => setEarly(early.strings, { length: { share } })}
+          />
+          <Select
+            aria-label="Early end by"
+            disabled={!mine}
+            value={early.stoppedBy ?? ''}
+            options={STOPPED_BY}
+            onChange={(by: string) => setEarly(early.strings, { stoppedBy: by === '' ? null : (by as StoppedBy) })}
+          />
         </>
       )}
       <span className="label">Sits against the grid, ms</span>
-      <InputNumber aria-label="Placement" disabled={!mine} min={-250} max={250} precision={0} value={stroke.offsetMs ?? 0} formatter={(value) => (Number(value) > 0 ? `${value} late` : Number(value) < 0 ? `${Math.abs(Number(value))} early` : '0')} parser={(text) => placementOf(text)} onChange={(offsetMs) => offsetMs !== null && onPart({ offsetMs })} />
+      <InputNumber
+        aria-label="Placement"
+        disabled={!mine}
+        min={-250}
+        max={250}
+        precision={0}
+        value={stroke.offsetMs ?? 0}
+        formatter={(value) => (Number(value) > 0 ? `${value} late` : Number(value) < 0 ? `${Math.abs(Number(value))} early` : '0')}
+        parser={(text) => placementOf(text)}
+        onChange={(offsetMs) => offsetMs !== null && onPart({ offsetMs })}
+      />
     </div>
   )
 }
@@ -79,11 +146,32 @@ function placementOf(text: string | undefined): number {
   return Number.isNaN(size) ? 0 : /early/.test(text ?? '') ? -Math.abs(size) : size
 }
 
-function StringRow({ name, strings, chosen, disabled, onChange }: { name: string; strings: number[]; chosen: number[]; disabled: boolean; onChange: (chosen: number[]) => void }) {
+function StringRow({
+  name,
+  strings,
+  chosen,
+  disabled,
+  onChange,
+}: {
+  name: string
+  strings: number[]
+  chosen: number[]
+  disabled: boolean
+  onChange: (chosen: number[]) => void
+}) {
   return (
     <div className="string-row" role="group" aria-label={name}>
       {strings.map((string) => (
-        <button key={string} type="button" disabled={disabled} aria-pressed={chosen.includes(string)} aria-label={`String ${string}`} onClick={() => onChange(chosen.includes(string) ? chosen.filter((each) => each !== string) : [...chosen, string].sort((a, b) => b - a))}>
+        <button
+          key={string}
+          type="button"
+          disabled={disabled}
+          aria-pressed={chosen.includes(string)}
+          aria-label={`String ${string}`}
+          onClick={() =>
+            onChange(chosen.includes(string) ? chosen.filter((each) => each !== string) : [...chosen, string].sort((a, b) => b - a))
+          }
+        >
           {string}
         </button>
       ))}
@@ -94,7 +182,16 @@ function StringRow({ name, strings, chosen, disabled, onChange }: { name: string
 function Share({ name, value, disabled, onChange }: { name: string; value: number; disabled: boolean; onChange: (share: number) => void }) {
   return (
     <span className="share">
-      <Slider aria-label={name} disabled={disabled} min={0.05} max={1} step={0.05} tooltip={{ open: false }} value={value} onChange={onChange} />
+      <Slider
+        aria-label={name}
+        disabled={disabled}
+        min={0.05}
+        max={1}
+        step={0.05}
+        tooltip={{ open: false }}
+        value={value}
+        onChange={onChange}
+      />
       {Math.round(100 * value)} %
     </span>
   )

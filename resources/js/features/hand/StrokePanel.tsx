@@ -56,7 +56,15 @@ const STROKE_LEVELS = [
   { value: 3, label: 'level 3' },
 ]
 
-const ENDED_BY: Record<string, string> = { chuck: ': the fretting hand lies flat', 'fretting-hand': ', then the fretting hand lets go', 'pick-hand': ', then the palm stops it', short: ', then the fretting hand lets go', 'palm-mute': ' under the palm', ghost: ', hardly touched', ring: '' }
+const ENDED_BY: Record<string, string> = {
+  chuck: ': the fretting hand lies flat',
+  'fretting-hand': ', then the fretting hand lets go',
+  'pick-hand': ', then the palm stops it',
+  short: ', then the fretting hand lets go',
+  'palm-mute': ' under the palm',
+  ghost: ', hardly touched',
+  ring: '',
+}
 
 type OrnamentDocument = NonNullable<StrokeDocument['ornament']>
 
@@ -84,20 +92,46 @@ const FIGURES: [string, (hand: Hand) => string][] = [
 ]
 
 /** The chosen stroke, and what the core says of the whole pattern. */
-export function StrokePanel({ hand, faults, kept, tempo, line, slot, stroke, sounds, mine, onKind, onAir, onAccent, onPart, onDirection }: Props) {
+export function StrokePanel({
+  hand,
+  faults,
+  kept,
+  tempo,
+  line,
+  slot,
+  stroke,
+  sounds,
+  mine,
+  onKind,
+  onAir,
+  onAccent,
+  onPart,
+  onDirection,
+}: Props) {
   const ornaments = useChoices().data?.ornaments ?? []
   /** where it comes from or goes to unless the teacher says otherwise; null where it moves nowhere */
   const usualFrets = (kind: string): number | null => ornaments.find((each) => each.kind === kind)?.usual_frets ?? null
-  const ornament = (kind: string): OrnamentDocument | null => (kind === '' ? null : { kind: kind as OrnamentDocument['kind'], frets: usualFrets(kind) ?? 0 })
+  const ornament = (kind: string): OrnamentDocument | null =>
+    kind === '' ? null : { kind: kind as OrnamentDocument['kind'], frets: usualFrets(kind) ?? 0 }
   const planned = hand?.sketch.strokes.find((each) => each.at === slot?.at && (each.stream ?? line) === line)
   return (
     <aside className="side" aria-label="Stroke">
       <h2>
-        Stroke <small className="muted">slot {(slot?.slot ?? 0) + 1}{slot?.syllable ? `, counted “${slot.syllable}”` : ''}</small>
+        Stroke{' '}
+        <small className="muted">
+          slot {(slot?.slot ?? 0) + 1}
+          {slot?.syllable ? `, counted “${slot.syllable}”` : ''}
+        </small>
       </h2>
       <div className="choices" role="group" aria-label="Kind">
         {KINDS.map(({ kind, name, key }) => (
-          <button key={kind} type="button" disabled={!mine} aria-pressed={stroke !== undefined && (stroke.articulation ?? 'ring') === kind} onClick={() => onKind(kind)}>
+          <button
+            key={kind}
+            type="button"
+            disabled={!mine}
+            aria-pressed={stroke !== undefined && (stroke.articulation ?? 'ring') === kind}
+            onClick={() => onKind(kind)}
+          >
             {name} <kbd>{key}</kbd>
           </button>
         ))}
@@ -106,7 +140,9 @@ export function StrokePanel({ hand, faults, kept, tempo, line, slot, stroke, sou
         </button>
       </div>
       {stroke === undefined ? (
-        <p className="muted">{planned === undefined ? 'The hand is turning here.' : `The hand passes ${planned.direction} here without touching the strings.`}</p>
+        <p className="muted">
+          {planned === undefined ? 'The hand is turning here.' : `The hand passes ${planned.direction} here without touching the strings.`}
+        </p>
       ) : (
         <div className="stroke-fields">
           <span className="label">
@@ -114,7 +150,13 @@ export function StrokePanel({ hand, faults, kept, tempo, line, slot, stroke, sou
           </span>
           <div className="choices four" role="group" aria-label="Accent">
             {ACCENTS.map((name, accent) => (
-              <button key={name} type="button" disabled={!mine || stroke.articulation === 'ghost'} aria-pressed={(stroke.accent ?? 1) === accent} onClick={() => onAccent(accent)}>
+              <button
+                key={name}
+                type="button"
+                disabled={!mine || stroke.articulation === 'ghost'}
+                aria-pressed={(stroke.accent ?? 1) === accent}
+                onClick={() => onAccent(accent)}
+              >
                 {name}
               </button>
             ))}
@@ -124,7 +166,13 @@ export function StrokePanel({ hand, faults, kept, tempo, line, slot, stroke, sou
           </span>
           <div className="choices" role="group" aria-label="Direction">
             {(['down', 'up'] as const).map((direction) => (
-              <button key={direction} type="button" disabled={!mine} aria-pressed={planned?.direction === direction} onClick={() => onDirection(direction)}>
+              <button
+                key={direction}
+                type="button"
+                disabled={!mine}
+                aria-pressed={planned?.direction === direction}
+                onClick={() => onDirection(direction)}
+              >
                 {direction}
                 {stroke.direction === direction && (stroke.fixed ?? []).includes('direction') ? ', fixed' : ''}
               </button>
@@ -135,7 +183,13 @@ export function StrokePanel({ hand, faults, kept, tempo, line, slot, stroke, sou
           </span>
           <div className="choices three" role="group" aria-label="Sounds">
             {GRIPS.map(({ chord, name }) => (
-              <button key={chord} type="button" disabled={!mine} aria-pressed={(stroke.chord ?? 'this') === chord} onClick={() => onPart({ chord })}>
+              <button
+                key={chord}
+                type="button"
+                disabled={!mine}
+                aria-pressed={(stroke.chord ?? 'this') === chord}
+                onClick={() => onPart({ chord })}
+              >
                 {name}
               </button>
             ))}
@@ -143,23 +197,53 @@ export function StrokePanel({ hand, faults, kept, tempo, line, slot, stroke, sou
           <div className="field-row two">
             <label>
               <span className="label">Strings</span>
-              <Select aria-label="Strings" disabled={!mine || stroke.strings !== undefined} placeholder="single ones" value={stroke.strings === undefined ? (stroke.zone ?? 'all') : null} options={ZONES} onChange={(zone: StrokeDocument['zone']) => onPart({ zone })} />
+              <Select
+                aria-label="Strings"
+                disabled={!mine || stroke.strings !== undefined}
+                placeholder="single ones"
+                value={stroke.strings === undefined ? (stroke.zone ?? 'all') : null}
+                options={ZONES}
+                onChange={(zone: StrokeDocument['zone']) => onPart({ zone })}
+              />
             </label>
             <label>
               <span className="label">Played from</span>
-              <Select aria-label="Level of the stroke" disabled={!mine} value={stroke.level ?? 0} options={STROKE_LEVELS} onChange={(level: number) => onPart({ level: level === 0 ? undefined : (level as 1 | 2 | 3) })} />
+              <Select
+                aria-label="Level of the stroke"
+                disabled={!mine}
+                value={stroke.level ?? 0}
+                options={STROKE_LEVELS}
+                onChange={(level: number) => onPart({ level: level === 0 ? undefined : (level as 1 | 2 | 3) })}
+              />
             </label>
           </div>
           <span className="label">Ornament</span>
           <div className="field-row">
-            <Select aria-label="Ornament" disabled={!mine} value={stroke.ornament?.kind ?? ''} options={ORNAMENTS} onChange={(kind: string) => onPart({ ornament: ornament(kind) })} />
+            <Select
+              aria-label="Ornament"
+              disabled={!mine}
+              value={stroke.ornament?.kind ?? ''}
+              options={ORNAMENTS}
+              onChange={(kind: string) => onPart({ ornament: ornament(kind) })}
+            />
             {stroke.ornament != null && usualFrets(stroke.ornament.kind) !== null && (
-              <InputNumber aria-label="Frets" disabled={!mine} min={-12} max={12} precision={0} value={stroke.ornament.frets ?? 0} onChange={(frets) => frets !== null && stroke.ornament != null && onPart({ ornament: { kind: stroke.ornament.kind, frets } })} />
+              <InputNumber
+                aria-label="Frets"
+                disabled={!mine}
+                min={-12}
+                max={12}
+                precision={0}
+                value={stroke.ornament.frets ?? 0}
+                onChange={(frets) =>
+                  frets !== null && stroke.ornament != null && onPart({ ornament: { kind: stroke.ornament.kind, frets } })
+                }
+              />
             )}
           </div>
           {sounds !== undefined && (
             <p className="muted">
-              Sounds for {sounds.beats.toFixed(2)} of a beat, {Math.round(1000 * sounds.seconds)} ms{ENDED_BY[stroke.articulation === 'chuck' ? 'chuck' : (stroke.stoppedBy ?? stroke.articulation ?? 'ring')]}.
+              Sounds for {sounds.beats.toFixed(2)} of a beat, {Math.round(1000 * sounds.seconds)} ms
+              {ENDED_BY[stroke.articulation === 'chuck' ? 'chuck' : (stroke.stoppedBy ?? stroke.articulation ?? 'ring')]}.
             </p>
           )}
           <details>
@@ -188,7 +272,9 @@ export function StrokePanel({ hand, faults, kept, tempo, line, slot, stroke, sou
           <FixButtons fixes={warning.fixes} />
         </div>
       ))}
-      {hand !== undefined && hand.density === 0 && <p className="finding finding-swing">No strokes yet: press X on a slot, or click one.</p>}
+      {hand !== undefined && hand.density === 0 && (
+        <p className="finding finding-swing">No strokes yet: press X on a slot, or click one.</p>
+      )}
     </aside>
   )
 }

@@ -13,7 +13,15 @@ vi.mock('../../audio/band', async () => {
 const sketch = { beats: 4, beats_a_bar: 4, p: 0.5, strokes: [] }
 const readings: PatternReading[] = [
   { words: 'straight eighths', counted: '1 & 2', shift_ms: 12, spread_ms: 6.2, left_out: 0, sketch, change: [] },
-  { words: 'in thirds', counted: '1 trip 2', shift_ms: 0, spread_ms: 21, left_out: 1, sketch, change: [patch('start', { ...tune.start, feel: { mode: 'fixed', ratio: 2, unit: 'eighth' } })] },
+  {
+    words: 'in thirds',
+    counted: '1 trip 2',
+    shift_ms: 0,
+    spread_ms: 21,
+    left_out: 1,
+    sketch,
+    change: [patch('start', { ...tune.start, feel: { mode: 'fixed', ratio: 2, unit: 'eighth' } })],
+  },
 ]
 
 async function tapped(onClose = vi.fn()) {
@@ -29,7 +37,11 @@ it('takes down, up and dead strokes by key over a click alone, and asks the core
   await tapped()
   expect(vi.mocked(band.start).mock.lastCall?.[0]).toMatchObject({ bars: 1, clickOnly: 'every beat' })
   await screen.findByText('straight eighths')
-  expect((callsTo('POST compute/tapped')[0] as { taps: object[] }).taps.map((tap) => ({ ...tap, t: 0 }))).toEqual([{ t: 0, key: 'down' }, { t: 0, key: 'up' }, { t: 0, key: 'down', dead: true }])
+  expect((callsTo('POST compute/tapped')[0] as { taps: object[] }).taps.map((tap) => ({ ...tap, t: 0 }))).toEqual([
+    { t: 0, key: 'down' },
+    { t: 0, key: 'up' },
+    { t: 0, key: 'down', dead: true },
+  ])
   expect(screen.getByText(/taps within 6 ms, all 12 ms late/)).toBeTruthy()
   expect(screen.getByText(/1 found no place/)).toBeTruthy()
 })

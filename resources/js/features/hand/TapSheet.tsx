@@ -50,14 +50,21 @@ export function TapSheet({ width, bars: barsNow, onClose }: { width: number; bar
   const idle = recorder.status === 'idle'
   useKeys(
     idle
-      ? { r: start, ArrowDown: () => setChosen(Math.min(readings.length - 1, chosen + 1)), ArrowUp: () => setChosen(Math.max(0, chosen - 1)), Enter: () => take(readings[chosen]), Escape: onClose }
+      ? {
+          r: start,
+          ArrowDown: () => setChosen(Math.min(readings.length - 1, chosen + 1)),
+          ArrowUp: () => setChosen(Math.max(0, chosen - 1)),
+          Enter: () => take(readings[chosen]),
+          Escape: onClose,
+        }
       : { Escape: recorder.stop },
   )
   return (
     <section className="tap-sheet" aria-label="Tap a rhythm in">
       <div className="hand-tools">
         <label className="inline">
-          Bars <Segmented aria-label="Bars to tap" options={[1, 2, 4]} value={bars} disabled={!idle} onChange={(to) => setBars(Number(to))} />
+          Bars{' '}
+          <Segmented aria-label="Bars to tap" options={[1, 2, 4]} value={bars} disabled={!idle} onChange={(to) => setBars(Number(to))} />
         </label>
         {idle ? (
           <Button type="primary" disabled={silent} onClick={start}>
@@ -73,7 +80,11 @@ export function TapSheet({ width, bars: barsNow, onClose }: { width: number; bar
             Leave it <kbd>Esc</kbd>
           </Button>
         )}
-        <span className="muted">{silent ? 'The click needs a form to run through: type a chord line in Chart first.' : `The click goes at ${tempo}. Tap once through ${bars === 1 ? 'the bar' : `${bars} bars`}.`}</span>
+        <span className="muted">
+          {silent
+            ? 'The click needs a form to run through: type a chord line in Chart first.'
+            : `The click goes at ${tempo}. Tap once through ${bars === 1 ? 'the bar' : `${bars} bars`}.`}
+        </span>
       </div>
       {refusal !== '' && (
         <p role="alert" className="finding finding-off">
@@ -83,12 +94,22 @@ export function TapSheet({ width, bars: barsNow, onClose }: { width: number; bar
       {readings.length > 0 && idle ? (
         <ul role="listbox" aria-label="Ways to hear it">
           {readings.map((reading, index) => (
-            <li key={reading.words + reading.counted} role="option" aria-selected={index === chosen} className={index === chosen ? 'chosen' : ''} onClick={() => setChosen(index)} onDoubleClick={() => take(reading)}>
+            <li
+              key={reading.words + reading.counted}
+              role="option"
+              aria-selected={index === chosen}
+              className={index === chosen ? 'chosen' : ''}
+              onClick={() => setChosen(index)}
+              onDoubleClick={() => take(reading)}
+            >
               <div className="school-words">
                 <b>{reading.words}</b>
                 <small>{reading.counted}</small>
                 <small className="muted">
-                  taps within {Math.round(reading.spread_ms)} ms, {reading.shift_ms === 0 ? 'on the click' : `all ${Math.abs(reading.shift_ms)} ms ${reading.shift_ms > 0 ? 'late' : 'early'}`}
+                  taps within {Math.round(reading.spread_ms)} ms,{' '}
+                  {reading.shift_ms === 0
+                    ? 'on the click'
+                    : `all ${Math.abs(reading.shift_ms)} ms ${reading.shift_ms > 0 ? 'late' : 'early'}`}
                   {reading.left_out > 0 && `; ${reading.left_out} found no place`}
                 </small>
                 {index === chosen && (
@@ -114,7 +135,12 @@ function Pads({ recorder, bars, beats, tempo, width }: { recorder: Recorder; bar
   useBandFrames(() => {
     const at = band.position()
     if (count.current === null) return
-    const words = at === null ? 'One bar is counted in first.' : at.countIn !== null ? `Count-in: ${at.countIn}` : `Bar ${Math.min(bars, Math.floor(band.elapsedBars() + 1e-6) + 1)} of ${bars}, beat ${at.beat + 1}`
+    const words =
+      at === null
+        ? 'One bar is counted in first.'
+        : at.countIn !== null
+          ? `Count-in: ${at.countIn}`
+          : `Bar ${Math.min(bars, Math.floor(band.elapsedBars() + 1e-6) + 1)} of ${bars}, beat ${at.beat + 1}`
     if (count.current.textContent !== words) count.current.textContent = words
   })
   const toX = (t: number) => 20 + ((t * tempo) / 60 / beats) * (width - 40)
@@ -128,7 +154,11 @@ function Pads({ recorder, bars, beats, tempo, width }: { recorder: Recorder; bar
           <line key={beat} x1={toX((beat * 60) / tempo)} x2={toX((beat * 60) / tempo)} y1={8} y2={56} className="fret" />
         ))}
         {recorder.taps.map((tap, index) => (
-          <path key={index} d={tap.key === 'down' ? `M${toX(tap.t)} 50l-7 -34h14z` : `M${toX(tap.t)} 16l-7 34h14z`} className={tap.dead === true ? 'tap-mark dead' : 'tap-mark'} />
+          <path
+            key={index}
+            d={tap.key === 'down' ? `M${toX(tap.t)} 50l-7 -34h14z` : `M${toX(tap.t)} 16l-7 34h14z`}
+            className={tap.dead === true ? 'tap-mark dead' : 'tap-mark'}
+          />
         ))}
       </svg>
       <div className="pads four">

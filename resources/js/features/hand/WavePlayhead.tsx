@@ -5,7 +5,15 @@ import { useBandFrames } from '../../audio/useBandFrames'
 import { patternCrossings, rowGeometry } from '../../ui/HandWave'
 import { heightAt, waveKnots } from '../../ui/waveGeometry'
 
-type Props = { sketch: HandSketch; fromBeat: number; toBeat: number; width: number; height: number; timeline: Timeline | undefined; pattern: string }
+type Props = {
+  sketch: HandSketch
+  fromBeat: number
+  toBeat: number
+  width: number
+  height: number
+  timeline: Timeline | undefined
+  pattern: string
+}
 
 /** The dot that runs along the wave with the music. */
 export function WavePlayhead({ sketch, fromBeat, toBeat, width, height, timeline, pattern }: Props) {

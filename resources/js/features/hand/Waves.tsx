@@ -9,14 +9,24 @@ import { leantSketch, leantTo, useLean } from '../../ui/lean'
 import { useBench } from '../bench/benchContext'
 import { WavePlayhead } from './WavePlayhead'
 
-type Props = { hand: Hand; /** pairs of notes in a beat that swing: 1 for eighths, 2 for sixteenths */ pairsABeat: number; timeline: Timeline | undefined; bars: number; width: number; selectedAt: number | null; line: number | null; onSlot: (slot: HandSlot) => void }
+type Props = {
+  hand: Hand
+  /** pairs of notes in a beat that swing: 1 for eighths, 2 for sixteenths */ pairsABeat: number
+  timeline: Timeline | undefined
+  bars: number
+  width: number
+  selectedAt: number | null
+  line: number | null
+  onSlot: (slot: HandSlot) => void
+}
 
 /** The pattern bar under bar: the pick hand's wave, the fretting hand's lane, and the place that sounds. */
 export function Waves({ hand, pairsABeat, timeline, bars, width, selectedAt, line, onSlot }: Props) {
   const round = useSoundingRound(timeline, hand.pattern)
   const lean = useLean((state) => state.p)
   const sketch = leantSketch(hand.sketch, lean, pairsABeat)
-  const slots = lean === null ? hand.slots : hand.slots.map((slot) => ({ ...slot, beats: leantTo(slot.beats, hand.sketch.p, lean, pairsABeat) }))
+  const slots =
+    lean === null ? hand.slots : hand.slots.map((slot) => ({ ...slot, beats: leantTo(slot.beats, hand.sketch.p, lean, pairsABeat) }))
   const height = bars === 1 ? 230 : 122
   const strokes = timeline === undefined ? [] : strokesOf(timeline, round, bars, hand.pattern)
   const tails = timeline === undefined ? [] : tailsOf(timeline, round, strokes)
@@ -26,9 +36,33 @@ export function Waves({ hand, pairsABeat, timeline, bars, width, selectedAt, lin
     const chords = timeline === undefined ? [] : chordsOver(timeline, round, bar)
     return (
       <div key={bar} className="wave-row">
-        <HandWave sketch={sketch} slots={slots} fromBeat={from} toBeat={to} width={width} height={height} chords={chords} tails={tails} hits={strokes} strings={6} selectedAt={selectedAt} line={line} onSlot={onSlot} />
-        {timeline !== undefined && <FretLane tails={tails} dead={deadOf(timeline, round, strokes)} changes={chords} fromBeat={from} toBeat={to} width={width} />}
-        <WavePlayhead sketch={hand.sketch} fromBeat={from} toBeat={to} width={width} height={height} timeline={timeline} pattern={hand.pattern} />
+        <HandWave
+          sketch={sketch}
+          slots={slots}
+          fromBeat={from}
+          toBeat={to}
+          width={width}
+          height={height}
+          chords={chords}
+          tails={tails}
+          hits={strokes}
+          strings={6}
+          selectedAt={selectedAt}
+          line={line}
+          onSlot={onSlot}
+        />
+        {timeline !== undefined && (
+          <FretLane tails={tails} dead={deadOf(timeline, round, strokes)} changes={chords} fromBeat={from} toBeat={to} width={width} />
+        )}
+        <WavePlayhead
+          sketch={hand.sketch}
+          fromBeat={from}
+          toBeat={to}
+          width={width}
+          height={height}
+          timeline={timeline}
+          pattern={hand.pattern}
+        />
       </div>
     )
   })

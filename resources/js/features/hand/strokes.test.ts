@@ -9,18 +9,34 @@ const slot = (at: number): HandSlot => ({ slot: at / 480, at, division: 2, beats
 const pattern = {
   ticks: 3840,
   streams: [
-    { name: 'strum', strokes: [{ at: 0, division: 2 }, { at: 960, division: 4, accent: 3, articulation: 'ring', offsetMs: 12 }] },
+    {
+      name: 'strum',
+      strokes: [
+        { at: 0, division: 2 },
+        { at: 960, division: 4, accent: 3, articulation: 'ring', offsetMs: 12 },
+      ],
+    },
     { name: 'bass', strokes: [{ at: 0, division: 1 }] },
   ],
 } as unknown as PatternDocument
 
 it('sets a new stroke on the grid that is shown, in order of time', () => {
   const edited = withKind(pattern, slot(480), 'chuck')
-  expect(edited.streams[0].strokes.map((stroke) => [stroke.at, stroke.division, stroke.articulation])).toEqual([[0, 2, undefined], [480, 2, 'chuck'], [960, 4, 'ring']])
+  expect(edited.streams[0].strokes.map((stroke) => [stroke.at, stroke.division, stroke.articulation])).toEqual([
+    [0, 2, undefined],
+    [480, 2, 'chuck'],
+    [960, 4, 'ring'],
+  ])
 })
 
 it('changes the kind of a stroke and keeps all else about it', () => {
-  expect(strokeAt(withKind(pattern, slot(960), 'short'), 960)).toEqual({ at: 960, division: 4, accent: 3, articulation: 'short', offsetMs: 12 })
+  expect(strokeAt(withKind(pattern, slot(960), 'short'), 960)).toEqual({
+    at: 960,
+    division: 4,
+    accent: 3,
+    articulation: 'short',
+    offsetMs: 12,
+  })
   expect(strokeAt(withKind(pattern, slot(960), 'ghost'), 960)?.accent).toBe(0)
 })
 
@@ -41,7 +57,15 @@ it('fixes a direction and gives it back to the school', () => {
 it('writes the bass under the first line, and leaves that alone', () => {
   const bass = lineEditor(1, { zone: 'bass', action: 'pick', by: 'thumb' })
   const edited = bass.withKind(pattern, slot(960), 'ring')
-  expect(bass.strokeAt(edited, 960)).toEqual({ at: 960, division: 2, accent: 1, articulation: 'ring', zone: 'bass', action: 'pick', by: 'thumb' })
+  expect(bass.strokeAt(edited, 960)).toEqual({
+    at: 960,
+    division: 2,
+    accent: 1,
+    articulation: 'ring',
+    zone: 'bass',
+    action: 'pick',
+    by: 'thumb',
+  })
   expect(edited.streams[0]).toBe(pattern.streams[0])
 })
 

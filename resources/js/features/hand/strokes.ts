@@ -18,7 +18,8 @@ export function lineEditor(line: number, habit?: Habit) {
     ) as PatternDocument['streams'],
   })
 
-  const strokeAt = (pattern: PatternDocument, at: number | null): StrokeDocument | undefined => pattern.streams[line]?.strokes.find((stroke) => stroke.at === at)
+  const strokeAt = (pattern: PatternDocument, at: number | null): StrokeDocument | undefined =>
+    pattern.streams[line]?.strokes.find((stroke) => stroke.at === at)
 
   const withoutStroke = (pattern: PatternDocument, at: number): PatternDocument =>
     strokeAt(pattern, at) === undefined ? pattern : onLine(pattern, (strokes) => strokes.filter((stroke) => stroke.at !== at))
@@ -28,7 +29,16 @@ export function lineEditor(line: number, habit?: Habit) {
     onLine(pattern, (strokes) => {
       const before = strokes.find((stroke) => stroke.at === slot.at) ?? (habit as Partial<StrokeDocument> | undefined) ?? {}
       const { division, accent }: Partial<StrokeDocument> = before
-      return [...strokes.filter((stroke) => stroke.at !== slot.at), { ...before, at: slot.at, division: division ?? (slot.division as StrokeDocument['division']), accent: kind === 'ghost' ? 0 : (accent ?? 1), articulation: kind }]
+      return [
+        ...strokes.filter((stroke) => stroke.at !== slot.at),
+        {
+          ...before,
+          at: slot.at,
+          division: division ?? (slot.division as StrokeDocument['division']),
+          accent: kind === 'ghost' ? 0 : (accent ?? 1),
+          articulation: kind,
+        },
+      ]
     })
 
   const changed = (pattern: PatternDocument, at: number, part: Partial<StrokeDocument>): PatternDocument =>
@@ -46,6 +56,11 @@ export function lineEditor(line: number, habit?: Habit) {
 /** With a second line to write in; an empty one that was left is taken away again. */
 export function withLines(pattern: PatternDocument, lines: 1 | 2): PatternDocument {
   const [first, second] = pattern.streams
-  const streams = lines === 2 ? [first, second ?? { name: 'bass', strokes: [] }] : second !== undefined && second.strokes.length > 0 ? [first, second] : [first]
+  const streams =
+    lines === 2
+      ? [first, second ?? { name: 'bass', strokes: [] }]
+      : second !== undefined && second.strokes.length > 0
+        ? [first, second]
+        : [first]
   return streams.length === pattern.streams.length ? pattern : { ...pattern, streams: streams as PatternDocument['streams'] }
 }

@@ -17,7 +17,10 @@ it('saves what is on the bench before it exports it', async () => {
 })
 
 it('goes back to a version, and undo comes back from it', async () => {
-  serve({ 'GET breakdowns/b1/versions': { items: [version], next: null }, 'GET breakdowns/b1/versions/v1': { ...version, document: { ...tune, title: 'Ebb Table' } } })
+  serve({
+    'GET breakdowns/b1/versions': { items: [version], next: null },
+    'GET breakdowns/b1/versions/v1': { ...version, document: { ...tune, title: 'Ebb Table' } },
+  })
   const { store } = showOnBench(<HandoutStation />)
   fireEvent.click(await screen.findByText('Go back to it'))
   await waitFor(() => expect(store.getState().document.title).toBe('Ebb Table'))

@@ -20,8 +20,13 @@ export default function HandoutStation() {
         <div className="handout-row">
           <div>
             <h3>MIDI file</h3>
-            <p>For any player or notation program: tempo, meter, chord names as markers, one track a part, the swing in the notes’ places.</p>
-            <p className="muted">Not kept: fingerings and pins, stroke directions, the typed line (its chords are markers). Chucks become very short notes on a channel of their own.</p>
+            <p>
+              For any player or notation program: tempo, meter, chord names as markers, one track a part, the swing in the notes’ places.
+            </p>
+            <p className="muted">
+              Not kept: fingerings and pins, stroke directions, the typed line (its chords are markers). Chucks become very short notes on a
+              channel of their own.
+            </p>
           </div>
           <Button type="primary" size="large" onClick={() => void download('midi')}>
             Export MIDI

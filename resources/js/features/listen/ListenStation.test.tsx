@@ -5,20 +5,65 @@ import ListenStation from './ListenStation'
 import { keep, kept, placesOf, withNewStroke, withStroke } from './listened'
 import { outlinePath } from './outline'
 
-const strokes = Array.from({ length: 16 }, (_, eighth) => ({ t: 0.5 + 0.25 * eighth, direction: null, muted: eighth % 4 === 2, level_db: 0 }))
-const hearing = { seconds: 5, strokes, outline: [10, 80, 40], tuning: { cents: -18.2, from: 12, near: [{ slug: 'half-down', name: 'Half step down' }] }, meter: null, remark: null }
+const strokes = Array.from({ length: 16 }, (_, eighth) => ({
+  t: 0.5 + 0.25 * eighth,
+  direction: null,
+  muted: eighth % 4 === 2,
+  level_db: 0,
+}))
+const hearing = {
+  seconds: 5,
+  strokes,
+  outline: [10, 80, 40],
+  tuning: { cents: -18.2, from: 12, near: [{ slug: 'half-down', name: 'Half step down' }] },
+  meter: null,
+  remark: null,
+}
 const reading = {
-  tempo_bpm: 119.9, meter: '4/4', beats_a_bar: 4, grid: 2,
-  swing: { ratio: 1, low: 0.97, high: 1.03, p: 0.5, p_low: 0.49, p_high: 0.51, shares: [0.5, 0.5], sure: true, straight: true, words: 'straight' },
-  bias_ms: null, scatter_ms: 7.4, drift_bpm_per_min: 0.1, first_beat: 0.5, places: [0, 0.5], arm: ['down', 'up', 'down', 'up', 'down', 'up', 'down', 'up'],
-  beats: [0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4, 4.5], strokes: strokes.map((stroke, eighth) => ({ t: stroke.t, bar: Math.floor(eighth / 8), slot: eighth % 8, ms: eighth - 8, name: `${Math.floor((eighth % 8) / 2) + 1}${eighth % 2 === 0 ? '' : '&'}` })),
-  bar_tempos: [119.8, 120], slots: [],
+  tempo_bpm: 119.9,
+  meter: '4/4',
+  beats_a_bar: 4,
+  grid: 2,
+  swing: {
+    ratio: 1,
+    low: 0.97,
+    high: 1.03,
+    p: 0.5,
+    p_low: 0.49,
+    p_high: 0.51,
+    shares: [0.5, 0.5],
+    sure: true,
+    straight: true,
+    words: 'straight',
+  },
+  bias_ms: null,
+  scatter_ms: 7.4,
+  drift_bpm_per_min: 0.1,
+  first_beat: 0.5,
+  places: [0, 0.5],
+  arm: ['down', 'up', 'down', 'up', 'down', 'up', 'down', 'up'],
+  beats: [0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4, 4.5],
+  strokes: strokes.map((stroke, eighth) => ({
+    t: stroke.t,
+    bar: Math.floor(eighth / 8),
+    slot: eighth % 8,
+    ms: eighth - 8,
+    name: `${Math.floor((eighth % 8) / 2) + 1}${eighth % 2 === 0 ? '' : '&'}`,
+  })),
+  bar_tempos: [119.8, 120],
+  slots: [],
   offers: [
     { what: 'Tempo', heard: '120 bpm', has: '96 bpm', change: [patch('start', { ...tune.start, tempo: 96 })] },
     { what: 'Feel', heard: 'straight', has: 'straight', change: [] },
   ],
 }
-const server: Server = { 'POST compute/hear': hearing, 'POST compute/listen': reading, 'POST compute/tuning': (body: unknown) => ({ document: { ...(body as { document: object }).document, guitar: { tuning: 'half-down', capo: 0 } } }) }
+const server: Server = {
+  'POST compute/hear': hearing,
+  'POST compute/listen': reading,
+  'POST compute/tuning': (body: unknown) => ({
+    document: { ...(body as { document: object }).document, guitar: { tuning: 'half-down', capo: 0 } },
+  }),
+}
 
 beforeEach(() => localStorage.clear())
 
@@ -83,7 +128,15 @@ it('taps along: beats under one key, hits under the others', async () => {
   for (const tap of ['b', 'b', 'j', 'b', 'k']) key(tap)
   await screen.findByText('3 beats, 2 hits')
   key('Escape')
-  await waitFor(() => expect(callsTo('POST compute/listen').at(-1)).toMatchObject({ beats: [expect.any(Number), expect.any(Number), expect.any(Number)], strokes: [{ direction: 'up', muted: false }, { direction: 'up', muted: true }] }))
+  await waitFor(() =>
+    expect(callsTo('POST compute/listen').at(-1)).toMatchObject({
+      beats: [expect.any(Number), expect.any(Number), expect.any(Number)],
+      strokes: [
+        { direction: 'up', muted: false },
+        { direction: 'up', muted: true },
+      ],
+    }),
+  )
 })
 
 it('says what is wrong with a file, and keeps what lay open', async () => {
@@ -94,7 +147,10 @@ it('says what is wrong with a file, and keeps what lay open', async () => {
 })
 
 it('keeps a recording over a reload, without its outline where the browser has no room', () => {
-  const listened = withNewStroke({ name: 'pier', seconds: 5, outline: [1, 2], tuning: null, remark: null, strokes, beats: [], told: {} }, 0.6)
+  const listened = withNewStroke(
+    { name: 'pier', seconds: 5, outline: [1, 2], tuning: null, remark: null, strokes, beats: [], told: {} },
+    0.6,
+  )
   keep('b9', listened)
   expect(kept('b9')?.strokes[1]).toMatchObject({ t: 0.6, byHand: true })
   const full = vi.spyOn(Storage.prototype, 'setItem').mockImplementationOnce(() => {

@@ -55,7 +55,8 @@ export default function ListenStation() {
   const strokes = listened?.strokes ?? []
   const places = listened === null || shown === undefined ? [] : placesOf(listened, shown)
   const stroke = strokes[chosen]
-  const edit = (part: Partial<ListenedStroke>) => listened !== null && stroke !== undefined && change(steady(withStroke(listened, chosen, part)))
+  const edit = (part: Partial<ListenedStroke>) =>
+    listened !== null && stroke !== undefined && change(steady(withStroke(listened, chosen, part)))
   /** What is corrected by hand does not set the tempo in doubt again. */
   const steady = (next: Listened): Listened => ({ ...next, told: { ...next.told, tempo: next.told.tempo ?? shown?.tempo_bpm } })
   const nudge = (seconds: number) => stroke !== undefined && edit({ t: Math.round((stroke.t + seconds) * 1e4) / 1e4 })
@@ -107,7 +108,11 @@ export default function ListenStation() {
       <div className="station-main listen">
         <div className="station-head">
           <h2>Listen</h2>
-          <p className="muted">{listened === null ? 'measure the feel of a record or a band' : `${listened.name} · ${Math.round(listened.seconds)} s · ${countWords(strokes)}`}</p>
+          <p className="muted">
+            {listened === null
+              ? 'measure the feel of a record or a band'
+              : `${listened.name} · ${Math.round(listened.seconds)} s · ${countWords(strokes)}`}
+          </p>
           <div className="title-actions">
             {listened !== null && (
               <Button onClick={() => change(null)} title="The breakdown keeps what was taken over; Z brings it back">
@@ -124,7 +129,12 @@ export default function ListenStation() {
               {hearing ? heardWords(heardShare) : 'Open a recording'} <kbd className="on-ink">O</kbd>
             </Button>
           </div>
-          <FilePicker field={file} label="A recording" accept="audio/*,.wav,.mid,.midi" onFile={(picked) => void open(picked.name, picked)} />
+          <FilePicker
+            field={file}
+            label="A recording"
+            accept="audio/*,.wav,.mid,.midi"
+            onFile={(picked) => void open(picked.name, picked)}
+          />
         </div>
         {sheet === 'taps' ? (
           <TapAlong
@@ -155,8 +165,24 @@ export default function ListenStation() {
         ) : (
           <>
             {listened.remark !== null && <p className="finding finding-swing">{listened.remark}</p>}
-            <Overview listened={listened} reading={shown} fromBar={firstShown} bars={SHOWN_BARS} onBar={(bar) => setChosen(nearestTo(strokes, shown.beats[bar * shown.beats_a_bar] ?? 0))} />
-            <StrokeView listened={listened} reading={shown} places={places} fromBar={firstShown} bars={SHOWN_BARS} chosen={chosen} onChoose={setChosen} onInsert={insert} at={playback.at} />
+            <Overview
+              listened={listened}
+              reading={shown}
+              fromBar={firstShown}
+              bars={SHOWN_BARS}
+              onBar={(bar) => setChosen(nearestTo(strokes, shown.beats[bar * shown.beats_a_bar] ?? 0))}
+            />
+            <StrokeView
+              listened={listened}
+              reading={shown}
+              places={places}
+              fromBar={firstShown}
+              bars={SHOWN_BARS}
+              chosen={chosen}
+              onChoose={setChosen}
+              onInsert={insert}
+              at={playback.at}
+            />
             <div className="listen-figures">
               <TempoFigure reading={shown} />
               <SwingFigure reading={shown} />
@@ -187,7 +213,9 @@ export default function ListenStation() {
         ) : (
           <>
             <h2>Take over into the breakdown</h2>
-            <p className="muted">Tempo, feel and strokes are offered here once something is heard. Nothing in the breakdown changes before you press.</p>
+            <p className="muted">
+              Tempo, feel and strokes are offered here once something is heard. Nothing in the breakdown changes before you press.
+            </p>
           </>
         )}
       </aside>
@@ -200,7 +228,8 @@ const countWords = (strokes: ListenedStroke[]): string => {
   return `${heard.length} strokes`
 }
 
-const nearestTo = (strokes: HeardStroke[], t: number): number => strokes.reduce((best, stroke, index) => (Math.abs(stroke.t - t) < Math.abs((strokes[best]?.t ?? Infinity) - t) ? index : best), 0)
+const nearestTo = (strokes: HeardStroke[], t: number): number =>
+  strokes.reduce((best, stroke, index) => (Math.abs(stroke.t - t) < Math.abs((strokes[best]?.t ?? Infinity) - t) ? index : best), 0)
 
 const tapped = (hits: HeardStroke[], beats: number[]): Listened => ({
   name: 'tapped along',
@@ -214,7 +243,17 @@ const tapped = (hits: HeardStroke[], beats: number[]): Listened => ({
 })
 
 /** Half or double, and how the beat divides: what ears settle faster than figures. */
-function Tell({ reading, told, onTell, onTimes }: { reading: FeelReading; told: Listened['told']; onTell: (told: Listened['told']) => void; onTimes: (times: number) => void }) {
+function Tell({
+  reading,
+  told,
+  onTell,
+  onTimes,
+}: {
+  reading: FeelReading
+  told: Listened['told']
+  onTell: (told: Listened['told']) => void
+  onTimes: (times: number) => void
+}) {
   return (
     <section className="tell" aria-label="How it is counted">
       <span className="label">Counted</span>
@@ -226,7 +265,11 @@ function Tell({ reading, told, onTell, onTimes }: { reading: FeelReading; told: 
       </Button>
       <label>
         in{' '}
-        <select aria-label="Slots a beat" value={told.grid ?? 0} onChange={(event) => onTell({ grid: Number(event.target.value) || undefined })}>
+        <select
+          aria-label="Slots a beat"
+          value={told.grid ?? 0}
+          onChange={(event) => onTell({ grid: Number(event.target.value) || undefined })}
+        >
           <option value={0}>{reading.grid} a beat, as heard</option>
           {[1, 2, 3, 4, 6].map((grid) => (
             <option key={grid} value={grid}>
@@ -265,10 +308,12 @@ function Nothing({ onFile }: { onFile: (file: File) => void }) {
     <div className={over ? 'empty drop over' : 'empty drop'}>
       <h2>Nothing to listen to yet</h2>
       <p>
-        Drop a recording here, or press <kbd>O</kbd>: a guitar that comps, alone or well in front. Gravik finds every strum, the tempo, how the off-beats lean and how the guitar is tuned. WAV, MIDI, and whatever else your browser plays.
+        Drop a recording here, or press <kbd>O</kbd>: a guitar that comps, alone or well in front. Gravik finds every strum, the tempo, how
+        the off-beats lean and how the guitar is tuned. WAV, MIDI, and whatever else your browser plays.
       </p>
       <p>
-        A full band, or a record on the player: press <kbd>A</kbd> and tap along, beats with one hand and the comping with the other. <kbd>M</kbd> listens to what is played in the room.
+        A full band, or a record on the player: press <kbd>A</kbd> and tap along, beats with one hand and the comping with the other.{' '}
+        <kbd>M</kbd> listens to what is played in the room.
       </p>
     </div>
   )

@@ -12,7 +12,12 @@ export function MicrophoneSheet({ onSound, onClose }: { onSound: (sound: Blob) =
   const [problem, setProblem] = useState('')
   const [seconds, setSeconds] = useState(0)
   const bar = useRef<HTMLElement>(null)
-  const taking = useRef<{ microphone: Microphone | null; blocks: Float32Array[]; since: number | null; over: boolean }>({ microphone: null, blocks: [], since: null, over: false })
+  const taking = useRef<{ microphone: Microphone | null; blocks: Float32Array[]; since: number | null; over: boolean }>({
+    microphone: null,
+    blocks: [],
+    since: null,
+    over: false,
+  })
   const done = useRef(onSound)
   useEffect(() => {
     done.current = onSound
@@ -38,7 +43,8 @@ export function MicrophoneSheet({ onSound, onClose }: { onSound: (sound: Blob) =
         take.since ??= at
         take.blocks.push(samples)
         setSeconds(Math.floor(at - take.since))
-        if (bar.current !== null) bar.current.style.width = `${Math.min(100, 100 * Math.sqrt(samples.reduce((most, sample) => Math.max(most, Math.abs(sample)), 0)))}%`
+        if (bar.current !== null)
+          bar.current.style.width = `${Math.min(100, 100 * Math.sqrt(samples.reduce((most, sample) => Math.max(most, Math.abs(sample)), 0)))}%`
         if (at - take.since > LONGEST_S) stopping.current()
       },
       () => stopping.current(),
@@ -48,7 +54,8 @@ export function MicrophoneSheet({ onSound, onClose }: { onSound: (sound: Blob) =
         if (take.over) microphone.stop()
         take.microphone = microphone
       },
-      (why: unknown) => setProblem(why instanceof NoMicrophone ? why.message : 'The microphone could not be opened. Open a recording, or tap along.'),
+      (why: unknown) =>
+        setProblem(why instanceof NoMicrophone ? why.message : 'The microphone could not be opened. Open a recording, or tap along.'),
     )
     return () => {
       take.over = true

@@ -40,11 +40,19 @@ export function Overview({ listened, reading, fromBar, bars, onBar }: Props) {
           }
         }}
       >
-        <rect x={toX(barAt(fromBar))} y={1} width={Math.max(4, toX(barAt(fromBar + bars)) - toX(barAt(fromBar)))} height={44} className="overview-window" />
+        <rect
+          x={toX(barAt(fromBar))}
+          y={1}
+          width={Math.max(4, toX(barAt(fromBar + bars)) - toX(barAt(fromBar)))}
+          height={44}
+          className="overview-window"
+        />
         {listened.outline.length > 0 ? (
           <path d={outlinePath(listened.outline, 0, listened.seconds, toX, 23, 21)} className="outline" />
         ) : (
-          listened.strokes.map((stroke, index) => <line key={index} x1={toX(stroke.t)} x2={toX(stroke.t)} y1={12} y2={34} className="outline-tick" />)
+          listened.strokes.map((stroke, index) => (
+            <line key={index} x1={toX(stroke.t)} x2={toX(stroke.t)} y1={12} y2={34} className="outline-tick" />
+          ))
         )}
         {Array.from({ length: count }, (_, bar) => (
           <g key={bar}>

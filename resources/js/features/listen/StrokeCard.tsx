@@ -24,7 +24,10 @@ export function StrokeCard({ stroke, place, count, canUndo, canHear, playing, on
   return (
     <section className="stroke-card">
       <h2>
-        Stroke <small className="muted">{stroke.t.toFixed(2)} s{place === null ? ', struck out' : ` · bar ${place.bar + 1}, ${place.name}`}</small>
+        Stroke{' '}
+        <small className="muted">
+          {stroke.t.toFixed(2)} s{place === null ? ', struck out' : ` · bar ${place.bar + 1}, ${place.name}`}
+        </small>
       </h2>
       <div className="stroke-row">
         <span>Direction</span>
@@ -67,7 +70,12 @@ export function StrokeCard({ stroke, place, count, canUndo, canHear, playing, on
         </span>
       </div>
       <div className="button-row">
-        <Button size="small" onClick={onHear} disabled={!canHear} title={canHear ? '' : 'The sound itself is gone after a reload; open it again to hear it'}>
+        <Button
+          size="small"
+          onClick={onHear}
+          disabled={!canHear}
+          title={canHear ? '' : 'The sound itself is gone after a reload; open it again to hear it'}
+        >
           {playing ? 'Stop' : 'Hear it'} <kbd>P</kbd>
         </Button>
         <Button size="small" onClick={onOne}>

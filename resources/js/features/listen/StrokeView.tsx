@@ -36,13 +36,20 @@ export function StrokeView({ listened, reading, places, fromBar, bars, chosen, o
   const lead = 0.03 * (to - from)
   const toX = (t: number) => MARGIN + ((t - from + lead) / (to - from + 2 * lead)) * (width - 2 * MARGIN)
   const toY = (h: number) => MIDDLE - REACH * h
-  const crossings = useMemo(() => armThrough(listened.strokes, places, reading, fromBar - 1, fromBar + bars + 1), [listened.strokes, places, reading, fromBar, bars])
+  const crossings = useMemo(
+    () => armThrough(listened.strokes, places, reading, fromBar - 1, fromBar + bars + 1),
+    [listened.strokes, places, reading, fromBar, bars],
+  )
   const knots = useMemo(() => waveKnots(crossings), [crossings])
   const pxPerS = (width - 2 * MARGIN) / (to - from + 2 * lead)
-  const shown = listened.strokes.map((stroke, index) => ({ stroke, index, place: places[index] ?? null })).filter(({ stroke }) => stroke.t > from - lead && stroke.t < to + lead)
+  const shown = listened.strokes
+    .map((stroke, index) => ({ stroke, index, place: places[index] ?? null }))
+    .filter(({ stroke }) => stroke.t > from - lead && stroke.t < to + lead)
   const struck = new Set(shown.filter(({ stroke }) => stroke.out !== true).map(({ stroke }) => stroke.t))
   const air = crossings.filter((crossing) => crossing.x > from - lead && crossing.x < to + lead && !struck.has(crossing.x))
-  const beats = Array.from({ length: bars * reading.beats_a_bar + 1 }, (_, number) => fromBar * reading.beats_a_bar + number).filter((number) => number < reading.beats.length)
+  const beats = Array.from({ length: bars * reading.beats_a_bar + 1 }, (_, number) => fromBar * reading.beats_a_bar + number).filter(
+    (number) => number < reading.beats.length,
+  )
 
   return (
     <div ref={box} className="stroke-view">
@@ -51,7 +58,11 @@ export function StrokeView({ listened, reading, places, fromBar, bars, chosen, o
         height={HEIGHT}
         role="img"
         aria-label={`Bars ${fromBar + 1} to ${fromBar + bars}: ${shown.length} strokes`}
-        onDoubleClick={(event) => onInsert(Math.round((from - lead + (event.clientX - event.currentTarget.getBoundingClientRect().left - MARGIN) / pxPerS) * 1e4) / 1e4)}
+        onDoubleClick={(event) =>
+          onInsert(
+            Math.round((from - lead + (event.clientX - event.currentTarget.getBoundingClientRect().left - MARGIN) / pxPerS) * 1e4) / 1e4,
+          )
+        }
       >
         <clipPath id="stroke-view">
           <rect x={0} width={width} y={0} height={HEIGHT} />
@@ -59,7 +70,13 @@ export function StrokeView({ listened, reading, places, fromBar, bars, chosen, o
         <path d={outlinePath(listened.outline, from - lead, to + lead, toX, MIDDLE, REACH * 0.9)} className="outline" />
         {beats.map((number) => (
           <g key={number}>
-            <line x1={toX(beat(number))} x2={toX(beat(number))} y1={number % reading.beats_a_bar === 0 ? 6 : MIDDLE - REACH} y2={FOOT} className={number % reading.beats_a_bar === 0 ? 'bar-line' : 'beat-line'} />
+            <line
+              x1={toX(beat(number))}
+              x2={toX(beat(number))}
+              y1={number % reading.beats_a_bar === 0 ? 6 : MIDDLE - REACH}
+              y2={FOOT}
+              className={number % reading.beats_a_bar === 0 ? 'bar-line' : 'beat-line'}
+            />
             {number % reading.beats_a_bar === 0 && (
               <>
                 <path d={`M${toX(beat(number))} 2l6 7l-6 7l-6 -7z`} className="one-mark" />
@@ -84,10 +101,24 @@ export function StrokeView({ listened, reading, places, fromBar, bars, chosen, o
           <path d={wavePath(knots, toX, toY)} className="wave-fall" />
         </g>
         {air.map((crossing) => (
-          <Blade key={crossing.x} kind="air" direction={crossing.down ? 'down' : 'up'} accent={0} x={toX(crossing.x)} top={MIDDLE - 20} bottom={MIDDLE + 20} lean={leanAt(knots, crossing.x, pxPerS, REACH)} />
+          <Blade
+            key={crossing.x}
+            kind="air"
+            direction={crossing.down ? 'down' : 'up'}
+            accent={0}
+            x={toX(crossing.x)}
+            top={MIDDLE - 20}
+            bottom={MIDDLE + 20}
+            lean={leanAt(knots, crossing.x, pxPerS, REACH)}
+          />
         ))}
         {shown.map(({ stroke, index, place }) => (
-          <g key={`${stroke.t}-${index}`} className="listen-stroke" onClick={() => onChoose(index)} onDoubleClick={(event) => event.stopPropagation()}>
+          <g
+            key={`${stroke.t}-${index}`}
+            className="listen-stroke"
+            onClick={() => onChoose(index)}
+            onDoubleClick={(event) => event.stopPropagation()}
+          >
             <rect x={toX(stroke.t) - 14} width={28} y={MIDDLE - REACH} height={FOOT - MIDDLE + REACH + 40} className="slot-hit" />
             <Struck stroke={stroke} accent={places[index]?.accent ?? 1} x={toX(stroke.t)} lean={leanAt(knots, stroke.t, pxPerS, REACH)} />
             {place !== null && place.slot % reading.grid !== 0 && (
@@ -102,10 +133,17 @@ export function StrokeView({ listened, reading, places, fromBar, bars, chosen, o
               </text>
             )}
             {stroke.byHand === true && <circle cx={toX(stroke.t)} cy={FOOT + 46} r={3} className="by-hand" />}
-            {index === chosen && <path d={`M${toX(stroke.t) - 13} ${MIDDLE - REACH + 12}v-10h26v10M${toX(stroke.t) - 13} ${FOOT - 8}v10h26v-10`} className="slot-frame" />}
+            {index === chosen && (
+              <path
+                d={`M${toX(stroke.t) - 13} ${MIDDLE - REACH + 12}v-10h26v10M${toX(stroke.t) - 13} ${FOOT - 8}v10h26v-10`}
+                className="slot-frame"
+              />
+            )}
           </g>
         ))}
-        {at !== null && at >= from - lead && at <= to + lead && <line x1={toX(at)} x2={toX(at)} y1={4} y2={FOOT} className="listen-playhead" />}
+        {at !== null && at >= from - lead && at <= to + lead && (
+          <line x1={toX(at)} x2={toX(at)} y1={4} y2={FOOT} className="listen-playhead" />
+        )}
       </svg>
       <p className="stroke-key">
         <Key kind="ring" direction="down" /> down <Key kind="ring" direction="up" /> up
@@ -133,7 +171,18 @@ const Key = ({ kind, direction }: { kind: 'ring' | 'chuck' | 'air'; direction: '
 function Struck({ stroke, accent, x, lean }: { stroke: ListenedStroke; accent: number; x: number; lean: number }) {
   const [top, bottom] = [MIDDLE - 30, MIDDLE + 30]
   if (stroke.out === true) return <path d={`M${x - 7} ${MIDDLE - 7}l14 14m0 -14l-14 14`} className="struck-out" />
-  if (stroke.direction !== null) return <Blade kind={stroke.muted === true ? 'chuck' : 'ring'} direction={stroke.direction} accent={accent} x={x} top={top} bottom={bottom} lean={lean} />
+  if (stroke.direction !== null)
+    return (
+      <Blade
+        kind={stroke.muted === true ? 'chuck' : 'ring'}
+        direction={stroke.direction}
+        accent={accent}
+        x={x}
+        top={top}
+        bottom={bottom}
+        lean={lean}
+      />
+    )
   const width = [5, 8, 11][accent] ?? 8
   return (
     <g className={stroke.muted === true ? 'untold dead' : 'untold'}>

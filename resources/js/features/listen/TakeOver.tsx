@@ -37,7 +37,12 @@ export function TakeOver({ offers, tuning }: { offers: FeelOffer[]; tuning: Hear
       {offers.map((offer) => {
         const same = offer.change.length === 0
         return (
-          <Checkbox key={offer.what} checked={!same && !left.includes(offer.what)} disabled={same || !mine} onChange={(event) => tick(offer.what, event.target.checked)}>
+          <Checkbox
+            key={offer.what}
+            checked={!same && !left.includes(offer.what)}
+            disabled={same || !mine}
+            onChange={(event) => tick(offer.what, event.target.checked)}
+          >
             <b>{offer.what}</b> <b className="heard">{offer.heard}</b>
             <small className="muted">{same ? 'the breakdown has the same' : `the breakdown has ${offer.has}`}</small>
           </Checkbox>
@@ -50,9 +55,16 @@ export function TakeOver({ offers, tuning }: { offers: FeelOffer[]; tuning: Hear
         </Checkbox>
       )}
       <Button type="primary" disabled={count === 0 || !mine} onClick={() => void take()}>
-        {count === 0 ? 'Nothing to take over' : `Take over ${count === 1 ? 'this one' : `these ${['', '', 'two', 'three', 'four'][count] ?? count}`}`} <kbd className="on-ink">Enter</kbd>
+        {count === 0
+          ? 'Nothing to take over'
+          : `Take over ${count === 1 ? 'this one' : `these ${['', '', 'two', 'three', 'four'][count] ?? count}`}`}{' '}
+        <kbd className="on-ink">Enter</kbd>
       </Button>
-      <p className="muted">{done && count === 0 ? 'Taken over. Ctrl Z takes all of it back.' : 'Nothing in the breakdown changes before you press, and one step back undoes it all.'}</p>
+      <p className="muted">
+        {done && count === 0
+          ? 'Taken over. Ctrl Z takes all of it back.'
+          : 'Nothing in the breakdown changes before you press, and one step back undoes it all.'}
+      </p>
     </section>
   )
 }
@@ -67,11 +79,16 @@ function takenOver(document: BreakdownDocument, offers: FeelOffer[]): { taken: B
     for (const patch of offer.change) {
       const alone = patched(document, [patch])
       if (alone === null) return { taken: document, setAside: true }
-      taken = patch.field === 'start' ? { ...taken, start: { ...taken.start, ...changedIn(document.start, alone.start) } } : (patched(taken, [patch]) ?? taken)
+      taken =
+        patch.field === 'start'
+          ? { ...taken, start: { ...taken.start, ...changedIn(document.start, alone.start) } }
+          : (patched(taken, [patch]) ?? taken)
     }
   }
   return { taken, setAside: false }
 }
 
 const changedIn = <T extends object>(before: T, after: T): Partial<T> =>
-  Object.fromEntries(Object.entries(after).filter(([name, value]) => JSON.stringify(value) !== JSON.stringify(before[name as keyof T]))) as Partial<T>
+  Object.fromEntries(
+    Object.entries(after).filter(([name, value]) => JSON.stringify(value) !== JSON.stringify(before[name as keyof T])),
+  ) as Partial<T>

@@ -42,9 +42,14 @@ export function TapAlong({ onTapped, onClose }: Props) {
   return (
     <div className="recording">
       <p className="recording-count" role="status">
-        {beats.length === 0 && hits.length === 0 ? 'Start the record, then tap' : `${beats.length} ${beats.length === 1 ? 'beat' : 'beats'}, ${hits.length} ${hits.length === 1 ? 'hit' : 'hits'}`}
+        {beats.length === 0 && hits.length === 0
+          ? 'Start the record, then tap'
+          : `${beats.length} ${beats.length === 1 ? 'beat' : 'beats'}, ${hits.length} ${hits.length === 1 ? 'hit' : 'hits'}`}
       </p>
-      <p className="muted">The beats alone give the tempo, eight of them or more. The hits over them give the figure and how it leans. If you only tap hits, the beat is found from them.</p>
+      <p className="muted">
+        The beats alone give the tempo, eight of them or more. The hits over them give the figure and how it leans. If you only tap hits,
+        the beat is found from them.
+      </p>
       <div className="pads five">
         {PADS.map((pad) => (
           <button

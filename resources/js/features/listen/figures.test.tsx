@@ -10,13 +10,47 @@ import { StrokeView } from './StrokeView'
 import '../../testing/page'
 
 const reading = (part: Partial<FeelReading> = {}): FeelReading => ({
-  tempo_bpm: 120, meter: '4/4', beats_a_bar: 4, grid: 2, swing: null, bias_ms: null, scatter_ms: 6.2, drift_bpm_per_min: 0.1, first_beat: 0,
-  places: [0, 0.6], arm: ['down', 'up', 'down', 'up', 'down', 'up', 'down', 'up'], beats: Array.from({ length: 17 }, (_, beat) => beat * 0.5),
-  strokes: [], bar_tempos: [119.5, 120.5], slots: [], offers: [], ...part,
+  tempo_bpm: 120,
+  meter: '4/4',
+  beats_a_bar: 4,
+  grid: 2,
+  swing: null,
+  bias_ms: null,
+  scatter_ms: 6.2,
+  drift_bpm_per_min: 0.1,
+  first_beat: 0,
+  places: [0, 0.6],
+  arm: ['down', 'up', 'down', 'up', 'down', 'up', 'down', 'up'],
+  beats: Array.from({ length: 17 }, (_, beat) => beat * 0.5),
+  strokes: [],
+  bar_tempos: [119.5, 120.5],
+  slots: [],
+  offers: [],
+  ...part,
 })
-const listened = (strokes: Listened['strokes']): Listened => ({ name: 'pier', seconds: 8, outline: [], tuning: null, remark: null, strokes, beats: [], told: {} })
+const listened = (strokes: Listened['strokes']): Listened => ({
+  name: 'pier',
+  seconds: 8,
+  outline: [],
+  tuning: null,
+  remark: null,
+  strokes,
+  beats: [],
+  told: {},
+})
 const stroke = (t: number, part: Partial<Listened['strokes'][number]> = {}) => ({ t, direction: null, muted: false, level_db: 0, ...part })
-const swing = { ratio: 1.5, low: 1.45, high: 1.56, p: 0.6, p_low: 0.592, p_high: 0.609, shares: [0.59, 0.6, 0.6, 0.61], sure: true, straight: false, words: '60 % swing' }
+const swing = {
+  ratio: 1.5,
+  low: 1.45,
+  high: 1.56,
+  p: 0.6,
+  p_low: 0.592,
+  p_high: 0.609,
+  shares: [0.59, 0.6, 0.6, 0.61],
+  sure: true,
+  straight: false,
+  words: '60 % swing',
+}
 
 it('says whether the tempo stands, rises or falls', () => {
   render(<TempoFigure reading={reading()} />)
@@ -45,7 +79,18 @@ it('says why there is no swing to show', () => {
 })
 
 it('says how the guitar is tuned, and when that cannot be told', () => {
-  render(<TuningFigure tuning={{ cents: 21.4, from: 9, near: [{ slug: 'whole-down', name: 'Whole step down' }, { slug: 'drop-d', name: 'Drop D' }] }} />)
+  render(
+    <TuningFigure
+      tuning={{
+        cents: 21.4,
+        from: 9,
+        near: [
+          { slug: 'whole-down', name: 'Whole step down' },
+          { slug: 'drop-d', name: 'Drop D' },
+        ],
+      }}
+    />,
+  )
   expect(screen.getByText('21 cents sharp')).toBeTruthy()
   expect(screen.getByText(/Nearest: Whole step down or Drop D. Tune to the recording/)).toBeTruthy()
   render(<TuningFigure tuning={{ cents: -2, from: 9, near: [{ slug: 'standard', name: 'Standard' }] }} />)
@@ -66,10 +111,32 @@ it('goes through the bars by arrow keys and by a press', () => {
 })
 
 it('stands a blade where a direction was told, a broken one where not, and crosses out what was struck out', () => {
-  const strokes = [stroke(0, { direction: 'down' }), stroke(0.3), stroke(0.5, { muted: true }), stroke(0.8, { out: true }), stroke(1, { direction: 'up', byHand: true })]
-  const places = [0, 1, 2, null, 4].map((slot) => (slot === null ? null : { t: 0, bar: 0, slot, ms: slot === 4 ? 18 : 2, far: slot === 4, accent: 1, name: slot % 2 === 0 ? String(slot / 2 + 1) : '1&' }))
+  const strokes = [
+    stroke(0, { direction: 'down' }),
+    stroke(0.3),
+    stroke(0.5, { muted: true }),
+    stroke(0.8, { out: true }),
+    stroke(1, { direction: 'up', byHand: true }),
+  ]
+  const places = [0, 1, 2, null, 4].map((slot) =>
+    slot === null
+      ? null
+      : { t: 0, bar: 0, slot, ms: slot === 4 ? 18 : 2, far: slot === 4, accent: 1, name: slot % 2 === 0 ? String(slot / 2 + 1) : '1&' },
+  )
   const onChoose = vi.fn()
-  const { container } = render(<StrokeView listened={listened(strokes)} reading={reading()} places={places} fromBar={0} bars={2} chosen={1} onChoose={onChoose} onInsert={vi.fn()} at={0.6} />)
+  const { container } = render(
+    <StrokeView
+      listened={listened(strokes)}
+      reading={reading()}
+      places={places}
+      fromBar={0}
+      bars={2}
+      chosen={1}
+      onChoose={onChoose}
+      onInsert={vi.fn()}
+      at={0.6}
+    />,
+  )
   const drawing = container.querySelector('.stroke-view > svg') as SVGElement
   expect(drawing.querySelectorAll('.listen-stroke .blade')).toHaveLength(2)
   expect(drawing.querySelectorAll('.untold')).toHaveLength(2)
@@ -84,7 +151,19 @@ it('stands a blade where a direction was told, a broken one where not, and cross
 
 it('puts a stroke where the drawing is pressed twice', () => {
   const onInsert = vi.fn()
-  const { container } = render(<StrokeView listened={listened([])} reading={reading()} places={[]} fromBar={0} bars={2} chosen={0} onChoose={vi.fn()} onInsert={onInsert} at={null} />)
+  const { container } = render(
+    <StrokeView
+      listened={listened([])}
+      reading={reading()}
+      places={[]}
+      fromBar={0}
+      bars={2}
+      chosen={0}
+      onChoose={vi.fn()}
+      onInsert={onInsert}
+      at={null}
+    />,
+  )
   fireEvent.doubleClick(container.querySelector('.stroke-view > svg') as Element, { clientX: 450 })
   expect(onInsert.mock.calls[0]?.[0]).toBeCloseTo(2, 1)
 })
@@ -93,7 +172,19 @@ it('sets direction, sound and place of a stroke by hand', () => {
   const onEdit = vi.fn()
   const onNudge = vi.fn()
   render(
-    <StrokeCard stroke={stroke(1.5)} place={{ t: 1.5, bar: 0, slot: 6, ms: -9, far: false, accent: 1, name: '4' }} count={3} canUndo canHear={false} playing={false} onEdit={onEdit} onNudge={onNudge} onUndo={vi.fn()} onHear={vi.fn()} onOne={vi.fn()} />,
+    <StrokeCard
+      stroke={stroke(1.5)}
+      place={{ t: 1.5, bar: 0, slot: 6, ms: -9, far: false, accent: 1, name: '4' }}
+      count={3}
+      canUndo
+      canHear={false}
+      playing={false}
+      onEdit={onEdit}
+      onNudge={onNudge}
+      onUndo={vi.fn()}
+      onHear={vi.fn()}
+      onOne={vi.fn()}
+    />,
   )
   expect(screen.getByText('9 ms early')).toBeTruthy()
   expect(screen.getByText('By hand so far: 3 strokes')).toBeTruthy()

@@ -38,7 +38,8 @@ export function TempoFigure({ reading }: { reading: FeelReading }) {
       </svg>
       <p className="figure-big">{reading.tempo_bpm.toFixed(1)} on average</p>
       <p className="muted">
-        {Math.abs(drift) < 0.5 ? 'It stands.' : `It ${drift > 0 ? 'rises' : 'falls'} by ${Math.abs(drift).toFixed(1)} a minute.`} Strokes scatter by {Math.round(reading.scatter_ms)} ms.
+        {Math.abs(drift) < 0.5 ? 'It stands.' : `It ${drift > 0 ? 'rises' : 'falls'} by ${Math.abs(drift).toFixed(1)} a minute.`} Strokes
+        scatter by {Math.round(reading.scatter_ms)} ms.
       </p>
     </section>
   )
@@ -59,16 +60,43 @@ export function SwingFigure({ reading }: { reading: FeelReading }) {
   }
   const each = Math.max(1, Math.ceil(Math.max(...counts) / MOST_BOXES))
   const size = (WIDTH - 12) / BINS
-  const slots = reading.grid === 1 ? 'Beats only: nothing between them leans.' : reading.grid === 3 || reading.grid === 6 ? `${reading.grid} to the beat, even.` : 'No beat, off-beat and beat in a row to measure between.'
+  const slots =
+    reading.grid === 1
+      ? 'Beats only: nothing between them leans.'
+      : reading.grid === 3 || reading.grid === 6
+        ? `${reading.grid} to the beat, even.`
+        : 'No beat, off-beat and beat in a row to measure between.'
   return (
     <section>
       <h3>
-        Swing <span className="muted">{swing === null ? '' : `${swing.shares.length} off-beats, place in ${reading.grid === 4 ? 'the half beat' : 'the beat'}`}</span>
+        Swing{' '}
+        <span className="muted">
+          {swing === null ? '' : `${swing.shares.length} off-beats, place in ${reading.grid === 4 ? 'the half beat' : 'the beat'}`}
+        </span>
       </h3>
-      <svg width={WIDTH} height={HEIGHT} role="img" aria-label={swing === null ? slots : `Off-beats at ${(100 * swing.p).toFixed(1)} percent`}>
-        {swing !== null && <rect x={toX(swing.p_low)} y={4} width={Math.max(2, toX(swing.p_high) - toX(swing.p_low))} height={HEIGHT - 34} className="swing-interval" />}
+      <svg
+        width={WIDTH}
+        height={HEIGHT}
+        role="img"
+        aria-label={swing === null ? slots : `Off-beats at ${(100 * swing.p).toFixed(1)} percent`}
+      >
+        {swing !== null && (
+          <rect
+            x={toX(swing.p_low)}
+            y={4}
+            width={Math.max(2, toX(swing.p_high) - toX(swing.p_low))}
+            height={HEIGHT - 34}
+            className="swing-interval"
+          />
+        )}
         {counts.flatMap((count, bin) =>
-          Array.from({ length: Math.ceil(count / each) }, (_, box) => <path key={`${bin}-${box}`} d={`M${6 + bin * size + 1.5} ${HEIGHT - 34 - box * 5.4}h${size - 2.2}l-1 -4.2h-${size - 2.2}z`} className="swing-box" />),
+          Array.from({ length: Math.ceil(count / each) }, (_, box) => (
+            <path
+              key={`${bin}-${box}`}
+              d={`M${6 + bin * size + 1.5} ${HEIGHT - 34 - box * 5.4}h${size - 2.2}l-1 -4.2h-${size - 2.2}z`}
+              className="swing-box"
+            />
+          )),
         )}
         {swing !== null && <line x1={toX(swing.p)} x2={toX(swing.p)} y1={2} y2={HEIGHT - 28} className="gauge-planned" />}
         <line x1={6} x2={WIDTH - 6} y1={HEIGHT - 30} y2={HEIGHT - 30} className="gauge-axis" />
@@ -93,10 +121,14 @@ export function SwingFigure({ reading }: { reading: FeelReading }) {
       ) : (
         <>
           <p className="figure-big brass">
-            {(100 * swing.p).toFixed(1)} % <small>between {(100 * swing.p_low).toFixed(1)} and {(100 * swing.p_high).toFixed(1)}, 95 in 100</small>
+            {(100 * swing.p).toFixed(1)} %{' '}
+            <small>
+              between {(100 * swing.p_low).toFixed(1)} and {(100 * swing.p_high).toFixed(1)}, 95 in 100
+            </small>
           </p>
           <p className="muted">
-            Long to short {swing.ratio.toFixed(2)} to 1{swing.straight ? ': straight' : ''}. {swing.sure ? '' : 'Too few or too scattered to be sure.'}
+            Long to short {swing.ratio.toFixed(2)} to 1{swing.straight ? ': straight' : ''}.{' '}
+            {swing.sure ? '' : 'Too few or too scattered to be sure.'}
           </p>
         </>
       )}
@@ -137,7 +169,13 @@ export function TuningFigure({ tuning }: { tuning: Hearing['tuning'] }) {
         ))}
         {tuning !== null && (
           <>
-            <rect x={Math.min(toX(0), toX(cents))} y={40} width={Math.abs(toX(cents) - toX(0))} height={HEIGHT - 70} className="tuning-off" />
+            <rect
+              x={Math.min(toX(0), toX(cents))}
+              y={40}
+              width={Math.abs(toX(cents) - toX(0))}
+              height={HEIGHT - 70}
+              className="tuning-off"
+            />
             <line x1={toX(cents)} x2={toX(cents)} y1={14} y2={HEIGHT - 26} className="gauge-played" />
             <path d={`M${toX(cents)} 26l7 -12h-14z`} className="tuning-mark" />
           </>
@@ -147,9 +185,12 @@ export function TuningFigure({ tuning }: { tuning: Hearing['tuning'] }) {
         <p className="muted">Too little rings to tell the tuning.</p>
       ) : (
         <>
-          <p className="figure-big">{Math.abs(cents) <= IN_TUNE ? 'In tune' : `${Math.abs(cents)} cents ${cents > 0 ? 'sharp' : 'flat'}`}</p>
+          <p className="figure-big">
+            {Math.abs(cents) <= IN_TUNE ? 'In tune' : `${Math.abs(cents)} cents ${cents > 0 ? 'sharp' : 'flat'}`}
+          </p>
           <p className="muted">
-            Nearest: {tuning.near.map(({ name }) => name).join(' or ')}. {Math.abs(cents) >= 12 ? 'Tune to the recording to play along.' : ''}
+            Nearest: {tuning.near.map(({ name }) => name).join(' or ')}.{' '}
+            {Math.abs(cents) >= 12 ? 'Tune to the recording to play along.' : ''}
           </p>
         </>
       )}

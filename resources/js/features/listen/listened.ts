@@ -20,7 +20,16 @@ export type Listened = {
   told: Told
 }
 
-export const listenedTo = (name: string, hearing: Hearing): Listened => ({ name, seconds: hearing.seconds, outline: hearing.outline, tuning: hearing.tuning, remark: hearing.remark, strokes: hearing.strokes, beats: [], told: {} })
+export const listenedTo = (name: string, hearing: Hearing): Listened => ({
+  name,
+  seconds: hearing.seconds,
+  outline: hearing.outline,
+  tuning: hearing.tuning,
+  remark: hearing.remark,
+  strokes: hearing.strokes,
+  beats: [],
+  told: {},
+})
 
 const inOrder = (strokes: ListenedStroke[]) => [...strokes].sort((a, b) => a.t - b.t)
 
@@ -29,10 +38,14 @@ export const withStroke = (listened: Listened, index: number, part: Partial<List
   strokes: inOrder(listened.strokes.map((stroke, at) => (at === index ? { ...stroke, ...part, byHand: true } : stroke))),
 })
 
-export const withNewStroke = (listened: Listened, t: number): Listened => ({ ...listened, strokes: inOrder([...listened.strokes, { t, direction: null, muted: false, level_db: 0, byHand: true }]) })
+export const withNewStroke = (listened: Listened, t: number): Listened => ({
+  ...listened,
+  strokes: inOrder([...listened.strokes, { t, direction: null, muted: false, level_db: 0, byHand: true }]),
+})
 
 /** Strokes that were struck out stay to be seen, but nobody counts them. */
-export const counted = (listened: Listened): HeardStroke[] => listened.strokes.filter((stroke) => stroke.out !== true).map(({ t, direction, muted, level_db }) => ({ t, direction, muted, level_db }))
+export const counted = (listened: Listened): HeardStroke[] =>
+  listened.strokes.filter((stroke) => stroke.out !== true).map(({ t, direction, muted, level_db }) => ({ t, direction, muted, level_db }))
 
 /** The reading's place of each stroke; none for those struck out, nor for one that was moved since it was measured. */
 export function placesOf(listened: Listened, reading: FeelReading): (FeelReading['strokes'][number] | null)[] {

@@ -2,7 +2,14 @@
 const RATE = 100
 
 /** The loudness from one second to another, mirrored about a middle line, as an SVG path; at most one point a pixel. */
-export function outlinePath(outline: number[], from: number, to: number, toX: (t: number) => number, middle: number, reach: number): string {
+export function outlinePath(
+  outline: number[],
+  from: number,
+  to: number,
+  toX: (t: number) => number,
+  middle: number,
+  reach: number,
+): string {
   const width = Math.max(1, Math.abs(toX(to) - toX(from)))
   const first = Math.max(0, Math.floor(from * RATE))
   const last = Math.min(outline.length, Math.ceil(to * RATE))

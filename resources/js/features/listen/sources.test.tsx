@@ -30,16 +30,34 @@ afterEach(() => vi.unstubAllGlobals())
 it('sends WAV and MIDI as they are, and says which is which', async () => {
   expect((await hearFile(new File(['RIFFxxxx'], 'take.WAV'))).sound?.size).toBe(8)
   expect((await hearFile(new File(['MThd'], 'take.mid'))).sound).toBeNull()
-  expect(sent().map((body) => [body.type, body.size])).toEqual([['audio/wav', 8], ['audio/midi', 4]])
+  expect(sent().map((body) => [body.type, body.size])).toEqual([
+    ['audio/wav', 8],
+    ['audio/midi', 4],
+  ])
 })
 
 it('decodes what else the browser plays to one channel, and says so of what it cannot', async () => {
   const channels = [new Float32Array([1, 0]), new Float32Array([0, 1])]
-  vi.stubGlobal('OfflineAudioContext', class { decodeAudioData = async () => ({ numberOfChannels: 2, length: 2, sampleRate: 8000, getChannelData: (channel: number) => channels[channel] }) })
+  vi.stubGlobal(
+    'OfflineAudioContext',
+    class {
+      decodeAudioData = async () => ({
+        numberOfChannels: 2,
+        length: 2,
+        sampleRate: 8000,
+        getChannelData: (channel: number) => channels[channel],
+      })
+    },
+  )
   await hearFile(new File(['ID3'], 'song.mp3'))
-  const samples = new Int16Array((await sent().at(-1)?.arrayBuffer() ?? new ArrayBuffer(44)).slice(44))
+  const samples = new Int16Array(((await sent().at(-1)?.arrayBuffer()) ?? new ArrayBuffer(44)).slice(44))
   expect([...samples].map((sample) => Math.round(sample / 3276.7))).toEqual([5, 5])
-  vi.stubGlobal('OfflineAudioContext', class { decodeAudioData = async () => Promise.reject(new Error('no')) })
+  vi.stubGlobal(
+    'OfflineAudioContext',
+    class {
+      decodeAudioData = async () => Promise.reject(new Error('no'))
+    },
+  )
   await expect(hearFile(new File(['?'], 'notes.doc'))).rejects.toThrow('The browser cannot play “notes.doc”.')
 })
 
@@ -68,7 +86,13 @@ it('says why there is no microphone, and closes without a sound', async () => {
 })
 
 it('lets nobody but the owner take anything over', async () => {
-  const { store } = showOnBench(<TakeOver offers={[{ what: 'Tempo', heard: '99 bpm', has: '120 bpm', change: [patch('start', { ...tune.start, tempo: 99 })] }]} tuning={null} />, { mine: false })
+  const { store } = showOnBench(
+    <TakeOver
+      offers={[{ what: 'Tempo', heard: '99 bpm', has: '120 bpm', change: [patch('start', { ...tune.start, tempo: 99 })] }]}
+      tuning={null}
+    />,
+    { mine: false },
+  )
   key('Enter')
   await waitFor(() => expect(screen.getByText('the breakdown has 120 bpm')).toBeTruthy())
   expect(store.getState().document.start.tempo).toBe(120)

@@ -22,6 +22,7 @@ async function decoded(file: File): Promise<Blob> {
   })
   const channels = Array.from({ length: buffer.numberOfChannels }, (_, channel) => buffer.getChannelData(channel))
   const mixed = new Float32Array(buffer.length)
-  for (const samples of channels) for (let at = 0; at < samples.length; at++) mixed[at] = (mixed[at] ?? 0) + (samples[at] ?? 0) / channels.length
+  for (const samples of channels)
+    for (let at = 0; at < samples.length; at++) mixed[at] = (mixed[at] ?? 0) + (samples[at] ?? 0) / channels.length
   return wavOf([mixed], buffer.sampleRate)
 }

@@ -19,7 +19,10 @@ export function Beside({ one, other, onClose }: { one: Take; other: Take; onClos
       {[one, other].map((take) => (
         <section key={take.id}>
           <h3>
-            Take {take.number} <span className="muted">{take.player} · {take.tempo} bpm · {countOf(take.bars, 'bar')}</span>
+            Take {take.number}{' '}
+            <span className="muted">
+              {take.player} · {take.tempo} bpm · {countOf(take.bars, 'bar')}
+            </span>
           </h3>
           <LockStrip report={take.report} bars={take.bars} tempo={take.tempo} sketch={null} />
         </section>

@@ -25,7 +25,10 @@ type State =
   | { status: 'done'; calibration: Calibration }
   | { status: 'refused'; message: string }
 
-/** Sixteen clicks, sixteen taps; or sixteen clicks that the microphone hears of the loudspeaker. The core takes the median as the device's delay. */
+/**
+ * Sixteen clicks, sixteen taps; or sixteen clicks that the microphone hears of the loudspeaker. The core takes the
+ * median as the device's delay.
+ */
 export function DelayCheck({ onClose }: { onClose: () => void }) {
   const [input, setInput] = useState<Input>('keys')
   const [state, setState] = useState<State>({ status: 'ready' })

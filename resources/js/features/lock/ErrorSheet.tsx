@@ -66,7 +66,9 @@ export function ErrorSheet({ onClose }: { onClose: () => void }) {
         <p className="empty">Choose one. The first is how it is meant.</p>
       ) : (
         <>
-          <p className={report.gate.passed ? 'verdict held' : 'verdict'}>{report.gate.passed ? 'This locks.' : (report.findings[0]?.text ?? report.gate.why)}</p>
+          <p className={report.gate.passed ? 'verdict held' : 'verdict'}>
+            {report.gate.passed ? 'This locks.' : (report.findings[0]?.text ?? report.gate.why)}
+          </p>
           <LockStrip bars={BARS} report={report} sketch={null} />
         </>
       )}

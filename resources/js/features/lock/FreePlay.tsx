@@ -23,7 +23,8 @@ export function FreePlay({ onClose }: { onClose: () => void }) {
   const refresh = useCallback(() => void freePlays(id).then(setKept), [id])
   useEffect(refresh, [refresh])
   const microphone = useMicrophone(
-    (wav, firstBeat) => void keepSound(`free-${id}-${ulid().toLowerCase()}`, { wav, firstBeat, bars, tempo, at: new Date().toISOString() }).then(refresh),
+    (wav, firstBeat) =>
+      void keepSound(`free-${id}-${ulid().toLowerCase()}`, { wav, firstBeat, bars, tempo, at: new Date().toISOString() }).then(refresh),
     (problem) => void message.error(problem, 10),
   )
   const idle = microphone.status === 'idle'
@@ -39,9 +40,18 @@ export function FreePlay({ onClose }: { onClose: () => void }) {
       {idle ? (
         <>
           <h3>Free play</h3>
-          <p className="practice-text">The band plays the form, you play what you like over it: shapes, a few notes, an idea. It is recorded in this browser and nobody marks it.</p>
+          <p className="practice-text">
+            The band plays the form, you play what you like over it: shapes, a few notes, an idea. It is recorded in this browser and nobody
+            marks it.
+          </p>
           <div className="button-row">
-            <Select aria-label="Bars to play" value={bars} options={LENGTHS.map((value) => ({ value, label: `${value} bars` }))} onChange={setBars} style={{ width: 100 }} />
+            <Select
+              aria-label="Bars to play"
+              value={bars}
+              options={LENGTHS.map((value) => ({ value, label: `${value} bars` }))}
+              onChange={setBars}
+              style={{ width: 100 }}
+            />
             <Button type="primary" onClick={begin}>
               Count me in <kbd className="on-ink">R</kbd>
             </Button>

@@ -27,16 +27,34 @@ export function GateForm({ stage, choices, onStage }: { stage: number; choices: 
   const field = (name: keyof Figures, label: string, unit: string, times: number, max: number) => (
     <label>
       {label}
-      <InputNumber aria-label={`${label}, ${unit}`} size="small" controls={false} disabled={!mine} min={name === 'missedShare' ? 0 : 1} max={max} value={Math.round(gate[name] * times * 10) / 10} onChange={(value) => value !== null && set({ [name]: value / times })} />
+      <InputNumber
+        aria-label={`${label}, ${unit}`}
+        size="small"
+        controls={false}
+        disabled={!mine}
+        min={name === 'missedShare' ? 0 : 1}
+        max={max}
+        value={Math.round(gate[name] * times * 10) / 10}
+        onChange={(value) => value !== null && set({ [name]: value / times })}
+      />
       <span className="muted">{unit}</span>
     </label>
   )
   return (
     <details className="gate-form">
       <summary>
-        Stage {stage} <span>{choices.stages[stage - 1]?.words}: ±{Math.round(gate.biasMs)} ms, spread {Math.round(gate.spreadMs)}</span>
+        Stage {stage}{' '}
+        <span>
+          {choices.stages[stage - 1]?.words}: ±{Math.round(gate.biasMs)} ms, spread {Math.round(gate.spreadMs)}
+        </span>
       </summary>
-      <Select aria-label="Stage" value={stage} options={choices.stages.map(({ words }, index) => ({ value: index + 1, label: `${index + 1} ${words}` }))} onChange={onStage} style={{ width: '100%' }} />
+      <Select
+        aria-label="Stage"
+        value={stage}
+        options={choices.stages.map(({ words }, index) => ({ value: index + 1, label: `${index + 1} ${words}` }))}
+        onChange={onStage}
+        style={{ width: '100%' }}
+      />
       <div className="gate-fields">
         {field('biasMs', 'bias ±', 'ms', 1, 200)}
         {field('spreadMs', 'spread', 'ms', 1, 200)}

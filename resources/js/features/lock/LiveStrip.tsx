@@ -9,7 +9,8 @@ const EARLY = 0.125
 export type LiveStroke = { t: number; key?: 'down' | 'up' | null }
 
 /** A mark pointing the way the hand went, or a plain one where that is not known. */
-const mark = (x: number, key: LiveStroke['key']): string => (key === 'down' ? `M${x} 128l-7 -34h14z` : key === 'up' ? `M${x} 94l-7 34h14z` : `M${x - 3} 94h6v34h-6z`)
+const mark = (x: number, key: LiveStroke['key']): string =>
+  key === 'down' ? `M${x} 128l-7 -34h14z` : key === 'up' ? `M${x} 94l-7 34h14z` : `M${x - 3} 94h6v34h-6z`
 
 /**
  * The bar of the last stroke: planned strokes of the core's plan, and yours where they fell.
@@ -21,7 +22,8 @@ export function LiveStrip({ strokes, behind = 0 }: { strokes: LiveStroke[]; behi
   if (timeline === undefined || timeline.bars.length === 0) return null
   const last = strokes.at(-1)
   const round = last === undefined ? 0 : Math.max(0, Math.floor((last.t + EARLY) / timeline.seconds))
-  const reached = last === undefined ? 0 : round * timeline.bars.length + barAt(timeline, Math.max(0, last.t + EARLY - round * timeline.seconds))
+  const reached =
+    last === undefined ? 0 : round * timeline.bars.length + barAt(timeline, Math.max(0, last.t + EARLY - round * timeline.seconds))
   const bar = Math.max(0, reached - behind)
   const inSong = bar % timeline.bars.length
   const { t: from, beats } = timeline.bars[inSong] ?? { t: 0, beats: [] }

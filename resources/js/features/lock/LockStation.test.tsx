@@ -95,7 +95,10 @@ const server: Server = {
   ...listed(take('t2', 2), take('t1', 1)),
   'GET calibrations/desk': { calibration: null },
   'GET choices': {
-    stages: [{ slug: 'shapes', words: 'shapes alone' }, { slug: 'damped-rhythm', words: 'damped' }],
+    stages: [
+      { slug: 'shapes', words: 'shapes alone' },
+      { slug: 'damped-rhythm', words: 'damped' },
+    ],
     usual_stage: 1,
     gates: [
       { name: 'beginner', ...gate },
@@ -273,7 +276,9 @@ it('holds a take to the stage that is chosen, and keeps the gate that the teache
   await screen.findByText(/Student A, take 2/)
   fireEvent.click(screen.getByText('Set 84 bpm, stage 2'))
   fireEvent.click(screen.getByText('advanced'))
-  expect(store.getState().document.lesson).toEqual([{ stage: 'damped-rhythm', gate: { biasMs: 15, spreadMs: 12, swingPoints: 4, missedShare: 0.03 } }])
+  expect(store.getState().document.lesson).toEqual([
+    { stage: 'damped-rhythm', gate: { biasMs: 15, spreadMs: 12, swingPoints: 4, missedShare: 0.03 } },
+  ])
   fireEvent.change(screen.getByLabelText('missed, %'), { target: { value: '10' } })
   expect(store.getState().document.lesson).toMatchObject([{ stage: 'damped-rhythm', gate: { spreadMs: 12, missedShare: 0.1 } }])
   await play()

@@ -83,7 +83,17 @@ export default function LockStation() {
   const canRecord = timeline !== undefined && timeline.strokes.length > 0
   const at = sheet === 'report'
   useKeys(
-    busy ? { Escape: stop } : { r: () => canRecord && record(), m: () => canRecord && listen(), u: () => upload.current?.click(), p: () => setSheet('practice'), e: () => canRecord && setSheet('errors'), f: () => setSheet('free'), h: hear },
+    busy
+      ? { Escape: stop }
+      : {
+          r: () => canRecord && record(),
+          m: () => canRecord && listen(),
+          u: () => upload.current?.click(),
+          p: () => setSheet('practice'),
+          e: () => canRecord && setSheet('errors'),
+          f: () => setSheet('free'),
+          h: hear,
+        },
     (busy || !checking) && at,
   )
 
@@ -103,8 +113,19 @@ export default function LockStation() {
                 </Button>
               ) : (
                 <>
-                  <Select aria-label="Bars to record" value={bars} options={LENGTHS.map((value) => ({ value, label: countOf(value, 'bar') }))} onChange={setBars} style={{ width: 92 }} />
-                  <Button onClick={() => upload.current?.click()} disabled={!canRecord || judge.hearing} loading={judge.hearing} title="A WAV or MIDI file of you alone, at the tempo below">
+                  <Select
+                    aria-label="Bars to record"
+                    value={bars}
+                    options={LENGTHS.map((value) => ({ value, label: countOf(value, 'bar') }))}
+                    onChange={setBars}
+                    style={{ width: 92 }}
+                  />
+                  <Button
+                    onClick={() => upload.current?.click()}
+                    disabled={!canRecord || judge.hearing}
+                    loading={judge.hearing}
+                    title="A WAV or MIDI file of you alone, at the tempo below"
+                  >
                     {judge.hearing ? heardWords(judge.heard) : 'Upload'} <kbd>U</kbd>
                   </Button>
                   <Button onClick={listen} disabled={!canRecord || judge.hearing}>
@@ -120,9 +141,27 @@ export default function LockStation() {
               )}
             </div>
           )}
-          <FilePicker field={upload} label="A recording" accept=".wav,.mid,.midi,audio/wav,audio/midi" onFile={(file) => void judge.sound({ wav: new Blob([file], { type: /\.midi?$/i.test(file.name) ? 'audio/midi' : 'audio/wav' }), firstBeat: null, bars, tempo }).then(show)} />
+          <FilePicker
+            field={upload}
+            label="A recording"
+            accept=".wav,.mid,.midi,audio/wav,audio/midi"
+            onFile={(file) =>
+              void judge
+                .sound({
+                  wav: new Blob([file], { type: /\.midi?$/i.test(file.name) ? 'audio/midi' : 'audio/wav' }),
+                  firstBeat: null,
+                  bars,
+                  tempo,
+                })
+                .then(show)
+            }
+          />
         </div>
-        {!canRecord && timeline !== undefined && <p className="finding finding-swing">There is nothing to play along to yet. Type a chord line in Chart and set strokes in Hand.</p>}
+        {!canRecord && timeline !== undefined && (
+          <p className="finding finding-swing">
+            There is nothing to play along to yet. Type a chord line in Chart and set strokes in Hand.
+          </p>
+        )}
         {sheet === 'practice' && choices !== undefined ? (
           <PracticeRoom
             usual={choices.practice}
@@ -144,9 +183,19 @@ export default function LockStation() {
         ) : delay === 'offered' ? (
           <div className="empty" role="alertdialog" aria-label="The delay was never measured">
             <h2>How late is this microphone?</h2>
-            <p>Every device reports a little late, and what a report says of early and late hangs on that. Measuring takes half a minute, once for this device. Without it spread and swing are right all the same.</p>
+            <p>
+              Every device reports a little late, and what a report says of early and late hangs on that. Measuring takes half a minute,
+              once for this device. Without it spread and swing are right all the same.
+            </p>
             <div className="button-row">
-              <Button type="primary" autoFocus onClick={() => { setDelay('answered'); setChecking(true) }}>
+              <Button
+                type="primary"
+                autoFocus
+                onClick={() => {
+                  setDelay('answered')
+                  setChecking(true)
+                }}
+              >
                 Measure the delay
               </Button>
               <Button onClick={listenNow}>Record without it</Button>
@@ -159,7 +208,9 @@ export default function LockStation() {
           <div className="empty">
             <h2>No takes yet</h2>
             <p>
-              Press <kbd>R</kbd>. After the count-in tap the strokes with the band: <kbd>F</kbd> for down, <kbd>J</kbd> for up, or tap the two pads. Chucks are tapped too. <kbd>M</kbd> listens to your guitar instead, and <kbd>E</kbd> lets a simulated student play, to see what a report says.
+              Press <kbd>R</kbd>. After the count-in tap the strokes with the band: <kbd>F</kbd> for down, <kbd>J</kbd> for up, or tap the
+              two pads. Chucks are tapped too. <kbd>M</kbd> listens to your guitar instead, and <kbd>E</kbd> lets a simulated student play,
+              to see what a report says.
             </p>
           </div>
         ) : beside !== null ? (
@@ -191,7 +242,14 @@ export default function LockStation() {
             <Checkbox checked={hidden} onChange={(event) => setHidden(event.target.checked)}>
               hide the beats while I play
             </Checkbox>
-            <Select aria-label="Loudness" size="small" defaultValue={playbackLevel()} options={LOUDNESSES} onChange={setPlaybackLevel} style={{ width: 130 }} />
+            <Select
+              aria-label="Loudness"
+              size="small"
+              defaultValue={playbackLevel()}
+              options={LOUDNESSES}
+              onChange={setPlaybackLevel}
+              style={{ width: 130 }}
+            />
           </div>
         )}
         {!busy && at && (
@@ -218,10 +276,18 @@ export default function LockStation() {
             <TakeTrend takes={rows} width={244} shown={wanted} />
             <div className="take-list" role="listbox" aria-label="Takes" onKeyDown={walkList}>
               {rows.map((take) => (
-                <button key={take.id} type="button" role="option" aria-selected={take.id === wanted} className={take.id === wanted ? 'chosen' : take.id === besideId ? 'beside' : ''} onClick={(event) => (event.shiftKey || picking ? setBeside(take.id) : setShownId(take.id))}>
+                <button
+                  key={take.id}
+                  type="button"
+                  role="option"
+                  aria-selected={take.id === wanted}
+                  className={take.id === wanted ? 'chosen' : take.id === besideId ? 'beside' : ''}
+                  onClick={(event) => (event.shiftKey || picking ? setBeside(take.id) : setShownId(take.id))}
+                >
                   <b>Take {take.number}</b>
                   <span>
-                    {take.player} · {take.tempo} bpm · {countOf(take.bars, 'bar')}{take.level < 3 ? `, level ${take.level}` : ''} · {ago(take.created_at)}
+                    {take.player} · {take.tempo} bpm · {countOf(take.bars, 'bar')}
+                    {take.level < 3 ? `, level ${take.level}` : ''} · {ago(take.created_at)}
                   </span>
                   <em className={take.passed ? 'held' : 'cut'}>{take.passed ? 'locks' : 'not yet'}</em>
                 </button>
@@ -242,8 +308,11 @@ export default function LockStation() {
 }
 
 function delayWords({ byKey, byMicrophone }: ReturnType<typeof useJudge>): string {
-  const words = (name: string, delay: typeof byKey) => (delay === null ? `${name} not measured` : `${name} ${Math.round(delay.latency_ms)} ms, ${ago(delay.measured_at)}`)
-  return byKey === null && byMicrophone === null ? 'Measure the delay' : `Delay: ${words('keys', byKey)}; ${words('microphone', byMicrophone)}`
+  const words = (name: string, delay: typeof byKey) =>
+    delay === null ? `${name} not measured` : `${name} ${Math.round(delay.latency_ms)} ms, ${ago(delay.measured_at)}`
+  return byKey === null && byMicrophone === null
+    ? 'Measure the delay'
+    : `Delay: ${words('keys', byKey)}; ${words('microphone', byMicrophone)}`
 }
 
 function Findings({ take, onPractise, onStage }: { take: Take; onPractise: (tempo: number) => void; onStage: (stage: number) => void }) {
@@ -266,7 +335,19 @@ function Findings({ take, onPractise, onStage }: { take: Take; onPractise: (temp
   )
 }
 
-const Practise = ({ tempo, stage, played, onPractise, onStage }: { tempo: number; stage: number; /** the take's tempo */ played: number; onPractise: (tempo: number) => void; onStage: (stage: number) => void }) => (
+const Practise = ({
+  tempo,
+  stage,
+  played,
+  onPractise,
+  onStage,
+}: {
+  tempo: number
+  stage: number
+  /** the take's tempo */ played: number
+  onPractise: (tempo: number) => void
+  onStage: (stage: number) => void
+}) => (
   <Button
     size="small"
     onClick={() => {

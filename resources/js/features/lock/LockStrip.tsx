@@ -15,8 +15,21 @@ type Item = { slot: number; beats: number | null; air: boolean; chuck: boolean; 
 const slotWords = (slot: LockSlot): string =>
   `${slot.name}: ${slot.bias_ms === null ? 'not played' : lateness(slot.bias_ms)}${slot.spread_ms === null ? '' : `, spread ${Math.round(slot.spread_ms)} ms`}${slot.missed > 0 ? `, ${slot.missed} missed` : ''}${slot.extra > 0 ? `, ${slot.extra} too many` : ''}`
 
-/** Every slot is a lens: bars run from top to bottom in it, so that a drift shows as a slope. The arm runs above, as planned and as played. */
-export function LockStrip({ report, bars: asked, tempo = 120, sketch }: { report: LockReport; bars: number; tempo?: number; sketch: HandSketch | null }) {
+/**
+ * Every slot is a lens: bars run from top to bottom in it, so that a drift shows as a slope. The arm runs above, as
+ * planned and as played.
+ */
+export function LockStrip({
+  report,
+  bars: asked,
+  tempo = 120,
+  sketch,
+}: {
+  report: LockReport
+  bars: number
+  tempo?: number
+  sketch: HandSketch | null
+}) {
   const foot = report.slots.some((slot) => slot.missed + slot.extra > 0 || slot.length_share !== null) ? 76 : 62
   const tooFew = report.findings.some((finding) => finding.kind === 'too-few')
   const items = itemsOf(report.slots, sketch)
@@ -28,9 +41,19 @@ export function LockStrip({ report, bars: asked, tempo = 120, sketch }: { report
 
   return (
     <div className="lock-strip" role="region" aria-label="Strokes against their places" tabIndex={0}>
-      <svg viewBox={`0 0 ${WIDTH} ${top + LENS_HEIGHT + foot}`} role="img" aria-label={`Where the strokes fell against their places. ${report.slots.map(slotWords).join('; ')}`}>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${top + LENS_HEIGHT + foot}`}
+        role="img"
+        aria-label={`Where the strokes fell against their places. ${report.slots.map(slotWords).join('; ')}`}
+      >
         {sketch !== null && (
-          <LockWave sketch={sketch} slots={tooFew ? [] : report.slots} beatMs={60000 / tempo} width={items.length * lens} leads={items.map((item, index) => ({ beats: item.beats ?? 0, to: middle(index) }))} />
+          <LockWave
+            sketch={sketch}
+            slots={tooFew ? [] : report.slots}
+            beatMs={60000 / tempo}
+            width={items.length * lens}
+            leads={items.map((item, index) => ({ beats: item.beats ?? 0, to: middle(index) }))}
+          />
         )}
         <g transform={`translate(0 ${top})`}>
           {items.map((item, index) =>
@@ -42,13 +65,25 @@ export function LockStrip({ report, bars: asked, tempo = 120, sketch }: { report
                 </text>
               </g>
             ) : (
-              <Lens key={item.slot} slot={item.figures} x={index * lens} width={lens - 8} bars={bars} scale={scale} gate={report.gate.bias_ms} hits={report.hits.filter((hit) => hit.slot === item.slot)} chuck={item.chuck} wrongLength={report.findings.some((finding) => finding.kind === 'length' && finding.slots.includes(item.slot))} />
+              <Lens
+                key={item.slot}
+                slot={item.figures}
+                x={index * lens}
+                width={lens - 8}
+                bars={bars}
+                scale={scale}
+                gate={report.gate.bias_ms}
+                hits={report.hits.filter((hit) => hit.slot === item.slot)}
+                chuck={item.chuck}
+                wrongLength={report.findings.some((finding) => finding.kind === 'length' && finding.slots.includes(item.slot))}
+              />
             ),
           )}
         </g>
       </svg>
       <p className="legend">
-        <i className="key-gate" /> the gate, ±{Math.round(report.gate.bias_ms)} ms <i className="key-spread" /> bias ± 1 spread <i className="key-median" /> median
+        <i className="key-gate" /> the gate, ±{Math.round(report.gate.bias_ms)} ms <i className="key-spread" /> bias ± 1 spread{' '}
+        <i className="key-median" /> median
         {sketch !== null && (
           <>
             {' '}
@@ -63,14 +98,32 @@ export function LockStrip({ report, bars: asked, tempo = 120, sketch }: { report
 
 /** The plan's slots in order, air included while there is room; extra strokes in other slots keep theirs. */
 function itemsOf(slots: LockSlot[], sketch: HandSketch | null): Item[] {
-  const planned: Item[] = (sketch?.strokes ?? []).map((stroke) => ({ slot: stroke.slot, beats: stroke.beats, air: stroke.kind === 'air', chuck: stroke.kind === 'chuck', figures: slots.find((slot) => slot.slot === stroke.slot) }))
-  const beside: Item[] = slots.filter((slot) => !planned.some((item) => item.slot === slot.slot)).map((slot) => ({ slot: slot.slot, beats: null, air: false, chuck: false, figures: slot }))
+  const planned: Item[] = (sketch?.strokes ?? []).map((stroke) => ({
+    slot: stroke.slot,
+    beats: stroke.beats,
+    air: stroke.kind === 'air',
+    chuck: stroke.kind === 'chuck',
+    figures: slots.find((slot) => slot.slot === stroke.slot),
+  }))
+  const beside: Item[] = slots
+    .filter((slot) => !planned.some((item) => item.slot === slot.slot))
+    .map((slot) => ({ slot: slot.slot, beats: null, air: false, chuck: false, figures: slot }))
   const all = [...planned, ...beside].sort((a, b) => a.slot - b.slot)
 
   return all.length > ROOM_FOR_AIR ? all.filter((item) => item.figures !== undefined) : all
 }
 
-type LensProps = { slot: LockSlot; x: number; width: number; bars: number; scale: number; gate: number; hits: { bar: number; ms: number }[]; chuck: boolean; wrongLength: boolean }
+type LensProps = {
+  slot: LockSlot
+  x: number
+  width: number
+  bars: number
+  scale: number
+  gate: number
+  hits: { bar: number; ms: number }[]
+  chuck: boolean
+  wrongLength: boolean
+}
 
 function Lens({ slot, x, width, bars, scale, gate, hits, chuck, wrongLength }: LensProps) {
   const middle = x + width / 2
@@ -83,25 +136,52 @@ function Lens({ slot, x, width, bars, scale, gate, hits, chuck, wrongLength }: L
       <rect x={x} y={0} width={width} height={LENS_HEIGHT} className="lens-paper" />
       <rect x={place(-gate)} y={0} width={place(gate) - place(-gate)} height={LENS_HEIGHT} className="lens-gate" />
       {slot.bias_ms !== null && slot.spread_ms !== null && (
-        <rect x={place(slot.bias_ms - slot.spread_ms)} y={0} width={Math.max(1, place(slot.bias_ms + slot.spread_ms) - place(slot.bias_ms - slot.spread_ms))} height={LENS_HEIGHT} className="lens-spread" />
+        <rect
+          x={place(slot.bias_ms - slot.spread_ms)}
+          y={0}
+          width={Math.max(1, place(slot.bias_ms + slot.spread_ms) - place(slot.bias_ms - slot.spread_ms))}
+          height={LENS_HEIGHT}
+          className="lens-spread"
+        />
       )}
       <line x1={middle} x2={middle} y1={0} y2={LENS_HEIGHT} className="lens-plan" />
       {hits.map((hit) => (
-        <rect key={hit.bar} x={place(hit.ms) - 1.75} y={hit.bar * rowHeight + 1} width={3.5} height={Math.max(2, Math.min(9, rowHeight - 2))} className="lens-hit" />
+        <rect
+          key={hit.bar}
+          x={place(hit.ms) - 1.75}
+          y={hit.bar * rowHeight + 1}
+          width={3.5}
+          height={Math.max(2, Math.min(9, rowHeight - 2))}
+          className="lens-hit"
+        />
       ))}
-      {slot.bias_ms !== null && <path d={`M${place(slot.bias_ms)} 0V${LENS_HEIGHT}M${place(slot.bias_ms)} ${LENS_HEIGHT}l-6 9h12z`} className="lens-median" />}
+      {slot.bias_ms !== null && (
+        <path d={`M${place(slot.bias_ms)} 0V${LENS_HEIGHT}M${place(slot.bias_ms)} ${LENS_HEIGHT}l-6 9h12z`} className="lens-median" />
+      )}
       <text x={middle} y={LENS_HEIGHT + 24} className="lens-name">
         {slot.name}
         {chuck ? ' ✕' : ''}
       </text>
       <text x={middle} y={LENS_HEIGHT + 42} className="lens-bias">
-        {slot.bias_ms === null ? (slot.missed > 0 ? 'not played' : 'air') : width < 76 ? `${Math.round(slot.bias_ms)} ms` : lateness(slot.bias_ms)}
+        {slot.bias_ms === null
+          ? slot.missed > 0
+            ? 'not played'
+            : 'air'
+          : width < 76
+            ? `${Math.round(slot.bias_ms)} ms`
+            : lateness(slot.bias_ms)}
       </text>
       <text x={middle} y={LENS_HEIGHT + 58} className="lens-note">
         {slot.spread_ms === null ? '' : width < 76 ? `± ${Math.round(slot.spread_ms)}` : `spread ${Math.round(slot.spread_ms)}`}
       </text>
       <text x={middle} y={LENS_HEIGHT + 73} className={wrongLength ? 'lens-note off' : 'lens-note'}>
-        {[slot.missed > 0 ? `${slot.missed} missed` : '', slot.extra > 0 ? `${slot.extra} extra` : '', slot.length_share === null ? '' : `rings ${Math.round(100 * slot.length_share)} %`].filter((words) => words !== '').join(', ')}
+        {[
+          slot.missed > 0 ? `${slot.missed} missed` : '',
+          slot.extra > 0 ? `${slot.extra} extra` : '',
+          slot.length_share === null ? '' : `rings ${Math.round(100 * slot.length_share)} %`,
+        ]
+          .filter((words) => words !== '')
+          .join(', ')}
       </text>
     </g>
   )

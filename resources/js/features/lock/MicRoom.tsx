@@ -4,14 +4,32 @@ import type { Listening } from '../../audio/useMicrophone'
 import { useBandFrames } from '../../audio/useBandFrames'
 import { LiveStrip } from './LiveStrip'
 
-/** While the microphone listens: the count, how loud the guitar comes in, and what is heard of it a moment later. The judgement comes afterwards. */
-export function MicRoom({ microphone, bars, lateMs = 0, hideBeats = false }: { microphone: Listening; bars: number; /** the device's delay, ms */ lateMs?: number; hideBeats?: boolean }) {
+/**
+ * While the microphone listens: the count, how loud the guitar comes in, and what is heard of it a moment later. The
+ * judgement comes afterwards.
+ */
+export function MicRoom({
+  microphone,
+  bars,
+  lateMs = 0,
+  hideBeats = false,
+}: {
+  microphone: Listening
+  bars: number
+  /** the device's delay, ms */ lateMs?: number
+  hideBeats?: boolean
+}) {
   const { level, heard } = microphone
   const count = useRef<HTMLParagraphElement>(null)
   const bar = useRef<HTMLElement>(null)
   useBandFrames(() => {
     const at = band.position()
-    const words = at === null ? '' : at.countIn !== null ? `Count-in: ${at.countIn}` : `Bar ${Math.min(bars, Math.floor(band.elapsedBars() + 1e-6) + 1)} of ${bars}${hideBeats ? '' : `, beat ${at.beat + 1}`}`
+    const words =
+      at === null
+        ? ''
+        : at.countIn !== null
+          ? `Count-in: ${at.countIn}`
+          : `Bar ${Math.min(bars, Math.floor(band.elapsedBars() + 1e-6) + 1)} of ${bars}${hideBeats ? '' : `, beat ${at.beat + 1}`}`
     if (count.current !== null && count.current.textContent !== words) count.current.textContent = words
     if (bar.current !== null) bar.current.style.width = `${Math.min(100, 100 * Math.sqrt(level()))}%`
   })
@@ -22,7 +40,10 @@ export function MicRoom({ microphone, bars, lateMs = 0, hideBeats = false }: { m
         <b ref={bar} />
       </div>
       {!hideBeats && <LiveStrip strokes={heard.map((stroke) => ({ ...stroke, t: stroke.t - lateMs / 1000 }))} behind={0.5} />}
-      <p className="muted">Play along. Headphones keep the band out of the microphone: what it hears of drums and bass counts as yours. The sound stays in this browser.</p>
+      <p className="muted">
+        Play along. Headphones keep the band out of the microphone: what it hears of drums and bass counts as yours. The sound stays in this
+        browser.
+      </p>
     </div>
   )
 }

@@ -13,14 +13,31 @@ export function Report({ take }: { take: Take }) {
   const first = report.findings.find((finding) => finding.kind !== 'holds')
   return (
     <div className="report">
-      <p className={report.gate.passed ? 'verdict held' : 'verdict'}>{report.gate.passed ? (first === undefined ? 'This locks.' : `It locks. ${first.text}`) : (first?.text ?? 'Nothing stands out, but the gate stays shut.')}</p>
+      <p className={report.gate.passed ? 'verdict held' : 'verdict'}>
+        {report.gate.passed
+          ? first === undefined
+            ? 'This locks.'
+            : `It locks. ${first.text}`
+          : (first?.text ?? 'Nothing stands out, but the gate stays shut.')}
+      </p>
       <p className="muted">
-        {take.player}, take {take.number} · {countOf(take.bars, 'bar')} ·{take.level < 3 ? ` level ${take.level} ·` : ''} {take.tempo} bpm · {report.matched} of {countOf(report.planned, 'stroke')} met, {report.missed} missed, {report.extra} too many
-        {report.directions.told > 0 ? ` · ${report.directions.told} directions told, ${report.directions.told - report.directions.wrong} as planned` : ''}
+        {take.player}, take {take.number} · {countOf(take.bars, 'bar')} ·{take.level < 3 ? ` level ${take.level} ·` : ''} {take.tempo} bpm ·{' '}
+        {report.matched} of {countOf(report.planned, 'stroke')} met, {report.missed} missed, {report.extra} too many
+        {report.directions.told > 0
+          ? ` · ${report.directions.told} directions told, ${report.directions.told - report.directions.wrong} as planned`
+          : ''}
       </p>
       <LockStrip report={report} bars={take.bars} tempo={take.tempo} sketch={fits(take, hand?.sketch) ? (hand?.sketch ?? null) : null} />
       <div className="report-foot">
-        {report.swing != null && report.swing_shares != null ? <SwingGauge swing={report.swing} shares={report.swing_shares} /> : <p className="muted">{report.anchored ? 'This pattern has no pairs of beat and off-beat to measure a swing from.' : 'Swing needs pairs of beat and off-beat, or the band’s beat to hold off-beats against.'}</p>}
+        {report.swing != null && report.swing_shares != null ? (
+          <SwingGauge swing={report.swing} shares={report.swing_shares} />
+        ) : (
+          <p className="muted">
+            {report.anchored
+              ? 'This pattern has no pairs of beat and off-beat to measure a swing from.'
+              : 'Swing needs pairs of beat and off-beat, or the band’s beat to hold off-beats against.'}
+          </p>
+        )}
         <dl className="figures">
           <div>
             <dt>bias{report.anchored ? (report.latency_ms === null ? ', device included' : '') : ', from your own beats'}</dt>
@@ -32,7 +49,11 @@ export function Report({ take }: { take: Take }) {
           </div>
           <div>
             <dt>tempo {report.drift_ms == null ? '' : report.drift_ms < 0 ? 'rises' : 'falls'}</dt>
-            <dd>{report.drift_ms == null ? 'holds' : `by ${Math.round(Math.abs(report.drift_ms))} ms${report.drift_bpm_per_min === null ? '' : `, ${Math.abs(report.drift_bpm_per_min).toFixed(1)} bpm a minute`}`}</dd>
+            <dd>
+              {report.drift_ms == null
+                ? 'holds'
+                : `by ${Math.round(Math.abs(report.drift_ms))} ms${report.drift_bpm_per_min === null ? '' : `, ${Math.abs(report.drift_bpm_per_min).toFixed(1)} bpm a minute`}`}
+            </dd>
           </div>
           <div>
             <dt>gate</dt>
@@ -50,7 +71,12 @@ export function Report({ take }: { take: Take }) {
       )}
       <p className={report.gate.passed ? 'finding finding-holds' : 'finding finding-swing'}>
         {report.gate.passed ? 'The gate is open: ' : 'The gate: '}
-        {report.gate.why}.{report.anchored ? (report.latency_ms === null ? ' The device’s delay was not measured, so the bias includes it; swing and spread are not affected.' : '') : ' This file does not say where the band’s first beat lay: its own strokes on the beats were taken for it, so whether all of it is early or late is not known. Play with the microphone or the keys to learn that.'}
+        {report.gate.why}.
+        {report.anchored
+          ? report.latency_ms === null
+            ? ' The device’s delay was not measured, so the bias includes it; swing and spread are not affected.'
+            : ''
+          : ' This file does not say where the band’s first beat lay: its own strokes on the beats were taken for it, so whether all of it is early or late is not known. Play with the microphone or the keys to learn that.'}
       </p>
     </div>
   )

@@ -4,7 +4,13 @@ const WIDTH = 420
 const [LOW, HIGH] = [42, 80]
 
 /** Where in the beat the off-beats fell, with the interval, against where the groove wants them. */
-export function SwingGauge({ swing, shares }: { swing: NonNullable<LockReport['swing']>; shares: NonNullable<LockReport['swing_shares']> }) {
+export function SwingGauge({
+  swing,
+  shares,
+}: {
+  swing: NonNullable<LockReport['swing']>
+  shares: NonNullable<LockReport['swing_shares']>
+}) {
   const toX = (percent: number) => 20 + ((Math.min(HIGH, Math.max(LOW, percent)) - LOW) / (HIGH - LOW)) * (WIDTH - 40)
   const planned = 100 * shares.planned
   const played = 100 * shares.played
@@ -12,8 +18,20 @@ export function SwingGauge({ swing, shares }: { swing: NonNullable<LockReport['s
   return (
     <section className="swing-gauge">
       <h3>Swing gauge</h3>
-      <svg width={WIDTH} height={104} viewBox={`0 0 ${WIDTH} 104`} role="img" aria-label={`Off-beats played at ${Math.round(played)} percent of the beat, planned at ${Math.round(planned)} percent`}>
-        <rect x={toX(100 * shares.low)} width={Math.max(2, toX(100 * shares.high) - toX(100 * shares.low))} y={16} height={40} className="gauge-interval" />
+      <svg
+        width={WIDTH}
+        height={104}
+        viewBox={`0 0 ${WIDTH} 104`}
+        role="img"
+        aria-label={`Off-beats played at ${Math.round(played)} percent of the beat, planned at ${Math.round(planned)} percent`}
+      >
+        <rect
+          x={toX(100 * shares.low)}
+          width={Math.max(2, toX(100 * shares.high) - toX(100 * shares.low))}
+          y={16}
+          height={40}
+          className="gauge-interval"
+        />
         <line x1={toX(LOW)} x2={toX(HIGH)} y1={56} y2={56} className="gauge-axis" />
         {[50, 58, 66.7, 75].map((tick) => (
           <g key={tick}>
@@ -37,7 +55,8 @@ export function SwingGauge({ swing, shares }: { swing: NonNullable<LockReport['s
         </text>
       </svg>
       <p className="muted">
-        played {swing.played.toFixed(2)} : 1 (between {swing.low.toFixed(2)} and {swing.high.toFixed(2)}), planned {swing.planned.toFixed(2)} : 1
+        played {swing.played.toFixed(2)} : 1 (between {swing.low.toFixed(2)} and {swing.high.toFixed(2)}), planned{' '}
+        {swing.planned.toFixed(2)} : 1
       </p>
     </section>
   )

@@ -22,9 +22,17 @@ export function TakeTrend({ takes, width, shown = null }: { takes: TakeRow[]; wi
   const reach = Math.max(40, 1.2 * gate, Math.min(2 * usual, reaches.at(-1) ?? 0))
   const step = (width - 30) / Math.max(1, latest.length)
   const toY = (ms: number) => HEIGHT / 2 - 8 - (Math.max(-reach, Math.min(reach, ms)) / reach) * (HEIGHT / 2 - 12)
-  const words = latest.map((take) => `take ${take.number} ${take.bias_ms === null ? 'without a bias' : lateness(take.bias_ms)}, spread ${Math.round(take.spread_ms ?? 0)} ms`)
+  const words = latest.map(
+    (take) =>
+      `take ${take.number} ${take.bias_ms === null ? 'without a bias' : lateness(take.bias_ms)}, spread ${Math.round(take.spread_ms ?? 0)} ms`,
+  )
   return (
-    <svg width={width} height={HEIGHT} role="img" aria-label={`Bias and spread of the latest takes: ${words.join('; ')}. The gate lets ${Math.round(gate)} ms through either way.`}>
+    <svg
+      width={width}
+      height={HEIGHT}
+      role="img"
+      aria-label={`Bias and spread of the latest takes: ${words.join('; ')}. The gate lets ${Math.round(gate)} ms through either way.`}
+    >
       <rect x={26} y={toY(gate)} width={width - 30} height={toY(-gate) - toY(gate)} className="lens-gate" />
       <line x1={26} x2={width} y1={toY(0)} y2={toY(0)} className="lens-plan" />
       <text x={0} y={toY(0) - 8} className="trend-word">
@@ -43,7 +51,16 @@ export function TakeTrend({ takes, width, shown = null }: { takes: TakeRow[]; wi
           <g key={take.id} className={take.id === shown ? 'trend shown' : 'trend'}>
             <rect x={x - 6} width={12} y={toY(bias + spread)} height={Math.max(2, toY(bias - spread) - toY(bias + spread))} />
             <line x1={x - 9} x2={x + 9} y1={toY(bias)} y2={toY(bias)} />
-            {beyond && <path d={bias >= 0 ? `M${x - 6} ${outer + 7}L${x} ${outer}L${x + 6} ${outer + 7}` : `M${x - 6} ${outer - 7}L${x} ${outer}L${x + 6} ${outer - 7}`} className="trend-beyond" />}
+            {beyond && (
+              <path
+                d={
+                  bias >= 0
+                    ? `M${x - 6} ${outer + 7}L${x} ${outer}L${x + 6} ${outer + 7}`
+                    : `M${x - 6} ${outer - 7}L${x} ${outer}L${x + 6} ${outer - 7}`
+                }
+                className="trend-beyond"
+              />
+            )}
             <text x={x} y={HEIGHT - 2} className="trend-number">
               {take.number}
             </text>

@@ -11,7 +11,12 @@ export function TapPads({ recorder, bars, hideBeats = false }: { recorder: Recor
     const at = band.position()
     if (count.current === null) return
     const beats = Math.floor(band.elapsedBars() + 1e-6)
-    const words = at === null ? '' : at.countIn !== null ? `Count-in: ${at.countIn}` : `Bar ${Math.min(bars, beats + 1)} of ${bars}${hideBeats ? '' : `, beat ${at.beat + 1}`}`
+    const words =
+      at === null
+        ? ''
+        : at.countIn !== null
+          ? `Count-in: ${at.countIn}`
+          : `Bar ${Math.min(bars, beats + 1)} of ${bars}${hideBeats ? '' : `, beat ${at.beat + 1}`}`
     if (count.current.textContent !== words) count.current.textContent = words
   })
   return (

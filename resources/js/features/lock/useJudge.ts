@@ -11,7 +11,13 @@ import { watchHearing } from '../listen/watchHearing'
 import { deviceId } from './device'
 import { keepSound } from './sounds'
 
-type Sound = { wav: Blob; bars: number; tempo: number; /** of the pattern that was asked for; as it is set now where nothing is said */ level?: number; /** seconds into the recording; found by the core where nobody knows */ firstBeat: number | null }
+type Sound = {
+  wav: Blob
+  bars: number
+  tempo: number
+  /** of the pattern that was asked for; as it is set now where nothing is said */ level?: number
+  /** seconds into the recording; found by the core where nobody knows */ firstBeat: number | null
+}
 
 /** Has takes judged and kept by the core; one that cannot be sent waits here. */
 export function useJudge(stage: number | undefined) {
@@ -37,7 +43,15 @@ export function useJudge(stage: number | undefined) {
       if (mine) await store.saveNow()
       const judged = await call('POST', '/api/breakdowns/{id}/takes', {
         path: { id },
-        body: { id: takeId, tempo: take.tempo, bars: take.bars, taps: take.taps, latency_ms: byKey?.latency_ms ?? null, stage, level: take.level },
+        body: {
+          id: takeId,
+          tempo: take.tempo,
+          bars: take.bars,
+          taps: take.taps,
+          latency_ms: byKey?.latency_ms ?? null,
+          stage,
+          level: take.level,
+        },
       })
       setUnsent(null)
       return await kept(judged)

@@ -27,11 +27,23 @@ export function SignInForm({ onDone }: { onDone: () => void }) {
     <form onSubmit={(event) => void signIn(event)} className="sign-in-form">
       <label>
         E-mail
-        <Input name="email" type="email" autoComplete="username" autoFocus value={email} onChange={(event) => setEmail(event.target.value)} />
+        <Input
+          name="email"
+          type="email"
+          autoComplete="username"
+          autoFocus
+          value={email}
+          onChange={(event) => setEmail(event.target.value)}
+        />
       </label>
       <label>
         Password
-        <Input.Password name="password" autoComplete="current-password" value={password} onChange={(event) => setPassword(event.target.value)} />
+        <Input.Password
+          name="password"
+          autoComplete="current-password"
+          value={password}
+          onChange={(event) => setPassword(event.target.value)}
+        />
       </label>
       {state.status === 'refused' && (
         <p role="alert" className="finding finding-off">
@@ -51,8 +63,22 @@ const WELCOME: HandSketch = {
   beats_a_bar: 4,
   p: 2 / 3,
   strokes: [0, 1, 2, 3].flatMap((beat) => [
-    { at: beat * 960, slot: 2 * beat, direction: 'down' as const, beats: beat, kind: beat % 2 === 0 ? ('air' as const) : ('chuck' as const), accent: 1 },
-    { at: beat * 960 + 480, slot: 2 * beat + 1, direction: 'up' as const, beats: beat + 2 / 3, kind: 'ring' as const, accent: beat === 3 ? 2 : 1 },
+    {
+      at: beat * 960,
+      slot: 2 * beat,
+      direction: 'down' as const,
+      beats: beat,
+      kind: beat % 2 === 0 ? ('air' as const) : ('chuck' as const),
+      accent: 1,
+    },
+    {
+      at: beat * 960 + 480,
+      slot: 2 * beat + 1,
+      direction: 'up' as const,
+      beats: beat + 2 / 3,
+      kind: 'ring' as const,
+      accent: beat === 3 ? 2 : 1,
+    },
   ]),
 }
 

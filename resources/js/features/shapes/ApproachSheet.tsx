@@ -39,13 +39,27 @@ export function ApproachSheet({ chord, index }: { chord: VoicedChord; index: num
   return (
     <section tabIndex={0} className="tool-sheet" aria-label="Approaches">
       <div className="tool-head">
-        <h2>Coming to {chord.symbol} in bar {chord.form_bar + 1}</h2>
+        <h2>
+          Coming to {chord.symbol} in bar {chord.form_bar + 1}
+        </h2>
         <label>
-          Grips before it <InputNumber aria-label="Grips before it" min={1} max={8} precision={0} value={steps} onChange={(value) => value !== null && setSteps(value)} />
+          Grips before it{' '}
+          <InputNumber
+            aria-label="Grips before it"
+            min={1}
+            max={8}
+            precision={0}
+            value={steps}
+            onChange={(value) => value !== null && setSteps(value)}
+          />
         </label>
         <Segmented aria-label="A grip every" options={SLOTS} value={slot} onChange={setSlot} />
       </div>
-      {offers.error instanceof ApiError && <p role="alert" className="finding finding-off">{offers.error.message}</p>}
+      {offers.error instanceof ApiError && (
+        <p role="alert" className="finding finding-off">
+          {offers.error.message}
+        </p>
+      )}
       <ol className="offers">
         {list.map((offer, at) => {
           const on = placed?.kind === offer.kind && placed.steps === offer.steps && placed.slotTicks === slot

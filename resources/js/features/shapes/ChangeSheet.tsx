@@ -10,15 +10,26 @@ const SCALE_MS = 600
 export function ChangeSheet() {
   const { tempo } = useBench()
   const changes = useChanges(useDesk(), tempo)
-  if (changes.error instanceof ApiError) return <p role="alert" className="finding finding-off">{changes.error.message}</p>
+  if (changes.error instanceof ApiError)
+    return (
+      <p role="alert" className="finding finding-off">
+        {changes.error.message}
+      </p>
+    )
   if (changes.data === undefined) return <p className="loading">Playing the line through …</p>
   const tight = changes.data.filter((change) => !change.fits).length
   return (
     <section tabIndex={0} className="tool-sheet" aria-label="Changes">
       <h2>
-        {changes.data.length === 0 ? 'One grip throughout: nothing to change' : tight === 0 ? `Every change fits at ${tempo} bpm` : `${tight} of ${changes.data.length} changes are too tight at ${tempo} bpm`}
+        {changes.data.length === 0
+          ? 'One grip throughout: nothing to change'
+          : tight === 0
+            ? `Every change fits at ${tempo} bpm`
+            : `${tight} of ${changes.data.length} changes are too tight at ${tempo} bpm`}
       </h2>
-      <p className="muted">Ink is the time the hand needs, the bar behind it the time it has. Both are rules of thumb: a practised hand is quicker.</p>
+      <p className="muted">
+        Ink is the time the hand needs, the bar behind it the time it has. Both are rules of thumb: a practised hand is quicker.
+      </p>
       <ol className="change-list">
         {changes.data.map((change, index) => (
           <li key={index} className={change.fits ? '' : 'tight'}>
@@ -69,4 +80,5 @@ function words(change: GripChange): string {
   return parts.filter((part) => part !== null).join(' · ')
 }
 
-const named = (what: string, list: number[]): string => `${what}${list.length > 1 ? 's' : ''} ${list.map((each) => (what === 'finger' && each === 5 ? 'thumb' : String(each))).join(', ')}`
+const named = (what: string, list: number[]): string =>
+  `${what}${list.length > 1 ? 's' : ''} ${list.map((each) => (what === 'finger' && each === 5 ? 'thumb' : String(each))).join(', ')}`

@@ -23,13 +23,20 @@ export function FamilySheet({ chords, chord, voicing, onPin }: Props) {
     }
     store.change((d) => withLine(d, desk.line.id, pinned(pins)))
   }
-  if (families.error instanceof ApiError) return <p role="alert" className="finding finding-off">{families.error.message}</p>
+  if (families.error instanceof ApiError)
+    return (
+      <p role="alert" className="finding finding-off">
+        {families.error.message}
+      </p>
+    )
   if (families.data === undefined) return <p className="loading">Looking along the neck …</p>
   const { routes, swaps, enrich } = families.data
   return (
     <section tabIndex={0} className="tool-sheet" aria-label="Families">
       <h2>From {chord.symbol} as the I</h2>
-      {routes.length === 0 && <p>This grip has open strings, so it stays where it is. Choose a grip without them to move it to IV and V.</p>}
+      {routes.length === 0 && (
+        <p>This grip has open strings, so it stays where it is. Choose a grip without them to move it to IV and V.</p>
+      )}
       <ul className="offers">
         {routes.map((route) => (
           <li key={route.way} className="offer">
@@ -70,11 +77,18 @@ export function FamilySheet({ chords, chord, voicing, onPin }: Props) {
         </>
       )}
       <h3>Notes of the key that this hand can add on top</h3>
-      {enrich.length === 0 && <p className="muted">None here: beside others who carry the harmony a shell stays plain, or the fingers are used up.</p>}
+      {enrich.length === 0 && (
+        <p className="muted">None here: beside others who carry the harmony a shell stays plain, or the fingers are used up.</p>
+      )}
       <div className="grip-row">
         {enrich.map((each) => (
           <span key={`${each.string}-${each.fret}`} className="grip-choice">
-            <GripCard symbol={`+ ${each.degree}`} voicing={each.voicing} note={each.fights ? 'fights the chord' : `string ${each.string}, ${each.fret === 0 ? 'open' : `fret ${each.fret}`}`} differs={each.fights} />
+            <GripCard
+              symbol={`+ ${each.degree}`}
+              voicing={each.voicing}
+              note={each.fights ? 'fights the chord' : `string ${each.string}, ${each.fret === 0 ? 'open' : `fret ${each.fret}`}`}
+              differs={each.fights}
+            />
             {mine && (
               <Button size="small" onClick={() => onPin(each.voicing)}>
                 Pin it

@@ -4,7 +4,17 @@ import { gripText } from '../../ui/gripText'
 import { MiniNeck } from '../../ui/MiniNeck'
 
 /** A grip with its name, heard when it is pressed. */
-export function GripCard({ symbol, voicing, note, differs = false }: { symbol: string; voicing: Voicing; note?: string; differs?: boolean }) {
+export function GripCard({
+  symbol,
+  voicing,
+  note,
+  differs = false,
+}: {
+  symbol: string
+  voicing: Voicing
+  note?: string
+  differs?: boolean
+}) {
   return (
     <button type="button" className={differs ? 'grip-card differs' : 'grip-card'} title="Hear it" onClick={() => void hearGrip(voicing)}>
       <b>{symbol}</b>

@@ -2,7 +2,18 @@ import { Button } from 'antd'
 import type { ReactNode } from 'react'
 import type { VoicedChord, Voicing } from '../../api/types'
 
-type Props = { chord: VoicedChord; voicing: Voicing; tried: boolean; mine: boolean; onPin: () => void; onLetGo: () => void; onLink: () => void; onHear: () => void; onCompare: () => void; onType: () => void }
+type Props = {
+  chord: VoicedChord
+  voicing: Voicing
+  tried: boolean
+  mine: boolean
+  onPin: () => void
+  onLetGo: () => void
+  onLink: () => void
+  onHear: () => void
+  onCompare: () => void
+  onType: () => void
+}
 
 /** One grip, a column for each string, and what speaks for and against it. */
 export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink, onHear, onCompare, onType }: Props) {
@@ -37,9 +48,14 @@ export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink,
           <Row name="Degree" cells={voicing.degrees.map((degree) => (degree === 'R' ? <b className="root-mark">R</b> : (degree ?? '')))} />
         </tbody>
       </table>
-      {voicing.damped.length > 0 && <p className="muted damper">Damped: {voicing.damped.map((each) => `${each.string} by ${each.by}`).join(', ')}</p>}
+      {voicing.damped.length > 0 && (
+        <p className="muted damper">Damped: {voicing.damped.map((each) => `${each.string} by ${each.by}`).join(', ')}</p>
+      )}
       <p className="muted">
-        {voicing.root != null && voicing.family !== null && !voicing.degrees.includes('R') && `Sits in the ${voicing.family} shape barre chord: root unplayed on string ${voicing.root.string}, ${voicing.root.fret === 0 ? 'open' : `fret ${voicing.root.fret}`}. `}
+        {voicing.root != null &&
+          voicing.family !== null &&
+          !voicing.degrees.includes('R') &&
+          `Sits in the ${voicing.family} shape barre chord: root unplayed on string ${voicing.root.string}, ${voicing.root.fret === 0 ? 'open' : `fret ${voicing.root.fret}`}. `}
         Spans {Math.round(voicing.span_mm)} mm, difficulty {voicing.difficulty.toFixed(1)}
       </p>
       <span className="difficulty-parts" role="img" aria-label={parts.map(([name, part]) => `${name} ${part.toFixed(1)}`).join(', ')}>
@@ -64,7 +80,12 @@ export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink,
           </Button>
         )}
         {mine && (
-          <Button size="small" aria-pressed={chord.linked} title="The same kind of chord up to two frets away follows this grip: the V lies two frets above the IV" onClick={onLink}>
+          <Button
+            size="small"
+            aria-pressed={chord.linked}
+            title="The same kind of chord up to two frets away follows this grip: the V lies two frets above the IV"
+            onClick={onLink}
+          >
             {chord.linked ? 'Unlink' : 'Link'} <kbd>K</kbd>
           </Button>
         )}

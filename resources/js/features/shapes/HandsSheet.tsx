@@ -27,7 +27,14 @@ export function HandsSheet({ chords, onPin }: Props) {
     <section tabIndex={0} className="tool-sheet" aria-label="Hands">
       <div className="tool-head">
         <h2>Whose hand?</h2>
-        {student !== undefined && <Segmented aria-label="Student" options={list.map((each) => ({ value: each.id, label: each.name }))} value={student.id} onChange={setChosen} />}
+        {student !== undefined && (
+          <Segmented
+            aria-label="Student"
+            options={list.map((each) => ({ value: each.id, label: each.name }))}
+            value={student.id}
+            onChange={setChosen}
+          />
+        )}
       </div>
       {student !== undefined && <HandForm student={student} />}
       {student !== undefined && <Easier student={student} chords={chords} onPin={onPin} />}
@@ -47,7 +54,16 @@ function HandForm({ student }: { student: Student }) {
   const toggle = (word: string, on: boolean) => void save([size, ...more.filter((each) => each !== word), ...(on ? [word] : [])])
   return (
     <div className="hand-form">
-      <Segmented aria-label="Reach" options={[{ value: 'small', label: 'small, 85 mm' }, { value: 'medium', label: 'medium, 100 mm' }, { value: 'large', label: 'large, 115 mm' }]} value={size} onChange={(value) => void save([value, ...more])} />
+      <Segmented
+        aria-label="Reach"
+        options={[
+          { value: 'small', label: 'small, 85 mm' },
+          { value: 'medium', label: 'medium, 100 mm' },
+          { value: 'large', label: 'large, 115 mm' },
+        ]}
+        value={size}
+        onChange={(value) => void save([value, ...more])}
+      />
       <Checkbox checked={!more.includes('no-barre')} onChange={(event) => toggle('no-barre', !event.target.checked)}>
         barre
       </Checkbox>
@@ -55,18 +71,29 @@ function HandForm({ student }: { student: Student }) {
         thumb over the neck
       </Checkbox>
       {[1, 2, 3, 4].map((finger) => (
-        <Checkbox key={finger} checked={!more.includes(`avoid-${finger}`)} onChange={(event) => toggle(`avoid-${finger}`, !event.target.checked)}>
+        <Checkbox
+          key={finger}
+          checked={!more.includes(`avoid-${finger}`)}
+          onChange={(event) => toggle(`avoid-${finger}`, !event.target.checked)}
+        >
           finger {finger}
         </Checkbox>
       ))}
-      <p className="muted">Reach is measured between the outer fingertips. Stop where it hurts; a hand that keeps hurting belongs before a clinician.</p>
+      <p className="muted">
+        Reach is measured between the outer fingertips. Stop where it hurts; a hand that keeps hurting belongs before a clinician.
+      </p>
     </div>
   )
 }
 
 function Easier({ student, chords, onPin }: Props & { student: Student }) {
   const hard = useEasier(useDesk(), student.hand)
-  if (hard.error instanceof ApiError) return <p role="alert" className="finding finding-off">{hard.error.message}</p>
+  if (hard.error instanceof ApiError)
+    return (
+      <p role="alert" className="finding finding-off">
+        {hard.error.message}
+      </p>
+    )
   if (hard.data === undefined) return <p className="loading">Trying the grips …</p>
   if (hard.data.length === 0) return <p className="finding finding-held">{student.name} can take every grip of this line.</p>
   return (

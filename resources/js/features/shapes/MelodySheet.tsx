@@ -14,9 +14,21 @@ export function MelodySheet({ chord }: { chord: VoicedChord }) {
     <section tabIndex={0} className="tool-sheet" aria-label="Lines">
       <div className="tool-head">
         <h2>{view === 'melody' ? `A melody in double stops from bar ${chord.form_bar + 1}` : 'A figure, and where else it lies'}</h2>
-        <Segmented aria-label="Kind of line" options={[{ value: 'melody', label: 'Melody' }, { value: 'riff', label: 'Figure' }]} value={view} onChange={setView} />
+        <Segmented
+          aria-label="Kind of line"
+          options={[
+            { value: 'melody', label: 'Melody' },
+            { value: 'riff', label: 'Figure' },
+          ]}
+          value={view}
+          onChange={setView}
+        />
       </div>
-      {view === 'melody' ? <Melody bar={chord.form_bar} strings={chord.voicing.frets.length} /> : <Riff strings={chord.voicing.frets.length} />}
+      {view === 'melody' ? (
+        <Melody bar={chord.form_bar} strings={chord.voicing.frets.length} />
+      ) : (
+        <Riff strings={chord.voicing.frets.length} />
+      )}
     </section>
   )
 }
@@ -28,12 +40,26 @@ function Melody({ bar, strings }: { bar: number; strings: number }) {
     <>
       <label className="tool-field">
         Notes with their octave, or string and fret; bars between strokes
-        <Input autoFocus aria-label="Notes of the melody" placeholder="D4 F4 A4 | D5 C5 A4" value={melody} onChange={(event) => setMelody(event.target.value)} />
+        <Input
+          autoFocus
+          aria-label="Notes of the melody"
+          placeholder="D4 F4 A4 | D5 C5 A4"
+          value={melody}
+          onChange={(event) => setMelody(event.target.value)}
+        />
       </label>
-      {melody.trim() !== '' && line.error instanceof ApiError && <p role="alert" className="finding finding-off">{line.error.message}</p>}
+      {melody.trim() !== '' && line.error instanceof ApiError && (
+        <p role="alert" className="finding finding-off">
+          {line.error.message}
+        </p>
+      )}
       {melody.trim() !== '' && line.error === null && line.data !== undefined && <Harmony notes={line.data} />}
       <ClickNeck strings={strings} onPlace={(place) => setMelody(`${melody} ${place}`.trim())} />
-      {melody.trim() === '' && <p className="muted">Each note gets the nearest chord note below it, or a note of the key where none is near; the lower note rings on where it can.</p>}
+      {melody.trim() === '' && (
+        <p className="muted">
+          Each note gets the nearest chord note below it, or a note of the key where none is near; the lower note rings on where it can.
+        </p>
+      )}
     </>
   )
 }
@@ -73,18 +99,40 @@ function Riff({ strings }: { strings: number }) {
     <>
       <label className="tool-field">
         String and fret of each note on the I
-        <Input autoFocus aria-label="Notes of the figure" placeholder="6:3 6:3 5:5 5:3" value={figure} onChange={(event) => setFigure(event.target.value)} />
+        <Input
+          autoFocus
+          aria-label="Notes of the figure"
+          placeholder="6:3 6:3 5:5 5:3"
+          value={figure}
+          onChange={(event) => setFigure(event.target.value)}
+        />
       </label>
-      {figure.trim() !== '' && places.error instanceof ApiError && <p role="alert" className="finding finding-off">{places.error.message}</p>}
+      {figure.trim() !== '' && places.error instanceof ApiError && (
+        <p role="alert" className="finding finding-off">
+          {places.error.message}
+        </p>
+      )}
       {figure.trim() === '' && <ClickNeck strings={strings} onPlace={(place) => setFigure(place)} />}
-      {figure.trim() === '' && <p className="muted">A short figure is found again one string lower or higher and an octave away, each with its way to IV and two frets on to V: a register for every chorus.</p>}
+      {figure.trim() === '' && (
+        <p className="muted">
+          A short figure is found again one string lower or higher and an octave away, each with its way to IV and two frets on to V: a
+          register for every chorus.
+        </p>
+      )}
       {figure.trim() !== '' && places.error === null && place !== undefined && places.data !== undefined && (
         <>
           <ol className="riff-places">
             {places.data.map((each, index) => (
               <li key={each.where}>
-                <button type="button" className={index === shown ? 'riff-place chosen' : 'riff-place'} aria-pressed={index === shown} onClick={() => setShown(index)}>
-                  <b>Chorus {index + 1}: {each.where}</b>
+                <button
+                  type="button"
+                  className={index === shown ? 'riff-place chosen' : 'riff-place'}
+                  aria-pressed={index === shown}
+                  onClick={() => setShown(index)}
+                >
+                  <b>
+                    Chorus {index + 1}: {each.where}
+                  </b>
                   <small>
                     IV is {each.way}, V two frets above · {Math.round(each.travel_mm)} mm of travel
                   </small>
@@ -95,7 +143,13 @@ function Riff({ strings }: { strings: number }) {
           <RiffNeck place={place} strings={strings} onPlace={(pressed) => setFigure(`${figure} ${pressed}`.trim())} />
           <table className="riff-table">
             <tbody>
-              {([['I', place.one], ['IV', place.four], ['V', place.five]] as const).map(([degree, notes]) => (
+              {(
+                [
+                  ['I', place.one],
+                  ['IV', place.four],
+                  ['V', place.five],
+                ] as const
+              ).map(([degree, notes]) => (
                 <tr key={degree}>
                   <th>{degree}</th>
                   <td>{notes.map((note) => `${note.string}:${note.fret}`).join('  ')}</td>
@@ -116,11 +170,15 @@ function Riff({ strings }: { strings: number }) {
 
 function RiffNeck({ place, strings, onPlace }: { place: RiffPlace; strings: number; onPlace: (place: string) => void }) {
   const { x, y } = useLongNeck(strings)
-  const dots = (degree: string, notes: RiffNote[]) => [...new Map(notes.map((note) => [`${note.string}:${note.fret}`, note])).values()].map((note) => ({ degree, ...note }))
+  const dots = (degree: string, notes: RiffNote[]) =>
+    [...new Map(notes.map((note) => [`${note.string}:${note.fret}`, note])).values()].map((note) => ({ degree, ...note }))
   return (
     <LongNeck strings={strings} className="map-neck">
       {[...dots('V', place.five), ...dots('IV', place.four), ...dots('I', place.one)].map((dot) => (
-        <g key={`${dot.degree}-${dot.string}-${dot.fret}`} className={`stop ${dot.degree === 'I' ? 'both' : dot.degree === 'IV' ? 'one' : 'passing'}`}>
+        <g
+          key={`${dot.degree}-${dot.string}-${dot.fret}`}
+          className={`stop ${dot.degree === 'I' ? 'both' : dot.degree === 'IV' ? 'one' : 'passing'}`}
+        >
           <rect x={x(dot.fret) - 12} y={y(strings - dot.string) - 8} width={24} height={16} rx={dot.degree === 'I' ? 0 : 8} />
           <text x={x(dot.fret)} y={y(strings - dot.string) + 4}>
             {dot.degree}

@@ -31,21 +31,48 @@ export function NeckMapSheet({ chord, strings }: { chord: VoicedChord; strings: 
   return (
     <section className="neck-map" aria-label="Neck map">
       <div className="station-head">
-        <h2>{view === 'stops' ? 'Double stops' : 'Fills'} on {chord.symbol}</h2>
+        <h2>
+          {view === 'stops' ? 'Double stops' : 'Fills'} on {chord.symbol}
+        </h2>
         <p className="muted">{view === 'stops' ? 'press one to hear it' : `around the grip ${gripText(chord.voicing.frets)}`}</p>
         <div className="title-actions">
-          <Segmented aria-label="Map of" options={[{ value: 'stops', label: 'Double stops' }, { value: 'fills', label: 'Fills' }]} value={view} onChange={setView} />
+          <Segmented
+            aria-label="Map of"
+            options={[
+              { value: 'stops', label: 'Double stops' },
+              { value: 'fills', label: 'Fills' },
+            ]}
+            value={view}
+            onChange={setView}
+          />
           {view === 'stops' ? (
             <>
-            {intervals.length > 1 && <Segmented aria-label="Interval" options={intervals.map((value) => ({ value, label: `${value}s` }))} value={interval ?? 'third'} onChange={setAsked} />}
-            <Select aria-label="String pair" value={pair} options={pairs.map((value) => ({ value, label: `strings ${value.replace('-', ' and ')}` }))} onChange={setPair} style={{ width: 148 }} />
+              {intervals.length > 1 && (
+                <Segmented
+                  aria-label="Interval"
+                  options={intervals.map((value) => ({ value, label: `${value}s` }))}
+                  value={interval ?? 'third'}
+                  onChange={setAsked}
+                />
+              )}
+              <Select
+                aria-label="String pair"
+                value={pair}
+                options={pairs.map((value) => ({ value, label: `strings ${value.replace('-', ' and ')}` }))}
+                onChange={setPair}
+                style={{ width: 148 }}
+              />
             </>
           ) : (
             <Select aria-label="Scale of the fills" value={scale} options={SCALES} onChange={setScale} style={{ width: 160 }} />
           )}
         </div>
       </div>
-      <LongNeck strings={strings} className="map-neck">{view === 'stops' ? stops.map((stop) => <Stop key={stop.midi.join()} stop={stop} strings={strings} />) : map !== undefined && <Fills map={map} strings={strings} />}</LongNeck>
+      <LongNeck strings={strings} className="map-neck">
+        {view === 'stops'
+          ? stops.map((stop) => <Stop key={stop.midi.join()} stop={stop} strings={strings} />)
+          : map !== undefined && <Fills map={map} strings={strings} />}
+      </LongNeck>
       {view === 'stops' ? (
         <>
           <p className="legend">
@@ -76,7 +103,11 @@ export function NeckMapSheet({ chord, strings }: { chord: VoicedChord; strings: 
 
 function Stop({ stop, strings }: { stop: DoubleStop; strings: number }) {
   const { x, y } = useLongNeck(strings)
-  const places = stop.strings.map((number, index) => ({ x: x(stop.frets[index] ?? 0), y: y(strings - number), degree: stop.degrees[index] ?? '' }))
+  const places = stop.strings.map((number, index) => ({
+    x: x(stop.frets[index] ?? 0),
+    y: y(strings - number),
+    degree: stop.degrees[index] ?? '',
+  }))
   const [low, high] = places
   if (low === undefined || high === undefined) return null
   return (
@@ -100,7 +131,10 @@ function Fills({ map, strings }: { map: NeckMap; strings: number }) {
   const { x, y } = useLongNeck(strings)
   return map.fills.map((fill) => (
     <g key={`${fill.string}-${fill.fret}`} className={`stop ${fill.fights ? 'fights' : fill.chord_tone ? 'both' : 'passing'}`}>
-      <Pressed label={`${fill.degree} on string ${fill.string}, ${fill.fret === 0 ? 'open' : `fret ${fill.fret}`}${fill.fights ? ', fights the chord' : ''}`} midi={[fill.midi]}>
+      <Pressed
+        label={`${fill.degree} on string ${fill.string}, ${fill.fret === 0 ? 'open' : `fret ${fill.fret}`}${fill.fights ? ', fights the chord' : ''}`}
+        midi={[fill.midi]}
+      >
         <rect x={x(fill.fret) - 12} y={y(strings - fill.string) - 8} width={24} height={16} rx={fill.degree === 'R' ? 0 : 8} />
       </Pressed>
       <text aria-hidden="true" x={x(fill.fret)} y={y(strings - fill.string) + 4}>
@@ -113,7 +147,13 @@ function Fills({ map, strings }: { map: NeckMap; strings: number }) {
 /** What sounds when it is pressed, with the mouse or by key. */
 function Pressed({ label, midi, children }: { label: string; midi: number[]; children: ReactNode }) {
   return (
-    <g role="button" tabIndex={0} aria-label={label} onClick={() => void hearNotes(midi)} onKeyDown={(event) => ['Enter', ' '].includes(event.key) && void hearNotes(midi)}>
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={label}
+      onClick={() => void hearNotes(midi)}
+      onKeyDown={(event) => ['Enter', ' '].includes(event.key) && void hearNotes(midi)}
+    >
       {children}
     </g>
   )
@@ -132,7 +172,11 @@ function StopList({ stops }: { stops: DoubleStop[] }) {
             <span>
               {stop.notes.join(' ')} = {stop.degrees.join(' ')}, {stop.interval}
             </span>
-            <span className="muted">{stop.hammers.length === 0 ? '' : `hammer ${stop.hammers.map((hammer) => `${hammer.from}→${hammer.to} on string ${hammer.string}`).join(', ')}`}</span>
+            <span className="muted">
+              {stop.hammers.length === 0
+                ? ''
+                : `hammer ${stop.hammers.map((hammer) => `${hammer.from}→${hammer.to} on string ${hammer.string}`).join(', ')}`}
+            </span>
           </li>
         ))}
     </ul>

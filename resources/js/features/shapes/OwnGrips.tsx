@@ -47,13 +47,25 @@ export function OwnGrips({ chord, voicing, naming, onNaming, onLook }: Props) {
             void keep()
           }}
         >
-          <Input autoFocus aria-label="Name of this grip" placeholder="any name you use" value={name} maxLength={60} onChange={(event) => setName(event.target.value)} onKeyDown={(event) => event.key === 'Escape' && onNaming(false)} />
+          <Input
+            autoFocus
+            aria-label="Name of this grip"
+            placeholder="any name you use"
+            value={name}
+            maxLength={60}
+            onChange={(event) => setName(event.target.value)}
+            onKeyDown={(event) => event.key === 'Escape' && onNaming(false)}
+          />
           <Button htmlType="submit" type="primary" disabled={name.trim() === ''}>
             Keep
           </Button>
         </form>
       )}
-      {refusal !== '' && <p role="alert" className="finding finding-off">{refusal}</p>}
+      {refusal !== '' && (
+        <p role="alert" className="finding finding-off">
+          {refusal}
+        </p>
+      )}
       <ul className="own-list">
         {here.map((grip) => (
           <li key={grip.id}>
@@ -66,7 +78,9 @@ export function OwnGrips({ chord, voicing, naming, onNaming, onLook }: Props) {
           </li>
         ))}
       </ul>
-      {here.length === 0 && !naming && grips.length > 0 && <p className="muted">{`None of your ${grips.length} named grips is a chord like ${chord.symbol}.`}</p>}
+      {here.length === 0 && !naming && grips.length > 0 && (
+        <p className="muted">{`None of your ${grips.length} named grips is a chord like ${chord.symbol}.`}</p>
+      )}
     </section>
   )
 }

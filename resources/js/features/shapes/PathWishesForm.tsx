@@ -7,9 +7,19 @@ import { PlayedHere } from '../bench/PlayedHere'
 type Wishes = NonNullable<LineDocument['wishes']>
 
 /** What a line is asked for until a teacher says otherwise; the core holds the same. */
-const PLAIN: Wishes = { window: '0-15', strings: '', keepTop: false, bass: 'free', parallel: false, weights: { shift: 2, fingers: 0.3, top: 0.15, rank: 1 } }
+const PLAIN: Wishes = {
+  window: '0-15',
+  strings: '',
+  keepTop: false,
+  bass: 'free',
+  parallel: false,
+  weights: { shift: 2, fingers: 0.3, top: 0.15, rank: 1 },
+}
 
-const STRINGS = ['', '6-4', '6-3', '5-4', '5-3', '5-2', '5-1', '4-3', '4-2', '4-1', '3-1'].map((value) => ({ value, label: value === '' ? 'all strings' : `strings ${value.replace('-', ' to ')}` }))
+const STRINGS = ['', '6-4', '6-3', '5-4', '5-3', '5-2', '5-1', '4-3', '4-2', '4-1', '3-1'].map((value) => ({
+  value,
+  label: value === '' ? 'all strings' : `strings ${value.replace('-', ' to ')}`,
+}))
 
 const WEIGHTS: { name: keyof Wishes['weights']; label: string; most: number; step: number }[] = [
   { name: 'shift', label: 'Travel of the hand', most: 8, step: 0.5 },
@@ -23,7 +33,10 @@ export function PathWishesForm() {
   const { store, desk } = useBench()
   const wishes = desk.line.wishes ?? PLAIN
   const set = (part: Partial<Wishes>, together?: string) =>
-    store.change((d) => withLine(d, desk.line.id, (line) => ({ ...line, wishes: { ...(line.wishes ?? PLAIN), ...part } })), together === undefined ? {} : { together })
+    store.change(
+      (d) => withLine(d, desk.line.id, (line) => ({ ...line, wishes: { ...(line.wishes ?? PLAIN), ...part } })),
+      together === undefined ? {} : { together },
+    )
   const [low = 0, high = 15] = wishes.window.split('-').map(Number)
 
   return (
@@ -32,14 +45,33 @@ export function PathWishesForm() {
       <label>
         Frets the hand may use
         <span className="field-row">
-          <InputNumber aria-label="Lowest fret" min={0} max={high} precision={0} value={low} onChange={(fret) => fret !== null && set({ window: `${fret}-${high}` })} />
+          <InputNumber
+            aria-label="Lowest fret"
+            min={0}
+            max={high}
+            precision={0}
+            value={low}
+            onChange={(fret) => fret !== null && set({ window: `${fret}-${high}` })}
+          />
           to
-          <InputNumber aria-label="Highest fret" min={low} max={24} precision={0} value={high} onChange={(fret) => fret !== null && set({ window: `${low}-${fret}` })} />
+          <InputNumber
+            aria-label="Highest fret"
+            min={low}
+            max={24}
+            precision={0}
+            value={high}
+            onChange={(fret) => fret !== null && set({ window: `${low}-${fret}` })}
+          />
         </span>
       </label>
       <label>
         Strings
-        <Select aria-label="Strings of the line" value={wishes.strings} options={STRINGS} onChange={(strings: string) => set({ strings })} />
+        <Select
+          aria-label="Strings of the line"
+          value={wishes.strings}
+          options={STRINGS}
+          onChange={(strings: string) => set({ strings })}
+        />
       </label>
       <Checkbox checked={wishes.keepTop} onChange={(event) => set({ keepTop: event.target.checked })}>
         One note stays on top
@@ -59,7 +91,15 @@ export function PathWishesForm() {
       {WEIGHTS.map(({ name, label, most, step }) => (
         <label key={name}>
           {label}: {wishes.weights[name]}
-          <Slider aria-label={label} min={0} max={most} step={step} tooltip={{ open: false }} value={wishes.weights[name]} onChange={(value) => set({ weights: { ...wishes.weights, [name]: value } }, `weight-${name}`)} />
+          <Slider
+            aria-label={label}
+            min={0}
+            max={most}
+            step={step}
+            tooltip={{ open: false }}
+            value={wishes.weights[name]}
+            onChange={(value) => set({ weights: { ...wishes.weights, [name]: value } }, `weight-${name}`)}
+          />
         </label>
       ))}
     </div>

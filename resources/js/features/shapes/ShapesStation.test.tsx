@@ -10,11 +10,32 @@ vi.mock('../../audio/band', () => import('../../testing/silentBand'))
 const inUse = voicing([null, 5, 7, 7, 6, 5])
 const other = voicing([null, null, 0, 2, 3, 1])
 const far = voicing([10, 12, 12, 10, 10, 10])
-const voiced = (symbol: string, bar: number, part: Partial<VoicedChord> = {}): VoicedChord => ({ symbol, numeral: 'i', shape: null, place: placeOf(bar), form_bar: bar, beat: 1, beats: 4, pinned: false, linked: false, follows: false, walk: null, voicing: inUse, ...part })
+const voiced = (symbol: string, bar: number, part: Partial<VoicedChord> = {}): VoicedChord => ({
+  symbol,
+  numeral: 'i',
+  shape: null,
+  place: placeOf(bar),
+  form_bar: bar,
+  beat: 1,
+  beats: 4,
+  pinned: false,
+  linked: false,
+  follows: false,
+  walk: null,
+  voicing: inUse,
+  ...part,
+})
 
 beforeEach(() =>
   serve({
-    'POST compute/path': { cost: 1, travel: { frets: 0, held: 5 }, without_open_root: [], chords: [voiced('Dm', 0), voiced('A7', 1)], moves: [{ frets: 0, held: 5, top: 0 }], loose: [{ at: placeOf(3), symbol: 'Gm', frets: inUse.frets }] },
+    'POST compute/path': {
+      cost: 1,
+      travel: { frets: 0, held: 5 },
+      without_open_root: [],
+      chords: [voiced('Dm', 0), voiced('A7', 1)],
+      moves: [{ frets: 0, held: 5, top: 0 }],
+      loose: [{ at: placeOf(3), symbol: 'Gm', frets: inUse.frets }],
+    },
     'POST compute/voicings': { symbol: 'Dm', count: 31, voicings: [inUse, other, far] },
   }),
 )
@@ -63,13 +84,24 @@ it('pins nothing for a student, who may still look and listen', async () => {
 })
 
 it('shows where a capo opens the grips, puts it there, and says which pins had to go', async () => {
-  const choice = (capo: number, shape_key: string, shape: string) => ({ capo, shape_key, open_grips: 1, shapes: [{ sounding: 'Dm', shape }] })
+  const choice = (capo: number, shape_key: string, shape: string) => ({
+    capo,
+    shape_key,
+    open_grips: 1,
+    shapes: [{ sounding: 'Dm', shape }],
+  })
   serve({
     'POST compute/path': { cost: 1, travel: { frets: 0, held: 0 }, without_open_root: [], chords: [voiced('Dm', 0)], moves: [], loose: [] },
     'POST compute/voicings': { symbol: 'Dm', count: 1, voicings: [inUse] },
     'GET choices': { grooves: [], tunings: [] },
-    'POST compute/strings-plan': { retune: [{ string: 6, from: 'E2', to: 'D2', midi: 38, semitones: -2, needed: true, caution: null }], capo: [choice(5, 'A minor', 'Am'), choice(0, 'D minor', 'Dm')] },
-    'POST compute/capo': (body: unknown) => ({ document: { ...tune, guitar: { ...tune.guitar, capo: (body as { capo: number }).capo } }, dropped: [{ symbol: 'Dm' }] }),
+    'POST compute/strings-plan': {
+      retune: [{ string: 6, from: 'E2', to: 'D2', midi: 38, semitones: -2, needed: true, caution: null }],
+      capo: [choice(5, 'A minor', 'Am'), choice(0, 'D minor', 'Dm')],
+    },
+    'POST compute/capo': (body: unknown) => ({
+      document: { ...tune, guitar: { ...tune.guitar, capo: (body as { capo: number }).capo } },
+      dropped: [{ symbol: 'Dm' }],
+    }),
   })
   const { store } = showOnBench(<ShapesStation />)
   await screen.findByText(/Pin this grip/)

@@ -30,7 +30,8 @@ import { TypedGrip } from './TypedGrip'
 import { usePins } from './usePins'
 import { VIEWS, type View } from './views'
 
-const sameFrets = (a: (number | null)[], b: (number | null)[]): boolean => a.length === b.length && a.every((fret, index) => fret === b[index])
+const sameFrets = (a: (number | null)[], b: (number | null)[]): boolean =>
+  a.length === b.length && a.every((fret, index) => fret === b[index])
 
 const COMPANY: Record<LineDocument['company'], string> = { alone: 'Alone', 'with-bass': 'With a bass', shell: 'Shells only' }
 const COMPANIES = Object.keys(COMPANY) as LineDocument['company'][]
@@ -42,7 +43,10 @@ export default function ShapesStation() {
   const mine = useMine()
   const pins = usePins()
   const [elsewhere, setElsewhere] = useState(false)
-  const [view, setView] = useSheet<View>('sheets', VIEWS.map((each) => each.view))
+  const [view, setView] = useSheet<View>(
+    'sheets',
+    VIEWS.map((each) => each.view),
+  )
   const path = usePath(desk, elsewhere)
   const first = usePath(desk)
   const [chosen, setChosen] = useTabState(`chord:${store.getState().id}`, 0)
@@ -55,8 +59,14 @@ export default function ShapesStation() {
   const chords = useMemo(() => path.data?.chords ?? [], [path.data])
   const index = Math.min(chosen, chords.length - 1)
   const current = chords[index] ?? null
-  const voicings = useVoicings({ ...document.guitar, company: line.company, wishes: line.wishes }, current?.symbol ?? null, kind, { before: chords[index - 1], after: chords[index + 1] })
-  const list = useMemo(() => ordered(voicings.error === null ? (voicings.data?.voicings ?? []) : [], current, kind === ''), [voicings.data, voicings.error, current, kind])
+  const voicings = useVoicings({ ...document.guitar, company: line.company, wishes: line.wishes }, current?.symbol ?? null, kind, {
+    before: chords[index - 1],
+    after: chords[index + 1],
+  })
+  const list = useMemo(
+    () => ordered(voicings.error === null ? (voicings.data?.voicings ?? []) : [], current, kind === ''),
+    [voicings.data, voicings.error, current, kind],
+  )
   const inUse = tried ?? current?.voicing ?? null
   const place = list.findIndex((voicing) => inUse !== null && sameFrets(voicing.frets, inUse.frets))
 
@@ -86,7 +96,13 @@ export default function ShapesStation() {
     setElsewhere(false)
   }
   const nextCompany = () => {
-    if (mine) store.change((d) => withLine(d, line.id, (each) => ({ ...each, company: COMPANIES[(COMPANIES.indexOf(each.company) + 1) % COMPANIES.length] ?? 'alone' })))
+    if (mine)
+      store.change((d) =>
+        withLine(d, line.id, (each) => ({
+          ...each,
+          company: COMPANIES[(COMPANIES.indexOf(each.company) + 1) % COMPANIES.length] ?? 'alone',
+        })),
+      )
   }
   const show = (asked: View) => setView(view === asked ? 'sheets' : asked)
   const walk = (by: number) => {
@@ -130,20 +146,47 @@ export default function ShapesStation() {
                 <Button>Ask of the line …</Button>
               </Popover>
             )}
-            {view === 'sheets' && <Segmented aria-label="Label the dots with" options={[{ value: 'degrees', label: 'Degree' }, { value: 'notes', label: 'Note' }, { value: 'fingers', label: 'Finger' }]} value={label} onChange={setLabel} />}
+            {view === 'sheets' && (
+              <Segmented
+                aria-label="Label the dots with"
+                options={[
+                  { value: 'degrees', label: 'Degree' },
+                  { value: 'notes', label: 'Note' },
+                  { value: 'fingers', label: 'Finger' },
+                ]}
+                value={label}
+                onChange={setLabel}
+              />
+            )}
           </div>
         </div>
         <nav className="view-row" aria-label="Tools of the neck">
-          <button type="button" className="view-tab company" disabled={!mine} title="Who plays along decides what a grip may leave out" onClick={nextCompany}>
+          <button
+            type="button"
+            className="view-tab company"
+            disabled={!mine}
+            title="Who plays along decides what a grip may leave out"
+            onClick={nextCompany}
+          >
             {COMPANY[line.company]} <kbd>B</kbd>
           </button>
           {VIEWS.filter(({ view: each }) => mine || each !== 'hands').map(({ view: each, key, label: words }) => (
-            <button key={each} type="button" className={view === each ? 'view-tab on' : 'view-tab'} aria-pressed={view === each} onClick={() => show(each)}>
+            <button
+              key={each}
+              type="button"
+              className={view === each ? 'view-tab on' : 'view-tab'}
+              aria-pressed={view === each}
+              onClick={() => show(each)}
+            >
               {words} <kbd className={view === each ? 'on-ink' : ''}>{key.toUpperCase()}</kbd>
             </button>
           ))}
         </nav>
-        {path.error instanceof ApiError && <p role="alert" className="finding finding-off">{path.error.message}</p>}
+        {path.error instanceof ApiError && (
+          <p role="alert" className="finding finding-off">
+            {path.error.message}
+          </p>
+        )}
         {path.isPending && path.error === null && <p className="loading">Finding grips …</p>}
         {chords.length === 0 && path.data !== undefined && (
           <div className="empty">
@@ -153,7 +196,11 @@ export default function ShapesStation() {
         )}
         {elsewhere && (
           <p className="finding finding-swing">
-            The same line in another place on the neck, pins left aside{path.data === undefined || first.data === undefined ? '' : `: the hand travels ${path.data.travel.frets} frets and ${path.data.travel.held} notes are held; in the first place ${first.data.travel.frets} and ${first.data.travel.held}`}. The first one is kept.{' '}
+            The same line in another place on the neck, pins left aside
+            {path.data === undefined || first.data === undefined
+              ? ''
+              : `: the hand travels ${path.data.travel.frets} frets and ${path.data.travel.held} notes are held; in the first place ${first.data.travel.frets} and ${first.data.travel.held}`}
+            . The first one is kept.{' '}
             {mine && (
               <Button size="small" onClick={pinAll}>
                 Pin this one instead
@@ -162,7 +209,9 @@ export default function ShapesStation() {
           </p>
         )}
         {line.company === 'alone' && view === 'sheets' && path.data !== undefined && path.data.without_open_root.length > 0 && (
-          <p className="muted open-roots">Alone, a finger holds the root of {path.data.without_open_root.join(', ')}: no open string gives it.</p>
+          <p className="muted open-roots">
+            Alone, a finger holds the root of {path.data.without_open_root.join(', ')}: no open string gives it.
+          </p>
         )}
         {view === 'strings' && <StringsSheet />}
         {view === 'hands' && <HandsSheet chords={chords} onPin={pins.pin} />}
@@ -174,13 +223,33 @@ export default function ShapesStation() {
             {view === 'changes' && <ChangeSheet />}
             {view === 'melody' && <MelodySheet chord={current} />}
             {view === 'proof' && <ProofSheet chords={chords} />}
-            {view === 'sheets' && <NeckSheets chords={shown} moves={path.data?.moves ?? []} chosen={chosen} onChoose={setChosen} label={label} tuning={document.guitar.tuning} />}
+            {view === 'sheets' && (
+              <NeckSheets
+                chords={shown}
+                moves={path.data?.moves ?? []}
+                chosen={chosen}
+                onChoose={setChosen}
+                label={label}
+                tuning={document.guitar.tuning}
+              />
+            )}
           </>
         )}
       </div>
       {current !== null && inUse !== null && (
         <aside className="side wide" aria-label="Grips">
-          <GripTable chord={current} voicing={inUse} tried={tried !== null} mine={mine} onPin={() => pin(inUse)} onLetGo={letGo} onLink={link} onHear={() => void hearGrip(inUse)} onCompare={() => setBesides(besides === null ? inUse : null)} onType={() => setTyping(!typing)} />
+          <GripTable
+            chord={current}
+            voicing={inUse}
+            tried={tried !== null}
+            mine={mine}
+            onPin={() => pin(inUse)}
+            onLetGo={letGo}
+            onLink={link}
+            onHear={() => void hearGrip(inUse)}
+            onCompare={() => setBesides(besides === null ? inUse : null)}
+            onType={() => setTyping(!typing)}
+          />
           {typing && mine && (
             <TypedGrip
               key={`${current.symbol}-${index}`}
@@ -195,10 +264,22 @@ export default function ShapesStation() {
             />
           )}
           {besides !== null && <Compare one={besides} other={inUse} onEnd={() => setBesides(null)} />}
-          <Candidates voicings={list} count={voicings.data?.count ?? 0} refusal={voicings.error instanceof ApiError ? voicings.error.message : null} inUse={inUse} onLook={look} busy={voicings.isPlaceholderData} kind={kind} onKind={setKind} />
+          <Candidates
+            voicings={list}
+            count={voicings.data?.count ?? 0}
+            refusal={voicings.error instanceof ApiError ? voicings.error.message : null}
+            inUse={inUse}
+            onLook={look}
+            busy={voicings.isPlaceholderData}
+            kind={kind}
+            onKind={setKind}
+          />
           {mine && <OwnGrips chord={current} voicing={inUse} naming={naming} onNaming={setNaming} onLook={look} />}
           {path.data !== undefined && path.data.loose.length > 0 && (
-            <p className="finding finding-swing">{path.data.loose.length} pinned grip{path.data.loose.length > 1 ? 's wait' : ' waits'} for a chord that is no longer there: {path.data.loose.map((pin_) => pin_.symbol).join(', ')}.</p>
+            <p className="finding finding-swing">
+              {path.data.loose.length} pinned grip{path.data.loose.length > 1 ? 's wait' : ' waits'} for a chord that is no longer there:{' '}
+              {path.data.loose.map((pin_) => pin_.symbol).join(', ')}.
+            </p>
           )}
         </aside>
       )}

@@ -6,7 +6,8 @@ import { hearNotes } from '../../audio/hearGrip'
 import { useDesk, useDocument, useMine } from '../bench/benchContext'
 import { BELOW_THE_CAPO, useRemake } from '../bench/useRemake'
 
-const steps = (semitones: number) => (semitones === 0 ? 'stays' : `${Math.abs(semitones)} semitone${Math.abs(semitones) > 1 ? 's' : ''} ${semitones > 0 ? 'up' : 'down'}`)
+const steps = (semitones: number) =>
+  semitones === 0 ? 'stays' : `${Math.abs(semitones)} semitone${Math.abs(semitones) > 1 ? 's' : ''} ${semitones > 0 ? 'up' : 'down'}`
 
 /** How the guitar must be set up for the tune: string by string to its tuning, and where a capo would open its grips. */
 export function StringsSheet() {
@@ -18,7 +19,12 @@ export function StringsSheet() {
   const [from, setFrom] = useState('')
   const plan = useStringsPlan(desk, from)
   const moveTo = (capo: number) => void remake((d) => moveCapo(d, capo), BELOW_THE_CAPO)
-  if (plan.error instanceof ApiError) return <p role="alert" className="finding finding-off">{plan.error.message}</p>
+  if (plan.error instanceof ApiError)
+    return (
+      <p role="alert" className="finding finding-off">
+        {plan.error.message}
+      </p>
+    )
   return (
     <section className="strings-sheet" aria-label="Capo and tuning">
       <div>
@@ -73,7 +79,13 @@ export function StringsSheet() {
         <h2>Tuning</h2>
         <label className="inline">
           The guitar is in{' '}
-          <Select aria-label="The guitar is in" value={from} onChange={setFrom} style={{ width: 210 }} options={[{ value: '', label: 'its usual tuning' }, ...tunings.map((tuning) => ({ value: tuning.slug, label: tuning.name }))]} />
+          <Select
+            aria-label="The guitar is in"
+            value={from}
+            onChange={setFrom}
+            style={{ width: 210 }}
+            options={[{ value: '', label: 'its usual tuning' }, ...tunings.map((tuning) => ({ value: tuning.slug, label: tuning.name }))]}
+          />
         </label>
         <ul className="retune-list">
           {plan.data?.retune.map((step) => (
@@ -109,13 +121,22 @@ function StatedTuning() {
       <h3>In words</h3>
       <label className="tool-field">
         What was said
-        <Input aria-label="Retuning in words" placeholder="whole step down, drop low string, open major on D" value={stated} onChange={(event) => setStated(event.target.value)} />
+        <Input
+          aria-label="Retuning in words"
+          placeholder="whole step down, drop low string, open major on D"
+          value={stated}
+          onChange={(event) => setStated(event.target.value)}
+        />
       </label>
       <label className="tool-field">
         The list that was written, lowest string first
         <Input aria-label="Typed tuning" placeholder="D2,G2,C3,F3,A3,D4" value={typed} onChange={(event) => setTyped(event.target.value)} />
       </label>
-      {stated.trim() !== '' && read.error instanceof ApiError && <p role="alert" className="finding finding-off">{read.error.message}</p>}
+      {stated.trim() !== '' && read.error instanceof ApiError && (
+        <p role="alert" className="finding finding-off">
+          {read.error.message}
+        </p>
+      )}
       {answer !== undefined && (
         <>
           <p>

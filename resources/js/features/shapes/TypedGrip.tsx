@@ -16,7 +16,14 @@ export function TypedGrip({ symbol, strings, onPin, onEnd }: Props) {
         if (grip !== null) onPin(grip)
       }}
     >
-      <Input autoFocus aria-label={`Frets for ${symbol}, lowest string first`} placeholder="x 3 2 0 1 0" value={typed} onChange={(event) => setTyped(event.target.value)} onKeyDown={(event) => event.key === 'Escape' && onEnd()} />
+      <Input
+        autoFocus
+        aria-label={`Frets for ${symbol}, lowest string first`}
+        placeholder="x 3 2 0 1 0"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        onKeyDown={(event) => event.key === 'Escape' && onEnd()}
+      />
       <Button htmlType="submit" type="primary" disabled={grip === null}>
         Pin these
       </Button>

@@ -9,8 +9,28 @@ vi.mock('../../audio/band', () => import('../../testing/silentBand'))
 
 const low = voicing([null, 5, 7, 7, 6, 5])
 const high = voicing([null, 7, 9, 9, 8, 7], { difficulty: 2 })
-const chord = (symbol: string, bar: number, grip: Voicing = low): VoicedChord => ({ symbol, numeral: 'i', shape: null, place: placeOf(bar), form_bar: bar, beat: 1, beats: 4, pinned: false, linked: false, follows: false, walk: null, voicing: grip })
-const line = { cost: 1, travel: { frets: 2, held: 0 }, without_open_root: [], chords: [chord('Dm', 0), chord('A7', 1, high)], moves: [{ frets: 2, held: 0, top: 2 }], loose: [] }
+const chord = (symbol: string, bar: number, grip: Voicing = low): VoicedChord => ({
+  symbol,
+  numeral: 'i',
+  shape: null,
+  place: placeOf(bar),
+  form_bar: bar,
+  beat: 1,
+  beats: 4,
+  pinned: false,
+  linked: false,
+  follows: false,
+  walk: null,
+  voicing: grip,
+})
+const line = {
+  cost: 1,
+  travel: { frets: 2, held: 0 },
+  without_open_root: [],
+  chords: [chord('Dm', 0), chord('A7', 1, high)],
+  moves: [{ frets: 2, held: 0, top: 2 }],
+  loose: [],
+}
 const server = {
   'POST compute/path': line,
   'POST compute/voicings': { symbol: 'Dm', count: 2, voicings: [low, high] },
@@ -29,9 +49,22 @@ const open = async (view: string, more: Record<string, unknown> = {}) => {
 }
 
 it('places an approach by its number, and takes it out by the same', async () => {
-  const offer = { kind: 'walk-up', words: 'Walk up fret by fret', steps: 3, from: 'bar 2, beat 3', grips: [{ symbol: 'B♭m', voicing: low }] }
-  const walked = { ...tune, moves: [{ id: 'm1', name: '', rule: { kind: 'walk-up' as const, steps: 3, slotTicks: 480 } }], placed: [{ what: 'm1', at: placeOf(0), symbol: 'Dm' }] }
-  const { store } = await open('a', { 'POST compute/approaches': [offer], 'POST compute/move': (body: unknown) => ({ document: (body as { move?: string }).move === undefined ? tune : walked }) })
+  const offer = {
+    kind: 'walk-up',
+    words: 'Walk up fret by fret',
+    steps: 3,
+    from: 'bar 2, beat 3',
+    grips: [{ symbol: 'B♭m', voicing: low }],
+  }
+  const walked = {
+    ...tune,
+    moves: [{ id: 'm1', name: '', rule: { kind: 'walk-up' as const, steps: 3, slotTicks: 480 } }],
+    placed: [{ what: 'm1', at: placeOf(0), symbol: 'Dm' }],
+  }
+  const { store } = await open('a', {
+    'POST compute/approaches': [offer],
+    'POST compute/move': (body: unknown) => ({ document: (body as { move?: string }).move === undefined ? tune : walked }),
+  })
   await screen.findByText('from bar 2, beat 3')
   key('1')
   await screen.findByText(/Take it out/)
@@ -42,8 +75,24 @@ it('places an approach by its number, and takes it out by the same', async () =>
 })
 
 it('shows which changes are too tight and takes a repair over', async () => {
-  const tight = { bar: 1, from: 'Dm', to: 'A7', from_frets: 'x 5 7 7 6 5', to_frets: 'x 7 9 9 8 7', have_ms: 90, need_ms: 180, travel_mm: 60, fits: false, stay: [], slide: [1, 2], common: [], repairs: [{ text: 'Make the last stroke a dead one', change: [patch('patterns', { ...tune.patterns[0], streams: [] }, 'p1')] }] }
-  const { store } = await open('w', { 'POST compute/changes': [tight, { ...tight, fits: true, need_ms: 0, stay: [1], slide: [], common: [2], repairs: [] }] })
+  const tight = {
+    bar: 1,
+    from: 'Dm',
+    to: 'A7',
+    from_frets: 'x 5 7 7 6 5',
+    to_frets: 'x 7 9 9 8 7',
+    have_ms: 90,
+    need_ms: 180,
+    travel_mm: 60,
+    fits: false,
+    stay: [],
+    slide: [1, 2],
+    common: [],
+    repairs: [{ text: 'Make the last stroke a dead one', change: [patch('patterns', { ...tune.patterns[0], streams: [] }, 'p1')] }],
+  }
+  const { store } = await open('w', {
+    'POST compute/changes': [tight, { ...tight, fits: true, need_ms: 0, stay: [1], slide: [], common: [2], repairs: [] }],
+  })
   await screen.findByText('1 of 2 changes are too tight at 120 bpm')
   expect(screen.getByText('fingers 1, 2 slide on their strings')).toBeTruthy()
   expect(screen.getByText(/no finger moves/).textContent).toContain('string 2 rings on')
@@ -52,7 +101,16 @@ it('shows which changes are too tight and takes a repair over', async () => {
 })
 
 it('asks about slips and changes nothing before a fix is taken', async () => {
-  const { store } = await open('p', { 'POST compute/proofread': [{ kind: 'other-chord', place: placeOf(1), text: 'Which is meant?', fixes: [{ text: 'Play x 0 2 0 2 0', change: [patch('lines', { ...tune.lines[0], name: 'proofread' }, 'l1')] }] }] })
+  const { store } = await open('p', {
+    'POST compute/proofread': [
+      {
+        kind: 'other-chord',
+        place: placeOf(1),
+        text: 'Which is meant?',
+        fixes: [{ text: 'Play x 0 2 0 2 0', change: [patch('lines', { ...tune.lines[0], name: 'proofread' }, 'l1')] }],
+      },
+    ],
+  })
   await screen.findByText('Bar 2, A7')
   expect(store.getState().document).toEqual(tune)
   fireEvent.click(screen.getByText('Play x 0 2 0 2 0'))
@@ -60,16 +118,42 @@ it('asks about slips and changes nothing before a fix is taken', async () => {
 })
 
 it('holds the tune in the grips of a family, chord by chord', async () => {
-  const route = { way: 'one shape moved', frets: 14, travel_mm: 300, grips: [{ symbol: 'Dm', voicing: low }, { symbol: 'A7', voicing: high }, { symbol: 'E7', voicing: high }] }
-  const { store } = await open('f', { 'POST compute/families': { routes: [route], swaps: [high], enrich: [{ string: 1, fret: 3, degree: '11', voicing: high }] } })
+  const route = {
+    way: 'one shape moved',
+    frets: 14,
+    travel_mm: 300,
+    grips: [
+      { symbol: 'Dm', voicing: low },
+      { symbol: 'A7', voicing: high },
+      { symbol: 'E7', voicing: high },
+    ],
+  }
+  const { store } = await open('f', {
+    'POST compute/families': { routes: [route], swaps: [high], enrich: [{ string: 1, fret: 3, degree: '11', voicing: high }] },
+  })
   fireEvent.click(await screen.findByText('Hold the tune this way'))
-  expect(store.getState().document.lines[0].pins.map((pin) => [pin.symbol, pin.frets])).toEqual([['Dm', low.frets], ['A7', high.frets]])
+  expect(store.getState().document.lines[0].pins.map((pin) => [pin.symbol, pin.frets])).toEqual([
+    ['Dm', low.frets],
+    ['A7', high.frets],
+  ])
   expect(screen.getByText('+ 11')).toBeTruthy()
 })
 
 it('harmonises a melody as it is typed, sounds it, and says what it cannot read', async () => {
-  const note = { chord: 'Dm', strings: [3, 2], frets: [5, 6], midi: [60, 65], degrees: ['♭7', '♭3'], chord_tone: true, held: true, shared: false }
-  await open('l', { 'POST compute/harmonise': (body: unknown) => ((body as { melody: string }).melody === 'F4' ? [note] : [422, { message: '"H4" is no melody.' }]) })
+  const note = {
+    chord: 'Dm',
+    strings: [3, 2],
+    frets: [5, 6],
+    midi: [60, 65],
+    degrees: ['♭7', '♭3'],
+    chord_tone: true,
+    held: true,
+    shared: false,
+  }
+  await open('l', {
+    'POST compute/harmonise': (body: unknown) =>
+      (body as { melody: string }).melody === 'F4' ? [note] : [422, { message: '"H4" is no melody.' }],
+  })
   fireEvent.change(await screen.findByLabelText('Notes of the melody'), { target: { value: 'F4' } })
   await screen.findByText('rings on')
   fireEvent.click(screen.getByText('Hear it'))
@@ -80,7 +164,14 @@ it('harmonises a melody as it is typed, sounds it, and says what it cannot read'
 
 it('finds a figure in other registers', async () => {
   const notes = (fret: number) => [{ string: 6, fret, midi: 40 + fret }]
-  const place = (where: string, fret: number) => ({ where, way: 'the same frets one string higher', travel_mm: 40, one: notes(fret), four: notes(fret + 5), five: notes(fret + 7) })
+  const place = (where: string, fret: number) => ({
+    where,
+    way: 'the same frets one string higher',
+    travel_mm: 40,
+    one: notes(fret),
+    four: notes(fret + 5),
+    five: notes(fret + 7),
+  })
   await open('l', { 'POST compute/riff': [place('as typed', 3), place('an octave up the neck', 8)] })
   fireEvent.click(await screen.findByText('Figure'))
   fireEvent.change(await screen.findByLabelText('Notes of the figure'), { target: { value: '6:3' } })
@@ -114,8 +205,10 @@ it('links a grip so that others follow, compares two, and goes round the company
 it('names a grip and finds it again, and says why a name cannot be kept', async () => {
   let kept = false
   await open('n', {
-    'POST grips': (body: unknown) => ((body as { name: string }).name === 'no' ? [422, { message: 'Give the grip another name.' }] : ((kept = true), {})),
-    'GET grips?symbol=Dm&tuning=standard&capo=0': () => (kept ? [{ id: 'g', name: 'the pier', symbol: 'Dm', frets: low.frets, tuning: 'standard', here: high }] : []),
+    'POST grips': (body: unknown) =>
+      (body as { name: string }).name === 'no' ? [422, { message: 'Give the grip another name.' }] : ((kept = true), {}),
+    'GET grips?symbol=Dm&tuning=standard&capo=0': () =>
+      kept ? [{ id: 'g', name: 'the pier', symbol: 'Dm', frets: low.frets, tuning: 'standard', here: high }] : [],
   })
   fireEvent.change(await screen.findByLabelText('Name of this grip'), { target: { value: 'no' } })
   fireEvent.click(screen.getByText('Keep'))
@@ -127,7 +220,10 @@ it('names a grip and finds it again, and says why a name cannot be kept', async 
 })
 
 it('says why a kind of grip is not to be had', async () => {
-  await open('Escape', { 'POST compute/voicings': (body: unknown) => ((body as { kind?: string }).kind === undefined ? server['POST compute/voicings'] : [422, { message: 'It has no such grip here.' }]) })
+  await open('Escape', {
+    'POST compute/voicings': (body: unknown) =>
+      (body as { kind?: string }).kind === undefined ? server['POST compute/voicings'] : [422, { message: 'It has no such grip here.' }],
+  })
   fireEvent.mouseDown(screen.getByLabelText('Kind of grip'))
   fireEvent.click(await screen.findByText('shell: root, 3, 7'))
   await screen.findByText('It has no such grip here.')
@@ -146,7 +242,9 @@ it('pins a grip as it is dictated, fret by fret, and only when it is whole', asy
 
 it('writes a figure down as it is pressed on the neck', async () => {
   const notes = [{ string: 6, fret: 3, midi: 43 }]
-  await open('l', { 'POST compute/riff': [{ where: 'as typed', way: 'five frets up', travel_mm: 40, one: notes, four: notes, five: notes }] })
+  await open('l', {
+    'POST compute/riff': [{ where: 'as typed', way: 'five frets up', travel_mm: 40, one: notes, four: notes, five: notes }],
+  })
   fireEvent.click(await screen.findByText('Figure'))
   const places = () => [...document.querySelectorAll('.press-place')]
   const press = (name: string) => fireEvent.click(places().find((place) => place.textContent === name) as Element)
@@ -157,7 +255,11 @@ it('writes a figure down as it is pressed on the neck', async () => {
 })
 
 it('compares what the hand travels in both places, and says where no open string helps', async () => {
-  serve({ ...server, 'POST compute/path': (body: unknown) => ((body as { elsewhere: boolean }).elsewhere ? { ...line, travel: { frets: 9, held: 4 } } : { ...line, without_open_root: ['B♭7'] }) })
+  serve({
+    ...server,
+    'POST compute/path': (body: unknown) =>
+      (body as { elsewhere: boolean }).elsewhere ? { ...line, travel: { frets: 9, held: 4 } } : { ...line, without_open_root: ['B♭7'] },
+  })
   const { store } = showOnBench(<ShapesStation />, { document: heldAs({ company: 'alone' }) })
   await screen.findByText(/a finger holds the root of B♭7/)
   key('e')

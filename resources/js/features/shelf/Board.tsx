@@ -3,7 +3,13 @@ import { Blade } from '../../ui/Blade'
 import { patternCrossings } from '../../ui/HandWave'
 import { leanAt, waveKnots, wavePath } from '../../ui/waveGeometry'
 
-type Props = { name: string; cards: BreakdownCard[]; chosen: string | null; onChoose: (id: string) => void; onOpen: (card: BreakdownCard) => void }
+type Props = {
+  name: string
+  cards: BreakdownCard[]
+  chosen: string | null
+  onChoose: (id: string) => void
+  onOpen: (card: BreakdownCard) => void
+}
 
 export const bookId = (id: string): string => `book-${id}`
 
@@ -55,7 +61,14 @@ function BarOfHand({ card }: { card: BreakdownCard }) {
         <rect width={WIDTH} height={HEIGHT} />
       </clipPath>
       {[0, 1, 2, 3, 4, 5].map((string) => (
-        <line key={string} x1={0} x2={WIDTH} y1={HEIGHT / 2 + (string - 2.5) * 7.4} y2={HEIGHT / 2 + (string - 2.5) * 7.4} className="wave-string" />
+        <line
+          key={string}
+          x1={0}
+          x2={WIDTH}
+          y1={HEIGHT / 2 + (string - 2.5) * 7.4}
+          y2={HEIGHT / 2 + (string - 2.5) * 7.4}
+          className="wave-string"
+        />
       ))}
       <g clipPath={`url(#${clip})`}>
         <path d={wavePath(knots, toX, toY)} className="wave-rise" />
@@ -65,7 +78,16 @@ function BarOfHand({ card }: { card: BreakdownCard }) {
       {sketch.strokes
         .filter((stroke) => stroke.beats < sketch.beats_a_bar && stroke.kind !== 'air')
         .map((stroke) => (
-          <Blade key={stroke.at} kind={stroke.kind} direction={stroke.direction} accent={stroke.accent} x={toX(stroke.beats)} top={HEIGHT / 2 - 23} bottom={HEIGHT / 2 + 23} lean={leanAt(knots, stroke.beats, WIDTH / sketch.beats_a_bar, 40)} />
+          <Blade
+            key={stroke.at}
+            kind={stroke.kind}
+            direction={stroke.direction}
+            accent={stroke.accent}
+            x={toX(stroke.beats)}
+            top={HEIGHT / 2 - 23}
+            bottom={HEIGHT / 2 + 23}
+            lean={leanAt(knots, stroke.beats, WIDTH / sketch.beats_a_bar, 40)}
+          />
         ))}
     </svg>
   )

@@ -4,7 +4,14 @@ import type { BreakdownCard } from '../../api/types'
 import { ago } from '../../ui/words'
 import { TakeTrend } from '../lock/TakeTrend'
 
-type Props = { card: BreakdownCard; teacher: boolean; onOpen: () => void; onDuplicate: () => void; onRename: () => void; onDelete: () => void }
+type Props = {
+  card: BreakdownCard
+  teacher: boolean
+  onOpen: () => void
+  onDuplicate: () => void
+  onRename: () => void
+  onDelete: () => void
+}
 
 /** What is known of the chosen breakdown, and what can be done with it. */
 export function BreakdownPanel({ card, teacher, onOpen, onDuplicate, onRename, onDelete }: Props) {
@@ -41,7 +48,9 @@ export function BreakdownPanel({ card, teacher, onOpen, onDuplicate, onRename, o
             </b>
             , {last.tempo} bpm, {ago(last.created_at)}
           </p>
-          <p className={last.passed ? 'finding finding-holds' : 'finding finding-off'}>{last.passed ? `It locks. ${last.finding ?? ''}` : last.finding}</p>
+          <p className={last.passed ? 'finding finding-holds' : 'finding finding-off'}>
+            {last.passed ? `It locks. ${last.finding ?? ''}` : last.finding}
+          </p>
         </>
       )}
     </aside>

@@ -13,7 +13,10 @@ export function ImportButton({ onImported }: { onImported: (id: string) => void 
   const { message } = App.useApp()
   const take = async (file: File) => {
     if (file.size > LARGEST) {
-      void message.error(`“${file.name}” is ${(file.size / 1024 / 1024).toFixed(1)} MB, and a breakdown is never over 5 MB. Choose a .gravik.json file that Gravik exported.`, 8)
+      void message.error(
+        `“${file.name}” is ${(file.size / 1024 / 1024).toFixed(1)} MB, and a breakdown is never over 5 MB. Choose a .gravik.json file that Gravik exported.`,
+        8,
+      )
       return
     }
     setBusy(true)
@@ -24,7 +27,14 @@ export function ImportButton({ onImported }: { onImported: (id: string) => void 
       onImported(stored.id)
     } catch (problem) {
       const notJson = problem instanceof SyntaxError
-      void message.error(notJson ? `“${file.name}” is not a breakdown. Choose a .gravik.json file that Gravik exported.` : problem instanceof Error ? problem.message : 'That did not work.', 8)
+      void message.error(
+        notJson
+          ? `“${file.name}” is not a breakdown. Choose a .gravik.json file that Gravik exported.`
+          : problem instanceof Error
+            ? problem.message
+            : 'That did not work.',
+        8,
+      )
     } finally {
       setBusy(false)
     }

@@ -92,131 +92,131 @@ function NewForm({ blank, left, onClose }: { blank: BreakdownDocument; left: Beg
     }
   }
   return (
-      <form
-        className="new-breakdown"
-        onSubmit={(event) => {
-          event.preventDefault()
-          if (!busy) void make()
-        }}
-      >
-        <label className="wide">
-          Title
-          <Input
-            name="title"
-            maxLength={120}
-            placeholder="What do you call it?"
-            value={document.title}
-            onChange={(event) => set({ title: event.target.value })}
+    <form
+      className="new-breakdown"
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (!busy) void make()
+      }}
+    >
+      <label className="wide">
+        Title
+        <Input
+          name="title"
+          maxLength={120}
+          placeholder="What do you call it?"
+          value={document.title}
+          onChange={(event) => set({ title: event.target.value })}
+        />
+      </label>
+      <label>
+        Key
+        <Select
+          showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }}
+          aria-label="Key"
+          value={start.key}
+          options={KEYS.map((value) => ({ value }))}
+          onChange={(key) => begin({ key })}
+        />
+      </label>
+      <label>
+        Tempo
+        <span className="field-row">
+          <InputNumber name="tempo" min={20} max={400} value={start.tempo} onChange={(tempo) => tempo !== null && begin({ tempo })} />
+          <Button onClick={tap}>Tap</Button>
+        </span>
+      </label>
+      <label>
+        Meter
+        <Select
+          aria-label="Meter"
+          value={start.meter}
+          options={METERS.map((value) => ({ value }))}
+          onChange={(meter: string) => void setMeter(meter)}
+        />
+      </label>
+      <div className="wide">
+        <span className="label">Start from</span>
+        <span className="chips" role="group" aria-label="Start from">
+          {starts?.starters.map((starter) => (
+            <button
+              key={starter.slug}
+              type="button"
+              aria-pressed={document.genre === starter.word && document.parts.some(({ groove }) => groove === starter.groove)}
+              onClick={() => write({ id, document: startedFrom(document, starter) })}
+            >
+              {starter.word}
+            </button>
+          ))}
+        </span>
+        <small className="muted">brings a strum, a feel, drums and bass along; all of it can be changed</small>
+      </div>
+      <div className="wide">
+        <span className="label">Feel</span>
+        <span className="field-row">
+          <Segmented
+            options={FEELS}
+            value={start.feel.ratio}
+            onChange={(ratio) => begin({ feel: { ...start.feel, ratio: Number(ratio) } })}
           />
-        </label>
-        <label>
-          Key
-          <Select
-            showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }}
-            aria-label="Key"
-            value={start.key}
-            options={KEYS.map((value) => ({ value }))}
-            onChange={(key) => begin({ key })}
+          <InputNumber
+            aria-label="Swing ratio"
+            min={0.7}
+            max={3}
+            step={0.1}
+            value={start.feel.ratio}
+            onChange={(ratio) => ratio !== null && begin({ feel: { ...start.feel, ratio } })}
+            addonAfter=": 1"
           />
-        </label>
-        <label>
-          Tempo
-          <span className="field-row">
-            <InputNumber name="tempo" min={20} max={400} value={start.tempo} onChange={(tempo) => tempo !== null && begin({ tempo })} />
-            <Button onClick={tap}>Tap</Button>
-          </span>
-        </label>
-        <label>
-          Meter
-          <Select
-            aria-label="Meter"
-            value={start.meter}
-            options={METERS.map((value) => ({ value }))}
-            onChange={(meter: string) => void setMeter(meter)}
-          />
-        </label>
-        <div className="wide">
-          <span className="label">Start from</span>
-          <span className="chips" role="group" aria-label="Start from">
-            {starts?.starters.map((starter) => (
-              <button
-                key={starter.slug}
-                type="button"
-                aria-pressed={document.genre === starter.word && document.parts.some(({ groove }) => groove === starter.groove)}
-                onClick={() => write({ id, document: startedFrom(document, starter) })}
-              >
-                {starter.word}
-              </button>
-            ))}
-          </span>
-          <small className="muted">brings a strum, a feel, drums and bass along; all of it can be changed</small>
-        </div>
-        <div className="wide">
-          <span className="label">Feel</span>
-          <span className="field-row">
-            <Segmented
-              options={FEELS}
-              value={start.feel.ratio}
-              onChange={(ratio) => begin({ feel: { ...start.feel, ratio: Number(ratio) } })}
-            />
-            <InputNumber
-              aria-label="Swing ratio"
-              min={0.7}
-              max={3}
-              step={0.1}
-              value={start.feel.ratio}
-              onChange={(ratio) => ratio !== null && begin({ feel: { ...start.feel, ratio } })}
-              addonAfter=": 1"
-            />
-          </span>
-        </div>
-        <div className="wide">
-          <span className="label">Chords, bars between strokes; letters or numerals</span>
-          <span className="chips" role="group" aria-label="Forms to start from">
-            {starts?.forms.map((form) => (
-              <button key={form.slug} type="button" onClick={() => set(inForm(form))}>
-                {form.name}
-              </button>
-            ))}
-          </span>
-          <LineField
-            document={named}
-            section={0}
-            placeholder="| Dm6 | B♭7 | Gm7 A7 | Dm6 |"
-            onChange={(typed) =>
-              set({
-                sections: document.sections.map((section, place) =>
-                  place === 0 ? { ...section, line: typed } : section,
-                ) as BreakdownDocument['sections'],
-              })
-            }
-            value={line}
-          />
-          {document.sections.length > 1 && (
-            <small className="muted">
-              and{' '}
-              {document.sections
-                .slice(1)
-                .map((section) => section.name)
-                .join(', ')}
-              , which can be edited in Chart
-            </small>
-          )}
-        </div>
-        <div className="button-row wide">
-          <Button type="primary" htmlType="submit" size="large" loading={busy}>
-            Make it
+        </span>
+      </div>
+      <div className="wide">
+        <span className="label">Chords, bars between strokes; letters or numerals</span>
+        <span className="chips" role="group" aria-label="Forms to start from">
+          {starts?.forms.map((form) => (
+            <button key={form.slug} type="button" onClick={() => set(inForm(form))}>
+              {form.name}
+            </button>
+          ))}
+        </span>
+        <LineField
+          document={named}
+          section={0}
+          placeholder="| Dm6 | B♭7 | Gm7 A7 | Dm6 |"
+          onChange={(typed) =>
+            set({
+              sections: document.sections.map((section, place) =>
+                place === 0 ? { ...section, line: typed } : section,
+              ) as BreakdownDocument['sections'],
+            })
+          }
+          value={line}
+        />
+        {document.sections.length > 1 && (
+          <small className="muted">
+            and{' '}
+            {document.sections
+              .slice(1)
+              .map((section) => section.name)
+              .join(', ')}
+            , which can be edited in Chart
+          </small>
+        )}
+      </div>
+      <div className="button-row wide">
+        <Button type="primary" htmlType="submit" size="large" loading={busy}>
+          Make it
+        </Button>
+        <Button size="large" onClick={onClose}>
+          Not now
+        </Button>
+        {!untouched && (
+          <Button size="large" onClick={startOver}>
+            Start over
           </Button>
-          <Button size="large" onClick={onClose}>
-            Not now
-          </Button>
-          {!untouched && (
-            <Button size="large" onClick={startOver}>
-              Start over
-            </Button>
-          )}
-        </div>
-      </form>
+        )}
+      </div>
+    </form>
   )
 }
 

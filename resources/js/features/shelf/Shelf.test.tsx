@@ -7,13 +7,28 @@ import Shelf from './Shelf'
 vi.mock('../../audio/band', () => import('../../testing/silentBand'))
 
 const card = (id: string, title: string, part: Partial<BreakdownCard> = {}): BreakdownCard => ({
-  id, title, genre: 'Shuffle', key: 'D minor', meter: '4/4', tempo: 120, feel: 'straight', revision: 3, updated_at: '2026-05-09T12:00:00Z', mine: true, takes: 0,
+  id,
+  title,
+  genre: 'Shuffle',
+  key: 'D minor',
+  meter: '4/4',
+  tempo: 120,
+  feel: 'straight',
+  revision: 3,
+  updated_at: '2026-05-09T12:00:00Z',
+  mine: true,
+  takes: 0,
   sketch: { beats: 4, beats_a_bar: 4, p: 0.5, strokes: [{ at: 0, slot: 0, direction: 'down', beats: 0, kind: 'ring', accent: 1 }] },
   ...part,
 })
 const teacher = { name: 'Maren', role: 'teacher' }
 const page = (...items: unknown[]) => ({ items, next: null, total: items.length })
-const shelf = { 'GET session': teacher, 'GET breakdowns': page(card('a', 'Customs Shed'), card('b', 'Dry Dock', { tempo: 140 })), 'GET breakdowns/a/takes': page(), 'GET breakdowns/b/takes': page() }
+const shelf = {
+  'GET session': teacher,
+  'GET breakdowns': page(card('a', 'Customs Shed'), card('b', 'Dry Dock', { tempo: 140 })),
+  'GET breakdowns/a/takes': page(),
+  'GET breakdowns/b/takes': page(),
+}
 
 it('walks by arrow keys and opens with one key', async () => {
   serve(shelf)
@@ -26,12 +41,18 @@ it('walks by arrow keys and opens with one key', async () => {
 })
 
 it('renames with the revision it read, so that a newer save is not overwritten', async () => {
-  serve({ ...shelf, 'GET breakdowns/a': { id: 'a', revision: 7, updated_at: '', mine: true, document: tune }, 'PUT breakdowns/a': { id: 'a' } })
+  serve({
+    ...shelf,
+    'GET breakdowns/a': { id: 'a', revision: 7, updated_at: '', mine: true, document: tune },
+    'PUT breakdowns/a': { id: 'a' },
+  })
   show(<Shelf />)
   fireEvent.click(await screen.findByText('Rename'))
   fireEvent.change(await screen.findByLabelText('New title'), { target: { value: '  Low Water  ' } })
   fireEvent.click(document.querySelector('.ant-modal .ant-btn-primary') as Element)
-  await waitFor(() => expect(callsTo('PUT breakdowns/a')).toEqual([{ document: { ...tune, title: 'Low Water' }, revision: 7, sitting: 'shelf' }]))
+  await waitFor(() =>
+    expect(callsTo('PUT breakdowns/a')).toEqual([{ document: { ...tune, title: 'Low Water' }, revision: 7, sitting: 'shelf' }]),
+  )
 })
 
 it('says what went wrong when something cannot be deleted, and leaves it there', async () => {
@@ -72,9 +93,17 @@ it('refuses files that are too large or no JSON, before anything is sent', async
 })
 
 it('puts an imported file on the shelf and chooses it', async () => {
-  serve({ ...shelf, 'POST breakdowns': (body: unknown) => [201, { id: 'b', revision: 1, updated_at: '', mine: true, document: (body as { document: unknown }).document }] })
+  serve({
+    ...shelf,
+    'POST breakdowns': (body: unknown) => [
+      201,
+      { id: 'b', revision: 1, updated_at: '', mine: true, document: (body as { document: unknown }).document },
+    ],
+  })
   show(<Shelf />)
-  fireEvent.change(await screen.findByLabelText('Breakdown file'), { target: { files: [new File([JSON.stringify(tune)], 'tide.gravik.json')] } })
+  fireEvent.change(await screen.findByLabelText('Breakdown file'), {
+    target: { files: [new File([JSON.stringify(tune)], 'tide.gravik.json')] },
+  })
   await screen.findByText('“Tide Table” is on the shelf.')
   expect(callsTo('POST breakdowns')).toMatchObject([{ document: tune }])
   await waitFor(() => expect(screen.getByRole('button', { name: /Dry Dock/ }).getAttribute('aria-pressed')).toBe('true'))

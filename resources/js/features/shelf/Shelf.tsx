@@ -65,18 +65,22 @@ export default function Shelf() {
     attempt(async () => {
       await call('DELETE', '/api/breakdowns/{id}', { path: { id: card.id } })
       await refresh()
-      const putBack = () => void attempt(async () => {
-        await call('POST', '/api/breakdowns/{id}/put-back', { path: { id: card.id } })
-        message.destroy(card.id)
-        await refresh()
-        setChosenId(card.id)
-      })
+      const putBack = () =>
+        void attempt(async () => {
+          await call('POST', '/api/breakdowns/{id}/put-back', { path: { id: card.id } })
+          message.destroy(card.id)
+          await refresh()
+          setChosenId(card.id)
+        })
       void message.open({
         key: card.id,
         duration: 12,
         content: (
           <>
-            “{card.title}” is off the shelf. <Button size="small" onClick={putBack}>Undo</Button>
+            “{card.title}” is off the shelf.{' '}
+            <Button size="small" onClick={putBack}>
+              Undo
+            </Button>
           </>
         ),
       })
@@ -128,7 +132,16 @@ export default function Shelf() {
           <button type="button" className="quiet" onClick={() => setHelp(true)}>
             Keys <kbd>?</kbd>
           </button>
-          <button type="button" className="quiet" onClick={() => void attempt(async () => { await call('DELETE', '/api/session', {}); window.location.assign('/') })}>
+          <button
+            type="button"
+            className="quiet"
+            onClick={() =>
+              void attempt(async () => {
+                await call('DELETE', '/api/session', {})
+                window.location.assign('/')
+              })
+            }
+          >
             Sign out
           </button>
         </div>
@@ -149,7 +162,14 @@ export default function Shelf() {
             onChange={(event) => setSearch(event.target.value)}
             onKeyDown={(event) => event.key === 'Escape' && event.currentTarget.blur()}
           />
-          {teacher && <ImportButton onImported={(id) => { setChosenId(id); void refresh() }} />}
+          {teacher && (
+            <ImportButton
+              onImported={(id) => {
+                setChosenId(id)
+                void refresh()
+              }}
+            />
+          )}
           {teacher && (
             <Button type="primary" onClick={() => setMaking(true)}>
               New breakdown
@@ -160,11 +180,18 @@ export default function Shelf() {
       <main className="shelf-body">
         <div className="shelf-boards">
           {shelf.items === undefined && shelf.error === null && <p className="loading">Taking the breakdowns off the shelf …</p>}
-          {shelf.error !== null && <p role="alert" className="finding finding-off">{shelf.error.message}</p>}
+          {shelf.error !== null && (
+            <p role="alert" className="finding finding-off">
+              {shelf.error.message}
+            </p>
+          )}
           {shelf.items?.length === 0 && search.trim() === '' && <EmptyShelf teacher={teacher} onNew={() => setMaking(true)} />}
           {shelf.items?.length === 0 && search.trim() !== '' && (
             <p className="empty">
-              Nothing on the shelf matches “{search}”. <Button size="small" onClick={() => setSearch('')}>Show all</Button>
+              Nothing on the shelf matches “{search}”.{' '}
+              <Button size="small" onClick={() => setSearch('')}>
+                Show all
+              </Button>
             </p>
           )}
           {rows.map((row) => (
@@ -197,7 +224,13 @@ export default function Shelf() {
         }}
         destroyOnHidden
       >
-        <Input aria-label="New title" autoFocus maxLength={120} value={renaming ?? ''} onChange={(event) => setRenaming(event.target.value)} />
+        <Input
+          aria-label="New title"
+          autoFocus
+          maxLength={120}
+          value={renaming ?? ''}
+          onChange={(event) => setRenaming(event.target.value)}
+        />
       </Dialog>
       {finding && (
         <Suspense>
@@ -213,7 +246,11 @@ function EmptyShelf({ teacher, onNew }: { teacher: boolean; onNew: () => void })
   return (
     <div className="empty">
       <h2>{teacher ? 'The shelf is empty' : 'Nothing is assigned to you yet'}</h2>
-      <p>{teacher ? 'A breakdown starts with a chord line and a strum. It takes less than a minute.' : 'Your teacher puts breakdowns here for you. Ask for the first one.'}</p>
+      <p>
+        {teacher
+          ? 'A breakdown starts with a chord line and a strum. It takes less than a minute.'
+          : 'Your teacher puts breakdowns here for you. Ask for the first one.'}
+      </p>
       {teacher && (
         <Button type="primary" size="large" onClick={onNew}>
           Make the first breakdown

@@ -40,7 +40,12 @@ export function FeelDial({ p: told, words, offBeatMs, disabled, onChange, onType
     const given = setTimeout(() => useLean.setState({ p: null }), LONGEST_WAIT_MS)
     return () => clearTimeout(given)
   }, [chosen, told])
-  const knots = waveKnots([-1, 0, 1, 2].flatMap((beat) => [{ x: beat, down: true }, { x: beat + p, down: false }]))
+  const knots = waveKnots(
+    [-1, 0, 1, 2].flatMap((beat) => [
+      { x: beat, down: true },
+      { x: beat + p, down: false },
+    ]),
+  )
   const toX = (x: number) => x * WIDTH
   const choose = (next: number) => {
     useLean.setState({ p: clamp(next) })
@@ -54,7 +59,8 @@ export function FeelDial({ p: told, words, offBeatMs, disabled, onChange, onType
     choose(stop?.at ?? raw)
   }
   const step = (event: KeyboardEvent) => {
-    const by = event.key === 'ArrowRight' || event.key === 'ArrowUp' ? 0.01 : event.key === 'ArrowLeft' || event.key === 'ArrowDown' ? -0.01 : 0
+    const by =
+      event.key === 'ArrowRight' || event.key === 'ArrowUp' ? 0.01 : event.key === 'ArrowLeft' || event.key === 'ArrowDown' ? -0.01 : 0
     if (by === 0 || disabled) return
     event.preventDefault()
     event.stopPropagation()
@@ -135,14 +141,19 @@ function FeelField({ p, offBeatMs, disabled, onTyped }: Pick<Props, 'p' | 'offBe
           if (event.key === 'Escape') setOpen(false)
         }}
       />
-      {refusal === '' ? <small className="muted">straight, light, triplet, shuffle, dotted, follows; Enter takes it</small> : <span role="alert">{refusal}</span>}
+      {refusal === '' ? (
+        <small className="muted">straight, light, triplet, shuffle, dotted, follows; Enter takes it</small>
+      ) : (
+        <span role="alert">{refusal}</span>
+      )}
     </label>
   )
   return (
     <Popover open={open && !disabled} onOpenChange={setOpen} trigger="click" content={field} placement="top">
       <button type="button" className="feel-share" disabled={disabled} title="Press to type a feel">
         <span className="unseen">Feel: </span>
-        {Math.round(100 * p)} %<small>{offBeatMs === 0 ? 'even' : `${offBeatMs > 0 ? '+' : '−'}${Math.abs(Math.round(offBeatMs))} ms`}</small>
+        {Math.round(100 * p)} %
+        <small>{offBeatMs === 0 ? 'even' : `${offBeatMs > 0 ? '+' : '−'}${Math.abs(Math.round(offBeatMs))} ms`}</small>
       </button>
     </Popover>
   )

@@ -21,14 +21,28 @@ export function LoopMap({ bars, sections }: { bars: number; sections: string[] }
   return (
     <div className="cell loop">
       <span className="cell-name">
-        Loop <em>{loop === null ? `all ${bars} bars` : loop[0] === loop[1] ? `bar ${loop[0] + 1}` : `bars ${loop[0] + 1}–${Math.min(loop[1] + 1, bars)}`}</em>
+        Loop{' '}
+        <em>
+          {loop === null
+            ? `all ${bars} bars`
+            : loop[0] === loop[1]
+              ? `bar ${loop[0] + 1}`
+              : `bars ${loop[0] + 1}–${Math.min(loop[1] + 1, bars)}`}
+        </em>
         {loop !== null && (
           <button type="button" className="quiet" onClick={() => band.set({ loop: null })}>
             all
           </button>
         )}
       </span>
-      <div ref={row} className="loop-bars" role="group" aria-label="Bars to loop" onPointerLeave={() => setFrom(null)} onPointerUp={() => setFrom(null)}>
+      <div
+        ref={row}
+        className="loop-bars"
+        role="group"
+        aria-label="Bars to loop"
+        onPointerLeave={() => setFrom(null)}
+        onPointerUp={() => setFrom(null)}
+      >
         {Array.from({ length: bars }, (_, bar) => (
           <button
             key={bar}

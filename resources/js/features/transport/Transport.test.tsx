@@ -6,11 +6,20 @@ import { BenchContext } from '../bench/benchContext'
 import { callsTo, key, serve, showOnBench, timeline, tune } from '../../testing/page'
 import { Transport } from './Transport'
 
-const state = { status: 'stopped', muted: { drums: false, bass: false, guitar: false }, clickOn: [1, 3], countInBars: 2, loop: null as [number, number] | null }
+const state = {
+  status: 'stopped',
+  muted: { drums: false, bass: false, guitar: false },
+  clickOn: [1, 3],
+  countInBars: 2,
+  loop: null as [number, number] | null,
+}
 
 vi.mock('../../audio/band', async () => {
   const silent = await import('../../testing/silentBand')
-  return { ...silent, band: { ...silent.band, snapshot: () => state, mute: vi.fn(), punctuality: () => ({ scheduled: 0, late: 0, smallestMarginMs: null }) } }
+  return {
+    ...silent,
+    band: { ...silent.band, snapshot: () => state, mute: vi.fn(), punctuality: () => ({ scheduled: 0, late: 0, smallestMarginMs: null }) },
+  }
 })
 
 beforeEach(() => {
@@ -29,7 +38,19 @@ it('plays and stops with the space bar, but not while somebody types', () => {
 
 it('remembers a play that came before the tune was worked out', () => {
   const bench = (plays: typeof timeline | undefined) => (
-    <BenchContext.Provider value={{ store, desk: deskOf(tune, {}, undefined), places: [], setPlace: vi.fn(), tempo: 120, setTempo: vi.fn(), level: 3, setLevel: vi.fn(), timeline: plays }}>
+    <BenchContext.Provider
+      value={{
+        store,
+        desk: deskOf(tune, {}, undefined),
+        places: [],
+        setPlace: vi.fn(),
+        tempo: 120,
+        setTempo: vi.fn(),
+        level: 3,
+        setLevel: vi.fn(),
+        timeline: plays,
+      }}
+    >
       <Transport />
     </BenchContext.Provider>
   )
@@ -94,7 +115,12 @@ it('plays straight and swung in turn by one key, and gives back the swing there 
 })
 
 it('takes a feel as it is typed, and shows what the core has against it', async () => {
-  serve({ 'POST compute/feel': (body: unknown) => ((body as { typed: string }).typed === 'bouncy' ? [422, { message: '"bouncy" is no feel.' }] : { feel: { mode: 'fixed', ratio: 1.5, unit: 'eighth' } }) })
+  serve({
+    'POST compute/feel': (body: unknown) =>
+      (body as { typed: string }).typed === 'bouncy'
+        ? [422, { message: '"bouncy" is no feel.' }]
+        : { feel: { mode: 'fixed', ratio: 1.5, unit: 'eighth' } },
+  })
   const { store } = showOnBench(<Transport />, { plays: { ...timeline, p: 2 / 3, off_beat_ms: 83.3 } })
   fireEvent.click(screen.getByText('+83 ms'))
   const field = await screen.findByLabelText(/Feel as a name/)

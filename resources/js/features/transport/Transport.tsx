@@ -57,7 +57,14 @@ export function Transport() {
 
   return (
     <footer className="transport" aria-label="Transport">
-      <button type="button" className="play" onClick={toggle} disabled={!ready && timeline !== undefined} aria-busy={wanted} aria-label={playing ? 'Stop' : 'Play'}>
+      <button
+        type="button"
+        className="play"
+        onClick={toggle}
+        disabled={!ready && timeline !== undefined}
+        aria-busy={wanted}
+        aria-label={playing ? 'Stop' : 'Play'}
+      >
         <svg width="26" height="28" viewBox="0 0 26 28" aria-hidden="true">
           {playing ? <path d="M4 2h6v24H4zM16 2h6v24h-6z" /> : <path d="M3 1l21 13L3 27z" />}
         </svg>
@@ -69,7 +76,16 @@ export function Transport() {
       <div className="cell">
         <span className="cell-name">Tempo</span>
         <span className="cell-row">
-          <InputNumber aria-label="Tempo" className="tempo-field" controls={false} min={20} max={400} precision={0} value={tempo} onChange={(value) => value !== null && value >= 20 && value <= 400 && setTempo(value)} />
+          <InputNumber
+            aria-label="Tempo"
+            className="tempo-field"
+            controls={false}
+            min={20}
+            max={400}
+            precision={0}
+            value={tempo}
+            onChange={(value) => value !== null && value >= 20 && value <= 400 && setTempo(value)}
+          />
           <button type="button" className="step" onClick={() => nudge(-2)} aria-label="Slower">
             −
           </button>
@@ -104,7 +120,11 @@ export function Transport() {
               className="lamp"
               aria-pressed={player.clickOn.includes(beat)}
               aria-label={`Click on beat ${beat + 1}`}
-              onClick={() => band.set({ clickOn: player.clickOn.includes(beat) ? player.clickOn.filter((each) => each !== beat) : [...player.clickOn, beat] })}
+              onClick={() =>
+                band.set({
+                  clickOn: player.clickOn.includes(beat) ? player.clickOn.filter((each) => each !== beat) : [...player.clickOn, beat],
+                })
+              }
             >
               {beat + 1}
             </button>
@@ -113,7 +133,12 @@ export function Transport() {
       </div>
       <div className="cell">
         <span className="cell-name">Count-in</span>
-        <button type="button" className="step wide" onClick={() => band.set({ countInBars: (player.countInBars + 1) % 3 })} title="Bars counted in; press to change">
+        <button
+          type="button"
+          className="step wide"
+          onClick={() => band.set({ countInBars: (player.countInBars + 1) % 3 })}
+          title="Bars counted in; press to change"
+        >
           <span className="unseen">Count-in: </span>
           {player.countInBars === 0 ? 'none' : countOf(player.countInBars, 'bar')}
         </button>
@@ -122,11 +147,23 @@ export function Transport() {
         <span className="cell-name">Hear</span>
         <span className="cell-row">
           {PARTS.map((part) => (
-            <button key={part} type="button" className="lamp wide" aria-pressed={!player.muted[part]} onClick={() => band.mute(part, !player.muted[part])}>
+            <button
+              key={part}
+              type="button"
+              className="lamp wide"
+              aria-pressed={!player.muted[part]}
+              onClick={() => band.mute(part, !player.muted[part])}
+            >
               {part}
             </button>
           ))}
-          <button type="button" className="lamp wide extra" aria-pressed={player.countAloud} title="The syllables of the pattern as clicks of their own pitch" onClick={() => band.set({ countAloud: !player.countAloud })}>
+          <button
+            type="button"
+            className="lamp wide extra"
+            aria-pressed={player.countAloud}
+            title="The syllables of the pattern as clicks of their own pitch"
+            onClick={() => band.set({ countAloud: !player.countAloud })}
+          >
             count
           </button>
         </span>

@@ -17,7 +17,11 @@ const MODES = [
   { value: 'ramp', label: 'ramp' },
   { value: 'bursts', label: 'bursts' },
 ]
-const MODE_WORDS = { gated: 'Two clean cycles in a row climb, two that are not drop one step.', ramp: 'A little faster every cycle, to arrive on time.', bursts: 'Long cycles slow, short ones at the goal, by turns.' }
+const MODE_WORDS = {
+  gated: 'Two clean cycles in a row climb, two that are not drop one step.',
+  ramp: 'A little faster every cycle, to arrive on time.',
+  bursts: 'Long cycles slow, short ones at the goal, by turns.',
+}
 const SWINGS = [
   { value: 0, label: 'pulse by the tempo' },
   { value: 1, label: 'pulse on each beat' },
@@ -35,7 +39,11 @@ export function PracticeRoom({ judge, usual, onClose, onShow }: Props) {
   const { settings, cycles, phase, ladder, step, last } = practice
   const running = phase !== 'ready' && phase !== 'over'
   const silent = timeline === undefined || timeline.strokes.length === 0
-  useKeys(running ? { Escape: practice.stop, ...(phase === 'asked' ? { Enter: practice.rested } : {}) } : { r: () => !silent && practice.begin(), Escape: onClose })
+  useKeys(
+    running
+      ? { Escape: practice.stop, ...(phase === 'asked' ? { Enter: practice.rested } : {}) }
+      : { r: () => !silent && practice.begin(), Escape: onClose },
+  )
   const playing = phase === 'playing' && (practice.recorder.status !== 'idle' || practice.microphone.status !== 'idle')
 
   return (
@@ -48,19 +56,44 @@ export function PracticeRoom({ judge, usual, onClose, onShow }: Props) {
       )}
       {playing ? (
         <>
-          {!settings.hideBeats && <Pulse beats={settings.swing !== 0 ? settings.swing : (step?.pulse_beats ?? 1)} beatsABar={timeline?.bars[0]?.beats.length ?? 4} />}
-          {settings.input === 'keys' ? <TapPads recorder={practice.recorder} bars={step?.bars ?? settings.bars} hideBeats={settings.hideBeats} /> : <MicRoom microphone={practice.microphone} bars={step?.bars ?? settings.bars} lateMs={judge.byMicrophone?.latency_ms} hideBeats={settings.hideBeats} />}
+          {!settings.hideBeats && (
+            <Pulse
+              beats={settings.swing !== 0 ? settings.swing : (step?.pulse_beats ?? 1)}
+              beatsABar={timeline?.bars[0]?.beats.length ?? 4}
+            />
+          )}
+          {settings.input === 'keys' ? (
+            <TapPads recorder={practice.recorder} bars={step?.bars ?? settings.bars} hideBeats={settings.hideBeats} />
+          ) : (
+            <MicRoom
+              microphone={practice.microphone}
+              bars={step?.bars ?? settings.bars}
+              lateMs={judge.byMicrophone?.latency_ms}
+              hideBeats={settings.hideBeats}
+            />
+          )}
         </>
       ) : (
         <>
           {ladder !== undefined && <LadderStairs ladder={ladder} cycles={cycles} />}
           <p className="practice-now" role="status">
-            {phase === 'judging' ? 'Judging …' : phase === 'tuning-in' ? `Next: ${step?.bpm ?? ''}` : last !== null ? verdict(last.report.gate.passed, last.report.findings[0]?.text) : ladder === undefined ? '' : ladderWords(ladder, settings)}
+            {phase === 'judging'
+              ? 'Judging …'
+              : phase === 'tuning-in'
+                ? `Next: ${step?.bpm ?? ''}`
+                : last !== null
+                  ? verdict(last.report.gate.passed, last.report.findings[0]?.text)
+                  : ladder === undefined
+                    ? ''
+                    : ladderWords(ladder, settings)}
           </p>
           {phase === 'between' && step !== undefined && <p className="figure-big brass">Next at {step.bpm}. It counts in by itself.</p>}
           {phase === 'asked' && practice.question === 'rest' && (
             <div className="finding finding-swing">
-              <p>You have played {Math.round(playedSeconds(cycles) / 60)} minutes. Rest the hands five minutes before you go on; stop for today at pain, numbness or tingling, and let a clinician look at it.</p>
+              <p>
+                You have played {Math.round(playedSeconds(cycles) / 60)} minutes. Rest the hands five minutes before you go on; stop for
+                today at pain, numbness or tingling, and let a clinician look at it.
+              </p>
               <Button type="primary" onClick={practice.rested}>
                 Rested, go on <kbd className="on-ink">Enter</kbd>
               </Button>
@@ -80,7 +113,9 @@ export function PracticeRoom({ judge, usual, onClose, onShow }: Props) {
               </div>
             </div>
           )}
-          {phase === 'over' && <p className="finding finding-holds">The {settings.minutes} minutes are over. Everything you played is kept among the takes.</p>}
+          {phase === 'over' && (
+            <p className="finding finding-holds">The {settings.minutes} minutes are over. Everything you played is kept among the takes.</p>
+          )}
           <div className="button-row">
             {running ? (
               <Button danger onClick={practice.stop}>
@@ -114,13 +149,23 @@ export function PracticeRoom({ judge, usual, onClose, onShow }: Props) {
 const verdict = (clean: boolean, finding: string | undefined) => (clean ? 'Clean.' : (finding ?? 'Not clean yet.'))
 
 const ladderWords = (ladder: { steps: { bpm: number }[]; minutes: number; fits: boolean; goal: number }, settings: Settings) =>
-  ladder.fits ? `${ladder.steps.length} tempos, ${ladder.minutes.toFixed(1)} of your ${settings.minutes} minutes if every cycle is clean; the rest is for the ones that are not. ${MODE_WORDS[settings.mode]}` : `${settings.minutes} minutes carry to ${ladder.goal}, not to ${settings.goal}. ${MODE_WORDS[settings.mode]}`
+  ladder.fits
+    ? `${ladder.steps.length} tempos, ${ladder.minutes.toFixed(1)} of your ${settings.minutes} minutes if every cycle is clean; the rest is for the ones that are not. ${MODE_WORDS[settings.mode]}`
+    : `${settings.minutes} minutes carry to ${ladder.goal}, not to ${settings.goal}. ${MODE_WORDS[settings.mode]}`
 
 function Wishes({ settings, backings, onSet }: { settings: Settings; backings: Backing[]; onSet: (part: Partial<Settings>) => void }) {
   const number = (name: 'start' | 'goal' | 'minutes' | 'bars' | 'restAfter', label: string, min: number, max: number) => (
     <label>
       {label}
-      <InputNumber aria-label={label} controls={false} min={min} max={max} precision={0} value={settings[name]} onChange={(value) => value !== null && onSet({ [name]: value })} />
+      <InputNumber
+        aria-label={label}
+        controls={false}
+        min={min}
+        max={max}
+        precision={0}
+        value={settings[name]}
+        onChange={(value) => value !== null && onSet({ [name]: value })}
+      />
     </label>
   )
   return (
@@ -131,32 +176,55 @@ function Wishes({ settings, backings, onSet }: { settings: Settings; backings: B
       {number('bars', 'bars a cycle', 1, 64)}
       <label>
         climbs by
-        <Segmented aria-label="Kind of ladder" options={MODES} value={settings.mode} onChange={(mode) => onSet({ mode: mode as Settings['mode'] })} />
+        <Segmented
+          aria-label="Kind of ladder"
+          options={MODES}
+          value={settings.mode}
+          onChange={(mode) => onSet({ mode: mode as Settings['mode'] })}
+        />
       </label>
       <label>
         play along to
-        <Select aria-label="Play along to" value={settings.backing} options={backings.map(({ id, name }) => ({ value: id, label: name }))} onChange={(backing) => onSet({ backing })} style={{ width: 180 }} />
+        <Select
+          aria-label="Play along to"
+          value={settings.backing}
+          options={backings.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={(backing) => onSet({ backing })}
+          style={{ width: 180 }}
+        />
       </label>
       <label>
         played by
         <Segmented
-        aria-label="Played by"
-        options={[
-          { value: 'keys', label: 'keys' },
-          { value: 'microphone', label: 'microphone' },
-        ]}
-        value={settings.input}
-        onChange={(input) => onSet({ input: input as Settings['input'] })}
-      />
+          aria-label="Played by"
+          options={[
+            { value: 'keys', label: 'keys' },
+            { value: 'microphone', label: 'microphone' },
+          ]}
+          value={settings.input}
+          onChange={(input) => onSet({ input: input as Settings['input'] })}
+        />
       </label>
       <label>
         pulse shown
-        <Select aria-label="Pulse shown" value={settings.swing} options={SWINGS} onChange={(swing) => onSet({ swing: swing as Settings['swing'] })} style={{ width: 160 }} />
+        <Select
+          aria-label="Pulse shown"
+          value={settings.swing}
+          options={SWINGS}
+          onChange={(swing) => onSet({ swing: swing as Settings['swing'] })}
+          style={{ width: 160 }}
+        />
       </label>
       {number('restAfter', 'rest after, minutes', 5, 60)}
       <label>
         loudness
-        <Select aria-label="Loudness" defaultValue={playbackLevel()} options={LOUDNESSES} onChange={setPlaybackLevel} style={{ width: 140 }} />
+        <Select
+          aria-label="Loudness"
+          defaultValue={playbackLevel()}
+          options={LOUDNESSES}
+          onChange={setPlaybackLevel}
+          style={{ width: 140 }}
+        />
       </label>
       <Checkbox checked={settings.hideBeats} onChange={(event) => onSet({ hideBeats: event.target.checked })}>
         hide the beats
@@ -174,7 +242,8 @@ function Log({ cycles, onShow }: { cycles: { take: string; bpm: number; clean: b
   const clean = cycles.filter((cycle) => cycle.clean)
   return (
     <p className="muted">
-      {clean.length} of {cycles.length} cycles clean{clean.length > 0 ? `, the fastest at ${Math.max(...clean.map((cycle) => cycle.bpm))}` : ''}.{' '}
+      {clean.length} of {cycles.length} cycles clean
+      {clean.length > 0 ? `, the fastest at ${Math.max(...clean.map((cycle) => cycle.bpm))}` : ''}.{' '}
       {cycles.slice(-8).map((cycle) => (
         <button key={cycle.take} type="button" className={cycle.clean ? 'quiet held' : 'quiet cut'} onClick={() => onShow(cycle.take)}>
           {cycle.bpm}

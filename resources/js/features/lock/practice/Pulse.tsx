@@ -11,7 +11,10 @@ export function Pulse({ beats, beatsABar }: { beats: number; beatsABar: number }
   const dot = useRef<SVGCircleElement>(null)
   const toX = (share: number) => 20 + share * (WIDTH - 40)
   const toY = (share: number) => MIDDLE + 32 * Math.sin(2 * Math.PI * share)
-  const path = Array.from({ length: 81 }, (_, point) => `${point === 0 ? 'M' : 'L'}${toX(point / 80).toFixed(1)} ${toY(point / 80).toFixed(1)}`).join('')
+  const path = Array.from(
+    { length: 81 },
+    (_, point) => `${point === 0 ? 'M' : 'L'}${toX(point / 80).toFixed(1)} ${toY(point / 80).toFixed(1)}`,
+  ).join('')
   useBandFrames(() => {
     if (dot.current === null) return
     const elapsed = band.elapsedBars() * beatsABar
@@ -20,10 +23,18 @@ export function Pulse({ beats, beatsABar }: { beats: number; beatsABar: number }
     dot.current.setAttribute('cy', toY(share).toFixed(1))
   })
   return (
-    <svg className="pulse" viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`One swing is ${beats} ${beats === 1 ? 'beat' : 'beats'}`}>
+    <svg
+      className="pulse"
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      role="img"
+      aria-label={`One swing is ${beats} ${beats === 1 ? 'beat' : 'beats'}`}
+    >
       <line x1={20} x2={WIDTH - 20} y1={MIDDLE} y2={MIDDLE} className="slot-line solid" />
       <path d={path} className="pulse-line" />
-      {beats > 1 && Array.from({ length: beats + 1 }, (_, beat) => <line key={beat} x1={toX(beat / beats)} x2={toX(beat / beats)} y1={MIDDLE - 6} y2={MIDDLE + 6} className="beat-line" />)}
+      {beats > 1 &&
+        Array.from({ length: beats + 1 }, (_, beat) => (
+          <line key={beat} x1={toX(beat / beats)} x2={toX(beat / beats)} y1={MIDDLE - 6} y2={MIDDLE + 6} className="beat-line" />
+        ))}
       <circle ref={dot} r={9} cx={toX(0)} cy={MIDDLE} className="pulse-dot" />
     </svg>
   )

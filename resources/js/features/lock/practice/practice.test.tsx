@@ -32,7 +32,19 @@ const backings: Backing[] = [
 ]
 const ladder = (body: unknown) => {
   const { clean } = body as { clean: boolean[] }
-  return { steps: [{ bpm: 120, bars: 2, cycles: 2, seconds: 8, pulse_beats: 1 }, { bpm: 126, bars: 2, cycles: 2, seconds: 7.6, pulse_beats: 1 }], minutes: 0.3, fits: true, goal: 126, raised: { start: 126, goal: 132 }, at: clean.length >= 2 && clean.slice(-2).every(Boolean) ? 1 : 0, pause: clean.length === 6 ? 'tension' : null, backings }
+  return {
+    steps: [
+      { bpm: 120, bars: 2, cycles: 2, seconds: 8, pulse_beats: 1 },
+      { bpm: 126, bars: 2, cycles: 2, seconds: 7.6, pulse_beats: 1 },
+    ],
+    minutes: 0.3,
+    fits: true,
+    goal: 126,
+    raised: { start: 126, goal: 132 },
+    at: clean.length >= 2 && clean.slice(-2).every(Boolean) ? 1 : 0,
+    pause: clean.length === 6 ? 'tension' : null,
+    backings,
+  }
 }
 const usual = { startShare: 0.6, minutes: 9, bars: 4, restAfter: 25 }
 const cycle = (clean: boolean, seconds = 60): Cycle => ({ take: `t${Math.random()}`, bpm: 120, clean, seconds })
@@ -138,7 +150,10 @@ it('keeps settings and cycles over a reload', () => {
 })
 
 it('offers to raise start and goal together once the goal is clean, and begins the new ladder from its foot', async () => {
-  writeSession('b1', { settings: { ...readSession('b1', 120, usual).settings, start: 120, goal: 126 }, cycles: [{ take: 't1', bpm: 126, clean: true, seconds: 8 }] })
+  writeSession('b1', {
+    settings: { ...readSession('b1', 120, usual).settings, start: 120, goal: 126 },
+    cycles: [{ take: 't1', bpm: 126, clean: true, seconds: 8 }],
+  })
   room()
   fireEvent.click(await screen.findByText('Easy: 126 to 132'))
   await waitFor(() => expect(callsTo('POST compute/ladder').at(-1)).toMatchObject({ start: 126, goal: 132, clean: [] }))
@@ -159,7 +174,10 @@ it('says what is wrong with a ladder that goes down, and does not start it', asy
 })
 
 it('waits with a question until it is answered, and goes on when the hands are loose', async () => {
-  writeSession('b1', { settings: { ...readSession('b1', 120, usual).settings, minutes: 90 }, cycles: Array.from({ length: 5 }, (_, number) => ({ take: `t${number}`, bpm: 120, clean: false, seconds: 8 })) })
+  writeSession('b1', {
+    settings: { ...readSession('b1', 120, usual).settings, minutes: 90 },
+    cycles: Array.from({ length: 5 }, (_, number) => ({ take: `t${number}`, bpm: 120, clean: false, seconds: 8 })),
+  })
   room()
   await screen.findByText(/0 of 5 cycles clean/)
   key('r')

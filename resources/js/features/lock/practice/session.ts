@@ -25,7 +25,19 @@ const key = (id: string) => `gravik:practice:${id}`
 
 export function readSession(id: string, tempo: number, { startShare, minutes, bars, restAfter }: Choices['practice']): Session {
   const start = Math.max(20, Math.round(tempo * startShare))
-  const usual: Settings = { start, goal: Math.round(tempo), minutes, mode: 'gated', bars, input: 'keys', backing: 'band', swing: 0, hideBeats: false, hurts: false, restAfter }
+  const usual: Settings = {
+    start,
+    goal: Math.round(tempo),
+    minutes,
+    mode: 'gated',
+    bars,
+    input: 'keys',
+    backing: 'band',
+    swing: 0,
+    hideBeats: false,
+    hurts: false,
+    restAfter,
+  }
   const kept = recalled<Partial<Session>>(key(id))
   return { settings: { ...usual, ...kept?.settings }, cycles: kept?.cycles ?? [] }
 }

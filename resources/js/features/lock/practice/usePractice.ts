@@ -28,7 +28,19 @@ export function usePractice(judge: ReturnType<typeof useJudge>, usual: Choices['
   const going = useRef(false)
   const putBack = useRef<() => void>(() => undefined)
   const { settings, cycles } = session
-  const ladder = useLadder({ start: settings.start, goal: settings.goal, minutes: settings.minutes, bars: settings.bars, mode: settings.mode, meter: document.start.meter, clean: cycles.map((cycle) => cycle.clean), hurts: settings.hurts, played: playedSeconds(cycles), rested, rest_after: settings.restAfter })
+  const ladder = useLadder({
+    start: settings.start,
+    goal: settings.goal,
+    minutes: settings.minutes,
+    bars: settings.bars,
+    mode: settings.mode,
+    meter: document.start.meter,
+    clean: cycles.map((cycle) => cycle.clean),
+    hurts: settings.hurts,
+    played: playedSeconds(cycles),
+    rested,
+    rest_after: settings.restAfter,
+  })
   const step = ladder.data?.steps[ladder.data.at]
   const backings = useMemo(() => ladder.data?.backings ?? [], [ladder.data])
 
@@ -44,7 +56,13 @@ export function usePractice(judge: ReturnType<typeof useJudge>, usual: Choices['
       return
     }
     setLast(take)
-    const now = { ...session, cycles: [...cycles, { take: take.id, bpm: take.tempo, clean: take.report.gate.passed, seconds: (step?.seconds ?? 0) / (step?.cycles ?? 1) }] }
+    const now = {
+      ...session,
+      cycles: [
+        ...cycles,
+        { take: take.id, bpm: take.tempo, clean: take.report.gate.passed, seconds: (step?.seconds ?? 0) / (step?.cycles ?? 1) },
+      ],
+    }
     keep(now)
     setPhase(going.current ? 'between' : 'ready')
   }
@@ -116,7 +134,11 @@ export function usePractice(judge: ReturnType<typeof useJudge>, usual: Choices['
     step,
     recorder,
     microphone,
-    set: (part: Partial<Settings>) => keep({ settings: { ...settings, ...part }, cycles: 'start' in part || 'goal' in part || 'mode' in part || 'minutes' in part || 'bars' in part ? [] : cycles }),
+    set: (part: Partial<Settings>) =>
+      keep({
+        settings: { ...settings, ...part },
+        cycles: 'start' in part || 'goal' in part || 'mode' in part || 'minutes' in part || 'bars' in part ? [] : cycles,
+      }),
     begin: () => {
       going.current = true
       setPhase('tuning-in')
