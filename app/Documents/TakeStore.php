@@ -9,6 +9,7 @@ use App\Models\Take;
 use App\Models\User;
 use Gravik\Formats\ReportJson;
 use Gravik\Listening\Lock\Finding;
+use Gravik\Listening\Lock\FindingKind;
 use Gravik\Listening\Lock\LockReport;
 use Gravik\Listening\Lock\Take as PlayedTake;
 use Gravik\Listening\PlayedOnset;
@@ -77,7 +78,7 @@ final readonly class TakeStore
     /** What is said first of a take: of one that passed what holds, of another what is wrong. */
     private static function first(LockReport $report): ?Finding
     {
-        $holds = array_values(array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind === 'holds'));
+        $holds = array_values(array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind === FindingKind::Holds));
 
         return $report->failed === [] ? $holds[0] ?? $report->findings[0] ?? null : $report->findings[0] ?? null;
     }

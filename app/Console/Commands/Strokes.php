@@ -52,7 +52,7 @@ final class Strokes extends CoreCommand
                 'at_beats' => round($ruler->beatsAt($air->at, $air->division), 9),
                 'at_s' => round($ruler->secondsAt($air->at, $air->division), 9),
             ], $hand->air),
-            'warnings' => array_map(static fn (Warning $warning): array => ['kind' => $warning->kind, 'text' => $warning->text], $hand->warnings),
+            'warnings' => array_map(static fn (Warning $warning): array => ['kind' => $warning->kind->value, 'text' => $warning->text], $hand->warnings),
             'density' => $measures->density,
             'syncopation' => $measures->syncopation,
             'strokes_a_second' => round($measures->strokesASecond, 4),

@@ -9,6 +9,7 @@ use Gravik\Formats\HandSketch;
 use Gravik\Strokes\Hand\Crossings;
 use Gravik\Strokes\Hand\HandPlan;
 use Gravik\Strokes\Hand\Levels;
+use Gravik\Strokes\Hand\LimitKind;
 use Gravik\Strokes\Hand\SchoolAdvice;
 use Gravik\Strokes\Hand\SchoolInUse;
 use Gravik\Strokes\Hand\TempoLimit;
@@ -50,7 +51,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'HandLimit', description: 'tempos to which the hand holds; null for a pattern without strokes', required: ['easy_to', 'hard_to', 'why'], properties: [
     new OA\Property(property: 'easy_to', type: 'number'),
     new OA\Property(property: 'hard_to', type: 'number'),
-    new OA\Property(property: 'why', type: 'string', enum: ['same-direction', 'total']),
+    new OA\Property(property: 'why', type: 'string', enum: LimitKind::class),
 ])]
 #[OA\Schema(schema: 'HandCrossings', description: 'from string to string in the pattern, and strings the pick comes round', required: ['count', 'around'], properties: [
     new OA\Property(property: 'count', type: 'integer'),
@@ -171,7 +172,7 @@ final class HandResource
     /** @return array<string, mixed>|null */
     private static function limit(?TempoLimit $limit): ?array
     {
-        return $limit === null ? null : ['easy_to' => round($limit->easyTo, 1), 'hard_to' => round($limit->hardTo, 1), 'why' => $limit->why];
+        return $limit === null ? null : ['easy_to' => round($limit->easyTo, 1), 'hard_to' => round($limit->hardTo, 1), 'why' => $limit->why->value];
     }
 
     /** @return array<string, int> */

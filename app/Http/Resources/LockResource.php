@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Gravik\Formats\ReportJson;
+use Gravik\Listening\Lock\FindingKind;
 use Gravik\Listening\Lock\LockReport;
 use OpenApi\Attributes as OA;
 
@@ -21,7 +22,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'extra', type: 'integer'),
 ])]
 #[OA\Schema(schema: 'Finding', required: ['kind', 'slots', 'text', 'practise'], properties: [
-    new OA\Property(property: 'kind', type: 'string'),
+    new OA\Property(property: 'kind', type: 'string', enum: FindingKind::class),
     new OA\Property(property: 'slots', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'text', type: 'string'),
     new OA\Property(property: 'practise', required: ['stage', 'tempo'], properties: [

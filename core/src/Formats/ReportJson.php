@@ -90,7 +90,7 @@ final readonly class ReportJson
     private static function finding(Finding $finding): array
     {
         return [
-            'kind' => $finding->kind,
+            'kind' => $finding->kind->value,
             'slots' => $finding->slots,
             'text' => $finding->text,
             'practise' => $finding->stage === null ? null : ['stage' => $finding->stage->value, 'tempo' => $finding->tempo],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Performance;
 
 use Gravik\Strokes\Hand\Warning;
+use Gravik\Strokes\Hand\WarningKind;
 use Gravik\Strokes\Stroke;
 
 /**
@@ -29,7 +30,7 @@ final readonly class ResetAccents
             }
         }
 
-        return $bars === [] ? null : new Warning('reset-accent', sprintf(
+        return $bars === [] ? null : new Warning(WarningKind::ResetAccent, sprintf(
             'The hardest stroke announces something, but in %s neither chord nor section changes. What does it signal there? If nothing, play it like the others.',
             self::named($bars),
         ), [$hardest[0]->at]);

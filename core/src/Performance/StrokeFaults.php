@@ -10,6 +10,7 @@ use Gravik\Strokes\ChordOf;
 use Gravik\Strokes\Counting;
 use Gravik\Strokes\Hand\HandPlan;
 use Gravik\Strokes\Hand\Warning;
+use Gravik\Strokes\Hand\WarningKind;
 use Gravik\Strokes\OrnamentKind;
 use Gravik\Strokes\Stroke;
 
@@ -49,7 +50,7 @@ final readonly class StrokeFaults
                 }
                 $before = $stream->strokes[$place - 1] ?? $stream->strokes[count($stream->strokes) - 1];
                 if (! in_array($before->ornament?->kind, [OrnamentKind::Bend, OrnamentKind::Bent], true)) {
-                    $warnings[] = new Warning('no-bend-before', sprintf('The stroke on %s goes on from a bend, and the stroke before it bends nothing. Bend that one first, or strike this one plainly.', Counting::place($hand->pattern, $stroke->at)), [$stroke->at]);
+                    $warnings[] = new Warning(WarningKind::NoBendBefore, sprintf('The stroke on %s goes on from a bend, and the stroke before it bends nothing. Bend that one first, or strike this one plainly.', Counting::place($hand->pattern, $stroke->at)), [$stroke->at]);
                 }
             }
         }
@@ -75,8 +76,8 @@ final readonly class StrokeFaults
         $slot = 'The stroke on '.Counting::place($hand->pattern, $stroke->at);
 
         return match (true) {
-            $silent !== [] => new Warning('silent-strings', sprintf('%s strikes strings that the grip of %s mutes. Choose another zone, or another grip.', $slot, implode(', ', array_keys($silent))), [$stroke->at]),
-            $below !== [] => new Warning('below-the-nut', sprintf('%s slides below the nut on %s. Slide from a nearer fret, or take a grip higher up.', $slot, implode(', ', array_keys($below))), [$stroke->at]),
+            $silent !== [] => new Warning(WarningKind::SilentStrings, sprintf('%s strikes strings that the grip of %s mutes. Choose another zone, or another grip.', $slot, implode(', ', array_keys($silent))), [$stroke->at]),
+            $below !== [] => new Warning(WarningKind::BelowTheNut, sprintf('%s slides below the nut on %s. Slide from a nearer fret, or take a grip higher up.', $slot, implode(', ', array_keys($below))), [$stroke->at]),
             default => null,
         };
     }

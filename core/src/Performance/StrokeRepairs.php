@@ -11,6 +11,7 @@ use Gravik\Neck\Grip\Voicing;
 use Gravik\Strokes\Action;
 use Gravik\Strokes\Hand\HandPlanner;
 use Gravik\Strokes\Hand\Warning;
+use Gravik\Strokes\Hand\WarningKind;
 use Gravik\Strokes\Ornament;
 use Gravik\Strokes\OrnamentKind;
 use Gravik\Strokes\PlayedBy;
@@ -45,26 +46,26 @@ final readonly class StrokeRepairs
     private function offers(Desk $desk, Warning $warning, ?VoicedForm $voiced): array
     {
         return match ($warning->kind) {
-            'breaks-the-swing' => [new Repair('Let the hand choose there', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->freed('direction')))],
-            'thumb-doubles' => [new Repair('Give the later ones to the fingers', $this->changed($desk, $this->laterInTheirBeat($desk, $warning->at), $this->withFingers(...)))],
-            'thumb-missing' => [new Repair('Give the thumb its beat', $this->withThumb($desk, $warning->at))],
-            'tuplets-overlap' => [new Repair('Move the odd ones to the nearest slot', $this->movedToTheOthers($desk, $warning->at))],
-            'same-direction' => [new Repair('Change to the pendulum', $desk->with(school: School::Pendulum))],
-            'short-note' => [
+            WarningKind::BreaksTheSwing => [new Repair('Let the hand choose there', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->freed('direction')))],
+            WarningKind::ThumbDoubles => [new Repair('Give the later ones to the fingers', $this->changed($desk, $this->laterInTheirBeat($desk, $warning->at), $this->withFingers(...)))],
+            WarningKind::ThumbMissing => [new Repair('Give the thumb its beat', $this->withThumb($desk, $warning->at))],
+            WarningKind::TupletsOverlap => [new Repair('Move the odd ones to the nearest slot', $this->movedToTheOthers($desk, $warning->at))],
+            WarningKind::SameDirection => [new Repair('Change to the pendulum', $desk->with(school: School::Pendulum))],
+            WarningKind::ShortNote => [
                 new Repair('Let the swing follow the tempo', $desk->withFeel(new Feel(FeelMode::FollowsTempo, $desk->setting->feel->ratio, $desk->setting->feel->unit))),
                 new Repair('Play it straight', $desk->withFeel(Feel::fixed(1.0, $desk->setting->feel->unit))),
             ],
-            'no-bend-before' => [
+            WarningKind::NoBendBefore => [
                 new Repair('Bend on the stroke before', $this->bentBefore($desk, $warning->at)),
                 new Repair('Strike it plainly', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->plain())),
             ],
-            'silent-strings' => [...($voiced === null ? [] : $this->onSoundingStrings($desk, $warning->at, $voiced)), new Repair('Strike the whole grip', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->striking(Zone::All, $stroke->action, $stroke->by)))],
-            'below-the-nut' => [
+            WarningKind::SilentStrings => [...($voiced === null ? [] : $this->onSoundingStrings($desk, $warning->at, $voiced)), new Repair('Strike the whole grip', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->striking(Zone::All, $stroke->action, $stroke->by)))],
+            WarningKind::BelowTheNut => [
                 new Repair('Come from one fret away', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->ornament === null ? $stroke : $stroke->ornamented(new Ornament($stroke->ornament->kind, -1)))),
                 new Repair('Strike it plainly', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->plain())),
             ],
-            'reset-accent' => [new Repair('Play it like the others', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->accented(1)))],
-            default => [],
+            WarningKind::ResetAccent => [new Repair('Play it like the others', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->accented(1)))],
+            WarningKind::TotalRate => [],
         };
     }
 

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Gravik\Band\BandException;
 use Gravik\Band\BandNote;
 use Gravik\Band\BandPart;
 use Gravik\Band\Bassist;
@@ -97,3 +98,8 @@ it('lets every drum and bass note sound on, and none into the time before it', f
         }
     }
 })->with(['shuffle', 'four-walk', 'slipway-waltz', 'slow-twelve', 'sixteenth-funk']);
+
+it('has parts from silent to full, up to a tenth of a second beside the beat', function (float $level, float $offsetMs, bool $there): void {
+    $build = static fn (): BandPart => new BandPart('bass', Instrument::Bass, $level, $offsetMs, groove: Groove::named('shuffle'));
+    $there ? expect([$build()->level, $build()->offsetMs])->toBe([$level, $offsetMs]) : expect($build)->toThrow(BandException::class);
+})->with([[0.0, 0.0, true], [1.0, 100.0, true], [0.5, -100.0, true], [1.01, 0.0, false], [-0.01, 0.0, false], [1.0, 100.1, false], [1.0, -100.1, false]]);

@@ -41,6 +41,11 @@ it('splits a section in two that are played as the one was, with the same grips'
         ->and(array_map(static fn (Cell $cell): ?string => $cell->section, $after->passes[1]->cells))->toBe(['a', 's3', 'b']);
 });
 
+it('splits a later section where it stands', function (): void {
+    expect(array_column((new SectionSplitter())->split(quay(), 'b', 1)->sections, 'id'))->toBe(['a', 'b', 's3'])
+        ->and(array_column((new SectionSplitter())->split(quay(), 'b', 1)->sections, 'line'))->toBe(['| Dm6 | % |', '| F |', '| C |']);
+});
+
 it('refuses to split where no second part would begin', function (string $id, int $bar, string $class): void {
     expect(fn () => (new SectionSplitter())->split(quay(), $id, $bar))->toThrow($class);
 })->with([['a', 0, ChartNotReadable::class], ['a', 2, ChartNotReadable::class], ['z', 1, BreakdownNotValid::class]]);

@@ -130,7 +130,7 @@ it('begins to practise at three fifths of the tempo, and asks for a rest after t
     $usual = new UsualPractice();
 
     expect($usual->startShare * 200)->toBe(120.0)->and(Pause::after(24, 60 * $usual->restAfter, 0, 45, $usual->restAfter))->toBe(Pause::Rest)
-        ->and($usual->restAfter)->toBe(25)
+        ->and([$usual->minutes, $usual->bars, $usual->restAfter])->toBe([9, 4, 25])
         ->and(ladder($usual->startShare * 120, 120, $usual->minutes, bars: $usual->bars)->fits)->toBeTrue();
 });
 

@@ -41,7 +41,7 @@ function heardTake(string $slots, callable $as): LockReport
 
 function findingOf(LockReport $report, string $kind): ?Finding
 {
-    return array_values(array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind === $kind))[0] ?? null;
+    return array_values(array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind->value === $kind))[0] ?? null;
 }
 
 it('says which strokes ring on, and which break off, and leaves alone what a room or a dying string explains', function (): void {

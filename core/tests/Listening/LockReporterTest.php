@@ -34,7 +34,7 @@ it('keeps a constant shift as placement, in words and in the bias', function ():
 
     expect($report->biasMs)->toEqualWithDelta(32, 0.01)->and($report->spreadMs)->toEqualWithDelta(0, 0.01)
         ->and($report->matched)->toBe(96)
-        ->and($report->findings[0]->kind)->toBe('placement')->and($report->findings[0]->text)->toContain('32 ms late')
+        ->and($report->findings[0]->kind->value)->toBe('placement')->and($report->findings[0]->text)->toContain('32 ms late')
         ->and($report->failed)->toHaveCount(1);
 });
 
@@ -58,7 +58,7 @@ it('measures the swing that was played and says it in agreeing figures', functio
     $finding = $report->findings[0];
 
     expect($report->swing?->played)->toEqualWithDelta($p / (1 - $p), 0.002)
-        ->and($finding->kind)->toBe('swing')
+        ->and($finding->kind->value)->toBe('swing')
         ->and($finding->text)
         ->toContain(sprintf('%d ms early at %d: %d %%', abs($offBeatMs), $bpm, round(100 * $p)))->toContain(sprintf('wants %d %%', round(100 * $planned / (1 + $planned))))
         ->and($finding->slots)->toBe([1, 3, 5, 7])
@@ -209,7 +209,7 @@ it('says at most three things that are off and one that holds, the worst first',
         Reports::played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): ?float => $index % 7 === 0 ? null : ($stroke->slot % 2 === 1 ? -60.0 : [30.0, -30.0, 4.0][$round % 3])),
         $timeline,
     );
-    $severities = array_map(static fn (Finding $finding): float => $finding->severity, array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind !== 'holds'));
+    $severities = array_map(static fn (Finding $finding): float => $finding->severity, array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind->value !== 'holds'));
     $sorted = $severities;
     rsort($sorted);
 
@@ -269,7 +269,7 @@ it('says so when a take keeps another tempo, or is of another part', function ()
     $paces = array_map(static fn (float $bpm): Finding => Reports::of($player->taps(Reports::timeline(Examples::breakdown(['tempo' => $bpm], 'x.xx.xxx')), 6), $asked)->findings[0], [60.0, 240.0]);
     expect($tempo)->toHaveCount(1)
         ->and($tempo[0]->text)->toContain('keeps 132 beats a minute, and 120 were asked')
-        ->and($part[0]->kind)->toBe('other')
+        ->and($part[0]->kind->value)->toBe('other')
         ->and($paces[0]->text)->toStartWith('This take plays the part at half the tempo: about 60 beats a minute where 120 were asked.')
         ->and($paces[1]->text)->toStartWith('This take plays the part at double the tempo');
 });

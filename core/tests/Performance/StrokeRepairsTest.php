@@ -32,12 +32,12 @@ function warnedOf(Breakdown $breakdown): array
 }
 
 it('mends what it warns of, and the warning is gone when the pattern is played again', function (string $kind, Breakdown $breakdown, array $offers): void {
-    $warning = array_values(array_filter(warnedOf($breakdown), static fn (Warning $each): bool => $each->kind === $kind))[0];
+    $warning = array_values(array_filter(warnedOf($breakdown), static fn (Warning $each): bool => $each->kind->value === $kind))[0];
     $repairs = (new StrokeRepairs())->of(Desk::of($breakdown), $warning, $breakdown->start->tempo, Toolbox::of($breakdown)->voiced());
 
     expect(array_map(static fn (Repair $repair): string => $repair->text, $repairs))->toBe($offers);
     foreach ($repairs as $repair) {
-        expect(array_map(static fn (Warning $each): string => $each->kind, warnedOf($repair->breakdown)))->not->toContain($kind);
+        expect(array_map(static fn (Warning $each): string => $each->kind->value, warnedOf($repair->breakdown)))->not->toContain($kind);
     }
 })->with([
     'a stroke against the hand' => ['breaks-the-swing', struck([['at' => 0, 'division' => 2, 'direction' => 'up', 'fixed' => ['direction']]]), ['Let the hand choose there']],
@@ -53,7 +53,7 @@ it('mends what it warns of, and the warning is gone when the pattern is played a
 
 it('offers nothing where nothing helps: more strokes than a hand has', function (): void {
     $breakdown = Examples::breakdown(['tempo' => 240], 'xxxxxxxxxxxxxxxx', 4);
-    $warning = array_values(array_filter(warnedOf($breakdown), static fn (Warning $each): bool => $each->kind === 'total-rate'))[0];
+    $warning = array_values(array_filter(warnedOf($breakdown), static fn (Warning $each): bool => $each->kind->value === 'total-rate'))[0];
 
     expect((new StrokeRepairs())->of(Desk::of($breakdown), $warning, $breakdown->start->tempo))->toBe([]);
 });
@@ -65,7 +65,7 @@ it('sounds the open strings where the hand travels, and leaves none of the old g
 
     expect($hiccup->voicing->frets)->toBe([0, 0, 0, 0, 0, 0])->and(array_map(static fn (int $string): int => 6 - $string, $hiccup->strings))->toContain(1)->not->toContain(6)
         ->and(max($strokes[0]->ends))->toEqualWithDelta($hiccup->t, 1e-9)
-        ->and(array_filter(warnedOf($breakdown), static fn (Warning $warning): bool => $warning->kind === 'silent-strings'))->toBe([]);
+        ->and(array_filter(warnedOf($breakdown), static fn (Warning $warning): bool => $warning->kind->value === 'silent-strings'))->toBe([]);
 });
 
 it('asks what a hardest first beat announces where nothing begins, and only there', function (string $slots, string $line, ?string $asks): void {

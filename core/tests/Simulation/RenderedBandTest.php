@@ -166,7 +166,7 @@ it('says which stroke asks for strings that a grip mutes, or slides below the nu
     $faults = static function (Breakdown $breakdown): array {
         $timeline = (new Performer())->perform($breakdown);
 
-        return array_map(static fn ($warning): string => $warning->kind.': '.$warning->text, (new StrokeFaults())->of($timeline->voiced['l1'], $timeline->hands()[0]->plan));
+        return array_map(static fn ($warning): string => $warning->kind->value.': '.$warning->text, (new StrokeFaults())->of($timeline->voiced['l1'], $timeline->hands()[0]->plan));
     };
 
     expect($faults($breakdown(['strings' => [6]]))[0])->toStartWith('silent-strings: The stroke on the “&” of beat 1')

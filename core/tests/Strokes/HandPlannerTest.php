@@ -64,11 +64,11 @@ it('keeps a direction that the teacher fixed and says where it stops the hand', 
     $plan = planned(new Pattern(Meter::parse('2/4'), 1920, [new Stream('strum', $strokes)]));
 
     expect(handLine($plan))->toBe('DDDu')
-        ->and(array_map(static fn (Warning $warning): array => [$warning->kind, $warning->at], $plan->warnings))->toBe([['breaks-the-swing', [480]]]);
+        ->and(array_map(static fn (Warning $warning): array => [$warning->kind->value, $warning->at], $plan->warnings))->toBe([['breaks-the-swing', [480]]]);
 });
 
 it('says what gets hard at a tempo, by the rate of strokes', function (string $slots, int $grid, School $school, float $bpm, array $kinds): void {
-    expect(array_map(static fn (Warning $warning): string => $warning->kind, planned(Examples::pattern($slots, '4/4', $grid), $school, $bpm)->warnings))->toBe($kinds);
+    expect(array_map(static fn (Warning $warning): string => $warning->kind->value, planned(Examples::pattern($slots, '4/4', $grid), $school, $bpm)->warnings))->toBe($kinds);
 })->with([
     'eighths all down, 4 a second' => ['xxxxxxxx', 2, School::AllDown, 120, []],
     'eighths all down, over 4' => ['xxxxxxxx', 2, School::AllDown, 126, ['same-direction']],
@@ -78,7 +78,7 @@ it('says what gets hard at a tempo, by the rate of strokes', function (string $s
 ]);
 
 it('warns of a swing whose short note is too short', function (): void {
-    expect(planned(Examples::pattern('x.x.x.x.'), School::Pendulum, 200, 3)->warnings[0]->kind)->toBe('short-note');
+    expect(planned(Examples::pattern('x.x.x.x.'), School::Pendulum, 200, 3)->warnings[0]->kind->value)->toBe('short-note');
 });
 
 it('measures density, muting, syncopation and rate', function (string $slots, string $meter, float $density, float $muted, float $syncopation): void {

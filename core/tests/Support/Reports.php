@@ -59,7 +59,7 @@ final class Reports
     /** @return list<string> */
     public static function kinds(LockReport $report): array
     {
-        return array_map(static fn (Finding $finding): string => $finding->kind, $report->findings);
+        return array_map(static fn (Finding $finding): string => $finding->kind->value, $report->findings);
     }
 
     /**

@@ -17,7 +17,7 @@ final readonly class Finding
      * @param ?int      $tempo    to practise at
      */
     public function __construct(
-        public string $kind,
+        public FindingKind $kind,
         public array $slots,
         public string $text,
         public float $severity = 0.0,

@@ -16,8 +16,7 @@ final readonly class TempoLimit
 
     public const ANY_DIRECTION = ['easy' => 8.0, 'hard' => 12.0];
 
-    /** @param 'same-direction'|'total' $why what gives out first */
-    private function __construct(public float $easyTo, public float $hardTo, public string $why) {}
+    private function __construct(public float $easyTo, public float $hardTo, public LimitKind $why) {}
 
     /** @param Pattern $pattern with directions */
     public static function of(Pattern $pattern): ?self
@@ -29,10 +28,10 @@ final readonly class TempoLimit
         }
         // n strokes within a beat come n·tempo/60 times a second.
         $tempo = static fn (float $rate, int $strokes): float => $strokes === 0 ? INF : $rate * 60 / $strokes;
-        $easy = ['same-direction' => $tempo(self::SAME_DIRECTION['easy'], $same), 'total' => $tempo(self::ANY_DIRECTION['easy'], $all)];
-        $hard = ['same-direction' => $tempo(self::SAME_DIRECTION['hard'], $same), 'total' => $tempo(self::ANY_DIRECTION['hard'], $all)];
+        $easy = min($tempo(self::SAME_DIRECTION['easy'], $same), $tempo(self::ANY_DIRECTION['easy'], $all));
+        [$one, $both] = [$tempo(self::SAME_DIRECTION['hard'], $same), $tempo(self::ANY_DIRECTION['hard'], $all)];
 
-        return new self(min($easy), min($hard), $hard['same-direction'] <= $hard['total'] ? 'same-direction' : 'total');
+        return new self($easy, min($one, $both), $one <= $both ? LimitKind::SameDirection : LimitKind::Total);
     }
 
     /** Strokes within a beat's length where they come fastest, wherever that begins; the pattern goes round. */

@@ -8,5 +8,5 @@ namespace Gravik\Strokes\Hand;
 final readonly class Warning
 {
     /** @param list<int> $at ticks of the strokes concerned; empty for the whole pattern */
-    public function __construct(public string $kind, public string $text, public array $at = []) {}
+    public function __construct(public WarningKind $kind, public string $text, public array $at = []) {}
 }

@@ -75,8 +75,9 @@ function useStateLines(): Record<Station, { text: string; off: boolean }> {
   const chart = useChart(document).data
   const takes = useTakes(store.getState().id)
   const recording = useSyncExternalStore(watchName, () => kept(store.getState().id)?.name ?? 'no recording')
-  const bars = chart?.sections.reduce((sum, section) => sum + section.bars.length, 0) ?? 0
-  const unread = chart?.sections.reduce((sum, section) => sum + section.problems.length, 0) ?? 0
+  const lines = chart?.sections.flatMap((section) => [section, ...section.endings]) ?? []
+  const bars = lines.reduce((sum, line) => sum + line.bars.length, 0)
+  const unread = lines.reduce((sum, line) => sum + line.problems.length, 0)
   const shapes = new Set(timeline?.chords.map((chord) => chord.symbol)).size
   const strokes = desk.pattern.streams.reduce((sum, stream) => sum + stream.strokes.length, 0)
   return {

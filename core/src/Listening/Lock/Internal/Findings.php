@@ -7,6 +7,7 @@ namespace Gravik\Listening\Lock\Internal;
 use Gravik\Breakdown\Stage;
 use Gravik\Listening\Internal\Deviations;
 use Gravik\Listening\Lock\Finding;
+use Gravik\Listening\Lock\FindingKind;
 use Gravik\Listening\Lock\LockReport;
 use Gravik\Listening\Lock\LockReporter;
 use Gravik\Listening\Lock\SlotFigures;
@@ -37,14 +38,14 @@ final readonly class Findings
     public function addedTo(LockReport $report, ?Deviations $deviations, ?Finding $other, int $after): LockReport
     {
         if ($other !== null) {
-            return $report->saying([$other], [$other->kind === 'tempo' ? 'another tempo than was asked' : 'another part than was asked', ...$this->failed($report)]);
+            return $report->saying([$other], [$other->kind === FindingKind::Tempo ? 'another tempo than was asked' : 'another part than was asked', ...$this->failed($report)]);
         }
         if ($report->matched < LockReporter::FEWEST || $deviations === null) {
             $text = $report->played === 0
                 ? 'No strokes were heard. Tap along or play while the band does, and check that the microphone is on.'
                 : sprintf('Only %d of your %d strokes met the plan: too few to say how they sit. Play at least four bars.', $report->matched, $report->played);
 
-            return $report->saying([new Finding('too-few', [], $text)], ['too few strokes to judge']);
+            return $report->saying([new Finding(FindingKind::TooFew, [], $text)], ['too few strokes to judge']);
         }
         $causes = Causes::of($report);
         $swung = $this->swing($report);
@@ -77,12 +78,12 @@ final readonly class Findings
         $slots = array_map(static fn (SlotFigures $slot): int => $slot->slot, $report->slots);
         $severity = abs($causes->sharedMs) / $report->gate->biasMs;
         if (! $causes->isKnown) {
-            return new Finding('device', $slots, sprintf(
+            return new Finding(FindingKind::Device, $slots, sprintf(
                 'Everything comes %s by about the same. The delay of this device was never measured, so that may be the device alone: measure it first, then play again.', $causes->sharedMs < 0 ? 'early' : 'late',
             ), $severity, $report->matched);
         }
 
-        return new Finding('placement', $slots, sprintf(
+        return new Finding(FindingKind::Placement, $slots, sprintf(
             'Everything comes %s together. That is placement, not looseness: fine if you mean it, else listen for the drums.', self::early($causes->sharedMs),
         ), $severity, $report->matched, Stage::BassAndDrums, $this->practiceTempo());
     }
@@ -98,7 +99,7 @@ final readonly class Findings
         $planned = (int) round(100 * Swing::share($report->swing->planned));
         $played = (int) round(100 * Swing::share($report->swing->played));
 
-        return new Finding('swing', array_map(static fn (SlotFigures $slot): int => $slot->slot, $offBeats), sprintf(
+        return new Finding(FindingKind::Swing, array_map(static fn (SlotFigures $slot): int => $slot->slot, $offBeats), sprintf(
             'Your off-beats come %s at %d: %d %% of the %s where the groove wants %d %%. %s',
             self::early($points / 100 * $pairMs),
             (int) round($this->ruler->tempo->bpm),
@@ -126,7 +127,7 @@ final readonly class Findings
             $own = $slot->biasMs - $cause;
             if (abs($own) >= (self::HALF_AGAIN - 1) * abs($cause)) {
                 $comes = $causes->isKnown ? self::early($slot->biasMs) : self::early($own).' against your other strokes';
-                $findings[] = new Finding('slot', [$slot->slot], sprintf('The %s comes %s. Count it aloud and play up to it slowly.', $slot->name, $comes),
+                $findings[] = new Finding(FindingKind::Slot, [$slot->slot], sprintf('The %s comes %s. Count it aloud and play up to it slowly.', $slot->name, $comes),
                     abs($own) / $report->gate->biasMs, $slot->n, Stage::SlowAndEven, $this->practiceTempo());
             }
         }
@@ -138,7 +139,7 @@ final readonly class Findings
     {
         $spread = (float) $report->spreadMs;
 
-        return new Finding('looseness', array_map(static fn (SlotFigures $slot): int => $slot->slot, $report->slots), sprintf(
+        return new Finding(FindingKind::Looseness, array_map(static fn (SlotFigures $slot): int => $slot->slot, $report->slots), sprintf(
             'Your strokes scatter by %d ms where %d ms would lock. Keep the hand rocking through the air strokes.', (int) round($spread), (int) round($report->gate->spreadMs),
         ), $spread / $report->gate->spreadMs, $report->matched, Stage::DampedRhythm, $this->practiceTempo());
     }
@@ -155,7 +156,7 @@ final readonly class Findings
             ? sprintf('The take stops before its end: %d of %d strokes come after the last one played. Play it through.', $after, $report->planned)
             : sprintf('%d of %d strokes are missing, most often the %s.', $report->missed, $report->planned, $slots[0]->name);
 
-        return new Finding('missed', array_map(static fn (SlotFigures $slot): int => $slot->slot, $slots), $text, $report->missed / $report->planned / $report->gate->missedShare, $report->missed, Stage::SlowAndEven, $this->practiceTempo());
+        return new Finding(FindingKind::Missed, array_map(static fn (SlotFigures $slot): int => $slot->slot, $slots), $text, $report->missed / $report->planned / $report->gate->missedShare, $report->missed, Stage::SlowAndEven, $this->practiceTempo());
     }
 
     private function extra(LockReport $report): ?Finding
@@ -166,7 +167,7 @@ final readonly class Findings
         }
         usort($slots, static fn (SlotFigures $a, SlotFigures $b): int => $b->extra <=> $a->extra);
 
-        return new Finding('extra', array_map(static fn (SlotFigures $slot): int => $slot->slot, $slots), sprintf(
+        return new Finding(FindingKind::Extra, array_map(static fn (SlotFigures $slot): int => $slot->slot, $slots), sprintf(
             '%d %s not in the part, most often near the %s: let the hand pass through the air there.', $report->extra, $report->extra === 1 ? 'stroke is' : 'strokes are', $slots[0]->name,
         ), $report->extra / $report->planned / $report->gate->missedShare, $report->extra, Stage::SlowAndEven, $this->practiceTempo());
     }
@@ -175,7 +176,7 @@ final readonly class Findings
     {
         $drift = $deviations->drift;
 
-        return $drift === null ? null : new Finding('drift', [], sprintf(
+        return $drift === null ? null : new Finding(FindingKind::Drift, [], sprintf(
             'The tempo moves: you are %d ms %s by the end%s. Listen for the hi-hat and let it carry you.',
             (int) round(abs($drift->ms)),
             $drift->ms < 0 ? 'ahead of the band' : 'behind the band',
@@ -200,7 +201,7 @@ final readonly class Findings
             default => sprintf('The %s sits well: %d ms %s its place, within %d ms each time.', $held[0]->name, (int) round(abs($place($held[0]))), $place($held[0]) < 0 ? 'before' : 'behind', $steady),
         };
 
-        return new Finding('holds', [$held[0]->slot], $sits.' Keep it as your anchor.', 0.0, $held[0]->n);
+        return new Finding(FindingKind::Holds, [$held[0]->slot], $sits.' Keep it as your anchor.', 0.0, $held[0]->n);
     }
 
     /** @return list<string> */

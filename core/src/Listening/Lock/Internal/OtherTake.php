@@ -7,6 +7,7 @@ namespace Gravik\Listening\Lock\Internal;
 use Gravik\Listening\Feel\FeelMeter;
 use Gravik\Listening\Internal\Deviations;
 use Gravik\Listening\Lock\Finding;
+use Gravik\Listening\Lock\FindingKind;
 use Gravik\Listening\Lock\LockReport;
 use Gravik\Listening\Lock\Matcher;
 use Gravik\Listening\Lock\Plan;
@@ -52,7 +53,7 @@ final readonly class OtherTake
         }
         $pace = $this->pace($take);
         if ($pace !== null) {
-            return new Finding('tempo', [], sprintf('This take plays the part at %s the tempo: about %d beats a minute where %d were asked. Set the tempo to what you play, or count with the click.', $pace, (int) round($asked * self::PACES[$pace]), (int) round($asked)));
+            return new Finding(FindingKind::Tempo, [], sprintf('This take plays the part at %s the tempo: about %d beats a minute where %d were asked. Set the tempo to what you play, or count with the click.', $pace, (int) round($asked * self::PACES[$pace]), (int) round($asked)));
         }
         $kept = (new FeelMeter())->measure($take->taps, $this->timeline->map->first()->meter)->tempoBpm;
         // Half and double may be the same tempo, counted otherwise.
@@ -62,13 +63,13 @@ final readonly class OtherTake
         }
 
         return $unmet > $report->matched
-            ? new Finding('other', [], sprintf('Most of this take is not this part: %d of %d strokes met the plan. Is it a take of another breakdown?', $report->matched, $report->played))
+            ? new Finding(FindingKind::Other, [], sprintf('Most of this take is not this part: %d of %d strokes met the plan. Is it a take of another breakdown?', $report->matched, $report->played))
             : null;
     }
 
     private function another(float $kept, LockReport $report): Finding
     {
-        return new Finding('tempo', [], sprintf('This take keeps %d beats a minute, and %d were asked: %d of %d strokes met the plan. Play along to the click, or set the tempo to what you play.',
+        return new Finding(FindingKind::Tempo, [], sprintf('This take keeps %d beats a minute, and %d were asked: %d of %d strokes met the plan. Play along to the click, or set the tempo to what you play.',
             (int) round($kept), (int) round($this->timeline->map->first()->tempo->bpm), $report->matched, $report->played));
     }
 
