@@ -7,7 +7,11 @@ return [
     'stores' => [
         'array' => ['driver' => 'array', 'serialize' => false],
         'file' => ['driver' => 'file', 'path' => env('CACHE_PATH', storage_path('framework/cache/data'))],
-        'grips' => ['driver' => env('CACHE_STORE', 'file'), 'path' => env('CACHE_PATH', storage_path('framework/cache/data')).'/grips', 'serialize' => false],
+        'grips' => [
+            'driver' => env('CACHE_STORE', 'file'),
+            'path' => env('CACHE_PATH', storage_path('framework/cache/data')).'/grips',
+            'serialize' => false,
+        ],
     ],
     'prefix' => 'gravik',
 ];

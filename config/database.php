@@ -12,7 +12,8 @@ return [
             'foreign_key_constraints' => true,
             'busy_timeout' => 5000,
             'journal_mode' => 'WAL',
-            // What was answered as saved is on the disk, also after a power cut (docs/decisions/2026-11-28-what-is-saved-is-on-the-disk.md).
+            // What was answered as saved is on the disk, also after a power cut
+            // (docs/decisions/2026-11-28-what-is-saved-is-on-the-disk.md).
             'synchronous' => 'FULL',
         ],
     ],

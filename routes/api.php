@@ -16,7 +16,16 @@ use Illuminate\Support\Facades\Route;
 
 // What is no id is not there: nothing asks the database for it.
 $ulid = '[0-9A-Za-z]{26}';
-Route::patterns(['breakdown' => $ulid, 'id' => $ulid, 'take' => $ulid, 'grip' => $ulid, 'student' => '[0-9]{1,9}', 'version' => '[0-9]{1,9}', 'device' => '[A-Za-z0-9._:-]{1,64}', 'format' => '[a-z0-9]{1,12}']);
+Route::patterns([
+    'breakdown' => $ulid,
+    'id' => $ulid,
+    'take' => $ulid,
+    'grip' => $ulid,
+    'student' => '[0-9]{1,9}',
+    'version' => '[0-9]{1,9}',
+    'device' => '[A-Za-z0-9._:-]{1,64}',
+    'format' => '[a-z0-9]{1,12}',
+]);
 
 Route::post('session', Session\SignIn::class);
 

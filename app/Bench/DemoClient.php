@@ -52,7 +52,14 @@ final readonly class DemoClient
      */
     public function postAtOnce(array $posts): array
     {
-        $sent = array_map(fn (array $post): PromiseInterface => $this->client->requestAsync('POST', $post[0], ['json' => $post[1], 'http_errors' => false] + $this->headers()), $posts);
+        $sent = array_map(
+            fn (array $post): PromiseInterface => $this->client->requestAsync(
+                'POST',
+                $post[0],
+                ['json' => $post[1], 'http_errors' => false] + $this->headers(),
+            ),
+            $posts,
+        );
 
         return array_map(static fn (ResponseInterface $answer): int => $answer->getStatusCode(), array_values(Utils::unwrap($sent)));
     }

@@ -93,7 +93,13 @@ final class DemoServer
     private function serve(): Process
     {
         $flags = ['-d', 'opcache.enable=1', '-d', 'opcache.enable_cli=1', '-d', 'post_max_size=260M'];
-        $process = new Process([PHP_BINARY, ...$flags, '-S', '127.0.0.1:'.$this->port, '-t', 'public', 'bin/router.php'], base_path(), self::environment($this->folder), null, null);
+        $process = new Process(
+            [PHP_BINARY, ...$flags, '-S', '127.0.0.1:'.$this->port, '-t', 'public', 'bin/router.php'],
+            base_path(),
+            self::environment($this->folder),
+            null,
+            null,
+        );
         $process->disableOutput();
         $process->start();
         self::waitForPort($this->port);

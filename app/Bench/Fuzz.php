@@ -34,14 +34,22 @@ final class Fuzz
 
     public int $sent = 0;
 
-    public function __construct(private readonly Kernel $kernel, private readonly Router $router, private readonly User $user, private readonly Breakdown $breakdown, int $seed)
-    {
+    public function __construct(
+        private readonly Kernel $kernel,
+        private readonly Router $router,
+        private readonly User $user,
+        private readonly Breakdown $breakdown,
+        int $seed,
+    ) {
         $this->chance = new Randomizer(new Mt19937($seed));
     }
 
     public function run(int $times): void
     {
-        $routes = array_values(array_filter($this->router->getRoutes()->getRoutes(), static fn (Route $route): bool => str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/session'));
+        $routes = array_values(array_filter(
+            $this->router->getRoutes()->getRoutes(),
+            static fn (Route $route): bool => str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/session',
+        ));
         for ($time = 0; $time < $times; $time++) {
             $this->send($routes[$this->chance->getInt(0, count($routes) - 1)]);
         }
@@ -54,7 +62,18 @@ final class Fuzz
         $query = http_build_query($this->chance->getInt(0, 3) === 0 ? $this->some($this->words()) : []);
         $sound = str_contains($path, 'hear') || str_contains($path, 'recording');
         $body = $sound ? $this->sound() : (string) json_encode($this->some($this->words()), JSON_PARTIAL_OUTPUT_ON_ERROR);
-        $request = Request::create($path.($query === '' ? '' : '?'.$query), $method, [], [], [], ['CONTENT_TYPE' => $sound ? ['audio/wav', 'audio/midi', 'text/plain'][$this->chance->getInt(0, 2)] : 'application/json', 'HTTP_ACCEPT' => 'application/json'], $method === 'GET' ? null : $body);
+        $request = Request::create(
+            $path.($query === '' ? '' : '?'.$query),
+            $method,
+            [],
+            [],
+            [],
+            [
+                'CONTENT_TYPE' => $sound ? ['audio/wav', 'audio/midi', 'text/plain'][$this->chance->getInt(0, 2)] : 'application/json',
+                'HTTP_ACCEPT' => 'application/json',
+            ],
+            $method === 'GET' ? null : $body,
+        );
         Auth::setUser($this->user);
         $response = $this->kernel->handle($request);
         $this->sent++;
@@ -62,7 +81,14 @@ final class Fuzz
         $message = is_array($said) && is_string($said['message'] ?? null) ? $said['message'] : '';
         $framework = preg_match('/^The .* (field|must|is invalid)|^(Server Error|Not Found|Unauthenticated)|Exception/', $message) === 1;
         if ($response->getStatusCode() >= 500 || ($response->getStatusCode() >= 400 && ($message === '' || $framework))) {
-            $this->failures[] = sprintf('%d %s %s %s: %s', $response->getStatusCode(), $method, substr($path.'?'.$query, 0, 160), substr($sound ? '(sound)' : $body, 0, 300), $message);
+            $this->failures[] = sprintf(
+                '%d %s %s %s: %s',
+                $response->getStatusCode(),
+                $method,
+                substr($path.'?'.$query, 0, 160),
+                substr($sound ? '(sound)' : $body, 0, 300),
+                $message,
+            );
         }
     }
 
@@ -76,7 +102,18 @@ final class Fuzz
             };
         }
 
-        return ['%00', 'a%00b', '%FF%FE', '..', '-1', '99999999999999999999', rawurlencode('ü♭'), str_repeat('a', 3000), '%2e%2e%2f', "0'--"][$this->chance->getInt(0, 9)];
+        return [
+            '%00',
+            'a%00b',
+            '%FF%FE',
+            '..',
+            '-1',
+            '99999999999999999999',
+            rawurlencode('ü♭'),
+            str_repeat('a', 3000),
+            '%2e%2e%2f',
+            "0'--",
+        ][$this->chance->getInt(0, 9)];
     }
 
     /** @return array<string, mixed> every word that some request knows, each with something it could mean */
@@ -86,10 +123,22 @@ final class Fuzz
 
         return [
             'document' => $document, 'id' => strtolower(str_repeat('0', 26)), 'sitting' => 'one', 'revision' => 1, 'tempo' => 120, 'bars' => 4, 'level' => 2, 'stage' => 3, 'latency_ms' => 12.5, 'first_beat' => 0.5,
-            'taps' => [['t' => 0.1, 'key' => 'down'], 0.6, 1.1], 'clicks' => range(0, 15), 'symbol' => 'C9', 'frets' => $this->chance->getInt(0, 1) === 0 ? 'x 3 2 3 3 x' : [null, 3, 2, 3, 3, null], 'tuning' => 'drop-d', 'capo' => 2,
-            'strings' => '6-1', 'company' => 'with-bass', 'hand' => 'small', 'kind' => 'shell', 'before' => ['symbol' => 'G7', 'frets' => [3, 2, 0, 0, 0, 1]], 'limit' => 5, 'key' => 'F minor', 'scale' => 'key', 'position' => 5,
+            'taps' => [
+                ['t' => 0.1, 'key' => 'down'],
+                0.6,
+                1.1,
+            ], 'clicks' => range(0, 15), 'symbol' => 'C9', 'frets' => $this->chance->getInt(0, 1) === 0
+                ? 'x 3 2 3 3 x'
+                : [null, 3, 2, 3, 3, null], 'tuning' => 'drop-d', 'capo' => 2,
+            'strings' => '6-1', 'company' => 'with-bass', 'hand' => 'small', 'kind' => 'shell', 'before' => [
+                'symbol' => 'G7',
+                'frets' => [3, 2, 0, 0, 0, 1],
+            ], 'limit' => 5, 'key' => 'F minor', 'scale' => 'key', 'position' => 5,
             'chord' => 1, 'steps' => 2, 'slot_ticks' => 480, 'melody' => 'D4 F4 | A4', 'figure' => '5:3 4:5', 'bar' => 1, 'from' => 'standard', 'meter' => '4/4', 'grid' => 4, 'beat' => 1, 'division' => 3, 'accents' => 'back-beat',
-            'lengths' => 'long-dry', 'counted' => '1 & 2 &', 'stated' => 'drop D', 'typed' => '2:1', 'unit' => 'eighth', 'strokes' => [['t' => 0.1], ['t' => 0.5, 'direction' => 'up']], 'beats' => [0.0, 0.5, 1.0, 1.5, 2.0],
+            'lengths' => 'long-dry', 'counted' => '1 & 2 &', 'stated' => 'drop D', 'typed' => '2:1', 'unit' => 'eighth', 'strokes' => [
+                ['t' => 0.1],
+                ['t' => 0.5, 'direction' => 'up'],
+            ], 'beats' => [0.0, 0.5, 1.0, 1.5, 2.0],
             'start' => 72, 'goal' => 132, 'minutes' => 9, 'mode' => 'gated', 'step' => 5, 'clean' => [true, false], 'hurts' => false, 'played' => 60, 'rested' => 0, 'rest_after' => 25, 'name' => 'the claw', 'stream' => 0,
             'bias_ms' => 10, 'spread_ms' => 5, 'missed' => 0.1, 'seed' => 4, 'first' => 0.5, 'every' => 0.5, 'count' => 16, 'elsewhere' => true, 'cursor' => 'eyJpZCI6MX0', 'search' => 'tide', 'email' => 'a@b.c', 'password' => 'x',
         ];
@@ -135,7 +184,9 @@ final class Fuzz
 
     private function junk(): mixed
     {
-        return $this->chance->getInt(0, 30) === 0 ? str_repeat('long ', 20_000) : self::JUNK[$this->chance->getInt(0, count(self::JUNK) - 1)];
+        return $this->chance->getInt(0, 30) === 0
+            ? str_repeat('long ', 20_000)
+            : self::JUNK[$this->chance->getInt(0, count(self::JUNK) - 1)];
     }
 
     private function sound(): string

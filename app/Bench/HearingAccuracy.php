@@ -30,7 +30,13 @@ final readonly class HearingAccuracy
     private const BARS = 8;
 
     /** pattern, beats a minute, swing, bias and spread in ms */
-    private const TAKES = [['x.xcx.xx', 108, 2.0, 12, 8], ['xxxxxxxx', 96, 1.0, -15, 10], ['x.xx.xxx', 126, 1.5, 20, 12], ['xcxcxcxc', 120, 2.0, 0, 6], ['x.xxx.xx', 84, 1.7, -8, 9]];
+    private const TAKES = [
+        ['x.xcx.xx', 108, 2.0, 12, 8],
+        ['xxxxxxxx', 96, 1.0, -15, 10],
+        ['x.xx.xxx', 126, 1.5, 20, 12],
+        ['xcxcxcxc', 120, 2.0, 0, 6],
+        ['x.xxx.xx', 84, 1.7, -8, 9],
+    ];
 
     public function __construct(private Breakdown $breakdown) {}
 
@@ -70,9 +76,21 @@ final readonly class HearingAccuracy
             self::row('direction, right of those told', 100 * $sums['right'] / max(1, $sums['told']), null, '%', 'at least 85 %'),
             self::row('direction, not told', 100 - 100 * $sums['told'] / max(1, $sums['ringing']), null, '%', 'at most 25 %'),
             self::row('tempo without a plan, off', $median($off['tempo']), max($off['tempo']), '%', 'within 1 %'),
-            self::row('swing against the truth, off', array_sum($off['swing']) / count($off['swing']), max($off['swing']), '', 'within 0.04'),
+            self::row(
+                'swing against the truth, off',
+                array_sum($off['swing']) / count($off['swing']),
+                max($off['swing']),
+                '',
+                'within 0.04',
+            ),
             self::row('bias against the truth, off', array_sum($off['bias']) / count($off['bias']), max($off['bias']), 'ms', 'within 2 ms'),
-            self::row('spread against the truth, off', array_sum($off['spread']) / count($off['spread']), max($off['spread']), 'ms', 'within 1.5 ms'),
+            self::row(
+                'spread against the truth, off',
+                array_sum($off['spread']) / count($off['spread']),
+                max($off['spread']),
+                'ms',
+                'within 1.5 ms',
+            ),
         ];
     }
 
@@ -118,6 +136,12 @@ final readonly class HearingAccuracy
     /** @return array{what: string, median: float, worst: ?float, unit: string, asked: string} */
     private static function row(string $what, float $median, ?float $worst, string $unit, string $asked): array
     {
-        return ['what' => $what, 'median' => round($median, 3), 'worst' => $worst === null ? null : round($worst, 3), 'unit' => $unit, 'asked' => $asked];
+        return [
+            'what' => $what,
+            'median' => round($median, 3),
+            'worst' => $worst === null ? null : round($worst, 3),
+            'unit' => $unit,
+            'asked' => $asked,
+        ];
     }
 }

@@ -27,7 +27,10 @@ final readonly class LongSong
     public static function document(int $changes = 0): array
     {
         $demo = (new BreakdownJson())->write(DemoBreakdowns::all()[0]);
-        $sections = array_map(static fn (int $number): array => ['id' => "s{$number}", 'name' => "{$number}", 'line' => self::SECTIONS[$number]], array_keys(self::SECTIONS));
+        $sections = array_map(
+            static fn (int $number): array => ['id' => "s{$number}", 'name' => "{$number}", 'line' => self::SECTIONS[$number]],
+            array_keys(self::SECTIONS),
+        );
         $cells = array_map(static fn (array $section, int $number): array => [
             'part' => 'guitar',
             'section' => $section['id'],
@@ -39,10 +42,20 @@ final readonly class LongSong
         return [
             'sections' => $sections,
             'form' => array_map(static fn (array $section): array => ['section' => $section['id'], 'times' => 1], $sections),
-            'patterns' => [['id' => 'p1'] + $demo['patterns'][0], ['id' => 'busier', 'name' => 'busier', 'school' => 'all-down'] + $demo['patterns'][0]],
-            'lines' => [['id' => 'l1', 'pins' => []] + $demo['lines'][0], ['id' => 'high', 'name' => 'high', 'pins' => [], 'wishes' => ['window' => '5-15'] + $demo['lines'][0]['wishes']] + $demo['lines'][0]],
+            'patterns' => [
+                ['id' => 'p1'] + $demo['patterns'][0],
+                ['id' => 'busier', 'name' => 'busier', 'school' => 'all-down'] + $demo['patterns'][0],
+            ],
+            'lines' => [
+                ['id' => 'l1', 'pins' => []] + $demo['lines'][0],
+                ['id' => 'high', 'name' => 'high', 'pins' => [], 'wishes' => ['window' => '5-15'] + $demo['lines'][0]['wishes']]
+                    + $demo['lines'][0],
+            ],
             'placed' => [],
-            'passes' => [['id' => '1', 'name' => '', 'notes' => '', 'cells' => []], ['id' => '2', 'name' => '', 'notes' => '', 'cells' => $cells]],
+            'passes' => [
+                ['id' => '1', 'name' => '', 'notes' => '', 'cells' => []],
+                ['id' => '2', 'name' => '', 'notes' => '', 'cells' => $cells],
+            ],
         ] + $demo;
     }
 

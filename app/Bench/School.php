@@ -33,7 +33,17 @@ final readonly class School
         $models = Breakdown::query()->where('owner_id', $teacher->id)->get();
         $models->each(fn (Breakdown $model): array => $this->store->sketch($model));
         $model = Take::query()->firstOrFail();
-        $people = array_map(static fn (int $number): array => ['name' => "Pupil {$number}", 'email' => "pupil{$number}@gravik.demo", 'password' => 'cannot sign in', 'role' => Role::Student->value, 'created_at' => now(), 'updated_at' => now()], range(1, $students));
+        $people = array_map(
+            static fn (int $number): array => [
+                'name' => "Pupil {$number}",
+                'email' => "pupil{$number}@gravik.demo",
+                'password' => 'cannot sign in',
+                'role' => Role::Student->value,
+                'created_at' => now(),
+                'updated_at' => now(),
+            ],
+            range(1, $students),
+        );
         $this->insert('users', $people);
         $players = User::query()->where('email', 'like', 'pupil%@gravik.demo')->pluck('id')->all();
         $say(count($players).' students');
@@ -43,12 +53,29 @@ final readonly class School
         for ($number = 0; $number < $breakdowns; $number++) {
             $copy = $models[$number % count($models)];
             $ids[] = $id = mb_strtolower((string) Str::ulid());
-            $rows[] = ['id' => $id, 'title' => "{$copy->title} {$number}", 'words' => "{$copy->words} {$number}", 'updated_at' => now()->subMinutes($number * 150), 'created_at' => now()->subMinutes($number * 150 + 60)]
+            $rows[] = [
+                'id' => $id,
+                'title' => "{$copy->title} {$number}",
+                'words' => "{$copy->words} {$number}",
+                'updated_at' => now()->subMinutes($number * 150),
+                'created_at' => now()->subMinutes($number * 150 + 60),
+            ]
                 + array_diff_key($copy->getAttributes(), ['deleted_at' => true]);
         }
         $this->insert('breakdowns', $rows);
         $say(count($rows).' breakdowns');
-        $this->insert('assignments', array_map(static fn (int $number): array => ['breakdown_id' => $ids[$number % count($ids)], 'student_id' => $players[$number % count($players)], 'created_at' => now(), 'updated_at' => now()], range(0, 5 * count($players) - 1)));
+        $this->insert(
+            'assignments',
+            array_map(
+                static fn (int $number): array => [
+                    'breakdown_id' => $ids[$number % count($ids)],
+                    'student_id' => $players[$number % count($players)],
+                    'created_at' => now(),
+                    'updated_at' => now(),
+                ],
+                range(0, 5 * count($players) - 1),
+            ),
+        );
 
         $numbers = [];
         $rows = [];
@@ -57,7 +84,14 @@ final readonly class School
             $breakdown = $number % 10 < 1 ? $ids[0] : $ids[$number * 7 % count($ids)];
             $player = $players[$number * 13 % count($players)];
             $numbers["{$breakdown}|{$player}"] = ($numbers["{$breakdown}|{$player}"] ?? 0) + 1;
-            $rows[] = ['id' => mb_strtolower((string) Str::ulid()), 'breakdown_id' => $breakdown, 'player_id' => $player, 'number' => $numbers["{$breakdown}|{$player}"], 'created_at' => now()->subMinutes(($takes - $number) * 15)] + $model->getAttributes();
+            $rows[] = [
+                'id' => mb_strtolower((string) Str::ulid()),
+                'breakdown_id' => $breakdown,
+                'player_id' => $player,
+                'number' => $numbers["{$breakdown}|{$player}"],
+                'created_at' => now()->subMinutes(($takes - $number) * 15),
+            ]
+                + $model->getAttributes();
             if (count($rows) === 20 * self::AT_ONCE) {
                 $this->insert('takes', $rows);
                 $rows = [];

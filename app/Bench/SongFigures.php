@@ -35,7 +35,13 @@ final readonly class SongFigures
         return [
             self::row('timeline of 64 bars after one changed cell', Stopwatch::of($play), 'under 40 ms'),
             self::row('HTTP: timeline of 64 bars after one changed cell', Stopwatch::of($ask), ''),
-            ['what' => 'timeline of 64 bars, gzipped', 'median' => round(strlen((string) gzencode($heard)) / 1000, 1), 'worst' => null, 'unit' => 'kB', 'asked' => 'under 60 kB'],
+            [
+                'what' => 'timeline of 64 bars, gzipped',
+                'median' => round(strlen((string) gzencode($heard)) / 1000, 1),
+                'worst' => null,
+                'unit' => 'kB',
+                'asked' => 'under 60 kB',
+            ],
             self::row('reading a document of version 1', Stopwatch::of(static fn () => (new BreakdownJson())->parse($old)), ''),
             self::row('reading the same as it is written today', Stopwatch::of(static fn () => (new BreakdownJson())->read($today)), ''),
             $this->upgrading($old),
@@ -56,7 +62,13 @@ final readonly class SongFigures
         $started = hrtime(true);
         $this->server->artisan('gravik:upgrade');
 
-        return ['what' => 'upgrading 10,000 stored breakdowns with a version each', 'median' => round((hrtime(true) - $started) / 1e9, 1), 'worst' => null, 'unit' => 's', 'asked' => 'under 120 s'];
+        return [
+            'what' => 'upgrading 10,000 stored breakdowns with a version each',
+            'median' => round((hrtime(true) - $started) / 1e9, 1),
+            'worst' => null,
+            'unit' => 's',
+            'asked' => 'under 120 s',
+        ];
     }
 
     /** A breakdown as the first version of the document held it. */
@@ -68,6 +80,12 @@ final readonly class SongFigures
     /** @return array{what: string, median: float, worst: ?float, unit: string, asked: string} */
     private static function row(string $what, Stopwatch $measured, string $asked): array
     {
-        return ['what' => $what, 'median' => round($measured->medianMs, 2), 'worst' => round($measured->worstMs, 2), 'unit' => 'ms', 'asked' => $asked];
+        return [
+            'what' => $what,
+            'median' => round($measured->medianMs, 2),
+            'worst' => round($measured->worstMs, 2),
+            'unit' => 'ms',
+            'asked' => $asked,
+        ];
     }
 }

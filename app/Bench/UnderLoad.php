@@ -18,7 +18,13 @@ final readonly class UnderLoad
 {
     private const REQUESTS = 10_000;
 
-    public function __construct(private Console $console, private Kernel $kernel, private Router $router, private DatabaseManager $databases, private BreakdownStore $store) {}
+    public function __construct(
+        private Console $console,
+        private Kernel $kernel,
+        private Router $router,
+        private DatabaseManager $databases,
+        private BreakdownStore $store,
+    ) {}
 
     /** @return list<array{what: string, median: float, worst: ?float, unit: string, asked: string}> */
     public function rows(): array
@@ -43,7 +49,13 @@ final readonly class UnderLoad
             $rows = [];
             foreach ($lists as $what => $path) {
                 $measured = Stopwatch::of(static fn () => $client->get($path));
-                $rows[] = ['what' => "HTTP, 10,000 breakdowns and 100,000 takes: {$what}", 'median' => round($measured->medianMs, 2), 'worst' => round($measured->worstMs, 2), 'unit' => 'ms', 'asked' => 'under 100 ms'];
+                $rows[] = [
+                    'what' => "HTTP, 10,000 breakdowns and 100,000 takes: {$what}",
+                    'median' => round($measured->medianMs, 2),
+                    'worst' => round($measured->worstMs, 2),
+                    'unit' => 'ms',
+                    'asked' => 'under 100 ms',
+                ];
             }
 
             return $rows;
@@ -55,13 +67,35 @@ final readonly class UnderLoad
     /** @return array{what: string, median: float, worst: ?float, unit: string, asked: string} */
     private function fuzz(): array
     {
-        config(['database.connections.sqlite.database' => ':memory:', 'session.driver' => 'array', 'cache.default' => 'array', 'logging.default' => 'null']);
+        config([
+            'database.connections.sqlite.database' => ':memory:',
+            'session.driver' => 'array',
+            'cache.default' => 'array',
+            'logging.default' => 'null',
+        ]);
         $this->databases->purge('sqlite');
         $this->console->call('migrate', ['--force' => true]);
-        $user = User::query()->create(['name' => 'Teacher', 'email' => 'teacher@gravik.bench', 'password' => 'harbour-light', 'role' => Role::Teacher]);
-        $fuzz = new Fuzz($this->kernel, $this->router, $user, $this->store->create($user, null, DemoBreakdowns::all()[0], 'bench'), 20_261_128);
+        $user = User::query()->create([
+            'name' => 'Teacher',
+            'email' => 'teacher@gravik.bench',
+            'password' => 'harbour-light',
+            'role' => Role::Teacher,
+        ]);
+        $fuzz = new Fuzz(
+            $this->kernel,
+            $this->router,
+            $user,
+            $this->store->create($user, null, DemoBreakdowns::all()[0], 'bench'),
+            20_261_128,
+        );
         $fuzz->run(self::REQUESTS);
 
-        return ['what' => sprintf('failures of our own in %s spoiled requests', number_format($fuzz->sent)), 'median' => (float) count($fuzz->failures), 'worst' => null, 'unit' => '', 'asked' => '0'];
+        return [
+            'what' => sprintf('failures of our own in %s spoiled requests', number_format($fuzz->sent)),
+            'median' => (float) count($fuzz->failures),
+            'worst' => null,
+            'unit' => '',
+            'asked' => '0',
+        ];
     }
 }

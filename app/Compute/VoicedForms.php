@@ -22,7 +22,11 @@ final readonly class VoicedForms
     {
         $form = $breakdown->written();
 
-        return array_column(array_map(fn (VoicingLine $line): array => [$line->id, $this->over($form, $breakdown, $line)], $breakdown->lines), 1, 0);
+        return array_column(
+            array_map(fn (VoicingLine $line): array => [$line->id, $this->over($form, $breakdown, $line)], $breakdown->lines),
+            1,
+            0,
+        );
     }
 
     public function of(Breakdown $breakdown, VoicingLine $line): VoicedForm

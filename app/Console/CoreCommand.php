@@ -41,7 +41,10 @@ abstract class CoreCommand extends Command
     protected function answer(array $answer, array $lines): void
     {
         if ($this->option('json') === true) {
-            $this->output->writeln(json_encode($answer, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION));
+            $this->output->writeln(json_encode(
+                $answer,
+                JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+            ));
 
             return;
         }

@@ -14,5 +14,12 @@ final readonly class AskedTake
      * @param string $id    of the client's making
      * @param int    $level of the pattern, 1 to 3
      */
-    public function __construct(public string $id, public Tempo $tempo, public int $bars, public Stage $stage, public int $level, public ?float $latencyMs) {}
+    public function __construct(
+        public string $id,
+        public Tempo $tempo,
+        public int $bars,
+        public Stage $stage,
+        public int $level,
+        public ?float $latencyMs,
+    ) {}
 }

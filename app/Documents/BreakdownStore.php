@@ -51,7 +51,11 @@ final readonly class BreakdownStore
         $saved = DB::transaction(function () use ($breakdown, $by, $document, $from, $sitting): ?Breakdown {
             $columns = $this->columns($document);
             // The revision in the where clause makes check and write one step, also between two server workers.
-            $updated = Breakdown::query()->whereKey($breakdown->id)->where('revision', $from)->update(['revision' => $from + 1, 'sitting' => $sitting, 'updated_at' => now()] + $columns);
+            $updated = Breakdown::query()->whereKey($breakdown->id)->where('revision', $from)->update([
+                'revision' => $from + 1,
+                'sitting' => $sitting,
+                'updated_at' => now(),
+            ] + $columns);
             if ($updated === 1) {
                 $fresh = Breakdown::query()->findOrFail($breakdown->id);
                 $this->keep($fresh, $by, $sitting);
@@ -62,7 +66,13 @@ final readonly class BreakdownStore
             if ($current->document === $columns['document']) {
                 return $current;
             }
-            $current->revisions()->create(['saved_by' => $by->id, 'number' => $from + 1, 'sitting' => $sitting, 'refused' => true, 'document' => $columns['document']]);
+            $current->revisions()->create([
+                'saved_by' => $by->id,
+                'number' => $from + 1,
+                'sitting' => $sitting,
+                'refused' => true,
+                'document' => $columns['document'],
+            ]);
 
             return null;
         });
@@ -78,7 +88,10 @@ final readonly class BreakdownStore
     /** The version that is saved now is what somebody plays, takes along or is given: later saves of the sitting do not overwrite it. */
     public function refer(Breakdown $breakdown): void
     {
-        BreakdownRevision::query()->where('breakdown_id', $breakdown->id)->where('number', $breakdown->revision)->where('refused', false)->update(['referred_to' => true]);
+        BreakdownRevision::query()->where(
+            'breakdown_id',
+            $breakdown->id,
+        )->where('number', $breakdown->revision)->where('refused', false)->update(['referred_to' => true]);
     }
 
     /**
@@ -108,7 +121,9 @@ final readonly class BreakdownStore
         $sameSitting ? $latest->update($values) : $breakdown->revisions()->create($values);
     }
 
-    /** @return array{title: string, genre: string, key: string, meter: string, tempo: float, feel: string, words: string, sketch: string, document: string} */
+    /**
+     * @return array{title: string, genre: string, key: string, meter: string, tempo: float, feel: string, words: string, sketch: string, document: string}
+     */
     private function columns(Document $document): array
     {
         $feel = FeelWords::of($document->start->feel, $document->start->tempo);
@@ -131,6 +146,9 @@ final readonly class BreakdownStore
         $desk = Desk::of($document);
         $ruler = $desk->ruler();
 
-        return json_encode(HandSketch::of($this->planner->plan($desk->pattern(), $desk->school(), $ruler, $desk->setting->feel), $ruler), JSON_THROW_ON_ERROR);
+        return json_encode(
+            HandSketch::of($this->planner->plan($desk->pattern(), $desk->school(), $ruler, $desk->setting->feel), $ruler),
+            JSON_THROW_ON_ERROR,
+        );
     }
 }

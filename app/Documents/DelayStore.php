@@ -16,6 +16,14 @@ final readonly class DelayStore
         $key = ['user_id' => $user->id, 'device' => $device];
         $before = Calibration::query()->where($key)->first()?->latency_ms;
 
-        return Calibration::query()->updateOrCreate($key, ['latency_ms' => round($check->latencyMs, 2), 'spread_ms' => round($check->spreadMs, 2), 'was_ms' => $before, 'measured_at' => now()]);
+        return Calibration::query()->updateOrCreate(
+            $key,
+            [
+                'latency_ms' => round($check->latencyMs, 2),
+                'spread_ms' => round($check->spreadMs, 2),
+                'was_ms' => $before,
+                'measured_at' => now(),
+            ],
+        );
     }
 }

@@ -17,12 +17,22 @@ final readonly class Exports
 {
     public const FORMATS = ['midi', 'wav', 'json'];
 
-    public function __construct(private VoicedForms $voiced, private Performer $performer, private MidiFile $midi, private BreakdownJson $json) {}
+    public function __construct(
+        private VoicedForms $voiced,
+        private Performer $performer,
+        private MidiFile $midi,
+        private BreakdownJson $json,
+    ) {}
 
     public function file(Breakdown $breakdown, string $format): ExportedFile
     {
         return match ($format) {
-            'midi' => new ExportedFile($this->midi->write($breakdown, $this->performer->perform($breakdown, null, $this->voiced->all($breakdown))), 'audio/midi', 'mid', MidiFile::NOT_KEPT),
+            'midi' => new ExportedFile(
+                $this->midi->write($breakdown, $this->performer->perform($breakdown, null, $this->voiced->all($breakdown))),
+                'audio/midi',
+                'mid',
+                MidiFile::NOT_KEPT,
+            ),
             'wav' => $this->wav($breakdown),
             'json' => new ExportedFile($this->json->print($breakdown), 'application/json', 'gravik.json', []),
             default => throw UnknownFormat::named($format),
@@ -34,6 +44,11 @@ final readonly class Exports
         $timeline = $this->performer->perform($breakdown, null, $this->voiced->all($breakdown));
         $band = new RenderedBand();
 
-        return new ExportedFile(WavFile::write($band->blocks($timeline), $band->samples($timeline), RenderedBand::RATE), 'audio/wav', 'wav', ['everything but the sound: chords, grips, directions']);
+        return new ExportedFile(
+            WavFile::write($band->blocks($timeline), $band->samples($timeline), RenderedBand::RATE),
+            'audio/wav',
+            'wav',
+            ['everything but the sound: chords, grips, directions'],
+        );
     }
 }

@@ -16,7 +16,13 @@ use Gravik\Performance\Timeline;
 /** Holds what was played against the breakdown as it stands on the shelf, and keeps it with its report. */
 final readonly class TakeJudge
 {
-    public function __construct(private BreakdownStore $store, private VoicedForms $voiced, private Performer $performer, private LockReporter $reporter, private TakeStore $takes) {}
+    public function __construct(
+        private BreakdownStore $store,
+        private VoicedForms $voiced,
+        private Performer $performer,
+        private LockReporter $reporter,
+        private TakeStore $takes,
+    ) {}
 
     /**
      * A take that was sent twice is neither heard nor judged again.
@@ -34,7 +40,15 @@ final readonly class TakeJudge
         $document = $this->store->document($breakdown);
         $timeline = $this->performer->perform($document, $asked->tempo, $this->voiced->all($document), $asked->level);
         $take = $played($timeline);
-        $report = $this->reporter->report($take, $timeline, $document->start->feel->unit, $asked->latencyMs, $this->takes->lastCleanTempo($breakdown, $player), $document->gate($asked->stage->value), $asked->bars);
+        $report = $this->reporter->report(
+            $take,
+            $timeline,
+            $document->start->feel->unit,
+            $asked->latencyMs,
+            $this->takes->lastCleanTempo($breakdown, $player),
+            $document->gate($asked->stage->value),
+            $asked->bars,
+        );
 
         return $this->takes->keep($breakdown, $player, $asked, $take, $timeline->map->first(), $report);
     }

@@ -52,7 +52,12 @@ final readonly class TakeStore
                 'bars' => $asked->bars,
                 'stage' => $asked->stage->value,
                 'level' => $asked->level,
-                'gate' => ['bias_ms' => $report->gate->biasMs, 'spread_ms' => $report->gate->spreadMs, 'swing_points' => $report->gate->swingPoints, 'missed_share' => $report->gate->missedShare],
+                'gate' => [
+                    'bias_ms' => $report->gate->biasMs,
+                    'spread_ms' => $report->gate->spreadMs,
+                    'swing_points' => $report->gate->swingPoints,
+                    'missed_share' => $report->gate->missedShare,
+                ],
                 'gate_ms' => $report->gate->biasMs,
                 'passed' => $report->failed === [],
                 'bias_ms' => $report->biasMs === null ? null : round($report->biasMs, 2),
@@ -72,7 +77,10 @@ final readonly class TakeStore
     /** The tempo of the last take with which this player passed the gate, or null. */
     public function lastCleanTempo(Breakdown $breakdown, User $player): ?float
     {
-        return Take::query()->where('breakdown_id', $breakdown->id)->where('player_id', $player->id)->where('passed', true)->latest()->first(['id', 'tempo'])?->tempo;
+        return Take::query()->where(
+            'breakdown_id',
+            $breakdown->id,
+        )->where('player_id', $player->id)->where('passed', true)->latest()->first(['id', 'tempo'])?->tempo;
     }
 
     /** What is said first of a take: of one that passed what holds, of another what is wrong. */

@@ -32,7 +32,10 @@ final readonly class Hearings
         $locks = $this->cache->getStore();
         $lock = $locks instanceof LockProvider ? $locks->lock('hearing:'.$user->id, self::MOST_SECONDS) : null;
         if ($lock?->get() === false) {
-            throw new TooManyRequestsHttpException(5, 'Your last recording is still being heard. Wait until it is done, then send this one again.');
+            throw new TooManyRequestsHttpException(
+                5,
+                'Your last recording is still being heard. Wait until it is done, then send this one again.',
+            );
         }
         set_time_limit(self::MOST_SECONDS);
         try {

@@ -42,11 +42,19 @@ final class RefusalAnswers
     {
         $exceptions->dontReport([CoreException::class, StaleRevision::class, IdTaken::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api', 'api/*') || $request->expectsJson());
-        $exceptions->render(static fn (CoreException $refusal): JsonResponse => self::answer(422, $refusal->getMessage(), self::place($refusal)));
+        $exceptions->render(static fn (CoreException $refusal): JsonResponse => self::answer(
+            422,
+            $refusal->getMessage(),
+            self::place($refusal),
+        ));
         $exceptions->render(static function (StaleRevision $refusal, Request $request): JsonResponse {
             $reader = $request->user();
 
-            return self::answer(409, $refusal->getMessage(), $reader instanceof User ? ['saved' => BreakdownResource::full($refusal->saved, $reader)] : []);
+            return self::answer(
+                409,
+                $refusal->getMessage(),
+                $reader instanceof User ? ['saved' => BreakdownResource::full($refusal->saved, $reader)] : [],
+            );
         });
         $exceptions->render(static fn (IdTaken $refusal): JsonResponse => self::answer(409, $refusal->getMessage()));
         $exceptions->render(static fn (ValidationException $refusal, Request $request): ?JsonResponse => $request->is('api', 'api/*') ? self::shape($refusal) : null);
@@ -86,7 +94,9 @@ final class RefusalAnswers
     {
         $status = $refusal->getStatusCode();
 
-        return $refusal instanceof TooManyRequestsHttpException && $refusal->getMessage() !== '' ? $refusal->getMessage() : self::SENTENCES[$status] ?? self::SENTENCES[$status < 500 ? 400 : 500];
+        return $refusal instanceof TooManyRequestsHttpException && $refusal->getMessage() !== ''
+            ? $refusal->getMessage()
+            : self::SENTENCES[$status] ?? self::SENTENCES[$status < 500 ? 400 : 500];
     }
 
     /** @return array{at?: int|string} a character of the text or a JSON pointer */

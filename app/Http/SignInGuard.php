@@ -39,7 +39,13 @@ final readonly class SignInGuard
         foreach (array_keys($this->limits($request, $email, $user)) as $key) {
             $left = $this->limiter->tooManyAttempts("{$key}:wait", 1) ? $this->limiter->availableIn("{$key}:wait") : 0;
             if ($left > 0) {
-                throw new TooManyRequestsHttpException($left, sprintf('Too many wrong passwords for this address. Wait %s, then try again.', $left > 90 ? sprintf('%d minutes', (int) ceil($left / 60)) : sprintf('%d seconds', $left)));
+                throw new TooManyRequestsHttpException(
+                    $left,
+                    sprintf(
+                        'Too many wrong passwords for this address. Wait %s, then try again.',
+                        $left > 90 ? sprintf('%d minutes', (int) ceil($left / 60)) : sprintf('%d seconds', $left),
+                    ),
+                );
             }
         }
     }

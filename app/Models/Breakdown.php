@@ -65,6 +65,12 @@ final class Breakdown extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['tempo' => 'float', 'revision' => 'integer', 'owner_id' => 'integer', 'updated_at' => 'immutable_datetime', 'deleted_at' => 'immutable_datetime'];
+        return [
+            'tempo' => 'float',
+            'revision' => 'integer',
+            'owner_id' => 'integer',
+            'updated_at' => 'immutable_datetime',
+            'deleted_at' => 'immutable_datetime',
+        ];
     }
 }

@@ -28,6 +28,13 @@ final class BreakdownRevision extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['number' => 'integer', 'refused' => 'boolean', 'referred_to' => 'boolean', 'saved_by' => 'integer', 'created_at' => 'immutable_datetime', 'updated_at' => 'immutable_datetime'];
+        return [
+            'number' => 'integer',
+            'refused' => 'boolean',
+            'referred_to' => 'boolean',
+            'saved_by' => 'integer',
+            'created_at' => 'immutable_datetime',
+            'updated_at' => 'immutable_datetime',
+        ];
     }
 }

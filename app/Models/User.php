@@ -52,7 +52,10 @@ final class User extends Authenticatable
     /** @return Builder<self> whoever is assigned a breakdown of this teacher's */
     public static function taughtBy(self $teacher): Builder
     {
-        return self::query()->where('role', Role::Student)->whereHas('assigned', static fn (Builder $breakdowns): Builder => $breakdowns->where('owner_id', $teacher->id));
+        return self::query()->where('role', Role::Student)->whereHas(
+            'assigned',
+            static fn (Builder $breakdowns): Builder => $breakdowns->where('owner_id', $teacher->id),
+        );
     }
 
     /** @return array<string, string> */

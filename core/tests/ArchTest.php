@@ -5,14 +5,22 @@ declare(strict_types=1);
 // Who may know whom, as docs/architecture.md says it, besides PHP and the core's own base.
 
 $base = ['Gravik\CoreException', 'Gravik\Quote', 'Gravik\Words'];
-preg_match_all('/^\| (\w+(?:\/\w+)?) \| ([\w, \/]*?) *\| /m', (string) file_get_contents(__DIR__.'/../../docs/architecture.md'), $rows, PREG_SET_ORDER);
+preg_match_all(
+    '/^\| (\w+(?:\/\w+)?) \| ([\w, \/]*?) *\| /m',
+    (string) file_get_contents(__DIR__.'/../../docs/architecture.md'),
+    $rows,
+    PREG_SET_ORDER,
+);
 $neighbours = [];
 foreach (array_slice($rows, 1) as [, $room, $known]) {
     $neighbours[$room] = $known === '' ? [] : explode(', ', $known);
 }
 $namespace = static fn (string $room): string => 'Gravik\\'.str_replace('/', '\\', $room);
 $others = static fn (string ...$rooms): array => array_map($namespace, array_values(array_diff(array_keys($neighbours), $rooms)));
-$isStreet = static fn (string $room): bool => array_filter(array_keys($neighbours), static fn (string $each): bool => str_starts_with($each, "{$room}/")) !== [];
+$isStreet = static fn (string $room): bool => array_filter(
+    array_keys($neighbours),
+    static fn (string $each): bool => str_starts_with($each, "{$room}/"),
+) !== [];
 /** The types that stand in a street itself, outside its houses. */
 $words = static fn (string $room): array => array_map(
     static fn (string $path): string => $namespace($room).'\\'.basename($path, '.php'),

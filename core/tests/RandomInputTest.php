@@ -49,7 +49,48 @@ function typedFrom(Random\Randomizer $chance, array $pieces, int $most): string
     return $text;
 }
 
-const CHORD_PIECES = ['C', 'D♭', 'F#', 'B', 'E', 'm', 'maj', 'M', '7', '9', '11', '13', '6', '6/9', 'dim', '°', 'ø', 'aug', '+', 'sus', 'sus2', 'add9', 'alt', '♭5', '#9', 'b13', '(', ')', ',', '/', '/E', 'no3', '5', ' ', 'x', 'q', '−', '-', '♭', '#'];
+const CHORD_PIECES = [
+    'C',
+    'D♭',
+    'F#',
+    'B',
+    'E',
+    'm',
+    'maj',
+    'M',
+    '7',
+    '9',
+    '11',
+    '13',
+    '6',
+    '6/9',
+    'dim',
+    '°',
+    'ø',
+    'aug',
+    '+',
+    'sus',
+    'sus2',
+    'add9',
+    'alt',
+    '♭5',
+    '#9',
+    'b13',
+    '(',
+    ')',
+    ',',
+    '/',
+    '/E',
+    'no3',
+    '5',
+    ' ',
+    'x',
+    'q',
+    '−',
+    '-',
+    '♭',
+    '#',
+];
 
 it('reads any chord symbol or points at a character of it', function (int $seed): void {
     $chance = chance($seed);
@@ -75,7 +116,11 @@ it('fills every bar of any chord line, and marks problems inside the line', func
     $chance = chance(strlen($meter));
     $reader = new ChartLine(Key::parse('D minor'), Meter::parse($meter));
     for ($i = 0; $i < 400; $i++) {
-        $line = typedFrom($chance, ['|', ' | ', ' ', 'Dm6', 'B♭7', ' A7', ' %', ' /', ' / ', 'iv7', ' V7', 'N.C.', 'Hx', '🎸', "\t", "\n"], 14);
+        $line = typedFrom(
+            $chance,
+            ['|', ' | ', ' ', 'Dm6', 'B♭7', ' A7', ' %', ' /', ' / ', 'iv7', ' V7', 'N.C.', 'Hx', '🎸', "\t", "\n"],
+            14,
+        );
         $reading = $reader->read($line);
         foreach ($reading->bars as $bar) {
             expect(array_sum(array_column($bar->chords, 'ticks')))->toBe(Meter::parse($meter)->barTicks());
@@ -101,12 +146,19 @@ function someDocument(Random\Randomizer $chance): array
     return Examples::document([
         'meter' => $meter,
         'tempo' => $chance->getInt(20, 400),
-        'feel' => ['mode' => pick($chance, ['fixed', 'follows-tempo']), 'ratio' => $chance->getInt(70, 300) / 100, 'unit' => pick($chance, ['eighth', 'sixteenth'])],
+        'feel' => [
+            'mode' => pick($chance, ['fixed', 'follows-tempo']),
+            'ratio' => $chance->getInt(70, 300) / 100,
+            'unit' => pick($chance, ['eighth', 'sixteenth']),
+        ],
         'tuning' => pick($chance, ['standard', 'drop-d', 'open-g', 'seven-string', 'tenor']),
         'capo' => $chance->getInt(0, 4),
         'company' => pick($chance, ['with-bass', 'shell']),
         'school' => pick($chance, ['pendulum', 'all-down']),
-        'sections' => [['name' => 'A', 'line' => pick($chance, ['| Dm | A7 |', '| Gm7 | N.C. | C9 |', '| F |', '| % | Dm ', '| Dm6 | Hx | A7♭9 |'])]],
+        'sections' => [[
+            'name' => 'A',
+            'line' => pick($chance, ['| Dm | A7 |', '| Gm7 | N.C. | C9 |', '| F |', '| % | Dm ', '| Dm6 | Hx | A7♭9 |']),
+        ]],
     ], $slots, $grid);
 }
 
@@ -120,7 +172,9 @@ it('plays out whatever can be written, in order and in tune', function (int $see
         $rings = [];
         foreach ($timeline->events as $event) {
             /** @var Event $event */
-            expect($event->t)->toBeGreaterThanOrEqual($before)->and($event->dur)->toBeGreaterThan(0)->and($event->velocity)->toBeBetween(0, 1);
+            expect($event->t)->toBeGreaterThanOrEqual($before)
+                ->and($event->dur)->toBeGreaterThan(0)
+                ->and($event->velocity)->toBeBetween(0, 1);
             $before = $event->t;
             if ($event->string !== null) {
                 $string = count($open) - $event->string;
@@ -143,14 +197,22 @@ it('gives every stroke a direction, and every pass of the pendulum one stroke or
             $slots .= pick($chance, ['.', '.', 'x', 'c']);
         }
         $pattern = Examples::pattern($slots, $meter, $grid);
-        $plan = (new HandPlanner())->plan($pattern, School::Pendulum, new Ruler($pattern->meter, new Tempo(90), Feel::straight()), Feel::straight());
+        $plan = (new HandPlanner())->plan(
+            $pattern,
+            School::Pendulum,
+            new Ruler($pattern->meter, new Tempo(90), Feel::straight()),
+            Feel::straight(),
+        );
         $passes = [];
         foreach ([...$plan->pattern->strokes(), ...$plan->air] as $stroke) {
             expect($passes[$stroke->at] ?? null)->toBeNull();
             $passes[$stroke->at] = $stroke->direction;
         }
         ksort($passes);
-        $expected = array_map(static fn (int $place): Direction => $place % 2 === 0 ? Direction::Down : Direction::Up, array_keys(array_values($passes)));
+        $expected = array_map(
+            static fn (int $place): Direction => $place % 2 === 0 ? Direction::Down : Direction::Up,
+            array_keys(array_values($passes)),
+        );
         expect(array_values($passes))->toBe($expected);
     }
 })->with([21, 22]);
@@ -158,9 +220,17 @@ it('gives every stroke a direction, and every pass of the pendulum one stroke or
 it('accounts for every stroke planned and played, whatever was played', function (int $seed): void {
     $chance = chance($seed);
     for ($i = 0; $i < 10; $i++) {
-        $timeline = (new Performer())->perform(Examples::breakdown(['tempo' => $chance->getInt(50, 220), 'feel' => Examples::swing($chance->getInt(100, 250) / 100)], 'x.xcxxgx'));
+        $timeline = (new Performer())->perform(Examples::breakdown(
+            ['tempo' => $chance->getInt(50, 220), 'feel' => Examples::swing($chance->getInt(100, 250) / 100)],
+            'x.xcxxgx',
+        ));
         $taps = array_map(static fn (): float => $chance->getInt(0, 16_000) / 1000, range(0, $chance->getInt(0, 80)));
-        $report = (new LockReporter())->report(Take::read($taps), $timeline, Gravik\Time\SwingUnit::Eighth, pick($chance, [null, 0.0, 40.0]));
+        $report = (new LockReporter())->report(
+            Take::read($taps),
+            $timeline,
+            Gravik\Time\SwingUnit::Eighth,
+            pick($chance, [null, 0.0, 40.0]),
+        );
 
         expect($report->matched + $report->missed)->toBe($report->planned)
             ->and($report->matched + $report->extra)->toBe($report->played)
@@ -200,7 +270,8 @@ it('reads a broken document as a breakdown or refuses it with a place, and never
                 expect($problem->getMessage())->not->toBe('');
             }
         } catch (DocumentNotReadable $problem) {
-            expect($problem->getMessage())->not->toBe('')->and($problem->pointer === '' || str_starts_with($problem->pointer, '/'))->toBeTrue();
+            expect($problem->getMessage())->not->toBe('')
+                ->and($problem->pointer === '' || str_starts_with($problem->pointer, '/'))->toBeTrue();
             $refused++;
         }
     }

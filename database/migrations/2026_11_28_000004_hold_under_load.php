@@ -7,7 +7,10 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** Sessions in the database, necks turned as each wants them, versions that stay, and the figures and indexes that long lists are read from. */
+/**
+ * Sessions in the database, necks turned as each wants them, versions that stay, and the figures and indexes that long lists are
+ * read from.
+ */
 return new class () extends Migration {
     public function up(): void
     {
@@ -49,7 +52,10 @@ return new class () extends Migration {
         $this->fillTakes();
         $this->fillWords();
         DB::table('breakdown_revisions')->where('refused', false)->whereExists(static fn ($takes) => $takes->from('takes')
-            ->whereColumn('takes.breakdown_id', 'breakdown_revisions.breakdown_id')->whereColumn('takes.revision', 'breakdown_revisions.number'))->update(['referred_to' => true]);
+            ->whereColumn(
+                'takes.breakdown_id',
+                'breakdown_revisions.breakdown_id',
+            )->whereColumn('takes.revision', 'breakdown_revisions.number'))->update(['referred_to' => true]);
         DB::table('users')->update(['email' => DB::raw('lower(email)')]);
     }
 
@@ -79,7 +85,9 @@ return new class () extends Migration {
     private function fillWords(): void
     {
         foreach (DB::table('breakdowns')->select(['id', 'title', 'genre', 'key', 'feel', 'meter'])->orderBy('id')->cursor() as $breakdown) {
-            DB::table('breakdowns')->where('id', $breakdown->id)->update(['words' => mb_strtolower("{$breakdown->title} {$breakdown->genre} {$breakdown->key} {$breakdown->feel} {$breakdown->meter}")]);
+            DB::table('breakdowns')
+                ->where('id', $breakdown->id)
+                ->update(['words' => mb_strtolower("{$breakdown->title} {$breakdown->genre} {$breakdown->key} {$breakdown->feel} {$breakdown->meter}")]);
         }
     }
 
@@ -87,7 +95,13 @@ return new class () extends Migration {
     private function fillTakes(): void
     {
         $numbers = [];
-        foreach (DB::table('takes')->select(['id', 'breakdown_id', 'player_id', 'report', 'gate'])->orderBy('created_at')->orderBy('id')->cursor() as $take) {
+        foreach (DB::table('takes')->select([
+            'id',
+            'breakdown_id',
+            'player_id',
+            'report',
+            'gate',
+        ])->orderBy('created_at')->orderBy('id')->cursor() as $take) {
             $of = $take->breakdown_id.'|'.$take->player_id;
             $numbers[$of] = ($numbers[$of] ?? 0) + 1;
             $report = json_decode((string) $take->report, true, 64, JSON_THROW_ON_ERROR);

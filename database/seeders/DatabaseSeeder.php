@@ -60,7 +60,14 @@ final class DatabaseSeeder extends Seeder
         foreach (self::TAKES as $number => [$tempo, $bars, $bias, $offBeat, $spread, $missed, $daysAgo]) {
             $timeline = $performer->perform($document, new Tempo($tempo));
             $take = Take::read((new SimulatedPlayer($bias, $offBeat, $spread, $missed, 40 + $number))->taps($timeline, $bars));
-            $asked = new AskedTake(mb_strtolower((string) Str::ulid()), $timeline->map->first()->tempo, $bars, Stage::usual(), Levels::HIGHEST, 0.0);
+            $asked = new AskedTake(
+                mb_strtolower((string) Str::ulid()),
+                $timeline->map->first()->tempo,
+                $bars,
+                Stage::usual(),
+                Levels::HIGHEST,
+                0.0,
+            );
             $report = (new LockReporter())->report($take, $timeline, $document->start->feel->unit, 0.0, bars: $bars);
             $kept = $takes->keep($breakdown, $student, $asked, $take, $timeline->map->first(), $report);
             $kept->forceFill(['created_at' => Carbon::now()->subDays($daysAgo)])->save();

@@ -25,13 +25,21 @@ final class DemoBreakdowns
             self::make('Marzipan Ferry', 'Upbeat shuffle', 'A♭ major', '4/4', 138, ['fixed', 2, 'eighth'], 'with-bass', [
                 ['A', '| A♭6 B♭m7 | Bdim7 A♭6 | D♭9 | E♭9 | A♭6 | F7 | B♭m7 E♭9 | A♭6 |'],
                 ['B', '| D♭9 | % | A♭6 | % | B♭7 | % | E♭9 | % |'],
-            ], '.xcx.xcX', 2, 'shuffle', 'The upbeats carry it: show the beat first, then hide it.', short: [5], pinned: ['A♭6', [null, null, 6, 8, 6, 8], [[0, 0, 0], [0, 1, 1920], [0, 4, 0], [0, 7, 0], [1, 2, 0], [1, 3, 0]]]),
+            ], '.xcx.xcX', 2, 'shuffle', 'The upbeats carry it: show the beat first, then hide it.', short: [5], pinned: [
+                'A♭6',
+                [null, null, 6, 8, 6, 8],
+                [[0, 0, 0], [0, 1, 1920], [0, 4, 0], [0, 7, 0], [1, 2, 0], [1, 3, 0]],
+            ]),
             self::make('Customs Shed', 'Straight eighth drive', 'D minor', '4/4', 112, ['fixed', 1, 'eighth'], 'alone', [
                 ['Verse', '| Dm | Dm/C | B♭ | A7 | Dm | Dm/C | Gm | A7 |'],
             ], 'X.xcxxcx', 2, 'straight-drive', 'Let the chucks stand where the snare is.'),
             self::make('Gull Alley', 'Sixteenth chucks', 'F minor', '4/4', 96, ['fixed', 1.2, 'sixteenth'], 'with-bass', [
                 ['Vamp', '| Fm9 | B♭13 | Fm9 | B♭13 |'],
-            ], 'X.cxc.xcccx.c.xc', 4, 'sixteenth-funk', 'The hand never stops; only the left hand decides what sounds.', pinned: ['Fm9', [null, 8, 6, 8, 8, null], [[0, 0, 0], [0, 2, 0]]]),
+            ], 'X.cxc.xcccx.c.xc', 4, 'sixteenth-funk', 'The hand never stops; only the left hand decides what sounds.', pinned: [
+                'Fm9',
+                [null, 8, 6, 8, 8, null],
+                [[0, 0, 0], [0, 2, 0]],
+            ]),
             self::make('Nine Bollards', 'Four to the bar', 'E♭ major', '4/4', 196, ['follows-tempo', 1, 'eighth'], 'shell', [
                 ['A', '| E♭6 | Gm7 C7♭9 | Fm7 | A♭m6 D♭9 | E♭6 C9 | Fm7 B♭9 | E♭6 G♭9 | Fm7 B♭9 |'],
             ], 'x.X.x.X.', 2, 'four-walk', 'Long on 1 and 3, dry on 2 and 4. Hardly louder than the brushes.', short: [2, 6], school: 'all-down'),
@@ -70,7 +78,13 @@ final class DemoBreakdowns
         [$symbol, $frets, $places] = $pinned;
 
         $ids = array_map(static fn (int $place): string => 's'.($place + 1), array_keys($sections));
-        $part = static fn (string $instrument, float $level): array => ['id' => $instrument, 'instrument' => $instrument, 'level' => $level, 'offsetMs' => 0, 'straight' => false]
+        $part = static fn (string $instrument, float $level): array => [
+            'id' => $instrument,
+            'instrument' => $instrument,
+            'level' => $level,
+            'offsetMs' => 0,
+            'straight' => false,
+        ]
             + ($instrument === 'guitar' ? [] : ['groove' => $groove]);
 
         return (new BreakdownJson())->read([
@@ -79,13 +93,32 @@ final class DemoBreakdowns
             'title' => $title,
             'genre' => $genre,
             'notes' => $notes,
-            'start' => ['key' => $key, 'meter' => $meter, 'tempo' => $tempo, 'feel' => ['mode' => $feel[0], 'ratio' => $feel[1], 'unit' => $feel[2]]],
+            'start' => [
+                'key' => $key,
+                'meter' => $meter,
+                'tempo' => $tempo,
+                'feel' => ['mode' => $feel[0], 'ratio' => $feel[1], 'unit' => $feel[2]],
+            ],
             'guitar' => ['tuning' => 'standard', 'capo' => 0],
-            'sections' => array_map(static fn (string $id, array $section): array => ['id' => $id, 'name' => $section[0], 'line' => $section[1]], $ids, $sections),
+            'sections' => array_map(
+                static fn (string $id, array $section): array => ['id' => $id, 'name' => $section[0], 'line' => $section[1]],
+                $ids,
+                $sections,
+            ),
             'form' => array_map(static fn (string $id): array => ['section' => $id, 'times' => 1], $ids),
-            'patterns' => [['id' => 'p1', 'name' => '', 'meter' => $meter, 'school' => $school] + (new PatternJson())->write(self::pattern($slots, Meter::parse($meter), $grid, $short))],
+            'patterns' => [[
+                'id' => 'p1',
+                'name' => '',
+                'meter' => $meter,
+                'school' => $school,
+            ] + (new PatternJson())->write(self::pattern($slots, Meter::parse($meter), $grid, $short))],
             'lines' => [['id' => 'l1', 'name' => '', 'company' => $company, 'pins' => array_map(static fn (array $place): array => [
-                'at' => ['section' => $ids[$place[0]], 'ending' => null, 'bar' => $place[1], 'tick' => $place[2]], 'symbol' => $symbol, 'frets' => $frets,
+                'at' => [
+                    'section' => $ids[$place[0]],
+                    'ending' => null,
+                    'bar' => $place[1],
+                    'tick' => $place[2],
+                ], 'symbol' => $symbol, 'frets' => $frets,
             ], $places)]],
             'moves' => [],
             'placed' => [],
@@ -101,9 +134,18 @@ final class DemoBreakdowns
     {
         $pattern = SlotLine::parse($slots, $meter, $grid);
         $let = static fn (Stroke $stroke): Stroke => in_array(intdiv($stroke->at, $pattern->slotTicks()), $short, true)
-            ? new Stroke($stroke->at, $stroke->division, articulation: Articulation::Short, accent: $stroke->accent, stoppedBy: StoppedBy::FrettingHand)
+            ? new Stroke(
+                $stroke->at,
+                $stroke->division,
+                articulation: Articulation::Short,
+                accent: $stroke->accent,
+                stoppedBy: StoppedBy::FrettingHand,
+            )
             : $stroke;
 
-        return $pattern->withStreams(array_map(static fn (Stream $stream): Stream => new Stream($stream->name, array_map($let, $stream->strokes)), $pattern->streams));
+        return $pattern->withStreams(array_map(
+            static fn (Stream $stream): Stream => new Stream($stream->name, array_map($let, $stream->strokes)),
+            $pattern->streams,
+        ));
     }
 }

@@ -26,7 +26,10 @@ it('has no barrier where somebody signs in, on the shelf, in its sheets and in t
     $page->open('/')->sees('Marzipan Ferry')->keys('?')->sees('play, stop');
     expect($page->barriers())->toBe([]);
     foreach (['Words' => 'the bare skeleton', 'Your neck' => 'Left-handed'] as $part => $words) {
-        $page->script('[...document.querySelectorAll(".ant-segmented-item")].find((each) => each.textContent === arguments[0]).click()', [$part]);
+        $page->script(
+            '[...document.querySelectorAll(".ant-segmented-item")].find((each) => each.textContent === arguments[0]).click()',
+            [$part],
+        );
         expect($page->sees($words)->barriers())->toBe([]);
     }
 });
@@ -42,9 +45,27 @@ it('has no barrier at any station or in what lies over it', function (string $st
 })->with([
     'chart' => ['chart', '.bar-strokes', ['y' => '.tune-form']],
     'listen' => ['listen', '.drop', []],
-    'shapes' => ['shapes', '.sheet', ['m' => '.map-neck .stop', 'c' => '.strings-sheet', 'a' => '.offer', 'f' => '.offers', 'w' => '.change-bars', 'l' => '[aria-label=Lines]', 'p' => '[aria-label=Proofreading]', 's' => '[aria-label=Hands]', 'q' => '.press-neck']],
+    'shapes' => [
+        'shapes',
+        '.sheet',
+        [
+            'm' => '.map-neck .stop',
+            'c' => '.strings-sheet',
+            'a' => '.offer',
+            'f' => '.offers',
+            'w' => '.change-bars',
+            'l' => '[aria-label=Lines]',
+            'p' => '[aria-label=Proofreading]',
+            's' => '[aria-label=Hands]',
+            'q' => '.press-neck',
+        ],
+    ],
     'hand' => ['hand', '.hand-wave .blade', ['l' => '.pattern-card .hand-wave', 'k' => '.school-sheet .hand-wave', 'i' => '.tap-sheet']],
-    'lock' => ['lock', '.lens', ['p' => '.stairs', 'e' => '[aria-label="Hear an error"], .error-sheet, .errors', 'f' => '.free-play, [aria-label="Bars to play"]']],
+    'lock' => [
+        'lock',
+        '.lens',
+        ['p' => '.stairs', 'e' => '[aria-label="Hear an error"], .error-sheet, .errors', 'f' => '.free-play, [aria-label="Bars to play"]'],
+    ],
     'handout' => ['handout', '.handout', []],
 ]);
 
@@ -78,13 +99,17 @@ it('turns every neck for whoever asks for it', function (): void {
     $page = ferry()->station('shapes', '.sheet');
     $first = fn (): float => (float) $page->script('return document.querySelector(".fret-names text").getAttribute("x")');
     $before = $first();
-    $page->keys('?')->sees('play, stop')->script('[...document.querySelectorAll(".ant-segmented-item")].find((each) => each.textContent === "Your neck").click()');
+    $page->keys('?')
+        ->sees('play, stop')
+        ->script('[...document.querySelectorAll(".ant-segmented-item")].find((each) => each.textContent === "Your neck").click()');
     $page->sees('Left-handed')->script('document.querySelector(".neck-choice button").click()');
     $page->waitFor(fn (): bool => $first() > $before + 200, 'the neck is not turned');
     $page->driver->navigate()->refresh();
     $page->element('.sheet');
     $page->waitFor(fn (): bool => $first() > $before + 200, 'the neck is turned back by a reload');
-    $page->keys('?')->sees('play, stop')->script('[...document.querySelectorAll(".ant-segmented-item")].find((each) => each.textContent === "Your neck").click()');
+    $page->keys('?')
+        ->sees('play, stop')
+        ->script('[...document.querySelectorAll(".ant-segmented-item")].find((each) => each.textContent === "Your neck").click()');
     $page->sees('Left-handed')->script('document.querySelector(".neck-choice button").click()');
     expect($page->waitFor(fn (): bool => abs($first() - $before) < 1, 'the neck is not turned back'))->toBeTrue();
 });

@@ -12,11 +12,17 @@ use Tests\Browser\Support\Stage;
 it('turns a typed line into bars, in letters and numerals, in any key, and keeps it through a reload', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Chart Room', '| Dm6 | B♭7 | Gm7 A7 | Dm6 |');
     $page->choose('Key', 'D minor')->waitFor(fn (): bool => str_contains($page->words('.summary'), 'D minor'), 'the key is not D minor');
-    $page->fill('.chart-line textarea', '| i6 | VI7 | Gm7 A7 | % |')->waitFor(fn (): bool => $page->words('.bar-chord') === 'Dm6 | B♭7 | Gm7 | A7 | Gm7 | A7', 'the bars are not those of the line');
+    $page->fill('.chart-line textarea', '| i6 | VI7 | Gm7 A7 | % |')->waitFor(
+        fn (): bool => $page->words('.bar-chord') === 'Dm6 | B♭7 | Gm7 | A7 | Gm7 | A7',
+        'the bars are not those of the line',
+    );
     $page->element('[aria-label=Names] label:nth-child(2)')->click();
     $page->waitFor(fn (): bool => $page->words('.bar-chord') === 'i6 | VI7 | iv7 | V7 | iv7 | V7', 'there are no numerals');
     $page->element('[aria-label=Names] label:nth-child(1)')->click();
-    $page->choose('Key', 'E minor')->waitFor(fn (): bool => $page->words('.bar-chord') === 'Em6 | C7 | Am7 | B7 | Am7 | B7', 'the line has not moved');
+    $page->choose('Key', 'E minor')->waitFor(
+        fn (): bool => $page->words('.bar-chord') === 'Em6 | C7 | Am7 | B7 | Am7 | B7',
+        'the line has not moved',
+    );
     expect($page->element('.chart-line textarea')->getAttribute('value'))->toBe('| i6 | VI7 | Am7 B7 | % |');
 
     $page->saved()->driver->navigate()->refresh();
@@ -25,7 +31,10 @@ it('turns a typed line into bars, in letters and numerals, in any key, and keeps
 
 it('undoes and redoes every change by key', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Undo Quay', '| Dm |');
-    $page->fill('.chart-line textarea', '| Dm | A7 |')->waitFor(fn (): bool => $page->words('.bar-chord') === 'Dm | A7', 'the line did not change');
+    $page->fill('.chart-line textarea', '| Dm | A7 |')->waitFor(
+        fn (): bool => $page->words('.bar-chord') === 'Dm | A7',
+        'the line did not change',
+    );
     $page->chord(WebDriverKeys::CONTROL, 'z')->waitFor(fn (): bool => $page->words('.bar-chord') === 'Dm', 'undo did nothing');
     expect($page->words('.bar-chord'))->toBe('Dm');
     $page->chord(WebDriverKeys::CONTROL, 'y')->waitFor(fn (): bool => $page->words('.bar-chord') === 'Dm | A7', 'redo did nothing');
@@ -33,10 +42,16 @@ it('undoes and redoes every change by key', function (): void {
 
 it('offers other grips, lets them be walked by key, pins one, and leads the line to it', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Grip Shed', '| Dm6 | B♭7 | Gm7 A7 |')->station('shapes', '.sheets .sheet');
-    $frets = fn (int $sheet): string => (string) $page->script('return document.querySelectorAll(".sheet .frets")[arguments[0]].textContent', [$sheet]);
+    $frets = fn (int $sheet): string => (string) $page->script(
+        'return document.querySelectorAll(".sheet .frets")[arguments[0]].textContent',
+        [$sheet],
+    );
     $first = $frets(0);
     $page->element('.candidate:nth-child(4)');
-    $page->keys(WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT)->waitFor(fn (): bool => $frets(0) !== $first, 'the arrow keys do not walk the grips');
+    $page->keys(WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT)->waitFor(
+        fn (): bool => $frets(0) !== $first,
+        'the arrow keys do not walk the grips',
+    );
     $tried = $frets(0);
     $page->keys(WebDriverKeys::ENTER)->sees('pinned');
     $page->waitFor(fn (): bool => str_contains($page->words('.sheet'), '◆ pinned'), 'the sheet does not say that it is pinned');
@@ -44,7 +59,10 @@ it('offers other grips, lets them be walked by key, pins one, and leads the line
     $page->saved()->driver->navigate()->refresh();
     $page->element('.sheets .sheet');
     $page->waitFor(fn (): bool => $frets(0) === $tried, 'the pin was lost in the reload');
-    $page->keys(WebDriverKeys::DELETE)->waitFor(fn (): bool => ! str_contains($page->words('.sheet'), '◆ pinned'), 'the pin was not let go');
+    $page->keys(WebDriverKeys::DELETE)->waitFor(
+        fn (): bool => ! str_contains($page->words('.sheet'), '◆ pinned'),
+        'the pin was not let go',
+    );
 });
 
 it('sets strokes with one key each, gives directions and air, and leans the wave with the swing', function (): void {
@@ -77,14 +95,20 @@ it('takes a two-bar sixteenth pattern with chucks, accents and a push in under a
     $page = Stage::running()->teacher()->makeBreakdown('Key Work', '| Dm6 | A7 |')->station('hand', '.hand-wave .blade');
     $counted = fn (): string => (string) $page->script('return document.querySelector("[aria-label=\"Pattern as it is counted\"]")?.value ?? ""');
     $started = microtime(true);
-    $page->press('Arrange …')->choose('Beat divided in', 'quarters')->waitFor(fn (): bool => count($page->all('[data-slot]')) === 16, 'the beat is not in quarters');
+    $page->press('Arrange …')->choose('Beat divided in', 'quarters')->waitFor(
+        fn (): bool => count($page->all('[data-slot]')) === 16,
+        'the beat is not in quarters',
+    );
     $page->press('Arrange …')->waitFor(fn (): bool => $page->all('.ant-popover:not(.ant-popover-hidden)') === [], 'the form stays open');
     // From the left, a bar at a time: strike hard, chuck, air, ghost … and push into the next chord at the end.
     $page->keys('x', 'a', WebDriverKeys::ARROW_RIGHT, 'c', WebDriverKeys::ARROW_RIGHT, '.', WebDriverKeys::ARROW_RIGHT, 'g');
     foreach (range(1, 11) as $step) {
         $page->keys(WebDriverKeys::ARROW_RIGHT);
     }
-    $page->keys('x', WebDriverKeys::ARROW_RIGHT, 'x', 'a', 'p')->waitFor(fn (): bool => str_starts_with($counted(), '1! ex (&) a~') && str_ends_with($counted(), 'a!>'), 'the keys are not heard');
+    $page->keys('x', WebDriverKeys::ARROW_RIGHT, 'x', 'a', 'p')->waitFor(
+        fn (): bool => str_starts_with($counted(), '1! ex (&) a~') && str_ends_with($counted(), 'a!>'),
+        'the keys are not heard',
+    );
     $bar = $counted();
     $page->keys('b')->waitFor(fn (): bool => $counted() === "{$bar} | {$bar}", 'the bar is not copied');
     expect(microtime(true) - $started)->toBeLessThan(60.0);
@@ -96,8 +120,14 @@ it('reads a counted pattern, refuses what is none, takes one from the library, a
     $count = '[aria-label="Pattern as it is counted"]';
     $struck = fn (): int => count($page->all('.wave-row .blade:not(.blade-air)'));
     $page->fill($count, '1 & trip 2 3 4'.WebDriverKeys::ENTER)->sees('which is no one division of it');
-    $page->fill($count, '1! & (2) trip let 3x (4) &'.WebDriverKeys::ENTER)->waitFor(fn (): bool => $struck() === 6 && count($page->all('.wave-row .blade-chuck')) === 1, 'the counted pattern is not drawn');
-    $page->keys('l')->sees('Straight eighths with muted fills')->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ENTER)->waitFor(fn (): bool => $page->element($count)->getAttribute('value') === '1! & 2 & 3 & (4) &!>', 'the second pattern is not taken');
+    $page->fill($count, '1! & (2) trip let 3x (4) &'.WebDriverKeys::ENTER)->waitFor(
+        fn (): bool => $struck() === 6 && count($page->all('.wave-row .blade-chuck')) === 1,
+        'the counted pattern is not drawn',
+    );
+    $page->keys('l')->sees('Straight eighths with muted fills')->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ENTER)->waitFor(
+        fn (): bool => $page->element($count)->getAttribute('value') === '1! & 2 & 3 & (4) &!>',
+        'the second pattern is not taken',
+    );
     $page->keys('1')->waitFor(fn (): bool => $struck() === 3, 'level 1 does not keep the beats alone');
     $page->keys('3')->waitFor(fn (): bool => $struck() === 7, 'level 3 is not the whole pattern');
     expect($page->words('.range-bar'))->toContain('easy to');
@@ -111,7 +141,10 @@ it('writes a bass under the chords, and keeps both when the upper line is counte
     $page->keys('v')->waitFor(fn (): bool => $faint() === $chords, 'the chords do not step back');
     $page->keys('x', WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT, 'x');
     $page->waitFor(fn (): bool => $struck() === $chords + 2, 'the bass is not written');
-    $page->sees('Two lines at once')->press('pick and fingers')->waitFor(fn (): bool => ! $page->says('Two lines at once'), 'the advice is not taken');
+    $page->sees('Two lines at once')->press('pick and fingers')->waitFor(
+        fn (): bool => ! $page->says('Two lines at once'),
+        'the advice is not taken',
+    );
     $page->keys('v')->fill('[aria-label="Pattern as it is counted"]', '(1) & (2) & (3) & (4) &'.WebDriverKeys::ENTER);
     $page->waitFor(fn (): bool => $struck() === 6 && $faint() === 2, 'the bass is lost when the chords are counted anew');
     $page->saved()->driver->navigate()->refresh();
@@ -148,9 +181,15 @@ it('takes a rhythm that is tapped in, and shows the schools side by side', funct
             throw new AssertionFailedError("The taps were heard as {$heard}");
         }
     });
-    $page->keys(WebDriverKeys::ENTER)->waitFor(fn (): bool => $page->element('[aria-label="Pattern as it is counted"]')->getAttribute('value') === '1 & 2x 3 & 4x', 'the tapped pattern is not taken');
+    $page->keys(WebDriverKeys::ENTER)->waitFor(
+        fn (): bool => $page->element('[aria-label="Pattern as it is counted"]')->getAttribute('value') === '1 & 2x 3 & 4x',
+        'the tapped pattern is not taken',
+    );
     $page->keys('k')->element('.school-sheet .differs-mark');
-    $page->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ENTER)->waitFor(fn (): bool => str_contains($page->words('.school-sheet li.chosen'), 'as it is now'), 'the second school is not taken');
+    $page->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ENTER)->waitFor(
+        fn (): bool => str_contains($page->words('.school-sheet li.chosen'), 'as it is now'),
+        'the second school is not taken',
+    );
 
     expect($page->words('.school-sheet li.chosen b'))->toBe('all down');
 });
@@ -165,12 +204,18 @@ it('asks which of two versions to go on with, and loses neither', function (): v
     $page->fill('.chart-line textarea', '| Dm | from the desk Gm |');
     $page->saved();
     $other->fill('.chart-line textarea', '| Am |')->sees('Saved from somewhere else meanwhile');
-    $other->press('Go on with mine as a copy')->waitFor(fn (): bool => str_contains((string) $other->element('.title-field')->getAttribute('value'), '(my copy)'), 'no copy was made');
+    $other->press('Go on with mine as a copy')->waitFor(
+        fn (): bool => str_contains((string) $other->element('.title-field')->getAttribute('value'), '(my copy)'),
+        'no copy was made',
+    );
     expect($other->words('.bar-chord'))->toBe('Am');
 });
 
 it('keeps the work of a signed-out tab and saves it after signing in again', function (): void {
-    $page = Stage::running()->page()->signIn(DatabaseSeeder::TEACHER['email'], DatabaseSeeder::TEACHER['password'])->makeBreakdown('Signed Out', '| Dm |');
+    $page = Stage::running()->page()->signIn(
+        DatabaseSeeder::TEACHER['email'],
+        DatabaseSeeder::TEACHER['password'],
+    )->makeBreakdown('Signed Out', '| Dm |');
     $page->saved()->driver->manage()->deleteAllCookies();
     $page->fill('.chart-line textarea', '| Dm | Gm |')->sees('Sign in again');
     $page->element('.ant-modal input[name=email]')->sendKeys(DatabaseSeeder::TEACHER['email']);
@@ -185,16 +230,26 @@ it('exports MIDI and JSON, and imports the JSON as the same breakdown', function
     $page = Stage::running()->teacher()->makeBreakdown('Cargo Manifest', '| Dm6 | B♭7 |')->station('handout', '.handout');
     $downloads = Stage::running()->downloads();
     $page->saved()->press('Export MIDI');
-    $midi = $page->waitFor(fn (): string|false => (string) @file_get_contents("{$downloads}/cargo-manifest.mid") ?: false, 'no MIDI file came');
+    $midi = $page->waitFor(
+        fn (): string|false => (string) @file_get_contents("{$downloads}/cargo-manifest.mid") ?: false,
+        'no MIDI file came',
+    );
     $page->press('Export JSON');
-    $json = $page->waitFor(fn (): string|false => (string) @file_get_contents("{$downloads}/cargo-manifest.gravik.json") ?: false, 'no JSON file came');
+    $json = $page->waitFor(
+        fn (): string|false => (string) @file_get_contents("{$downloads}/cargo-manifest.gravik.json") ?: false,
+        'no JSON file came',
+    );
     expect($midi)->toStartWith('MThd')->and(json_decode($json, true)['title'])->toBe('Cargo Manifest');
 
     $page->chord(WebDriverKeys::ALT, '0')->sees('New breakdown');
-    $page->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))->setFileDetector(new LocalFileDetector())->sendKeys("{$downloads}/cargo-manifest.gravik.json");
+    $page->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))
+        ->setFileDetector(new LocalFileDetector())
+        ->sendKeys("{$downloads}/cargo-manifest.gravik.json");
     $page->waitFor(fn (): bool => substr_count($page->words('.book b'), 'Cargo Manifest') === 2, 'it was not imported');
     file_put_contents("{$downloads}/shopping.json", '{"milk": 2}');
-    $page->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))->setFileDetector(new LocalFileDetector())->sendKeys("{$downloads}/shopping.json");
+    $page->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))
+        ->setFileDetector(new LocalFileDetector())
+        ->sendKeys("{$downloads}/shopping.json");
     $page->sees('This file is not a breakdown');
 });
 

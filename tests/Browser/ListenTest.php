@@ -19,19 +19,27 @@ it('measures a recording, lets a stroke be corrected, and takes tempo, feel and 
     $file = Stage::running()->server->folder.'/pier.wav';
     file_put_contents($file, (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 5, 0, 5))->play($timeline, 12)))->wav(22050));
     $page = Stage::running()->teacher()->makeBreakdown('Heard on the Pier', '| Dm6 | A7 |')->station('listen', '.drop');
-    $page->driver->findElement(WebDriverBy::cssSelector('input[aria-label="A recording"]'))->setFileDetector(new LocalFileDetector())->sendKeys($file);
+    $page->driver->findElement(WebDriverBy::cssSelector('input[aria-label="A recording"]'))
+        ->setFileDetector(new LocalFileDetector())
+        ->sendKeys($file);
 
     $page->element('.listen-figures');
     expect((float) $page->words('.listen-figures section:nth-child(1) .figure-big'))->toEqualWithDelta(108, 0.4)
         ->and((float) $page->words('.listen-figures section:nth-child(2) .figure-big'))->toEqualWithDelta(100 * 1.8 / 2.8, 2.5)
         ->and($page->words('.listen-figures section:nth-child(3)'))->toContain('Nearest: Standard');
-    $page->keys(WebDriverKeys::ARROW_RIGHT, 'x')->waitFor(fn (): bool => count($page->all('.struck-out')) === 1, 'the stroke is not struck out');
+    $page->keys(WebDriverKeys::ARROW_RIGHT, 'x')->waitFor(
+        fn (): bool => count($page->all('.struck-out')) === 1,
+        'the stroke is not struck out',
+    );
     $page->driver->navigate()->refresh();
     $page->waitFor(fn (): bool => count($page->all('.struck-out')) === 1, 'the correction is lost in the reload');
     $page->element('.take-over .ant-checkbox-checked');
     $page->keys(WebDriverKeys::ENTER)->sees('Taken over. Ctrl Z takes all of it back.');
     $page->waitFor(fn (): bool => str_contains($page->words('.summary'), '108'), 'the tempo is not taken over');
-    $page->station('hand', '.hand-wave .blade')->waitFor(fn (): bool => count($page->all('.wave-row .blade:not(.blade-air)')) === 6, 'the strokes are not taken over');
+    $page->station('hand', '.hand-wave .blade')->waitFor(
+        fn (): bool => count($page->all('.wave-row .blade:not(.blade-air)')) === 6,
+        'the strokes are not taken over',
+    );
 });
 
 it('takes beats and hits tapped along to a record', function (): void {

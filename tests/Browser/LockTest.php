@@ -53,11 +53,17 @@ const LIMITER_LOOKS_AHEAD = 0.006;
 
 function figure(Page $page, string $name): string
 {
-    return (string) $page->script('return [...document.querySelectorAll(".figures div")].find((row) => row.textContent.startsWith(arguments[0]))?.querySelector("dd").textContent ?? ""', [$name]);
+    return (string) $page->script(
+        'return [...document.querySelectorAll(".figures div")].find((row) => row.textContent.startsWith(arguments[0]))?.querySelector("dd").textContent ?? ""',
+        [$name],
+    );
 }
 
 it('measures the device, records a take by key, judges it, keeps and lists it', function (): void {
-    $page = Stage::running()->page()->signIn(DatabaseSeeder::TEACHER['email'], DatabaseSeeder::TEACHER['password'])->makeBreakdown('Take One', '| Dm6 | A7 |');
+    $page = Stage::running()->page()->signIn(
+        DatabaseSeeder::TEACHER['email'],
+        DatabaseSeeder::TEACHER['password'],
+    )->makeBreakdown('Take One', '| Dm6 | A7 |');
     $page->station('lock', '.empty')->sees('No takes yet');
     $page->fill('input[aria-label=Tempo]', '120')->choose('Bars to record', '4 bars');
 
@@ -72,7 +78,9 @@ it('measures the device, records a take by key, judges it, keeps and lists it', 
     $page->undisturbed(function () use ($page, $record): void {
         $record([[0, 'f'], [1, 'f'], [1.5, 'j'], [2, 'f'], [3, 'f'], [3.5, 'j']], true);
         expect($page->script('return window.tapped'))->toBe(24)
-            ->and($page->words('.report > .muted'))->toContain('24 of 24 strokes met, 0 missed, 0 too many')->toContain('24 directions told, 24 as planned')
+            ->and($page->words('.report > .muted'))
+            ->toContain('24 of 24 strokes met, 0 missed, 0 too many')
+            ->toContain('24 directions told, 24 as planned')
             ->and($page->words('.figures dt'))->toContain('bias, device included')
             ->and((int) figure($page, 'spread'))->toBeLessThan(35)
             ->and(count($page->all('.lens')))->toBe(6);
@@ -101,7 +109,10 @@ it('takes taps on the pads, and ends early without losing what was played', func
 });
 
 it('measures the delay of the device with sixteen taps and takes it off from then on', function (): void {
-    $page = Stage::running()->page()->signIn(DatabaseSeeder::TEACHER['email'], DatabaseSeeder::TEACHER['password'])->makeBreakdown('Sixteen Taps', '| Dm6 | A7 |');
+    $page = Stage::running()->page()->signIn(
+        DatabaseSeeder::TEACHER['email'],
+        DatabaseSeeder::TEACHER['password'],
+    )->makeBreakdown('Sixteen Taps', '| Dm6 | A7 |');
     $page->station('lock', '.empty');
     $page->undisturbed(function () use ($page): void {
         $page->keys(WebDriverKeys::ESCAPE)->element('.delay-button')->click();
@@ -139,10 +150,19 @@ it('measures the microphone by its own clicks, and reports of a take by micropho
     $truth = (new LockReporter())->report(Take::read($player->taps($timeline, 8)), $timeline, SwingUnit::Eighth, 0.0);
     $page = Stage::running()->page();
     $microphone = new StandIn($page);
-    $page->signIn(DatabaseSeeder::TEACHER['email'], DatabaseSeeder::TEACHER['password'])->makeBreakdown('By Microphone', '| Dm | A7 |')->station('hand', '.hand-wave .blade');
-    $page->fill('[aria-label="Pattern as it is counted"]', '1 & 2 & 3 & 4 &'.WebDriverKeys::ENTER)->waitFor(fn (): bool => count($page->all('.wave-row .blade:not(.blade-air)')) === 8, 'the eighths are not taken');
+    $page->signIn(
+        DatabaseSeeder::TEACHER['email'],
+        DatabaseSeeder::TEACHER['password'],
+    )->makeBreakdown('By Microphone', '| Dm | A7 |')->station('hand', '.hand-wave .blade');
+    $page->fill('[aria-label="Pattern as it is counted"]', '1 & 2 & 3 & 4 &'.WebDriverKeys::ENTER)->waitFor(
+        fn (): bool => count($page->all('.wave-row .blade:not(.blade-air)')) === 8,
+        'the eighths are not taken',
+    );
     $page->element('.feel-share')->click();
-    $page->fill('.feel-field input', 'triplet'.WebDriverKeys::ENTER)->waitFor(fn (): bool => str_contains($page->words('.feel-share'), '67'), 'the feel is not taken');
+    $page->fill('.feel-field input', 'triplet'.WebDriverKeys::ENTER)->waitFor(
+        fn (): bool => str_contains($page->words('.feel-share'), '67'),
+        'the feel is not taken',
+    );
     $page->saved();
 
     $takes = fn (): int => count($page->all('.take-list button'));
@@ -182,7 +202,10 @@ it('judges an uploaded take against its truth', function (): void {
     $breakdown = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm | A7 |']]], 'xxxx', 1);
     $timeline = (new Performer())->perform($breakdown, new Tempo(120));
     $page = Stage::running()->teacher()->makeBreakdown('Sent Later', '| Dm | A7 |')->station('hand', '.hand-wave .blade');
-    $page->fill('[aria-label="Pattern as it is counted"]', '1 2 3 4'.WebDriverKeys::ENTER)->waitFor(fn (): bool => count($page->all('.wave-row .blade:not(.blade-air)')) === 4, 'the quarters are not taken');
+    $page->fill('[aria-label="Pattern as it is counted"]', '1 2 3 4'.WebDriverKeys::ENTER)->waitFor(
+        fn (): bool => count($page->all('.wave-row .blade:not(.blade-air)')) === 4,
+        'the quarters are not taken',
+    );
     $page->station('lock', '.empty')->fill('input[aria-label=Tempo]', '120')->choose('Bars to record', '8 bars');
     $takes = fn (): int => count($page->all('.take-list button'));
 

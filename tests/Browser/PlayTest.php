@@ -39,7 +39,10 @@ it('moves the playing place over chart, neck and hand wave', function (): void {
     $page->station('shapes', '.sheet.chosen');
     $page->waitFor(fn (): bool => str_contains($page->words('.sheet.chosen'), 'Gm7'), 'the sheet of Gm7 is never the one');
     $page->station('hand', '.wave-playhead');
-    $page->waitFor(fn (): bool => $page->script('return document.querySelector(".wave-playhead g").style.display !== "none"'), 'nothing moves over the wave');
+    $page->waitFor(
+        fn (): bool => $page->script('return document.querySelector(".wave-playhead g").style.display !== "none"'),
+        'nothing moves over the wave',
+    );
     $page->waitFor(fn (): bool => str_starts_with($page->words('.in-order .now'), 'C9'), 'the neck never shows C9');
     $page->element('.loop-bars button:nth-child(2)')->click();
     $page->waitFor(fn (): bool => str_starts_with($page->words('[data-testid=place]'), '2 .'), 'it does not loop');
@@ -52,8 +55,25 @@ it('sounds every stroke on time, ringing and dead, soft and hard, and leans them
     $page->press('drums')->press('bass')->fill('input[aria-label=Tempo]', '80');
     $page->station('hand', '.hand-wave .blade');
     // 1 strikes hard, 1& is air, 2 strikes, 2& is dead, 3 is air, 3& strikes, 4 and 4& are air.
-    $page->keys(WebDriverKeys::ARROW_RIGHT, '.', WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT, 'c', WebDriverKeys::ARROW_RIGHT, '.', WebDriverKeys::ARROW_RIGHT, 'x', WebDriverKeys::ARROW_RIGHT, '.', WebDriverKeys::ARROW_RIGHT, '.');
-    $page->waitFor(fn (): bool => count($page->all('.wave-row .blade-ring')) === 3 && count($page->all('.wave-row .blade-chuck')) === 1, 'the pattern is not the one to listen to');
+    $page->keys(
+        WebDriverKeys::ARROW_RIGHT,
+        '.',
+        WebDriverKeys::ARROW_RIGHT,
+        WebDriverKeys::ARROW_RIGHT,
+        'c',
+        WebDriverKeys::ARROW_RIGHT,
+        '.',
+        WebDriverKeys::ARROW_RIGHT,
+        'x',
+        WebDriverKeys::ARROW_RIGHT,
+        '.',
+        WebDriverKeys::ARROW_RIGHT,
+        '.',
+    );
+    $page->waitFor(
+        fn (): bool => count($page->all('.wave-row .blade-ring')) === 3 && count($page->all('.wave-row .blade-chuck')) === 1,
+        'the pattern is not the one to listen to',
+    );
     $beat = 60 / 80;
     $listen = function (float $p) use ($page, $ear, $beat): void {
         playFromTheTop($page);
@@ -64,13 +84,22 @@ it('sounds every stroke on time, ringing and dead, soft and hard, and leans them
         // The gaps of a bar are known, whichever stroke was heard first.
         $gaps = [1.0, $p, 1.0, 2.0 - $p];
         $heard = array_map(static fn (float $gap): float => $gap / $beat, distances($onsets));
-        $best = min(array_map(static fn (int $turn): float => max(array_map(static fn (float $gap, int $index): float => abs($gap - $gaps[($index + $turn) % 4]), $heard, array_keys($heard))), range(0, 3)));
+        $best = min(array_map(
+            static fn (int $turn): float => max(array_map(
+                static fn (float $gap, int $index): float => abs($gap - $gaps[($index + $turn) % 4]),
+                $heard,
+                array_keys($heard),
+            )),
+            range(0, 3),
+        ));
         expect(count($onsets))->toBeGreaterThan(6)->and(1000 * $best * $beat)->toBeLessThan(12.0);
         $dead = [];
         $ringing = [];
         foreach (array_slice($onsets, 1, -1, true) as $index => $onset) {
             $after = $ear->peak($onset + 0.12, $onset + 0.2) / $ear->peak($onset, $onset + 0.05);
-            abs($onsets[$index + 1] - $onset - $beat) < 0.05 && abs($onset - $onsets[$index - 1] - $p * $beat) < 0.05 ? $dead[] = $after : $ringing[] = $after;
+            abs($onsets[$index + 1] - $onset - $beat) < 0.05 && abs($onset - $onsets[$index - 1] - $p * $beat) < 0.05
+                ? $dead[] = $after
+                : $ringing[] = $after;
         }
         expect($dead)->not->toBeEmpty()->and(max($dead))->toBeLessThan(0.1)->and(min($ringing))->toBeGreaterThan(0.25)
             ->and(max(array_column($ear->blocks(), 1)))->toBeLessThan(0.95);
@@ -114,7 +143,10 @@ it('takes a new tempo and swing within a bar, without a gap or a jump', function
 it('hands no event to the audio clock after its time in a minute of playing', function (): void {
     $page = Stage::running()->teacher();
     $page->keys(WebDriverKeys::ARROW_RIGHT);
-    $page->fill('input[aria-label="Search the shelf"]', 'Gull Alley')->waitFor(fn (): bool => $page->words('.book b') === 'Gull Alley', 'the search finds more');
+    $page->fill('input[aria-label="Search the shelf"]', 'Gull Alley')->waitFor(
+        fn (): bool => $page->words('.book b') === 'Gull Alley',
+        'the search finds more',
+    );
     $page->keys(WebDriverKeys::ENTER)->element('.bar-strokes');
     $page->undisturbed(function () use ($page): void {
         playFromTheTop($page);
@@ -129,7 +161,15 @@ it('hands no event to the audio clock after its time in a minute of playing', fu
         /** @var array{scheduled: string, late: string, margin: string} $figures */
         $figures = $page->script('return {...document.querySelector("[data-testid=place]").dataset}');
         $page->keys(' ');
-        fwrite(STDERR, sprintf("\n  60 s of playing: %s events scheduled, %s late, smallest margin %s ms\n", $figures['scheduled'], $figures['late'], $figures['margin']));
+        fwrite(
+            STDERR,
+            sprintf(
+                "\n  60 s of playing: %s events scheduled, %s late, smallest margin %s ms\n",
+                $figures['scheduled'],
+                $figures['late'],
+                $figures['margin'],
+            ),
+        );
 
         expect((int) $figures['scheduled'])->toBeGreaterThan(1000)->and((int) $figures['late'])->toBe(0);
     });

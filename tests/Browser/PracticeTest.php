@@ -39,7 +39,10 @@ const LADDER_TAPPER = <<<'JS'
 function quarters(string $title): Page
 {
     $page = Stage::running()->teacher()->makeBreakdown($title, '| Dm | A7 |')->station('hand', '.hand-wave .blade');
-    $page->fill('[aria-label="Pattern as it is counted"]', '1 2 3 4'.WebDriverKeys::ENTER)->waitFor(fn (): bool => count($page->all('.wave-row .blade:not(.blade-air)')) === 4, 'the quarters are not taken');
+    $page->fill('[aria-label="Pattern as it is counted"]', '1 2 3 4'.WebDriverKeys::ENTER)->waitFor(
+        fn (): bool => count($page->all('.wave-row .blade:not(.blade-air)')) === 4,
+        'the quarters are not taken',
+    );
 
     return $page->station('lock', '.empty');
 }
@@ -85,12 +88,21 @@ it('lets an error be heard: the guitar sounds as early as the report says', func
 });
 
 it('records free play over the form without marks, keeps it over a reload, and plays it back with the band', function (): void {
-    $timeline = (new Performer())->perform(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm | A7 |']]], 'xxxx', 1), new Tempo(200));
+    $timeline = (new Performer())->perform(
+        Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm | A7 |']]], 'xxxx', 1),
+        new Tempo(200),
+    );
     $page = Stage::running()->page();
     $microphone = new StandIn($page);
-    $page->signIn(DatabaseSeeder::TEACHER['email'], DatabaseSeeder::TEACHER['password'])->makeBreakdown('No Marks', '| Dm | A7 |')->station('lock', '.empty');
+    $page->signIn(
+        DatabaseSeeder::TEACHER['email'],
+        DatabaseSeeder::TEACHER['password'],
+    )->makeBreakdown('No Marks', '| Dm | A7 |')->station('lock', '.empty');
     $page->fill('input[aria-label=Tempo]', '200')->keys('f')->sees('nobody marks it');
-    $microphone->plays((new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 5, 0, 3))->play($timeline, 4)))->wav(22050), 4 * 60 / 200 - SimulatedTake::LEAD);
+    $microphone->plays(
+        (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 5, 0, 3))->play($timeline, 4)))->wav(22050),
+        4 * 60 / 200 - SimulatedTake::LEAD,
+    );
     $page->choose('Bars to play', '4 bars')->keys('r')->sees('Bar 4 of 4');
     $page->waitFor(fn (): bool => count($page->all('.free-plays li')) === 1, 'what was played is not kept');
     expect($page->says('locks'))->toBeFalse()->and($page->says('They are listed here with their reports'))->toBeTrue();
@@ -98,8 +110,15 @@ it('records free play over the form without marks, keeps it over a reload, and p
     $page->driver->navigate()->refresh();
     $page->element('.free-plays li');
     $page->press('Hear it with the band')->sees('Bar · beat');
-    $page->waitFor(fn (): bool => $page->script("return document.querySelector('[aria-label=Stop]') !== null") === true, 'it does not play');
-    $page->waitFor(fn (): bool => $page->script("return document.querySelector('[aria-label=Play]') !== null") === true, 'it does not end by itself', 20);
+    $page->waitFor(
+        fn (): bool => $page->script("return document.querySelector('[aria-label=Stop]') !== null") === true,
+        'it does not play',
+    );
+    $page->waitFor(
+        fn (): bool => $page->script("return document.querySelector('[aria-label=Play]') !== null") === true,
+        'it does not end by itself',
+        20,
+    );
     $page->press('Delete')->waitFor(fn (): bool => $page->all('.free-plays li') === [], 'it is not deleted');
 });
 
@@ -112,12 +131,21 @@ it('sets two takes beside each other, and hears one again with the band', functi
             $page->keys('f');
             usleep(150_000);
         }
-        $page->keys(WebDriverKeys::ESCAPE)->waitFor(fn (): bool => count($page->all('.take-list button')) === $take, 'the take is not kept');
+        $page->keys(WebDriverKeys::ESCAPE)->waitFor(
+            fn (): bool => count($page->all('.take-list button')) === $take,
+            'the take is not kept',
+        );
     }
     $page->script("[...document.querySelectorAll('.take-list button')].at(-1).dispatchEvent(new MouseEvent('click', { bubbles: true, shiftKey: true }))");
     $page->element('.beside-figures');
     expect(count($page->all('.beside .lock-strip')))->toBe(2);
     $page->press('One alone')->element('.report');
-    $page->keys('h')->waitFor(fn (): bool => $page->script("return document.querySelector('[aria-label=Stop]') !== null") === true, 'the take is not played');
-    $page->keys('h')->waitFor(fn (): bool => $page->script("return document.querySelector('[aria-label=Play]') !== null") === true, 'it does not stop');
+    $page->keys('h')->waitFor(
+        fn (): bool => $page->script("return document.querySelector('[aria-label=Stop]') !== null") === true,
+        'the take is not played',
+    );
+    $page->keys('h')->waitFor(
+        fn (): bool => $page->script("return document.querySelector('[aria-label=Play]') !== null") === true,
+        'it does not stop',
+    );
 });

@@ -17,7 +17,10 @@ it('lets nobody in with a wrong password, and says so', function (): void {
 it('shows, searches and arranges the shelf, and takes a deletion back', function (): void {
     $page = Stage::running()->teacher();
     $page->sees('Marzipan Ferry')->sees('Slow Dredger');
-    $page->fill('input[aria-label="Search the shelf"]', 'waltz')->waitFor(fn (): bool => ! $page->says('Marzipan Ferry'), 'the search changes nothing');
+    $page->fill('input[aria-label="Search the shelf"]', 'waltz')->waitFor(
+        fn (): bool => ! $page->says('Marzipan Ferry'),
+        'the search changes nothing',
+    );
     expect($page->words('.book b'))->toBe('Rope Walk Waltz');
     $page->fill('input[aria-label="Search the shelf"]', 'nothing like it')->sees('Nothing on the shelf matches');
     $page->press('Show all')->sees('Marzipan Ferry');

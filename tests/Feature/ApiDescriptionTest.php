@@ -22,12 +22,21 @@ function answerSchema(string $path, string $method, int $status): array
         }
         if (($schema['nullable'] ?? null) === true) {
             unset($schema['nullable']);
-            $schema = ! isset($schema['type']) ? ['anyOf' => [$schema, ['type' => 'null']]] : ['type' => [$schema['type'], 'null']] + $schema;
+            $schema = ! isset($schema['type'])
+                ? ['anyOf' => [$schema, ['type' => 'null']]]
+                : ['type' => [$schema['type'], 'null']] + $schema;
         }
         if (count($schema['allOf'] ?? []) > 1) {
             // What is put together is checked as one, so that nothing more may be sent.
-            $parts = array_map(static fn (array $part): array => isset($part['$ref']) ? $api['components']['schemas'][basename($part['$ref'])] : $part, $schema['allOf']);
-            $schema = $spell(['type' => 'object', 'required' => array_merge(...array_column($parts, 'required')), 'properties' => array_merge(...array_column($parts, 'properties'))]);
+            $parts = array_map(
+                static fn (array $part): array => isset($part['$ref']) ? $api['components']['schemas'][basename($part['$ref'])] : $part,
+                $schema['allOf'],
+            );
+            $schema = $spell([
+                'type' => 'object',
+                'required' => array_merge(...array_column($parts, 'required')),
+                'properties' => array_merge(...array_column($parts, 'properties')),
+            ]);
         }
         if (isset($schema['properties']) && is_array($schema['properties']) && ! isset($schema['additionalProperties'])) {
             $schema['additionalProperties'] = false;
@@ -42,10 +51,26 @@ function answerSchema(string $path, string $method, int $status): array
 
 it('answers as the published description says', function (string $method, string $path, array $body, int $status): void {
     $teacher = $this->teacher();
-    $breakdown = $this->shelved($teacher, ['pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Gm', 'frets' => [3, 5, 5, 3, 3, 3]]]]);
-    $this->actingAs($teacher)->postJson("/api/breakdowns/{$breakdown->id}/takes", ['id' => $this->newId(), 'tempo' => 120, 'bars' => 4, 'taps' => [['t' => 0.01, 'key' => 'down'], 0.51, 1.0, 1.5, 2.0, 2.5, 3.0], 'latency_ms' => null])->assertCreated();
+    $breakdown = $this->shelved(
+        $teacher,
+        ['pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Gm', 'frets' => [3, 5, 5, 3, 3, 3]]]],
+    );
+    $this->actingAs($teacher)->postJson(
+        "/api/breakdowns/{$breakdown->id}/takes",
+        [
+            'id' => $this->newId(),
+            'tempo' => 120,
+            'bars' => 4,
+            'taps' => [['t' => 0.01, 'key' => 'down'], 0.51, 1.0, 1.5, 2.0, 2.5, 3.0],
+            'latency_ms' => null,
+        ],
+    )->assertCreated();
     $body = array_map(fn (mixed $value): mixed => $value === 'NEW ID' ? $this->newId() : $value, $body);
-    $answer = $this->json($method, str_replace(['{id}', '{device}'], [$breakdown->id, 'tablet'], $path), $body)->assertStatus($status)->json();
+    $answer = $this->json(
+        $method,
+        str_replace(['{id}', '{device}'], [$breakdown->id, 'tablet'], $path),
+        $body,
+    )->assertStatus($status)->json();
     $result = (new Validator())->validate(Helper::toJSON($answer), (string) json_encode(answerSchema($path, strtolower($method), $status)));
 
     expect($result->isValid() ? '' : json_encode((new ErrorFormatter())->format($result->error())))->toBe('');
@@ -62,7 +87,12 @@ it('answers as the published description says', function (string $method, string
     ['POST', '/api/breakdowns/{id}/takes', ['id' => 'NEW ID', 'tempo' => 120, 'bars' => 4, 'taps' => [], 'latency_ms' => 10], 201],
     ['GET', '/api/calibrations/{device}', [], 200],
     ['PUT', '/api/calibrations/{device}', ['clicks' => range(0, 15), 'taps' => range(0, 15)], 200],
-    ['POST', '/api/compute/chart', ['document' => Examples::document(['sections' => [['name' => 'A', 'line' => '| Dm/C | N.C. | Hm | % |']]])], 200],
+    [
+        'POST',
+        '/api/compute/chart',
+        ['document' => Examples::document(['sections' => [['name' => 'A', 'line' => '| Dm/C | N.C. | Hm | % |']]])],
+        200,
+    ],
     ['POST', '/api/compute/voicings', ['symbol' => 'C9', 'company' => 'with-bass'], 200],
     ['POST', '/api/compute/name', ['frets' => [null, 7, 8, 7, 8, null], 'key' => 'F major'], 200],
     ['POST', '/api/compute/name', ['frets' => [0, 1, 2, 3, 4, 5]], 200],

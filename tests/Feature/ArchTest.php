@@ -27,7 +27,11 @@ it('says no rule of music in TypeScript: chords, scales and tunings are spelled 
             continue;
         }
         // A note counted round the octave, swing turned into a share, a tempo into seconds.
-        if (preg_match('/%\s*12\b|ratio\s*\/\s*\(\s*1\s*\+|\(\s*ratio\s*\+\s*1\s*\)|60\s*\/\s*(?:tempo|bpm)/', (string) file_get_contents($path), $found) === 1) {
+        if (preg_match(
+            '/%\s*12\b|ratio\s*\/\s*\(\s*1\s*\+|\(\s*ratio\s*\+\s*1\s*\)|60\s*\/\s*(?:tempo|bpm)/',
+            (string) file_get_contents($path),
+            $found,
+        ) === 1) {
             $spelled[] = str_replace(resource_path('js'), '', $path).': '.$found[0];
         }
     }

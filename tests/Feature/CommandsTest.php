@@ -29,7 +29,10 @@ function breakdownFile(array $fields = [], string $slots = 'x.xcx.xx'): string
 }
 
 it('answers in JSON with the fields that are promised', function (array $words, array $fields): void {
-    [$status, $out, $error] = artisan(...[...array_map(static fn (string $word): string => $word === 'FILE' ? breakdownFile() : $word, $words), '--json']);
+    [$status, $out, $error] = artisan(...[
+        ...array_map(static fn (string $word): string => $word === 'FILE' ? breakdownFile() : $word, $words),
+        '--json',
+    ]);
     $answer = json_decode($out, true);
 
     expect([$status, $error])->toBe([0, ''])->and(array_keys($answer))->toBe($fields);
@@ -37,16 +40,33 @@ it('answers in JSON with the fields that are promised', function (array $words, 
     'voicings' => [['gravik:voicings', 'C9', '--role=with-bass', '--limit=2'], ['symbol', 'count', 'voicings']],
     'name' => [['gravik:name', 'x 7 8 7 8 x', '--key=F'], ['names']],
     'path' => [['gravik:path', 'Cm6 | A♭7 | Fm7 B♭9', '--key=Cm', '--role=with-bass'], ['cost', 'candidates', 'voicings', 'moves']],
-    'strokes' => [['gravik:strokes', '--slots=x.xx.xxx', '--meter=4/4', '--grid=2', '--tempo=120', '--swing=2'], ['strokes', 'air', 'warnings', 'density', 'syncopation', 'strokes_a_second']],
+    'strokes' => [
+        ['gravik:strokes', '--slots=x.xx.xxx', '--meter=4/4', '--grid=2', '--tempo=120', '--swing=2'],
+        ['strokes', 'air', 'warnings', 'density', 'syncopation', 'strokes_a_second'],
+    ],
     'timeline' => [['gravik:timeline', 'FILE'], ['tempo', 'events']],
     'ladder' => [['gravik:ladder', '--start=72', '--goal=132', '--minutes=9'], ['steps', 'minutes', 'fits', 'goal']],
-    'ladder by ramp' => [['gravik:ladder', '--start=90', '--goal=120', '--minutes=4', '--mode=ramp', '--bars=2', '--meter=3/4'], ['steps', 'minutes', 'fits', 'goal']],
+    'ladder by ramp' => [
+        ['gravik:ladder', '--start=90', '--goal=120', '--minutes=4', '--mode=ramp', '--bars=2', '--meter=3/4'],
+        ['steps', 'minutes', 'fits', 'goal'],
+    ],
 ]);
 
 it('writes a voicing with its frets, fingers, degrees and what surrounds them', function (): void {
     $voicing = json_decode(artisan('gravik:voicings', 'F', '--frets=0-4', '--strings=6-1', '--json')[1], true)['voicings'][0];
 
-    expect(array_keys($voicing))->toContain('frets', 'fingers', 'barres', 'degrees', 'notes', 'span_mm', 'difficulty', 'family', 'position', 'slash')
+    expect(array_keys($voicing))->toContain(
+        'frets',
+        'fingers',
+        'barres',
+        'degrees',
+        'notes',
+        'span_mm',
+        'difficulty',
+        'family',
+        'position',
+        'slash',
+    )
         ->and($voicing['frets'])->toHaveCount(6);
 });
 
@@ -65,7 +85,8 @@ it('gives swung times in beats and seconds', function (): void {
     $strokes = json_decode(artisan('gravik:strokes', '--slots=x.xx.xxx', '--tempo=120', '--swing=2', '--json')[1], true)['strokes'];
 
     expect(array_column($strokes, 'direction'))->toBe(['down', 'down', 'up', 'up', 'down', 'up'])
-        ->and($strokes[2]['at_beats'])->toEqualWithDelta(1 + 2 / 3, 1e-6)->and($strokes[2]['at_s'])->toEqualWithDelta((1 + 2 / 3) / 2, 1e-6);
+        ->and($strokes[2]['at_beats'])->toEqualWithDelta(1 + 2 / 3, 1e-6)
+        ->and($strokes[2]['at_s'])->toEqualWithDelta((1 + 2 / 3) / 2, 1e-6);
 });
 
 it('listens to taps, and says of few strokes that they are few', function (): void {
@@ -77,20 +98,47 @@ it('listens to taps, and says of few strokes that they are few', function (): vo
     file_put_contents($take, '[0.5, 1, 1.5]');
     [, $few] = artisan('gravik:listen', $take, '--json');
 
-    expect($status)->toBe(0)->and($heard['bias_ms'])->toEqualWithDelta(18, 2)->and($heard['tempo_bpm'])->toEqualWithDelta($breakdown->start->tempo->bpm, 0.1)
-        ->and(array_keys($heard))->toContain('grid', 'swing_ratio', 'swing_low', 'swing_high', 'spread_ms', 'drift_bpm_per_min', 'tuning_cents', 'onsets', 'strokes')
+    expect($status)->toBe(0)
+        ->and($heard['bias_ms'])->toEqualWithDelta(18, 2)
+        ->and($heard['tempo_bpm'])->toEqualWithDelta($breakdown->start->tempo->bpm, 0.1)
+        ->and(array_keys($heard))->toContain(
+            'grid',
+            'swing_ratio',
+            'swing_low',
+            'swing_high',
+            'spread_ms',
+            'drift_bpm_per_min',
+            'tuning_cents',
+            'onsets',
+            'strokes',
+        )
         ->and(json_decode($few, true))->toMatchArray(['tempo_bpm' => null, 'onsets' => [0.5, 1.0, 1.5]]);
 });
 
 it('judges a take from a file', function (): void {
     $breakdown = Examples::breakdown();
     $take = tempnam(sys_get_temp_dir(), 'take');
-    file_put_contents($take, json_encode(['taps' => (new SimulatedPlayer(18, 0, 2, 0, 3))->taps((new Performer())->perform($breakdown), 8)]));
+    file_put_contents(
+        $take,
+        json_encode(['taps' => (new SimulatedPlayer(18, 0, 2, 0, 3))->taps((new Performer())->perform($breakdown), 8)]),
+    );
     [$status, $out] = artisan('gravik:lock', $take, '--plan='.breakdownFile(), '--json');
     $report = json_decode($out, true);
 
     expect($status)->toBe(0)->and($report['bias_ms'])->toEqualWithDelta(18, 1.5)->and($report['missed'])->toBe(0)
-        ->and(array_keys($report))->toContain('planned', 'played', 'matched', 'extra', 'latency_ms', 'spread_ms', 'drift_bpm_per_min', 'swing', 'slots', 'findings', 'gate');
+        ->and(array_keys($report))->toContain(
+            'planned',
+            'played',
+            'matched',
+            'extra',
+            'latency_ms',
+            'spread_ms',
+            'drift_bpm_per_min',
+            'swing',
+            'slots',
+            'findings',
+            'gate',
+        );
 });
 
 it('exports and imports without a screen', function (): void {
@@ -137,9 +185,14 @@ it('writes the form as sound, as long as it lasts', function (): void {
 it('stops with status 2 and one line that says what to do', function (array $words, string $message): void {
     $taps = tempnam(sys_get_temp_dir(), 'taps') ?: '';
     file_put_contents($taps, json_encode(range(0, 12)));
-    [$status, $out, $error] = artisan(...array_map(static fn (string $word): string => str_replace(['FILE', 'TAPS'], [breakdownFile(), $taps], $word), $words));
+    [$status, $out, $error] = artisan(...array_map(
+        static fn (string $word): string => str_replace(['FILE', 'TAPS'], [breakdownFile(), $taps], $word),
+        $words,
+    ));
 
-    expect([$status, $out])->toBe([2, ''])->and($error)->toContain($message)->not->toContain('Exception')->and(substr_count(trim($error), "\n"))->toBe(0);
+    expect([$status, $out])->toBe([2, ''])
+        ->and($error)->toContain($message)->not->toContain('Exception')
+        ->and(substr_count(trim($error), "\n"))->toBe(0);
 })->with([
     'an unreadable chord' => [['gravik:voicings', 'Ebv9'], 'Did you mean "E♭9"?'],
     'an unknown tuning' => [['gravik:voicings', 'C', '--tuning=banjo'], 'is no tuning we know'],
@@ -170,7 +223,10 @@ it('stops with status 2 and one line that says what to do', function (array $wor
     'a file that is no breakdown' => [['gravik:timeline', 'composer.json'], 'is not a breakdown'],
     'a ladder without minutes' => [['gravik:ladder', '--start=72', '--goal=132'], 'needs --start and --goal'],
     'a ladder that goes down' => [['gravik:ladder', '--start=132', '--goal=72', '--minutes=9'], 'A ladder goes up'],
-    'a ladder of another kind' => [['gravik:ladder', '--start=72', '--goal=132', '--minutes=9', '--mode=rocket'], 'choose gated, ramp or bursts'],
+    'a ladder of another kind' => [
+        ['gravik:ladder', '--start=72', '--goal=132', '--minutes=9', '--mode=rocket'],
+        'choose gated, ramp or bursts',
+    ],
     'a step nobody feels' => [['gravik:ladder', '--start=72', '--goal=132', '--minutes=9', '--step=1'], 'give 3 to 8'],
     'a recording that is not there' => [['gravik:listen', 'nowhere.wav'], 'There is no file'],
     'a recording that is none' => [['gravik:listen', 'composer.json'], 'This is no take'],
@@ -186,7 +242,17 @@ it('simulates a take as sound and as taps with the truth beside them, hears it, 
     $plan = breakdownFile(['tempo' => 110]);
     $out = sys_get_temp_dir().'/gravik-test-'.bin2hex(random_bytes(4));
     foreach (['json', 'wav'] as $kind) {
-        expect(artisan('gravik:simulate', '--plan='.$plan, '--bias-ms=18', '--spread-ms=5', '--miss=0.05', '--bars=8', '--seed=3', '-o', "{$out}.{$kind}")[0])->toBe(0);
+        expect(artisan(
+            'gravik:simulate',
+            '--plan='.$plan,
+            '--bias-ms=18',
+            '--spread-ms=5',
+            '--miss=0.05',
+            '--bars=8',
+            '--seed=3',
+            '-o',
+            "{$out}.{$kind}",
+        )[0])->toBe(0);
     }
     // The recording came last: it begins with a moment of silence, as taps do not.
     $truth = json_decode((string) file_get_contents($out.'.truth.json'), true);
@@ -198,7 +264,12 @@ it('simulates a take as sound and as taps with the truth beside them, hears it, 
         ->and($heard['strokes'][0]['t'])->toEqualWithDelta($truth['strokes'][0]['t'] + $truth['first_beat'], 0.005)
         ->and($sound['bias_ms'])->toEqualWithDelta($taps['bias_ms'], 2)->and($sound['missed'])->toEqualWithDelta($taps['missed'], 2)
         ->and($sound['slots'][0]['level_db'])->not->toBeNull()->and($taps['slots'][0]['level_db'])->toBeNull();
-    foreach ([['gravik:simulate', '--plan='.$plan, '-o', 'take.mp3'], ['gravik:simulate', '--plan='.$plan, '--miss=2', '-o', $out.'.wav'], ['gravik:listen', $plan], ['gravik:listen', '/nowhere.wav']] as $wrong) {
+    foreach ([
+        ['gravik:simulate', '--plan='.$plan, '-o', 'take.mp3'],
+        ['gravik:simulate', '--plan='.$plan, '--miss=2', '-o', $out.'.wav'],
+        ['gravik:listen', $plan],
+        ['gravik:listen', '/nowhere.wav'],
+    ] as $wrong) {
         expect(artisan(...$wrong)[0])->toBe(2);
     }
 });

@@ -15,7 +15,15 @@ it('hears a recording, measures its feel, and offers what the breakdown could ta
     $played = Examples::breakdown(['tempo' => 108, 'feel' => ['mode' => 'fixed', 'ratio' => 2, 'unit' => 'eighth']], 'x.xcx.xx');
     $timeline = (new Performer())->perform($played);
     $wav = (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 4, 0, 5))->play($timeline, 10)))->wav(16000);
-    $heard = $this->call('POST', '/api/compute/hear', [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $wav)->assertOk()->json();
+    $heard = $this->call(
+        'POST',
+        '/api/compute/hear',
+        [],
+        [],
+        [],
+        ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
+        $wav,
+    )->assertOk()->json();
     $document = Examples::document(['tempo' => 90], 'xxxxxxxx');
     $reading = $this->postJson('/api/compute/listen', ['document' => $document, 'strokes' => $heard['strokes']])->assertOk()->json();
     $offers = array_column($reading['offers'], null, 'what');
@@ -27,22 +35,46 @@ it('hears a recording, measures its feel, and offers what the breakdown could ta
         ->and($offers['Tempo']['change'][0]['becomes'])->toBe([...$offers['Tempo']['change'][0]['was'], 'tempo' => 108])
         ->and($offers['Tempo']['has'])->toBe('90 bpm')
         ->and($offers['Feel']['change'][0]['becomes']['feel']['ratio'])->toEqualWithDelta(2, 0.15)
-        ->and(array_column($offers['Strokes']['change'][0]['becomes']['streams'][0]['strokes'], 'at'))->toBe([0, 960, 1440, 1920, 2880, 3360]);
-    $this->postJson('/api/compute/timeline', ['document' => $this->patched($document, [...$offers['Feel']['change'], ...$offers['Strokes']['change']])])->assertOk();
+        ->and(array_column(
+            $offers['Strokes']['change'][0]['becomes']['streams'][0]['strokes'],
+            'at',
+        ))->toBe([0, 960, 1440, 1920, 2880, 3360]);
+    $this->postJson(
+        '/api/compute/timeline',
+        ['document' => $this->patched($document, [...$offers['Feel']['change'], ...$offers['Strokes']['change']])],
+    )->assertOk();
 });
 
 it('refuses a recording of more minutes than are heard, and says how many are', function (): void {
     $bytes = 11 * 60 * 8000 * 2;
-    $wav = 'RIFF'.pack('V', 36 + $bytes).'WAVEfmt '.pack('VvvVVvv', 16, 1, 1, 8000, 16000, 2, 16).'data'.pack('V', $bytes).str_repeat("\0", $bytes);
+    $wav = 'RIFF'.pack('V', 36 + $bytes).'WAVEfmt '.pack(
+        'VvvVVvv',
+        16,
+        1,
+        1,
+        8000,
+        16000,
+        2,
+        16,
+    ).'data'.pack('V', $bytes).str_repeat("\0", $bytes);
     $this->call('POST', '/api/compute/hear', [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $wav)
         ->assertUnprocessable()->assertJsonFragment(['message' => 'This recording is 11.0 minutes long; up to 10 minutes are heard. Cut out the part you mean and send that.']);
 });
 
 it('takes beats tapped along as tempo and first beat, and hits as the strokes over them', function (): void {
-    $beats = array_map(static fn (int $beat): float => 1.2 + 0.55 * $beat + ($beat % 3 - 1) * 0.006, [0, 1, 2, 3, 4, 5, 7, 8, 9, 10, 11, 12, 13, 14, 15]);
+    $beats = array_map(
+        static fn (int $beat): float => 1.2 + 0.55 * $beat + ($beat % 3 - 1) * 0.006,
+        [0, 1, 2, 3, 4, 5, 7, 8, 9, 10, 11, 12, 13, 14, 15],
+    );
     $hits = array_map(static fn (int $beat): array => ['t' => 1.2 + 0.55 * ($beat + 0.667), 'direction' => 'up'], range(0, 14));
-    $reading = $this->postJson('/api/compute/listen', ['document' => Examples::document(), 'strokes' => $hits, 'beats' => $beats, 'grid' => 2])->assertOk()->json();
-    $alone = $this->postJson('/api/compute/listen', ['document' => Examples::document(), 'strokes' => [], 'beats' => $beats])->assertOk()->json();
+    $reading = $this->postJson(
+        '/api/compute/listen',
+        ['document' => Examples::document(), 'strokes' => $hits, 'beats' => $beats, 'grid' => 2],
+    )->assertOk()->json();
+    $alone = $this->postJson(
+        '/api/compute/listen',
+        ['document' => Examples::document(), 'strokes' => [], 'beats' => $beats],
+    )->assertOk()->json();
 
     expect($reading['tempo_bpm'])->toEqualWithDelta(60 / 0.55, 0.3)
         ->and($reading['swing']['p'])->toEqualWithDelta(0.667, 0.02)
@@ -52,7 +84,10 @@ it('takes beats tapped along as tempo and first beat, and hits as the strokes ov
 
 it('halves, doubles and moves the one as it is told', function (): void {
     $strokes = array_map(static fn (int $eighth): array => ['t' => 0.5 + 0.25 * $eighth], range(0, 40));
-    $listen = fn (array $told): array => $this->postJson('/api/compute/listen', ['document' => Examples::document(), 'strokes' => $strokes, ...$told])->assertOk()->json();
+    $listen = fn (array $told): array => $this->postJson(
+        '/api/compute/listen',
+        ['document' => Examples::document(), 'strokes' => $strokes, ...$told],
+    )->assertOk()->json();
 
     expect($listen(['tempo' => 120])['grid'])->toBe(2)
         ->and($listen(['tempo' => 240])['tempo_bpm'])->toEqualWithDelta(240, 0.1)
@@ -72,10 +107,21 @@ it('plans a ladder and says where the player stands on it', function (): void {
     $asked = ['start' => 72, 'goal' => 132, 'minutes' => 9, 'bars' => 4, 'mode' => 'gated', 'meter' => '4/4'];
     $ladder = $this->postJson('/api/compute/ladder', [...$asked, 'clean' => [true, true, true, false]])->assertOk()->json();
 
-    expect($ladder['at'])->toBe(1)->and($ladder['steps'][0])->toBe(['bpm' => 72, 'bars' => 4, 'cycles' => 2, 'seconds' => 26.67, 'pulse_beats' => 1])->and($ladder['fits'])->toBeTrue();
-    $this->postJson('/api/compute/ladder', [...$asked, 'clean' => [true], 'minutes' => 40, 'played' => 1500, 'rested' => 0, 'rest_after' => 20])->assertOk()->assertJsonFragment(['pause' => 'rest']);
-    $this->postJson('/api/compute/ladder', [...$asked, 'played' => 60, 'rest_after' => 2])->assertUnprocessable()->assertJsonFragment(['message' => 'A rest comes after 5 to 60 minutes of playing.']);
-    $this->postJson('/api/compute/ladder', [...$asked, 'goal' => 60])->assertUnprocessable()->assertJsonFragment(['message' => 'A ladder goes up: its goal, 60, lies below its start, 72.']);
+    expect($ladder['at'])->toBe(1)
+        ->and($ladder['steps'][0])->toBe(['bpm' => 72, 'bars' => 4, 'cycles' => 2, 'seconds' => 26.67, 'pulse_beats' => 1])
+        ->and($ladder['fits'])->toBeTrue();
+    $this->postJson(
+        '/api/compute/ladder',
+        [...$asked, 'clean' => [true], 'minutes' => 40, 'played' => 1500, 'rested' => 0, 'rest_after' => 20],
+    )->assertOk()->assertJsonFragment(['pause' => 'rest']);
+    $this->postJson(
+        '/api/compute/ladder',
+        [...$asked, 'played' => 60, 'rest_after' => 2],
+    )->assertUnprocessable()->assertJsonFragment(['message' => 'A rest comes after 5 to 60 minutes of playing.']);
+    $this->postJson(
+        '/api/compute/ladder',
+        [...$asked, 'goal' => 60],
+    )->assertUnprocessable()->assertJsonFragment(['message' => 'A ladder goes up: its goal, 60, lies below its start, 72.']);
     $this->postJson('/api/compute/ladder', [...$asked, 'mode' => 'rocket'])->assertUnprocessable();
 });
 
@@ -83,12 +129,21 @@ it('plays a simulated student with the band, early as it was told, and reports o
     $document = Examples::document(['feel' => ['mode' => 'fixed', 'ratio' => 2, 'unit' => 'eighth']]);
     $plain = $this->postJson('/api/compute/timeline', ['document' => $document])->assertOk()->json();
     $early = $this->postJson('/api/compute/simulate', ['document' => $document, 'bars' => 8, 'bias_ms' => -20])->assertOk()->json();
-    $guitar = static fn (array $timeline): array => array_values(array_filter($timeline['events'], static fn (array $event): bool => $event['part'] === 'guitar' && $event['t'] > 0.4));
-    $band = static fn (array $timeline): array => array_values(array_filter($timeline['events'], static fn (array $event): bool => $event['part'] !== 'guitar'));
+    $guitar = static fn (array $timeline): array => array_values(array_filter(
+        $timeline['events'],
+        static fn (array $event): bool => $event['part'] === 'guitar' && $event['t'] > 0.4,
+    ));
+    $band = static fn (array $timeline): array => array_values(array_filter(
+        $timeline['events'],
+        static fn (array $event): bool => $event['part'] !== 'guitar',
+    ));
 
     expect($early['report']['bias_ms'])->toEqualWithDelta(-20, 0.5)
         ->and($band($early['timeline']))->toBe($band($plain))
         ->and($guitar($early['timeline'])[0]['t'])->toEqualWithDelta($guitar($plain)[0]['t'] - 0.02, 0.001)
         ->and($plain['bars'][0]['off_beats'][1])->toEqualWithDelta(0.5 + 0.5 * 2 / 3, 1e-5);
-    $this->postJson('/api/compute/simulate', ['document' => $document, 'bars' => 8, 'bias_ms' => 900])->assertUnprocessable()->assertJsonFragment(['message' => 'That is more than a player would be off by.']);
+    $this->postJson(
+        '/api/compute/simulate',
+        ['document' => $document, 'bars' => 8, 'bias_ms' => 900],
+    )->assertUnprocessable()->assertJsonFragment(['message' => 'That is more than a player would be off by.']);
 });

@@ -15,7 +15,13 @@ function inTheFile(DemoServer $server, string $id): array
     $row = $database->query("select revision, document from breakdowns where id = '{$id}'")->fetch(PDO::FETCH_ASSOC);
     $kept = $database->query("select number, document from breakdown_revisions where breakdown_id = '{$id}' order by number desc, id desc limit 1")->fetch(PDO::FETCH_ASSOC);
 
-    return [(int) $row['revision'], $row['document'], (int) $kept['number'], $kept['document'], $database->query('pragma integrity_check')->fetchColumn()];
+    return [
+        (int) $row['revision'],
+        $row['document'],
+        (int) $kept['number'],
+        $kept['document'],
+        $database->query('pragma integrity_check')->fetchColumn(),
+    ];
 }
 
 it('has either the old document or the new one after the server is killed while it saves, and every take it has answered for', function (): void {
@@ -23,7 +29,13 @@ it('has either the old document or the new one after the server is killed while 
     $seen = ['old' => 0, 'new' => 0];
     $kept = [];
     try {
-        $stored = json_decode((new DemoClient($server->address()))->post('/api/breakdowns', ['document' => Examples::document(['title' => 'Before']), 'sitting' => 'one']), true);
+        $stored = json_decode(
+            (new DemoClient($server->address()))->post(
+                '/api/breakdowns',
+                ['document' => Examples::document(['title' => 'Before']), 'sitting' => 'one'],
+            ),
+            true,
+        );
         $id = $stored['id'];
         $revision = 1;
         foreach (range(0, 8) as $round) {
@@ -40,7 +52,10 @@ it('has either the old document or the new one after the server is killed while 
                     $client->post('/api/breakdowns/'.$id.'/takes', ['id' => $take, 'tempo' => 120, 'bars' => 2, 'latency_ms' => 0, 'taps' => [0.0, 0.5, 1.0, 1.5, 2.0, 2.5, 3.0]]);
                     echo "kept {$take}\n";
                 }
-                PHP, $server->address(), $id, (string) $revision, (string) json_encode(Examples::document(['title' => $title, 'notes' => str_repeat('sea ', 4000)]))], base_path());
+                PHP, $server->address(), $id, (string) $revision, (string) json_encode(Examples::document([
+                    'title' => $title,
+                    'notes' => str_repeat('sea ', 4000),
+                ]))], base_path());
             $saving->start();
             $saving->waitUntil(static fn (string $type, string $text): bool => str_contains($text, 'ready'));
             // In the later rounds the power goes while takes are sent.
@@ -67,6 +82,14 @@ it('has either the old document or the new one after the server is killed while 
     } finally {
         $server->stop();
     }
-    fwrite(STDERR, sprintf("\n  power cut in 9 saves: %d times the old document, %d times the new one; %d takes answered for\n", $seen['old'], $seen['new'], count($kept)));
+    fwrite(
+        STDERR,
+        sprintf(
+            "\n  power cut in 9 saves: %d times the old document, %d times the new one; %d takes answered for\n",
+            $seen['old'],
+            $seen['new'],
+            count($kept),
+        ),
+    );
     expect($seen['old'] + $seen['new'])->toBe(9)->and($seen['new'])->toBeGreaterThan(0)->and(count($kept))->toBeGreaterThan(0);
 });

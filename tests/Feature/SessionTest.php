@@ -8,16 +8,28 @@ use Illuminate\Support\Facades\Route;
 
 it('signs a teacher in and out', function (): void {
     $this->teacher('Maren');
-    $this->postJson('/api/session', ['email' => 'maren@gravik.test', 'password' => 'harbour-light'])->assertOk()->assertExactJson(['name' => 'Maren', 'role' => 'teacher', 'neck' => ['left_handed' => false, 'high_on_top' => false]]);
+    $this->postJson(
+        '/api/session',
+        ['email' => 'maren@gravik.test', 'password' => 'harbour-light'],
+    )->assertOk()->assertExactJson(['name' => 'Maren', 'role' => 'teacher', 'neck' => ['left_handed' => false, 'high_on_top' => false]]);
     $this->getJson('/api/session')->assertOk();
     $this->deleteJson('/api/session')->assertNoContent();
-    $this->getJson('/api/session')->assertUnauthorized()->assertJsonPath('message', 'You are signed out. Sign in again; your work is kept.');
+    $this->getJson('/api/session')->assertUnauthorized()->assertJsonPath(
+        'message',
+        'You are signed out. Sign in again; your work is kept.',
+    );
 });
 
 it('does not tell a wrong password from an unknown address', function (): void {
     $this->teacher('Maren');
-    $wrong = $this->postJson('/api/session', ['email' => 'maren@gravik.test', 'password' => 'low-tide'])->assertStatus(422)->json('message');
-    $unknown = $this->postJson('/api/session', ['email' => 'nobody@gravik.test', 'password' => 'low-tide'])->assertStatus(422)->json('message');
+    $wrong = $this->postJson(
+        '/api/session',
+        ['email' => 'maren@gravik.test', 'password' => 'low-tide'],
+    )->assertStatus(422)->json('message');
+    $unknown = $this->postJson(
+        '/api/session',
+        ['email' => 'nobody@gravik.test', 'password' => 'low-tide'],
+    )->assertStatus(422)->json('message');
 
     expect($wrong)->toBe($unknown)->toContain('do not belong together');
 });
@@ -28,11 +40,17 @@ it('asks for what is missing', function (): void {
 
 it('lets nobody guess on and on, each further slip doubling the wait', function (): void {
     $this->teacher('Maren');
-    $try = fn (string $password, string $from = '10.0.0.1') => $this->withServerVariables(['REMOTE_ADDR' => $from])->postJson('/api/session', ['email' => ' MAREN@gravik.test ', 'password' => $password]);
+    $try = fn (string $password, string $from = '10.0.0.1') => $this->withServerVariables(['REMOTE_ADDR' => $from])->postJson(
+        '/api/session',
+        ['email' => ' MAREN@gravik.test ', 'password' => $password],
+    );
     foreach (range(1, 6) as $slip) {
         $try("guess {$slip}")->assertStatus(422);
     }
-    $try('harbour-light')->assertStatus(429)->assertHeader('Retry-After')->assertJsonPath('message', 'Too many wrong passwords for this address. Wait 30 seconds, then try again.');
+    $try('harbour-light')->assertStatus(429)->assertHeader('Retry-After')->assertJsonPath(
+        'message',
+        'Too many wrong passwords for this address. Wait 30 seconds, then try again.',
+    );
     $this->travel(31)->seconds();
     $try('guess 7')->assertStatus(422);
     expect($try('harbour-light')->assertStatus(429)->json('message'))->toContain('60 seconds');
@@ -42,16 +60,34 @@ it('lets nobody guess on and on, each further slip doubling the wait', function 
 it('locks nobody out: a class behind one address, and who has signed in here before', function (): void {
     $maren = $this->teacher('Maren');
     $this->teacher('Birger');
-    $known = $this->postJson('/api/session', ['email' => 'maren@gravik.test', 'password' => 'harbour-light'])->assertOk()->getCookie('gravik_known', true)?->getValue();
+    $known = $this->postJson(
+        '/api/session',
+        ['email' => 'maren@gravik.test', 'password' => 'harbour-light'],
+    )->assertOk()->getCookie('gravik_known', true)?->getValue();
     $this->deleteJson('/api/session')->assertNoContent();
     foreach (range(1, 70) as $slip) {
-        $this->withServerVariables(['REMOTE_ADDR' => "10.1.0.{$slip}"])->postJson('/api/session', ['email' => 'maren@gravik.test', 'password' => 'guess'])->assertStatus($slip <= 60 ? 422 : 429);
+        $this->withServerVariables(['REMOTE_ADDR' => "10.1.0.{$slip}"])->postJson(
+            '/api/session',
+            ['email' => 'maren@gravik.test', 'password' => 'guess'],
+        )->assertStatus($slip <= 60 ? 422 : 429);
     }
-    $this->withServerVariables(['REMOTE_ADDR' => '10.1.0.1'])->postJson('/api/session', ['email' => 'birger@gravik.test', 'password' => 'harbour-light'])->assertOk();
-    $this->withServerVariables(['REMOTE_ADDR' => '10.9.9.9'])->postJson('/api/session', ['email' => 'maren@gravik.test', 'password' => 'harbour-light'])->assertStatus(429);
-    $this->withCredentials()->withCookie('gravik_known', (string) $known)->withServerVariables(['REMOTE_ADDR' => '10.1.0.1'])->postJson('/api/session', ['email' => 'maren@gravik.test', 'password' => 'harbour-light'])->assertOk();
+    $this->withServerVariables(['REMOTE_ADDR' => '10.1.0.1'])->postJson(
+        '/api/session',
+        ['email' => 'birger@gravik.test', 'password' => 'harbour-light'],
+    )->assertOk();
+    $this->withServerVariables(['REMOTE_ADDR' => '10.9.9.9'])->postJson(
+        '/api/session',
+        ['email' => 'maren@gravik.test', 'password' => 'harbour-light'],
+    )->assertStatus(429);
+    $this->withCredentials()->withCookie('gravik_known', (string) $known)->withServerVariables(['REMOTE_ADDR' => '10.1.0.1'])->postJson(
+        '/api/session',
+        ['email' => 'maren@gravik.test', 'password' => 'harbour-light'],
+    )->assertOk();
     $maren->update(['password' => 'another-light']);
-    $this->withCookie('gravik_known', (string) $known)->postJson('/api/session', ['email' => 'maren@gravik.test', 'password' => 'another-light'])->assertStatus(429);
+    $this->withCookie('gravik_known', (string) $known)->postJson(
+        '/api/session',
+        ['email' => 'maren@gravik.test', 'password' => 'another-light'],
+    )->assertStatus(429);
 });
 
 it('checks a password for whoever asks, known or not', function (): void {
@@ -112,8 +148,16 @@ it('answers nobody who is not signed in', function (): void {
     $asked = 0;
     foreach (Route::getRoutes() as $route) {
         /** @var Known $route */
-        if (str_starts_with($route->uri(), 'api/') && ! (in_array($route->uri(), $open, true) && in_array('POST', $route->methods(), true))) {
-            $path = (string) preg_replace(['/\{(breakdown|id|take|grip)\}/', '/\{[^}]+\}/'], [str_repeat('0', 26), '1'], str_replace('{format}', 'midi', $route->uri()));
+        if (str_starts_with($route->uri(), 'api/') && ! (in_array($route->uri(), $open, true) && in_array(
+            'POST',
+            $route->methods(),
+            true,
+        ))) {
+            $path = (string) preg_replace(
+                ['/\{(breakdown|id|take|grip)\}/', '/\{[^}]+\}/'],
+                [str_repeat('0', 26), '1'],
+                str_replace('{format}', 'midi', $route->uri()),
+            );
             $this->json($route->methods()[0], '/'.$path)->assertUnauthorized();
             $asked++;
         }

@@ -61,7 +61,11 @@ it('names what is too old', function (string $program, string $body, string $mes
     expect($status)->toBe(1)->and($error)->toContain($message);
 })->with([
     'PHP 8.1' => ['php', 'case "$*" in *PHP_VERSION_ID*) exit 1;; *) echo 8.1.2;; esac', 'PHP 8.1.2 is too old. Install PHP 8.2 or later.'],
-    'Node 18' => ['node', 'case "$*" in *process.versions*) echo 18;; *) echo v18.0.0;; esac', 'Node.js v18.0.0 is too old. Install Node.js 20 or later.'],
+    'Node 18' => [
+        'node',
+        'case "$*" in *process.versions*) echo 18;; *) echo v18.0.0;; esac',
+        'Node.js v18.0.0 is too old. Install Node.js 20 or later.',
+    ],
 ]);
 
 it('says which packages to install when it may not install them itself', function (): void {
@@ -83,20 +87,31 @@ it('says that its folder cannot be written', function (): void {
 
 it('waits while another setup is at work in the same folder', function (): void {
     $copy = aside();
-    array_map(static fn (string $folder): bool => mkdir("{$copy}/{$folder}", 0o755, true), ['bin', '.cache', 'bootstrap/cache', 'database', 'storage/logs', 'storage/framework/cache/data']);
+    array_map(
+        static fn (string $folder): bool => mkdir("{$copy}/{$folder}", 0o755, true),
+        ['bin', '.cache', 'bootstrap/cache', 'database', 'storage/logs', 'storage/framework/cache/data'],
+    );
     copy(base_path('bin/gravik'), $copy.'/bin/gravik');
     chmod($copy.'/bin/gravik', 0o755);
     $other = new Process(['bash', '-c', 'exec 9>.cache/setup.lock; flock 9; echo held; while [ ! -e over ]; do sleep 0.05; done'], $copy);
     $other->start();
     $other->waitUntil(static fn (string $type, string $words): bool => str_contains($words, 'held'));
-    $second = new Process([$copy.'/bin/gravik', 'setup'], $copy, ['PATH' => programs(['composer' => 'ls over', 'npm' => 'exit 1']).':'.getenv('PATH')]);
+    $second = new Process(
+        [$copy.'/bin/gravik', 'setup'],
+        $copy,
+        ['PATH' => programs(['composer' => 'ls over', 'npm' => 'exit 1']).':'.getenv('PATH')],
+    );
     $second->start();
-    expect($second->waitUntil(static fn (string $type, string $words): bool => str_contains($words, 'Another setup is at work in this folder; waiting for it')))->toBeTrue();
+    expect($second->waitUntil(static fn (string $type, string $words): bool => str_contains(
+        $words,
+        'Another setup is at work in this folder; waiting for it',
+    )))->toBeTrue();
     touch($copy.'/over');
     $second->wait();
 
     // Its first step looked for what the other left behind; the next found no packages.
-    expect($second->getOutput())->toContain('Installing PHP packages')->and($second->getErrorOutput())->not->toContain('composer failed')->toContain('npm failed');
+    expect($second->getOutput())->toContain('Installing PHP packages')
+        ->and($second->getErrorOutput())->not->toContain('composer failed')->toContain('npm failed');
 });
 
 it('explains itself', function (): void {

@@ -7,10 +7,16 @@ use Gravik\Tests\Support\Examples;
 
 it('keeps what a student\'s hand can do, for the student\'s own teacher alone', function (): void {
     [$teacher, $other, $student] = [$this->teacher(), $this->teacher('Other'), $this->student()];
-    $id = $this->actingAs($teacher)->postJson('/api/breakdowns', ['document' => Examples::document(), 'sitting' => 'a'])->assertCreated()->json('id');
+    $id = $this->actingAs($teacher)->postJson(
+        '/api/breakdowns',
+        ['document' => Examples::document(), 'sitting' => 'a'],
+    )->assertCreated()->json('id');
     Breakdown::query()->findOrFail($id)->students()->attach($student->id);
 
-    $this->putJson("/api/students/{$student->id}/hand", ['hand' => 'small, no-barre'])->assertOk()->assertJsonPath('hand', 'small,no-barre');
+    $this->putJson(
+        "/api/students/{$student->id}/hand",
+        ['hand' => 'small, no-barre'],
+    )->assertOk()->assertJsonPath('hand', 'small,no-barre');
     $this->getJson('/api/students')->assertOk()->assertJsonPath('0.hand', 'small,no-barre');
     $this->putJson("/api/students/{$student->id}/hand", ['hand' => 'three'])->assertStatus(422);
 
@@ -23,7 +29,10 @@ it('keeps what a student\'s hand can do, for the student\'s own teacher alone', 
 it('keeps grips under a teacher\'s own names and shows them on any root', function (): void {
     $teacher = $this->teacher();
     $this->actingAs($teacher)->postJson('/api/grips', ['name' => 'the lighthouse', 'symbol' => 'C9', 'frets' => 'x 3 2 3 3 x'])->assertOk();
-    $grip = $this->getJson('/api/grips?symbol=E♭9')->assertOk()->assertJsonCount(1)->assertJsonPath('0.here.frets', [null, 6, 5, 6, 6, null])->json()[0];
+    $grip = $this->getJson('/api/grips?symbol=E♭9')->assertOk()->assertJsonCount(1)->assertJsonPath(
+        '0.here.frets',
+        [null, 6, 5, 6, 6, null],
+    )->json()[0];
     $this->getJson('/api/grips?symbol=Em')->assertOk()->assertJsonPath('0.here', null);
 
     $this->postJson('/api/grips', ['name' => 'the lighthouse', 'symbol' => 'C9', 'frets' => 'x 3 2 3 3 3'])->assertOk();

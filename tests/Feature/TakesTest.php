@@ -16,7 +16,13 @@ function takeOf(string $id, float $biasMs = 0, ?float $latency = 0, float $tempo
 {
     $timeline = (new Performer())->perform(Examples::breakdown(), new Tempo($tempo));
 
-    return ['id' => $id, 'tempo' => $tempo, 'bars' => 8, 'latency_ms' => $latency, 'taps' => (new SimulatedPlayer($biasMs, 0, 3, 0, 5))->taps($timeline, 8)];
+    return [
+        'id' => $id,
+        'tempo' => $tempo,
+        'bars' => 8,
+        'latency_ms' => $latency,
+        'taps' => (new SimulatedPlayer($biasMs, 0, 3, 0, 5))->taps($timeline, 8),
+    ];
 }
 
 it('judges a take, keeps it once and lists it', function (): void {
@@ -25,9 +31,17 @@ it('judges a take, keeps it once and lists it', function (): void {
     $this->actingAs($teacher);
     $id = $this->newId();
     foreach ([1, 2] as $press) {
-        $this->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($id, 25))->assertCreated()->assertJsonPath('number', 1)->assertJsonPath('report.missed', 0);
+        $this->postJson(
+            "/api/breakdowns/{$breakdown->id}/takes",
+            takeOf($id, 25),
+        )->assertCreated()->assertJsonPath('number', 1)->assertJsonPath('report.missed', 0);
     }
-    $this->getJson("/api/breakdowns/{$breakdown->id}/takes")->assertOk()->assertJsonCount(1, 'items')->assertJsonPath('items.0.id', $id)->assertJsonPath('items.0.passed', false)->assertJsonMissingPath('items.0.report');
+    $this->getJson("/api/breakdowns/{$breakdown->id}/takes")
+        ->assertOk()
+        ->assertJsonCount(1, 'items')
+        ->assertJsonPath('items.0.id', $id)
+        ->assertJsonPath('items.0.passed', false)
+        ->assertJsonMissingPath('items.0.report');
     $take = $this->getJson("/api/breakdowns/{$breakdown->id}/takes/{$id}")->assertOk()->json();
 
     expect($take['report']['bias_ms'])->toEqualWithDelta(25, 2)
@@ -53,9 +67,15 @@ it('practises at the last clean tempo once there is one', function (): void {
     $teacher = $this->teacher();
     $breakdown = $this->shelved($teacher);
     $this->actingAs($teacher);
-    $first = $this->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($this->newId(), 60))->json('report.findings.0.practise.tempo');
+    $first = $this->postJson(
+        "/api/breakdowns/{$breakdown->id}/takes",
+        takeOf($this->newId(), 60),
+    )->json('report.findings.0.practise.tempo');
     $this->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($this->newId(), 0, 0, 95))->assertJsonPath('report.gate.passed', true);
-    $second = $this->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($this->newId(), 60))->json('report.findings.0.practise.tempo');
+    $second = $this->postJson(
+        "/api/breakdowns/{$breakdown->id}/takes",
+        takeOf($this->newId(), 60),
+    )->json('report.findings.0.practise.tempo');
 
     expect([$first, $second])->toBe([80, 95]);
 });
@@ -65,7 +85,10 @@ it('keeps a report as it was when the breakdown changes', function (): void {
     $breakdown = $this->shelved($teacher);
     $this->actingAs($teacher);
     $before = $this->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($id = $this->newId()))->json('report');
-    $this->putJson("/api/breakdowns/{$breakdown->id}", ['document' => Examples::document(['feel' => Examples::swing(2)]), 'revision' => 1, 'sitting' => 'one'])->assertOk();
+    $this->putJson(
+        "/api/breakdowns/{$breakdown->id}",
+        ['document' => Examples::document(['feel' => Examples::swing(2)]), 'revision' => 1, 'sitting' => 'one'],
+    )->assertOk();
 
     expect($this->getJson("/api/breakdowns/{$breakdown->id}/takes/{$id}")->json('report'))->toEqual($before);
 });
@@ -76,10 +99,16 @@ it('shows students their own takes only, and the teacher everybody\'s', function
     $students = [$this->student('Student A'), $this->student('Student B')];
     $breakdown->students()->attach($students);
     foreach ($students as $student) {
-        $this->actingAs($student)->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($this->newId()))->assertCreated()->assertJsonPath('number', 1);
+        $this->actingAs($student)->postJson(
+            "/api/breakdowns/{$breakdown->id}/takes",
+            takeOf($this->newId()),
+        )->assertCreated()->assertJsonPath('number', 1);
     }
 
-    $this->actingAs($students[0])->getJson("/api/breakdowns/{$breakdown->id}/takes")->assertJsonCount(1, 'items')->assertJsonPath('items.0.player', 'Student A');
+    $this->actingAs($students[0])->getJson("/api/breakdowns/{$breakdown->id}/takes")->assertJsonCount(1, 'items')->assertJsonPath(
+        'items.0.player',
+        'Student A',
+    );
     $this->actingAs($students[0])->getJson('/api/breakdowns')->assertJsonPath('items.0.takes', 1);
     $this->actingAs($teacher)->getJson("/api/breakdowns/{$breakdown->id}/takes")->assertJsonCount(2, 'items');
     $taken = Take::query()->where('player_id', $students[1]->id)->value('id');
@@ -103,11 +132,17 @@ it('refuses takes that are none, and keeps nothing of them', function (array $ch
 
 it('measures a device\'s delay and keeps it for that device and person', function (): void {
     $clicks = array_map(static fn (int $click): float => $click * 0.6, range(0, 15));
-    $this->actingAs($this->teacher())->putJson('/api/calibrations/tablet', ['clicks' => $clicks, 'taps' => array_map(static fn (float $click): float => $click + 0.042, $clicks)])
+    $this->actingAs($this->teacher())->putJson(
+        '/api/calibrations/tablet',
+        ['clicks' => $clicks, 'taps' => array_map(static fn (float $click): float => $click + 0.042, $clicks)],
+    )
         ->assertOk()->assertJsonPath('latency_ms', 42)->assertJsonPath('spread_ms', 0);
     $this->getJson('/api/calibrations/tablet')->assertJsonPath('calibration.latency_ms', 42);
     $this->getJson('/api/calibrations/phone')->assertJsonPath('calibration', null);
-    $this->putJson('/api/calibrations/tablet', ['clicks' => $clicks, 'taps' => [0.1]])->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, 'too few'));
+    $this->putJson('/api/calibrations/tablet', ['clicks' => $clicks, 'taps' => [0.1]])->assertStatus(422)->assertJsonPath(
+        'message',
+        static fn (string $said): bool => str_contains($said, 'too few'),
+    );
     $this->actingAs($this->student())->getJson('/api/calibrations/tablet')->assertJsonPath('calibration', null);
 });
 
@@ -119,7 +154,12 @@ it('seeds a made-up band with breakdowns in several feels, one of them practised
     expect(count($shelf))->toBeGreaterThanOrEqual(4)
         ->and(count(array_unique(array_column($shelf, 'feel'))))->toBeGreaterThanOrEqual(4)
         ->and(array_sum(array_column($shelf, 'takes')))->toBeGreaterThanOrEqual(3)
-        ->and(array_filter(array_map(static fn (array $card): bool => (new BreakdownJson())->read(test()->getJson('/api/breakdowns/'.$card['id'])->json('document'))->written()->chords === [], $shelf)))->toBe([]);
+        ->and(array_filter(array_map(
+            static fn (array $card): bool => (new BreakdownJson())
+                ->read(test()->getJson('/api/breakdowns/'.$card['id'])->json('document'))
+                ->written()->chords === [],
+            $shelf,
+        )))->toBe([]);
     $this->seed();
     expect($this->getJson('/api/breakdowns')->json('items'))->toHaveCount(count($shelf));
 });
@@ -136,7 +176,15 @@ it('hears a recording, judges and keeps it without its sound, and says what is w
     $teacher = $this->teacher();
     $breakdown = $this->shelved($teacher);
     $this->actingAs($teacher);
-    $sent = fn (string $sound, string $more = ''): TestResponse => $this->call('POST', "/api/breakdowns/{$breakdown->id}/recordings?id={$this->newId()}&tempo=120&bars=4{$more}", [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $sound);
+    $sent = fn (string $sound, string $more = ''): TestResponse => $this->call(
+        'POST',
+        "/api/breakdowns/{$breakdown->id}/recordings?id={$this->newId()}&tempo=120&bars=4{$more}",
+        [],
+        [],
+        [],
+        ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
+        $sound,
+    );
     $report = $sent(soundOf(25), '&first_beat='.SimulatedTake::LEAD)->assertCreated()->json('report');
     $found = $sent(soundOf(25))->assertCreated()->json('report');
 
@@ -144,7 +192,11 @@ it('hears a recording, judges and keeps it without its sound, and says what is w
         ->and(array_filter(array_column($report['slots'], 'muted_ok'), static fn (float $ok): bool => $ok < 0.75))->toBe([])
         ->and($found['missed'])->toBe(0)->and($found['bias_ms'])->toEqualWithDelta(0, 3)
         ->and(Take::query()->first()?->strokes[0])->toHaveKeys(['t', 'level_db', 'muted']);
-    foreach (['Dear diary' => 'no WAV file', '' => 'holds no sound', WavFile::write([array_fill(0, 8000, 0.0)], 8000, 8000) => 'is silent'] as $sound => $says) {
+    foreach ([
+        'Dear diary' => 'no WAV file',
+        '' => 'holds no sound',
+        WavFile::write([array_fill(0, 8000, 0.0)], 8000, 8000) => 'is silent',
+    ] as $sound => $says) {
         $sent((string) $sound)->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, $says));
     }
     $sent(soundOf(0), '&bars=99')->assertStatus(422);
@@ -165,7 +217,15 @@ it('measures the microphone by its own clicks, remembers what it was before, and
 
         return Gravik\Formats\WavFile::write([$samples], count($samples), 16000);
     };
-    $put = fn (string $wav) => $this->actingAs($this->teacher())->call('PUT', '/api/calibrations/mic/recording?first=0.5&every=0.3&count=16', [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $wav);
+    $put = fn (string $wav) => $this->actingAs($this->teacher())->call(
+        'PUT',
+        '/api/calibrations/mic/recording?first=0.5&every=0.3&count=16',
+        [],
+        [],
+        [],
+        ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
+        $wav,
+    );
 
     $first = $put($clicks(62.0))->assertOk()->json();
     expect($first['latency_ms'])->toEqualWithDelta(62, 2)->and($first['was_ms'])->toBeNull();
@@ -174,15 +234,42 @@ it('measures the microphone by its own clicks, remembers what it was before, and
 
 it('says that the clicks were not heard, and keeps nothing', function (): void {
     $quiet = Gravik\Formats\WavFile::write([array_fill(0, 16000, 0.0)], 16000, 8000);
-    $this->actingAs($this->teacher())->call('PUT', '/api/calibrations/mic/recording?first=0&every=0.6&count=16', [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $quiet)->assertUnprocessable();
+    $this->actingAs($this->teacher())->call(
+        'PUT',
+        '/api/calibrations/mic/recording?first=0&every=0.6&count=16',
+        [],
+        [],
+        [],
+        ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
+        $quiet,
+    )->assertUnprocessable();
     $this->getJson('/api/calibrations/mic')->assertJsonPath('calibration', null);
 });
 
 it('judges a take by the gate that the teacher set for its stage, and refuses stages that no lesson has', function (): void {
-    $document = Examples::document(['gates' => [['stage' => 2, 'biasMs' => 60, 'spreadMs' => 60, 'swingPoints' => 20, 'missedShare' => 0.5]]], 'xxxx', 1);
+    $document = Examples::document(
+        ['gates' => [['stage' => 2, 'biasMs' => 60, 'spreadMs' => 60, 'swingPoints' => 20, 'missedShare' => 0.5]]],
+        'xxxx',
+        1,
+    );
     $id = $this->newId();
-    $this->actingAs($this->teacher())->postJson('/api/breakdowns', ['id' => $id, 'document' => $document, 'sitting' => 'one'])->assertCreated();
-    $take = fn (array $part) => $this->postJson("/api/breakdowns/{$id}/takes", [...['id' => $this->newId(), 'tempo' => 120, 'bars' => 4, 'taps' => array_map(static fn (int $beat): array => ['t' => 0.5 * $beat + 0.04], range(0, 15)), 'latency_ms' => 0], ...$part]);
+    $this->actingAs($this->teacher())->postJson(
+        '/api/breakdowns',
+        ['id' => $id, 'document' => $document, 'sitting' => 'one'],
+    )->assertCreated();
+    $take = fn (array $part) => $this->postJson(
+        "/api/breakdowns/{$id}/takes",
+        [
+            ...[
+                'id' => $this->newId(),
+                'tempo' => 120,
+                'bars' => 4,
+                'taps' => array_map(static fn (int $beat): array => ['t' => 0.5 * $beat + 0.04], range(0, 15)),
+                'latency_ms' => 0,
+            ],
+            ...$part,
+        ],
+    );
 
     expect($take(['stage' => 2])->assertCreated()->json('report.gate'))->toMatchArray(['passed' => true, 'bias_ms' => 60])
         ->and($take([])->assertCreated()->json())->toMatchArray(['stage' => 8])
@@ -195,9 +282,20 @@ it('judges a take by the gate that the teacher set for its stage, and refuses st
 it('takes a MIDI file as a take, and says what is wrong with one that is cut short', function (): void {
     $breakdown = Examples::breakdown([], 'x.xcx.xx');
     $id = $this->newId();
-    $this->actingAs($this->teacher())->postJson('/api/breakdowns', ['id' => $id, 'document' => Examples::document([], 'x.xcx.xx'), 'sitting' => 'one'])->assertCreated();
+    $this->actingAs($this->teacher())->postJson(
+        '/api/breakdowns',
+        ['id' => $id, 'document' => Examples::document([], 'x.xcx.xx'), 'sitting' => 'one'],
+    )->assertCreated();
     $midi = (new Gravik\Formats\MidiFile())->write($breakdown, (new Gravik\Performance\Performer())->perform($breakdown));
-    $send = fn (string $bytes) => $this->call('POST', "/api/breakdowns/{$id}/recordings?id={$this->newId()}&tempo=120&bars=2", [], [], [], ['CONTENT_TYPE' => 'audio/midi', 'HTTP_ACCEPT' => 'application/json'], $bytes);
+    $send = fn (string $bytes) => $this->call(
+        'POST',
+        "/api/breakdowns/{$id}/recordings?id={$this->newId()}&tempo=120&bars=2",
+        [],
+        [],
+        [],
+        ['CONTENT_TYPE' => 'audio/midi', 'HTTP_ACCEPT' => 'application/json'],
+        $bytes,
+    );
 
     expect($send($midi)->assertCreated()->json('report'))->toMatchArray(['missed' => 0, 'extra' => 0, 'matched' => 12])
         ->and($send(substr($midi, 0, 200))->assertUnprocessable()->json('message'))->toContain('cut short')
@@ -210,7 +308,11 @@ it('judges a take by the level that was asked for', function (): void {
     $thinned = (new Performer())->perform(Examples::breakdown(), new Tempo(120), null, 1);
     $taps = (new SimulatedPlayer(0, 0, 3, 0, 5))->taps($thinned, 8);
     $this->actingAs($teacher);
-    $send = fn (?int $level) => $this->postJson("/api/breakdowns/{$breakdown->id}/takes", ['id' => $this->newId(), 'tempo' => 120, 'bars' => 8, 'latency_ms' => 0, 'taps' => $taps] + ($level === null ? [] : ['level' => $level]))->assertCreated();
+    $send = fn (?int $level) => $this->postJson(
+        "/api/breakdowns/{$breakdown->id}/takes",
+        ['id' => $this->newId(), 'tempo' => 120, 'bars' => 8, 'latency_ms' => 0, 'taps' => $taps]
+            + ($level === null ? [] : ['level' => $level]),
+    )->assertCreated();
 
     expect($send(1)->assertJsonPath('level', 1)->json('report'))->toMatchArray(['missed' => 0, 'extra' => 0])
         ->and($send(null)->assertJsonPath('level', 3)->json('report.missed'))->toBeGreaterThan(8);
@@ -220,7 +322,10 @@ it('keeps the version that a take was played to, however soon the next save come
     $teacher = $this->teacher();
     $breakdown = $this->shelved($teacher);
     $this->actingAs($teacher);
-    $save = fn (string $title, int $from) => $this->putJson("/api/breakdowns/{$breakdown->id}", ['document' => Examples::document(['title' => $title]), 'revision' => $from, 'sitting' => 'one'])->assertOk();
+    $save = fn (string $title, int $from) => $this->putJson(
+        "/api/breakdowns/{$breakdown->id}",
+        ['document' => Examples::document(['title' => $title]), 'revision' => $from, 'sitting' => 'one'],
+    )->assertOk();
     $save('As it was played', 1);
     $this->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($this->newId()))->assertCreated()->assertJsonPath('revision', 2);
     $save('A minute later', 2);
@@ -237,7 +342,15 @@ it('neither hears nor judges a take again that was sent twice, and gives nobody 
     [$breakdown, $other] = [$this->shelved($teacher), $this->shelved($teacher, ['title' => 'Another'])];
     $this->actingAs($teacher)->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($id = $this->newId()))->assertCreated();
     $silence = WavFile::write([array_fill(0, 8000, 0.0)], 8000, 8000);
-    $again = fn (string $of) => $this->call('POST', "/api/breakdowns/{$of}/recordings?id={$id}&tempo=120&bars=8&latency_ms=", [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $silence);
+    $again = fn (string $of) => $this->call(
+        'POST',
+        "/api/breakdowns/{$of}/recordings?id={$id}&tempo=120&bars=8&latency_ms=",
+        [],
+        [],
+        [],
+        ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
+        $silence,
+    );
 
     $again($breakdown->id)->assertCreated()->assertJsonPath('number', 1);
     $again($other->id)->assertStatus(409);
@@ -251,7 +364,15 @@ it('takes an empty delay for one that was never measured', function (): void {
     $timeline = (new Performer())->perform(Examples::breakdown(), new Tempo(120));
     $wav = (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 3, 0, 5))->play($timeline, 2)))->wav(22050);
 
-    $this->actingAs($teacher)->call('POST', "/api/breakdowns/{$breakdown->id}/recordings?id={$this->newId()}&tempo=120&bars=2&latency_ms=&first_beat=", [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $wav)
+    $this->actingAs($teacher)->call(
+        'POST',
+        "/api/breakdowns/{$breakdown->id}/recordings?id={$this->newId()}&tempo=120&bars=2&latency_ms=&first_beat=",
+        [],
+        [],
+        [],
+        ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
+        $wav,
+    )
         ->assertCreated()->assertJsonPath('latency_ms', null);
 });
 
@@ -259,7 +380,15 @@ it('hears one recording of a person at a time, and none of a stranger\'s', funct
     $unread = fopen('php://temp', 'w+b');
     fwrite($unread, str_repeat('x', 4096));
     rewind($unread);
-    $request = fn ($body) => $this->call('POST', '/api/compute/hear', [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $body);
+    $request = fn ($body) => $this->call(
+        'POST',
+        '/api/compute/hear',
+        [],
+        [],
+        [],
+        ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
+        $body,
+    );
     expect($request($unread)->status())->toBe(401)->and(ftell($unread))->toBe(0);
 
     $teacher = $this->teacher();

@@ -40,10 +40,19 @@ it('gives out what an older Gravik stored as documents are today: the breakdown,
 it('saves an old document that an old page sends as it is written today, and refuses one of a newer Gravik by name', function (): void {
     $teacher = $this->teacher();
     $breakdown = $this->shelved($teacher);
-    $this->actingAs($teacher)->putJson("/api/breakdowns/{$breakdown->id}", ['document' => Examples::document(['title' => 'Ebb']), 'revision' => 1, 'sitting' => 'old'])
+    $this->actingAs($teacher)->putJson(
+        "/api/breakdowns/{$breakdown->id}",
+        ['document' => Examples::document(['title' => 'Ebb']), 'revision' => 1, 'sitting' => 'old'],
+    )
         ->assertOk()->assertJsonPath('document.version', BreakdownJson::VERSION)->assertJsonPath('document.title', 'Ebb');
-    $this->putJson("/api/breakdowns/{$breakdown->id}", ['document' => ['version' => 3] + Examples::full(), 'revision' => 2, 'sitting' => 'new'])
-        ->assertUnprocessable()->assertJsonPath('at', '/version')->assertJsonPath('message', static fn (string $said): bool => str_contains($said, 'Update Gravik'));
+    $this->putJson(
+        "/api/breakdowns/{$breakdown->id}",
+        ['document' => ['version' => 3] + Examples::full(), 'revision' => 2, 'sitting' => 'new'],
+    )
+        ->assertUnprocessable()->assertJsonPath('at', '/version')->assertJsonPath(
+            'message',
+            static fn (string $said): bool => str_contains($said, 'Update Gravik'),
+        );
 
     expect(storedVersions())->toBe([2, 2, 2])->and(Breakdown::query()->firstOrFail()->revision)->toBe(2);
 });
@@ -59,7 +68,10 @@ it('rewrites stored documents block by block, leaves alone what is done or canno
     $before = Breakdown::withTrashed()->get(['id', 'revision', 'updated_at', 'deleted_at', 'title'])->toArray();
 
     expect(Artisan::call('gravik:upgrade', ['--block' => 2]))->toBe(1)
-        ->and(Artisan::output())->toContain('3 breakdowns rewritten')->toContain("breakdowns {$old[2]->id}: ")->toContain('4 versions rewritten')
+        ->and(Artisan::output())
+        ->toContain('3 breakdowns rewritten')
+        ->toContain("breakdowns {$old[2]->id}: ")
+        ->toContain('4 versions rewritten')
         ->and(Breakdown::withTrashed()->whereKeyNot($old[2]->id)->pluck('document')->map(static fn (string $document): int => json_decode($document, true)['version'])->unique()->all())->toBe([2])
         ->and(Breakdown::withTrashed()->get(['id', 'revision', 'updated_at', 'deleted_at', 'title'])->toArray())->toBe($before);
     Artisan::call('gravik:upgrade');
@@ -70,15 +82,30 @@ it('hands out where everything is played, splits and moves sections, and gives o
     $this->actingAs($this->teacher());
     $document = Examples::full();
     $places = $this->postJson('/api/compute/places', ['document' => $document])->assertOk()->json();
-    $own = $this->postJson('/api/compute/played-here', ['document' => $document, 'pass' => '1', 'section' => 'a', 'what' => 'pattern'])->assertOk()->json('document');
+    $own = $this->postJson(
+        '/api/compute/played-here',
+        ['document' => $document, 'pass' => '1', 'section' => 'a', 'what' => 'pattern'],
+    )->assertOk()->json('document');
 
-    expect(array_map(static fn (array $place): string => "{$place['pass']} {$place['section']} {$place['pattern']} {$place['line']} {$place['meter']}", $places))
+    expect(array_map(
+        static fn (array $place): string => "{$place['pass']} {$place['section']} {$place['pattern']} {$place['line']} {$place['meter']}",
+        $places,
+    ))
         ->toBe(['1 a p1 low 4/4', '1 b p2 low 3/4', '2 a p1 low 4/4', '2 b p2 low 3/4'])
         ->and($own['passes'][0]['cells'])->toBe([['part' => 'guitar', 'section' => 'a', 'pattern' => 'p3']]);
-    $this->postJson('/api/compute/split-section', ['document' => $document, 'section' => 'b', 'bar' => 1])->assertOk()->assertJsonPath('document.sections.2.line', '| C |');
+    $this->postJson(
+        '/api/compute/split-section',
+        ['document' => $document, 'section' => 'b', 'bar' => 1],
+    )->assertOk()->assertJsonPath('document.sections.2.line', '| C |');
     $this->postJson('/api/compute/split-section', ['document' => $document, 'section' => 'b', 'bar' => 9])->assertUnprocessable();
-    $this->postJson('/api/compute/move-section', ['document' => $document, 'section' => 'b', 'position' => 0])->assertOk()->assertJsonPath('document.sections.0.id', 'b');
+    $this->postJson(
+        '/api/compute/move-section',
+        ['document' => $document, 'section' => 'b', 'position' => 0],
+    )->assertOk()->assertJsonPath('document.sections.0.id', 'b');
     $this->postJson('/api/compute/without-section', ['document' => $document, 'section' => 'z'])->assertUnprocessable();
-    $this->postJson('/api/compute/strokes', ['document' => $document, 'pass' => '2', 'section' => 'b'])->assertOk()->assertJsonPath('pattern', 'p2')->assertJsonPath('sketch.beats_a_bar', 3);
+    $this->postJson(
+        '/api/compute/strokes',
+        ['document' => $document, 'pass' => '2', 'section' => 'b'],
+    )->assertOk()->assertJsonPath('pattern', 'p2')->assertJsonPath('sketch.beats_a_bar', 3);
     $this->postJson('/api/compute/strokes', ['document' => $document, 'pass' => '9'])->assertUnprocessable();
 });

@@ -20,9 +20,18 @@ final class Import extends CoreCommand
     {
         $document = $this->breakdownFile($this->word('file'));
         $email = $this->text('owner');
-        $owner = User::query()->when($email !== '', static fn ($query) => $query->where('email', $email))->where('role', Role::Teacher)->oldest('id')->first()
-            ?? throw UnusableInput::needs($email === '' ? 'There is no teacher yet. Run bin/gravik setup first.' : sprintf('No teacher signs in as %s.', $email));
+        $owner = User::query()->when(
+            $email !== '',
+            static fn ($query) => $query->where('email', $email),
+        )->where('role', Role::Teacher)->oldest('id')->first()
+            ?? throw UnusableInput::needs($email === '' ? 'There is no teacher yet. Run bin/gravik setup first.' : sprintf(
+                'No teacher signs in as %s.',
+                $email,
+            ));
         $stored = app(BreakdownStore::class)->create($owner, null, $document, 'command line');
-        $this->answer(['id' => $stored->id, 'title' => $stored->title], [sprintf('"%s" is on the shelf as %s.', $stored->title, $stored->id)]);
+        $this->answer(
+            ['id' => $stored->id, 'title' => $stored->title],
+            [sprintf('"%s" is on the shelf as %s.', $stored->title, $stored->id)],
+        );
     }
 }

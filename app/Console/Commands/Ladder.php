@@ -22,11 +22,21 @@ final class Ladder extends CoreCommand
 
     protected function compute(): void
     {
-        $asked = fn (string $option): float => $this->number($option) ?? throw UnusableInput::needs('A ladder needs --start and --goal in beats a minute, and --minutes.');
+        $asked = fn (string $option): float => $this->number($option)
+            ?? throw UnusableInput::needs('A ladder needs --start and --goal in beats a minute, and --minutes.');
         $ladder = (new LadderPlanner())->plan(new Tempo($asked('start')), new Tempo($asked('goal')), $asked('minutes'), Meter::parse($this->text('meter', '4/4')),
             LadderMode::parse($this->text('mode', 'gated')), $this->number('step') ?? LadderPlanner::USUAL_STEP, $this->whole('bars', 4));
         $this->answer(LadderResource::of($ladder), [
-            ...array_map(static fn (LadderStep $step): string => sprintf('%3d  %d × %d bars, %d s', $step->bpm, $step->cycles, $step->bars, (int) round($step->seconds)), $ladder->steps),
+            ...array_map(
+                static fn (LadderStep $step): string => sprintf(
+                    '%3d  %d × %d bars, %d s',
+                    $step->bpm,
+                    $step->cycles,
+                    $step->bars,
+                    (int) round($step->seconds),
+                ),
+                $ladder->steps,
+            ),
             sprintf('%.1f minutes%s', $ladder->minutes(), $ladder->fits ? '' : sprintf('; the time given carries to %d', $ladder->goal)),
         ]);
     }

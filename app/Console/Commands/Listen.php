@@ -23,7 +23,9 @@ final class Listen extends CoreCommand
         $file = $this->takeFile($this->word('file'));
         $meter = $this->text('meter') === '' ? $file->meter ?? Meter::parse('4/4') : Meter::parse($this->text('meter'));
         $grid = $this->number('grid') === null ? null : $this->whole('grid', 2);
-        $reading = count($file->strokes) < FeelMeter::FEWEST ? null : (new FeelMeter())->measure($file->strokes, $meter, $this->tempo(), $this->number('first-beat'), $grid);
+        $reading = count($file->strokes) < FeelMeter::FEWEST
+            ? null
+            : (new FeelMeter())->measure($file->strokes, $meter, $this->tempo(), $this->number('first-beat'), $grid);
         $this->answer(
             FeelResource::of($reading, $file->strokes, $file->hearing) + ['remark' => $file->remark],
             [
@@ -41,13 +43,35 @@ final class Listen extends CoreCommand
         $swing = $reading->swing;
 
         return [
-            sprintf('%.1f beats a minute, %+.1f a minute; %d to the beat, scattered by %d ms', $reading->tempoBpm, $reading->driftBpmPerMin, $reading->grid, (int) round($reading->spreadMs)),
-            $swing === null ? 'No pairs to tell a swing from' : sprintf('Swing %.2f : 1, between %.2f and %.2f, from %d pairs%s', $swing->ratio, $swing->low, $swing->high, $swing->pairs(), $swing->isSure() ? '' : ' (not sure)'),
+            sprintf(
+                '%.1f beats a minute, %+.1f a minute; %d to the beat, scattered by %d ms',
+                $reading->tempoBpm,
+                $reading->driftBpmPerMin,
+                $reading->grid,
+                (int) round($reading->spreadMs),
+            ),
+            $swing === null
+                ? 'No pairs to tell a swing from'
+                : sprintf(
+                    'Swing %.2f : 1, between %.2f and %.2f, from %d pairs%s',
+                    $swing->ratio,
+                    $swing->low,
+                    $swing->high,
+                    $swing->pairs(),
+                    $swing->isSure() ? '' : ' (not sure)',
+                ),
         ];
     }
 
     private static function tuning(TuningHeard $tuning): string
     {
-        return sprintf('Tuned %+d cents from A = 440, nearest to %s', (int) round($tuning->cents), implode(' or ', array_map(static fn (Tuning $near): string => Tuning::known()[$near->slug][0] ?? $near->slug, $tuning->nearest())));
+        return sprintf(
+            'Tuned %+d cents from A = 440, nearest to %s',
+            (int) round($tuning->cents),
+            implode(
+                ' or ',
+                array_map(static fn (Tuning $near): string => Tuning::known()[$near->slug][0] ?? $near->slug, $tuning->nearest()),
+            ),
+        );
     }
 }

@@ -28,9 +28,21 @@ final class Lock extends CoreCommand
         $breakdown = $this->breakdownFile($this->text('plan'));
         $timeline = (new Performer())->perform($breakdown, $this->tempo(), null, (int) ($this->number('level') ?? Levels::HIGHEST));
         $bars = $this->number('bars');
-        $report = (new LockReporter())->report($this->take($timeline), $timeline, $breakdown->start->feel->unit, $this->number('latency-ms'), bars: $bars === null ? null : (int) $bars);
+        $report = (new LockReporter())->report(
+            $this->take($timeline),
+            $timeline,
+            $breakdown->start->feel->unit,
+            $this->number('latency-ms'),
+            bars: $bars === null ? null : (int) $bars,
+        );
         $this->answer(LockResource::of($report), [
-            sprintf('%d of %d planned strokes met, %d missed, %d extra', $report->matched, $report->planned, $report->missed, $report->extra),
+            sprintf(
+                '%d of %d planned strokes met, %d missed, %d extra',
+                $report->matched,
+                $report->planned,
+                $report->missed,
+                $report->extra,
+            ),
             ...array_map(static fn (Finding $finding): string => $finding->text, $report->findings),
         ]);
     }
@@ -40,6 +52,8 @@ final class Lock extends CoreCommand
         $file = $this->takeFile($this->word('take'));
         $firstBeat = $this->number('first-beat');
 
-        return $firstBeat === null && $file->hearing !== null ? Take::placed($file->strokes, $timeline, $file->hearing->ear) : Take::of($file->strokes, $firstBeat ?? 0.0, $file->hearing?->ear);
+        return $firstBeat === null && $file->hearing !== null
+            ? Take::placed($file->strokes, $timeline, $file->hearing->ear)
+            : Take::of($file->strokes, $firstBeat ?? 0.0, $file->hearing?->ear);
     }
 }

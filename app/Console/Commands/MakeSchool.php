@@ -21,7 +21,12 @@ final class MakeSchool extends Command
 
             return 2;
         }
-        $school->make((int) $this->option('breakdowns'), (int) $this->option('students'), (int) $this->option('takes'), fn (string $said) => $this->line($said));
+        $school->make(
+            (int) $this->option('breakdowns'),
+            (int) $this->option('students'),
+            (int) $this->option('takes'),
+            fn (string $said) => $this->line($said),
+        );
 
         return self::SUCCESS;
     }

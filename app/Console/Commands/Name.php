@@ -21,7 +21,10 @@ final class Name extends CoreCommand
     protected function compute(): void
     {
         $tuning = Tuning::parse($this->text('tuning'));
-        $namer = new GripNamer(new Neck($tuning, $this->whole('capo', 0)), $this->text('key') === '' ? null : Key::parse($this->text('key')));
+        $namer = new GripNamer(
+            new Neck($tuning, $this->whole('capo', 0)),
+            $this->text('key') === '' ? null : Key::parse($this->text('key')),
+        );
         $names = $namer->names(GripNamer::parse($this->word('grip'), $tuning->strings()));
         $this->answer(['names' => array_map(ChordNameResource::of(...), $names)], $names === []
             ? ['No chord has just these notes.']

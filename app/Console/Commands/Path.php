@@ -44,7 +44,8 @@ final class Path extends CoreCommand
         $neck = new Neck($tuning, $capo, $strings === '' ? null : Neck::parseStrings($strings, $tuning->strings()));
         $wishes = new PathWishes(
             keepTop: $this->option('keep-top') === true,
-            bass: BassMotion::tryFrom($this->text('bass')) ?? throw NeckException::choice('bass motion', $this->text('bass'), 'free, stepwise'),
+            bass: BassMotion::tryFrom($this->text('bass'))
+                ?? throw NeckException::choice('bass motion', $this->text('bass'), 'free, stepwise'),
             parallel: $this->option('parallel') === true,
             loop: $this->option('loop') === true,
         );
@@ -57,13 +58,24 @@ final class Path extends CoreCommand
         if ($form->chords === []) {
             throw ChartNotReadable::empty();
         }
-        $finder = new VoicingFinder($neck, FretRange::parse($this->text('window')), Company::parse($this->text('role')), HandProfile::parse($this->text('hand')));
+        $finder = new VoicingFinder(
+            $neck,
+            FretRange::parse($this->text('window')),
+            Company::parse($this->text('role')),
+            HandProfile::parse($this->text('hand')),
+        );
         $path = (new FormVoicer($finder, new PathFinder($neck, $wishes)))->voice($form, [])->path;
         $this->answer([
             'cost' => round($path->cost, 4),
             'candidates' => PathFinder::CANDIDATES,
-            'voicings' => array_map(static fn (Voicing $voicing): array => ['symbol' => $voicing->chord->text()] + VoicingResource::of($voicing, $neck), $path->voicings),
+            'voicings' => array_map(
+                static fn (Voicing $voicing): array => ['symbol' => $voicing->chord->text()] + VoicingResource::of($voicing, $neck),
+                $path->voicings,
+            ),
             'moves' => $path->moves,
-        ], array_map(static fn (Voicing $voicing): string => sprintf('%-10s %s', $voicing->chord->text(), $voicing->text()), $path->voicings));
+        ], array_map(
+            static fn (Voicing $voicing): string => sprintf('%-10s %s', $voicing->chord->text(), $voicing->text()),
+            $path->voicings,
+        ));
     }
 }

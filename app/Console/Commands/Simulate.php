@@ -28,15 +28,27 @@ final class Simulate extends CoreCommand
         }
         $breakdown = $this->breakdownFile($this->text('plan'));
         $swing = $this->number('swing');
-        $played = $swing === null ? $breakdown : $breakdown->with(start: $breakdown->start->with(feel: Feel::fixed($swing, $breakdown->start->feel->unit)));
+        $played = $swing === null
+            ? $breakdown
+            : $breakdown->with(start: $breakdown->start->with(feel: Feel::fixed($swing, $breakdown->start->feel->unit)));
         $timeline = (new Performer())->perform($played, $this->tempo());
-        $player = new SimulatedPlayer($this->number('bias-ms') ?? 0.0, $this->number('off-beat-ms') ?? 0.0, $this->number('spread-ms') ?? 0.0, $this->share('miss'), $this->whole('seed', 1), $this->number('drift') ?? 0.0, $this->share('extra'));
+        $player = new SimulatedPlayer(
+            $this->number('bias-ms') ?? 0.0,
+            $this->number('off-beat-ms') ?? 0.0,
+            $this->number('spread-ms') ?? 0.0,
+            $this->share('miss'),
+            $this->whole('seed', 1),
+            $this->number('drift') ?? 0.0,
+            $this->share('extra'),
+        );
         $bars = $this->whole('bars', 8);
         if ($bars < 1 || $bars > 64) {
             throw UnusableInput::needs('A take has 1 to 64 bars.');
         }
         $take = new SimulatedTake($timeline, $player->play($timeline, $bars));
-        $bytes = str_ends_with(strtolower($path), 'wav') ? $take->wav() : json_encode(['taps' => $player->taps($timeline, $bars)], JSON_THROW_ON_ERROR);
+        $bytes = str_ends_with(strtolower($path), 'wav')
+            ? $take->wav()
+            : json_encode(['taps' => $player->taps($timeline, $bars)], JSON_THROW_ON_ERROR);
         $truth = preg_replace('/\.(wav|json)$/i', '.truth.json', $path) ?? $path.'.truth.json';
         // Taps count from bar 1 beat 1; a recording has a moment of silence before.
         $played = (str_ends_with(strtolower($path), 'json') ? ['first_beat' => 0.0] : []) + $take->truth();

@@ -52,12 +52,25 @@ final class Strokes extends CoreCommand
                 'at_beats' => round($ruler->beatsAt($air->at, $air->division), 9),
                 'at_s' => round($ruler->secondsAt($air->at, $air->division), 9),
             ], $hand->air),
-            'warnings' => array_map(static fn (Warning $warning): array => ['kind' => $warning->kind->value, 'text' => $warning->text], $hand->warnings),
+            'warnings' => array_map(
+                static fn (Warning $warning): array => ['kind' => $warning->kind->value, 'text' => $warning->text],
+                $hand->warnings,
+            ),
             'density' => $measures->density,
             'syncopation' => $measures->syncopation,
             'strokes_a_second' => round($measures->strokesASecond, 4),
         ], [
-            ...array_map(static fn (array $stroke): string => sprintf('%3d  %-4s  beat %.4f  %.4f s  %s', $stroke['slot'] + 1, $stroke['direction'] ?? '', $stroke['at_beats'] + 1, $stroke['at_s'], $stroke['articulation']), $strokes),
+            ...array_map(
+                static fn (array $stroke): string => sprintf(
+                    '%3d  %-4s  beat %.4f  %.4f s  %s',
+                    $stroke['slot'] + 1,
+                    $stroke['direction'] ?? '',
+                    $stroke['at_beats'] + 1,
+                    $stroke['at_s'],
+                    $stroke['articulation'],
+                ),
+                $strokes,
+            ),
             ...array_map(static fn (Warning $warning): string => $warning->text, $hand->warnings),
         ]);
     }
@@ -68,7 +81,12 @@ final class Strokes extends CoreCommand
         $desk = Desk::of($this->breakdownFile($path));
         $school = $this->text('school');
 
-        return [$desk->pattern(), $school === '' ? $desk->school() : School::parse($school), $this->tempo() ?? $desk->setting->tempo, $desk->setting->feel];
+        return [
+            $desk->pattern(),
+            $school === '' ? $desk->school() : School::parse($school),
+            $this->tempo() ?? $desk->setting->tempo,
+            $desk->setting->feel,
+        ];
     }
 
     /** @return array{Pattern, School, Tempo, Feel} */
@@ -79,6 +97,11 @@ final class Strokes extends CoreCommand
         }
         $pattern = SlotLine::parse($this->text('slots'), Meter::parse($this->text('meter')), $this->whole('grid', 2));
 
-        return [$pattern, School::parse($this->text('school') === '' ? 'pendulum' : $this->text('school')), $this->tempo() ?? new Tempo(120), Feel::straight()];
+        return [
+            $pattern,
+            School::parse($this->text('school') === '' ? 'pendulum' : $this->text('school')),
+            $this->tempo() ?? new Tempo(120),
+            Feel::straight(),
+        ];
     }
 }

@@ -20,7 +20,16 @@ final class Timeline extends CoreCommand
         $timeline = (new Performer())->perform($this->breakdownFile($this->word('file')), $this->tempo());
         $this->answer(
             ['tempo' => $timeline->map->first()->tempo->bpm, 'events' => TimelineResource::events($timeline)],
-            array_map(static fn (Event $event): string => sprintf('%9.4f s  %-6s %-9s %s', $event->t, $event->part->instrument->value, $event->kind->value, $event->pitch ?? '–'), $timeline->events),
+            array_map(
+                static fn (Event $event): string => sprintf(
+                    '%9.4f s  %-6s %-9s %s',
+                    $event->t,
+                    $event->part->instrument->value,
+                    $event->kind->value,
+                    $event->pitch ?? '–',
+                ),
+                $timeline->events,
+            ),
         );
     }
 }

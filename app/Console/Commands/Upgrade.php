@@ -44,7 +44,14 @@ final class Upgrade extends Command
         $today = sprintf('{"format":"%s","version":%d,%%', BreakdownJson::FORMAT, BreakdownJson::VERSION);
         $done = 0;
         $failed = [];
-        $stored->toBase()->where('document', 'not like', $today)->select(['id', 'document'])->chunkById(max(1, (int) $this->option('block')), function ($rows) use ($stored, $json, $what, &$done, &$failed): void {
+        $stored->toBase()->where(
+            'document',
+            'not like',
+            $today,
+        )->select(['id', 'document'])->chunkById(max(
+            1,
+            (int) $this->option('block'),
+        ), function ($rows) use ($stored, $json, $what, &$done, &$failed): void {
             DB::transaction(static function () use ($rows, $stored, $json, $what, &$done, &$failed): void {
                 foreach ($rows as $row) {
                     try {
@@ -54,7 +61,10 @@ final class Upgrade extends Command
 
                         continue;
                     }
-                    (clone $stored)->toBase()->where('id', $row->id)->update(['document' => json_encode($document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)]);
+                    (clone $stored)->toBase()->where('id', $row->id)->update(['document' => json_encode(
+                        $document,
+                        JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+                    )]);
                     $done++;
                 }
             });

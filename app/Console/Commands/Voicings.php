@@ -32,7 +32,13 @@ final class Voicings extends CoreCommand
         $kind = $this->text('kind');
         // Every grip within the bare rules has nothing to do with whose hand it is.
         $hand = HandProfile::parse($all ? 'medium' : $this->text('hand'));
-        $finder = new VoicingFinder($neck, FretRange::parse($this->text('frets')), Company::parse($this->text('role')), $hand, $kind === '' ? null : GripKind::parse($kind));
+        $finder = new VoicingFinder(
+            $neck,
+            FretRange::parse($this->text('frets')),
+            Company::parse($this->text('role')),
+            $hand,
+            $kind === '' ? null : GripKind::parse($kind),
+        );
         if ($all) {
             $voicings = $finder->all($chord);
             $count = count($voicings);
@@ -46,7 +52,14 @@ final class Voicings extends CoreCommand
             'voicings' => array_map(static fn (Voicing $voicing): array => VoicingResource::of($voicing, $neck), $voicings),
         ], [
             sprintf('%s: %d grips', $chord->text(), $count),
-            ...array_map(static fn (Voicing $voicing): string => sprintf('%-20s %s', $voicing->text(), implode(' ', array_map(static fn (?string $degree): string => $degree ?? 'x', $voicing->degrees()))), $voicings),
+            ...array_map(
+                static fn (Voicing $voicing): string => sprintf(
+                    '%-20s %s',
+                    $voicing->text(),
+                    implode(' ', array_map(static fn (?string $degree): string => $degree ?? 'x', $voicing->degrees())),
+                ),
+                $voicings,
+            ),
         ]);
     }
 }

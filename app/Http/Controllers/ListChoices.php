@@ -17,34 +17,78 @@ use OpenApi\Attributes as OA;
 
 final class ListChoices extends Controller
 {
-    #[OA\Get(path: '/api/choices', summary: 'What can be chosen: grooves, tunings, kinds of grips, schools of picking, stages of a lesson and their usual gates', responses: [new OA\Response(response: 200, description: 'choices', content: new OA\JsonContent(required: ['grooves', 'tunings', 'kinds', 'schools', 'stages', 'usual_stage', 'gates', 'ornaments', 'practice'], properties: [
-        new OA\Property(property: 'stages', description: 'of a lesson, from 1 on', type: 'array', items: new OA\Items(required: ['slug', 'words'], properties: [
-            new OA\Property(property: 'slug', type: 'string', enum: ['shapes', 'damped-rhythm', 'slow-and-even', 'releases', 'accents', 'ornaments', 'bass-and-drums', 'full-band', 'variations', 'at-tempo']),
+    #[OA\Get(path: '/api/choices',
+        summary: 'What can be chosen: grooves, tunings, kinds of grips, schools of picking, stages of a lesson and their usual gates',
+        responses: [new OA\Response(response: 200, description: 'choices', content: new OA\JsonContent(required: [
+        'grooves',
+        'tunings',
+        'kinds',
+        'schools',
+        'stages',
+        'usual_stage',
+        'gates',
+        'ornaments',
+        'practice',
+    ], properties: [
+        new OA\Property(property: 'stages', description: 'of a lesson, from 1 on', type: 'array',
+            items: new OA\Items(required: ['slug', 'words'], properties: [
+            new OA\Property(
+                property: 'slug',
+                type: 'string',
+                enum: [
+                    'shapes',
+                    'damped-rhythm',
+                    'slow-and-even',
+                    'releases',
+                    'accents',
+                    'ornaments',
+                    'bass-and-drums',
+                    'full-band',
+                    'variations',
+                    'at-tempo',
+                ],
+            ),
             new OA\Property(property: 'words', type: 'string'),
         ], type: 'object')),
         new OA\Property(property: 'usual_stage', type: 'integer'),
-        new OA\Property(property: 'ornaments', description: 'of a stroke; with frets where they come from or go to another', type: 'array', items: new OA\Items(required: ['kind', 'usual_frets'], properties: [
+        new OA\Property(property: 'ornaments', description: 'of a stroke; with frets where they come from or go to another', type: 'array',
+            items: new OA\Items(required: ['kind', 'usual_frets'], properties: [
             new OA\Property(property: 'kind', type: 'string'),
             new OA\Property(property: 'usual_frets', type: 'integer', nullable: true),
         ], type: 'object')),
-        new OA\Property(property: 'practice', description: 'how practising begins until somebody says otherwise', required: ['startShare', 'minutes', 'bars', 'restAfter'], properties: [
+        new OA\Property(property: 'practice', description: 'how practising begins until somebody says otherwise', required: [
+            'startShare',
+            'minutes',
+            'bars',
+            'restAfter',
+        ], properties: [
             new OA\Property(property: 'startShare', description: 'of the written tempo', type: 'number'),
             new OA\Property(property: 'minutes', type: 'integer'),
             new OA\Property(property: 'bars', type: 'integer'),
             new OA\Property(property: 'restAfter', description: 'minutes', type: 'integer'),
         ], type: 'object'),
-        new OA\Property(property: 'gates', description: 'that a take must pass when the teacher sets none, and for the advanced', type: 'array', items: new OA\Items(required: ['name', 'biasMs', 'spreadMs', 'swingPoints', 'missedShare'], type: 'object', properties: [
+        new OA\Property(property: 'gates',
+            description: 'that a take must pass when the teacher sets none, and for the advanced', type: 'array',
+            items: new OA\Items(required: [
+            'name',
+            'biasMs',
+            'spreadMs',
+            'swingPoints',
+            'missedShare',
+        ], type: 'object', properties: [
             new OA\Property(property: 'name', type: 'string'),
             new OA\Property(property: 'biasMs', type: 'number'),
             new OA\Property(property: 'spreadMs', type: 'number'),
             new OA\Property(property: 'swingPoints', type: 'number'),
             new OA\Property(property: 'missedShare', type: 'number'),
         ])),
-        new OA\Property(property: 'schools', description: 'of picking', type: 'array', items: new OA\Items(required: ['slug', 'name'], properties: [
+        new OA\Property(property: 'schools', description: 'of picking', type: 'array', items: new OA\Items(required: ['slug', 'name'],
+            properties: [
             new OA\Property(property: 'slug', type: 'string', enum: School::class),
             new OA\Property(property: 'name', type: 'string'),
         ], type: 'object')),
-        new OA\Property(property: 'kinds', description: 'of grips', type: 'array', items: new OA\Items(required: ['slug', 'name'], properties: [
+        new OA\Property(property: 'kinds', description: 'of grips', type: 'array', items: new OA\Items(required: ['slug', 'name'],
+            properties: [
             new OA\Property(property: 'slug', type: 'string'),
             new OA\Property(property: 'name', type: 'string'),
         ], type: 'object')),
@@ -67,15 +111,33 @@ final class ListChoices extends Controller
         }
 
         return new JsonResponse([
-            'grooves' => array_map(static fn (Groove $groove): array => ['slug' => $groove->slug, 'name' => $groove->name, 'meter' => $groove->meter->text()], array_values(Groove::library())),
+            'grooves' => array_map(
+                static fn (Groove $groove): array => ['slug' => $groove->slug, 'name' => $groove->name, 'meter' => $groove->meter->text()],
+                array_values(Groove::library()),
+            ),
             'tunings' => $tunings,
-            'schools' => array_map(static fn (School $school): array => ['slug' => $school->value, 'name' => $school->words()], School::cases()),
-            'stages' => array_map(static fn (Stage $stage): array => ['slug' => $stage->slug(), 'words' => $stage->words()], Stage::cases()),
+            'schools' => array_map(
+                static fn (School $school): array => ['slug' => $school->value, 'name' => $school->words()],
+                School::cases(),
+            ),
+            'stages' => array_map(
+                static fn (Stage $stage): array => ['slug' => $stage->slug(), 'words' => $stage->words()],
+                Stage::cases(),
+            ),
             'usual_stage' => Stage::usual()->value,
-            'ornaments' => array_map(static fn (OrnamentKind $kind): array => ['kind' => $kind->value, 'usual_frets' => $kind->usualFrets()], OrnamentKind::cases()),
+            'ornaments' => array_map(
+                static fn (OrnamentKind $kind): array => ['kind' => $kind->value, 'usual_frets' => $kind->usualFrets()],
+                OrnamentKind::cases(),
+            ),
             'practice' => get_object_vars(new UsualPractice()),
-            'gates' => [['name' => 'beginner', ...get_object_vars(new Gate())], ['name' => 'advanced', ...get_object_vars(Gate::advanced())]],
-            'kinds' => array_map(static fn (GripKind $kind): array => ['slug' => $kind->value, 'name' => $kind->words()], GripKind::cases()),
+            'gates' => [
+                ['name' => 'beginner', ...get_object_vars(new Gate())],
+                ['name' => 'advanced', ...get_object_vars(Gate::advanced())],
+            ],
+            'kinds' => array_map(
+                static fn (GripKind $kind): array => ['slug' => $kind->value, 'name' => $kind->words()],
+                GripKind::cases(),
+            ),
         ]);
     }
 }

@@ -14,13 +14,32 @@ use Gravik\Time\Tempo;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'LibraryPattern', required: ['slug', 'name', 'meter', 'feel', 'feel_words', 'tempo', 'school', 'school_words', 'difficulty', 'when', 'caution', 'counted', 'pattern'], properties: [
+#[OA\Schema(schema: 'LibraryPattern', required: [
+    'slug',
+    'name',
+    'meter',
+    'feel',
+    'feel_words',
+    'tempo',
+    'school',
+    'school_words',
+    'difficulty',
+    'when',
+    'caution',
+    'counted',
+    'pattern',
+], properties: [
     new OA\Property(property: 'slug', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'meter', type: 'string'),
     new OA\Property(property: 'feel', type: 'object'),
     new OA\Property(property: 'feel_words', type: 'string'),
-    new OA\Property(property: 'tempo', description: 'lowest and highest, in beats a minute', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(
+        property: 'tempo',
+        description: 'lowest and highest, in beats a minute',
+        type: 'array',
+        items: new OA\Items(type: 'integer'),
+    ),
     new OA\Property(property: 'school', type: 'string', enum: School::class),
     new OA\Property(property: 'school_words', type: 'string'),
     new OA\Property(property: 'difficulty', description: '1 easy to 3 hard', type: 'integer'),
@@ -31,7 +50,15 @@ use OpenApi\Attributes as OA;
 ])]
 final class ListPatterns extends Controller
 {
-    #[OA\Get(path: '/api/patterns', summary: 'Patterns to start from', responses: [new OA\Response(response: 200, description: 'patterns', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/LibraryPattern')))])]
+    #[OA\Get(
+        path: '/api/patterns',
+        summary: 'Patterns to start from',
+        responses: [new OA\Response(
+            response: 200,
+            description: 'patterns',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/LibraryPattern')),
+        )],
+    )]
     public function __invoke(PatternJson $json): JsonResponse
     {
         return new JsonResponse(array_map(static fn (LibraryPattern $entry): array => [

@@ -36,9 +36,11 @@ use OpenApi\Attributes as OA;
 ])]
 final class ListStarts extends Controller
 {
-    #[OA\Get(path: '/api/starts', summary: 'What a new breakdown can start from: plain genre words, and forms written out in a key', parameters: [
+    #[OA\Get(path: '/api/starts', summary: 'What a new breakdown can start from: plain genre words, and forms written out in a key',
+        parameters: [
         new OA\QueryParameter(name: 'key', required: true, schema: new OA\Schema(type: 'string')),
-    ], responses: [new OA\Response(response: 200, description: 'starts', content: new OA\JsonContent(required: ['blank', 'forms', 'starters'], properties: [
+    ], responses: [new OA\Response(response: 200, description: 'starts',
+        content: new OA\JsonContent(required: ['blank', 'forms', 'starters'], properties: [
         new OA\Property(property: 'blank', description: 'a document: a new breakdown that nothing is chosen for', type: 'object'),
         new OA\Property(property: 'forms', type: 'array', items: new OA\Items(ref: '#/components/schemas/UsualForm')),
         new OA\Property(property: 'starters', type: 'array', items: new OA\Items(ref: '#/components/schemas/Starter')),
@@ -50,14 +52,21 @@ final class ListStarts extends Controller
             'forms' => array_map(static fn (UsualForm $form): array => [
                 'slug' => $form->slug,
                 'name' => $form->name,
-                'sections' => array_map(static fn (Section $section): array => ['id' => $section->id, 'name' => $section->name, 'line' => $section->line], $form->sections),
+                'sections' => array_map(
+                    static fn (Section $section): array => ['id' => $section->id, 'name' => $section->name, 'line' => $section->line],
+                    $form->sections,
+                ),
             ], UsualForm::in($request->key())),
             'starters' => array_map(static fn (Starter $starter): array => [
                 'slug' => $starter->slug,
                 'word' => $starter->word,
                 'meter' => $starter->groove->meter->text(),
                 'tempo' => $starter->tempo->bpm,
-                'feel' => ['mode' => $starter->pattern->feel->mode->value, 'ratio' => $starter->pattern->feel->ratio, 'unit' => $starter->pattern->feel->unit->value],
+                'feel' => [
+                    'mode' => $starter->pattern->feel->mode->value,
+                    'ratio' => $starter->pattern->feel->ratio,
+                    'unit' => $starter->pattern->feel->unit->value,
+                ],
                 'school' => $starter->pattern->school->value,
                 'groove' => $starter->groove->slug,
                 'pattern' => $json->write($starter->pattern->pattern),

@@ -60,7 +60,8 @@ class DocumentRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['document' => ['required', 'array'], 'move' => ['nullable', Rule::enum(ApproachKind::class)]] + array_map(static fn (array $shape): array => ['sometimes', ...$shape], self::WISHES);
+        return ['document' => ['required', 'array'], 'move' => ['nullable', Rule::enum(ApproachKind::class)]]
+            + array_map(static fn (array $shape): array => ['sometimes', ...$shape], self::WISHES);
     }
 
     /** @return array<string, string> */

@@ -36,7 +36,12 @@ final class LadderRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['*.numeric' => 'Start, goal and minutes are numbers.', 'played.required_with' => 'Whether a rest is due hangs on the seconds played.', 'rest_after.between' => 'A rest comes after 5 to 60 minutes of playing.', '*.required' => 'A ladder needs a start, a goal, minutes and the bars of a cycle.'];
+        return [
+            '*.numeric' => 'Start, goal and minutes are numbers.',
+            'played.required_with' => 'Whether a rest is due hangs on the seconds played.',
+            'rest_after.between' => 'A rest comes after 5 to 60 minutes of playing.',
+            '*.required' => 'A ladder needs a start, a goal, minutes and the bars of a cycle.',
+        ];
     }
 
     public function start(): Tempo
@@ -61,7 +66,15 @@ final class LadderRequest extends FormRequest
 
     public function pause(): ?Pause
     {
-        return $this->has('rest_after') ? Pause::after(count($this->clean()), $this->float('played'), $this->float('rested'), $this->float('minutes'), $this->float('rest_after')) : null;
+        return $this->has('rest_after')
+            ? Pause::after(
+                count($this->clean()),
+                $this->float('played'),
+                $this->float('rested'),
+                $this->float('minutes'),
+                $this->float('rest_after'),
+            )
+            : null;
     }
 
     /** @return list<bool> */

@@ -29,7 +29,11 @@ final class OwnGripRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.*' => 'Give the grip a name of at most 60 characters.', 'symbol.*' => 'Say which chord the grip is.', 'frets.*' => 'Write one fret for each string, x for muted.'];
+        return [
+            'name.*' => 'Give the grip a name of at most 60 characters.',
+            'symbol.*' => 'Say which chord the grip is.',
+            'frets.*' => 'Write one fret for each string, x for muted.',
+        ];
     }
 
     public function chord(): ?ChordSymbol

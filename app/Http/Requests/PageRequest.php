@@ -16,7 +16,10 @@ final class PageRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['cursor' => ['sometimes', 'nullable', 'string', 'max:400', 'regex:~^[A-Za-z0-9+/=_-]*$~'], 'search' => ['sometimes', 'nullable', 'string', 'max:80']];
+        return [
+            'cursor' => ['sometimes', 'nullable', 'string', 'max:400', 'regex:~^[A-Za-z0-9+/=_-]*$~'],
+            'search' => ['sometimes', 'nullable', 'string', 'max:80'],
+        ];
     }
 
     /** @return array<string, string> */
@@ -40,12 +43,17 @@ final class PageRequest extends FormRequest
         $decoded = json_decode((string) base64_decode(strtr($this->string('cursor')->toString(), '-_', '+/'), true), true, 4);
         $places = is_array($decoded) ? array_filter($decoded, is_scalar(...)) : [];
 
-        return array_keys($places) === [...$columns, '_pointsToNextItems'] ? Cursor::fromEncoded($this->input('cursor')) : throw ValidationException::withMessages(['cursor' => self::NOT_KNOWN]);
+        return array_keys($places) === [...$columns, '_pointsToNextItems']
+            ? Cursor::fromEncoded($this->input('cursor'))
+            : throw ValidationException::withMessages(['cursor' => self::NOT_KNOWN]);
     }
 
     /** @return list<string> in lower case */
     public function words(): array
     {
-        return array_values(array_filter(preg_split('/\s+/u', mb_strtolower($this->string('search')->toString())) ?: [], static fn (string $word): bool => $word !== ''));
+        return array_values(array_filter(
+            preg_split('/\s+/u', mb_strtolower($this->string('search')->toString())) ?: [],
+            static fn (string $word): bool => $word !== '',
+        ));
     }
 }

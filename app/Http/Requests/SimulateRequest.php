@@ -27,11 +27,21 @@ final class SimulateRequest extends DocumentRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['bars.*' => 'A take has 1 to 64 bars.'] + parent::messages() + ['*.between' => 'That is more than a player would be off by.'];
+        return ['bars.*' => 'A take has 1 to 64 bars.']
+            + parent::messages()
+            + ['*.between' => 'That is more than a player would be off by.'];
     }
 
     public function player(): SimulatedPlayer
     {
-        return new SimulatedPlayer($this->float('bias_ms'), $this->float('off_beat_ms'), $this->float('spread_ms'), $this->float('missed'), $this->integer('seed', 1), $this->float('drift_bpm_per_min'), $this->float('extra'));
+        return new SimulatedPlayer(
+            $this->float('bias_ms'),
+            $this->float('off_beat_ms'),
+            $this->float('spread_ms'),
+            $this->float('missed'),
+            $this->integer('seed', 1),
+            $this->float('drift_bpm_per_min'),
+            $this->float('extra'),
+        );
     }
 }

@@ -18,7 +18,8 @@ final class TappedRequest extends DocumentRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['bars.*' => 'A pattern has one to four bars.', 'taps.*' => 'A tapped rhythm is a list of at most 2000 taps.'] + parent::messages();
+        return ['bars.*' => 'A pattern has one to four bars.', 'taps.*' => 'A tapped rhythm is a list of at most 2000 taps.']
+            + parent::messages();
     }
 
     public function take(): Take

@@ -18,6 +18,9 @@ final class TuningWordsRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['stated.*' => 'Say how the guitar is tuned, such as whole step down, or write its strings, lowest first.', 'typed.*' => 'Write the strings, lowest first, such as D2 A2 D3 G3 A3 D4.'];
+        return [
+            'stated.*' => 'Say how the guitar is tuned, such as whole step down, or write its strings, lowest first.',
+            'typed.*' => 'Write the strings, lowest first, such as D2 A2 D3 G3 A3 D4.',
+        ];
     }
 }

@@ -44,7 +44,11 @@ final class VoicingsRequest extends FormRequest
     {
         $tuning = Tuning::parse($this->string('tuning', 'standard')->toString());
 
-        return new Neck($tuning, $this->integer('capo'), $this->has('strings') ? Neck::parseStrings($this->string('strings')->toString(), $tuning->strings()) : null);
+        return new Neck(
+            $tuning,
+            $this->integer('capo'),
+            $this->has('strings') ? Neck::parseStrings($this->string('strings')->toString(), $tuning->strings()) : null,
+        );
     }
 
     public function finder(): VoicingFinder
@@ -67,7 +71,10 @@ final class VoicingsRequest extends FormRequest
             return null;
         }
 
-        return $this->finder()->voicing(ChordSymbol::parse($symbol), array_map(static fn (mixed $fret): ?int => is_int($fret) ? $fret : null, array_values($frets)));
+        return $this->finder()->voicing(
+            ChordSymbol::parse($symbol),
+            array_map(static fn (mixed $fret): ?int => is_int($fret) ? $fret : null, array_values($frets)),
+        );
     }
 
     public function limit(): int

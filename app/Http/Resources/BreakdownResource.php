@@ -9,7 +9,20 @@ use App\Models\User;
 use Gravik\Formats\BreakdownJson;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'BreakdownCard', required: ['id', 'title', 'genre', 'key', 'meter', 'tempo', 'feel', 'revision', 'updated_at', 'mine', 'takes', 'sketch'], properties: [
+#[OA\Schema(schema: 'BreakdownCard', required: [
+    'id',
+    'title',
+    'genre',
+    'key',
+    'meter',
+    'tempo',
+    'feel',
+    'revision',
+    'updated_at',
+    'mine',
+    'takes',
+    'sketch',
+], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'title', type: 'string'),
     new OA\Property(property: 'genre', type: 'string'),

@@ -13,7 +13,21 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'text', type: 'string'),
     new OA\Property(property: 'change', type: 'array', items: new OA\Items(ref: '#/components/schemas/Patch')),
 ])]
-#[OA\Schema(schema: 'GripChange', required: ['bar', 'from', 'to', 'from_frets', 'to_frets', 'have_ms', 'need_ms', 'travel_mm', 'fits', 'stay', 'slide', 'common', 'repairs'], properties: [
+#[OA\Schema(schema: 'GripChange', required: [
+    'bar',
+    'from',
+    'to',
+    'from_frets',
+    'to_frets',
+    'have_ms',
+    'need_ms',
+    'travel_mm',
+    'fits',
+    'stay',
+    'slide',
+    'common',
+    'repairs',
+], properties: [
     new OA\Property(property: 'bar', description: 'of the form, from 0', type: 'integer'),
     new OA\Property(property: 'from', type: 'string'),
     new OA\Property(property: 'to', type: 'string'),
@@ -23,9 +37,19 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'need_ms', type: 'number'),
     new OA\Property(property: 'travel_mm', type: 'number'),
     new OA\Property(property: 'fits', type: 'boolean'),
-    new OA\Property(property: 'stay', description: 'fingers that keep string and fret', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(
+        property: 'stay',
+        description: 'fingers that keep string and fret',
+        type: 'array',
+        items: new OA\Items(type: 'integer'),
+    ),
     new OA\Property(property: 'slide', description: 'fingers that keep their string', type: 'array', items: new OA\Items(type: 'integer')),
-    new OA\Property(property: 'common', description: 'strings whose note both grips have', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(
+        property: 'common',
+        description: 'strings whose note both grips have',
+        type: 'array',
+        items: new OA\Items(type: 'integer'),
+    ),
     new OA\Property(property: 'repairs', type: 'array', items: new OA\Items(ref: '#/components/schemas/Fix')),
 ])]
 final class ChangeResource
@@ -50,7 +74,13 @@ final class ChangeResource
             'stay' => $window->stay,
             'slide' => $window->slide,
             'common' => $window->common,
-            'repairs' => array_map(static fn (Repair $repair): array => ['text' => $repair->text, 'change' => DocumentChange::between($breakdown, $repair->breakdown)], $repairs),
+            'repairs' => array_map(
+                static fn (Repair $repair): array => [
+                    'text' => $repair->text,
+                    'change' => DocumentChange::between($breakdown, $repair->breakdown),
+                ],
+                $repairs,
+            ),
         ];
     }
 }

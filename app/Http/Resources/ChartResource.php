@@ -17,7 +17,18 @@ use Gravik\Harmony\Numeral;
 use Gravik\Neck\Finder\CapoPlan;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'ChartChord', required: ['at', 'beats', 'typed', 'symbol', 'root', 'ending', 'numeral', 'plain_numeral', 'shape', 'approach'], properties: [
+#[OA\Schema(schema: 'ChartChord', required: [
+    'at',
+    'beats',
+    'typed',
+    'symbol',
+    'root',
+    'ending',
+    'numeral',
+    'plain_numeral',
+    'shape',
+    'approach',
+], properties: [
     new OA\Property(property: 'at', type: 'integer'),
     new OA\Property(property: 'beats', type: 'number'),
     new OA\Property(property: 'typed', type: 'string'),
@@ -74,10 +85,14 @@ final class ChartResource
             'id' => $section->id,
             'name' => $section->name,
             'beats' => $setting->meter->beats(),
-            'times' => array_sum(array_map(static fn (FormEntry $entry): int => $entry->section === $section->id ? $entry->times : 0, $breakdown->form)),
+            'times' => array_sum(array_map(
+                static fn (FormEntry $entry): int => $entry->section === $section->id ? $entry->times : 0,
+                $breakdown->form,
+            )),
             ...self::line($breakdown, $section, $setting, null, $section->line),
             'endings' => array_map(
-                static fn (Ending $ending, int $number): array => ['times' => $ending->times] + self::line($breakdown, $section, $setting, $number, $ending->line),
+                static fn (Ending $ending, int $number): array => ['times' => $ending->times]
+                    + self::line($breakdown, $section, $setting, $number, $ending->line),
                 $section->endings,
                 array_keys($section->endings),
             ),
@@ -92,7 +107,15 @@ final class ChartResource
         return [
             'bars' => array_map(static fn (Bar $bar, int $place): array => [
                 'repeated' => $bar->repeated,
-                'chords' => array_map(static fn (ChordAt $chord): array => self::chord($chord, $setting, $breakdown, new Place($section->id, $ending, $place, $chord->at)), $bar->chords),
+                'chords' => array_map(
+                    static fn (ChordAt $chord): array => self::chord(
+                        $chord,
+                        $setting,
+                        $breakdown,
+                        new Place($section->id, $ending, $place, $chord->at),
+                    ),
+                    $bar->chords,
+                ),
             ], $reading->bars, array_keys($reading->bars)),
             'problems' => array_map(static fn (ChartProblem $problem): array => [
                 'at' => $problem->at, 'length' => $problem->length, 'bar' => $problem->bar, 'message' => $problem->message, 'nearest' => $problem->nearest,

@@ -23,12 +23,40 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'has', description: 'what the breakdown has now', type: 'string'),
     new OA\Property(property: 'change', type: 'array', items: new OA\Items(ref: '#/components/schemas/Patch')),
 ])]
-#[OA\Schema(schema: 'FeelReading', required: ['tempo_bpm', 'meter', 'beats_a_bar', 'grid', 'swing', 'bias_ms', 'scatter_ms', 'drift_bpm_per_min', 'first_beat', 'places', 'arm', 'beats', 'strokes', 'bar_tempos', 'slots', 'offers'], properties: [
+#[OA\Schema(schema: 'FeelReading', required: [
+    'tempo_bpm',
+    'meter',
+    'beats_a_bar',
+    'grid',
+    'swing',
+    'bias_ms',
+    'scatter_ms',
+    'drift_bpm_per_min',
+    'first_beat',
+    'places',
+    'arm',
+    'beats',
+    'strokes',
+    'bar_tempos',
+    'slots',
+    'offers',
+], properties: [
     new OA\Property(property: 'tempo_bpm', type: 'number'),
     new OA\Property(property: 'meter', type: 'string'),
     new OA\Property(property: 'beats_a_bar', type: 'integer'),
     new OA\Property(property: 'grid', description: 'slots a beat', type: 'integer'),
-    new OA\Property(property: 'swing', nullable: true, type: 'object', required: ['ratio', 'low', 'high', 'p', 'p_low', 'p_high', 'shares', 'sure', 'straight', 'words'], properties: [
+    new OA\Property(property: 'swing', nullable: true, type: 'object', required: [
+        'ratio',
+        'low',
+        'high',
+        'p',
+        'p_low',
+        'p_high',
+        'shares',
+        'sure',
+        'straight',
+        'words',
+    ], properties: [
         new OA\Property(property: 'ratio', type: 'number'),
         new OA\Property(property: 'low', type: 'number'),
         new OA\Property(property: 'high', type: 'number'),
@@ -44,12 +72,39 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'scatter_ms', description: 'about the slots, the drift followed', type: 'number'),
     new OA\Property(property: 'drift_bpm_per_min', type: 'number'),
     new OA\Property(property: 'first_beat', description: 'seconds', type: 'number'),
-    new OA\Property(property: 'places', description: 'where the slots lie in the beat, 0–1', type: 'array', items: new OA\Items(type: 'number')),
-    new OA\Property(property: 'arm', description: 'which way a hand that keeps swinging crosses at each slot of a bar', type: 'array', items: new OA\Items(type: 'string', enum: ['down', 'up'])),
-    new OA\Property(property: 'beats', description: 'seconds of every beat from bar 1 on', type: 'array', items: new OA\Items(type: 'number')),
-    new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(required: ['t', 'bar', 'slot', 'ms', 'name', 'accent', 'far'], type: 'object', properties: [
+    new OA\Property(
+        property: 'places',
+        description: 'where the slots lie in the beat, 0–1',
+        type: 'array',
+        items: new OA\Items(type: 'number'),
+    ),
+    new OA\Property(
+        property: 'arm',
+        description: 'which way a hand that keeps swinging crosses at each slot of a bar',
+        type: 'array',
+        items: new OA\Items(type: 'string', enum: ['down', 'up']),
+    ),
+    new OA\Property(
+        property: 'beats',
+        description: 'seconds of every beat from bar 1 on',
+        type: 'array',
+        items: new OA\Items(type: 'number'),
+    ),
+    new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(required: [
+        't',
+        'bar',
+        'slot',
+        'ms',
+        'name',
+        'accent',
+        'far',
+    ], type: 'object', properties: [
         new OA\Property(property: 'accent', description: '0 soft, 1 plain, 2 accented', type: 'integer'),
-        new OA\Property(property: 'far', description: 'whether it lies further from its slot than the usual gate lets through', type: 'boolean'),
+        new OA\Property(
+            property: 'far',
+            description: 'whether it lies further from its slot than the usual gate lets through',
+            type: 'boolean',
+        ),
         new OA\Property(property: 't', type: 'number'),
         new OA\Property(property: 'bar', type: 'integer'),
         new OA\Property(property: 'slot', type: 'integer'),
@@ -57,7 +112,15 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'name', type: 'string'),
     ])),
     new OA\Property(property: 'bar_tempos', type: 'array', items: new OA\Items(type: 'number')),
-    new OA\Property(property: 'slots', type: 'array', items: new OA\Items(required: ['slot', 'name', 'share', 'level_db', 'dead', 'pushed', 'ms'], type: 'object', properties: [
+    new OA\Property(property: 'slots', type: 'array', items: new OA\Items(required: [
+        'slot',
+        'name',
+        'share',
+        'level_db',
+        'dead',
+        'pushed',
+        'ms',
+    ], type: 'object', properties: [
         new OA\Property(property: 'slot', type: 'integer'),
         new OA\Property(property: 'name', type: 'string'),
         new OA\Property(property: 'share', type: 'number'),
@@ -101,7 +164,18 @@ final class FeelReadingResource
             'places' => array_map(static fn (float $place): float => round($place, 4), $reading->places),
             'arm' => array_map(static fn (?Direction $direction): ?string => $direction?->value, $reading->arm()),
             'beats' => array_map(static fn (float $t): float => round($t, 4), $reading->beats),
-            'strokes' => array_map(static fn (PlacedStroke $stroke): array => ['t' => round($stroke->t, 4), 'bar' => $stroke->bar, 'slot' => $stroke->slot, 'ms' => round($stroke->ms, 1), 'name' => $names[$stroke->slot] ?? '', 'accent' => $stroke->accent(), 'far' => $usual->isFarOff($stroke->ms)], $reading->strokes),
+            'strokes' => array_map(
+                static fn (PlacedStroke $stroke): array => [
+                    't' => round($stroke->t, 4),
+                    'bar' => $stroke->bar,
+                    'slot' => $stroke->slot,
+                    'ms' => round($stroke->ms, 1),
+                    'name' => $names[$stroke->slot] ?? '',
+                    'accent' => $stroke->accent(),
+                    'far' => $usual->isFarOff($stroke->ms),
+                ],
+                $reading->strokes,
+            ),
             'bar_tempos' => array_map(static fn (float $bpm): float => round($bpm, 2), $reading->barTempos),
             'slots' => array_map(self::slot(...), $reading->slots),
             'offers' => array_map(static fn (FeelOffer $offer): array => [
@@ -116,6 +190,14 @@ final class FeelReadingResource
     /** @return array<string, mixed> */
     private static function slot(SlotHeard $slot): array
     {
-        return ['slot' => $slot->slot, 'name' => $slot->name, 'share' => round($slot->share, 3), 'level_db' => $slot->levelDb === null ? null : round($slot->levelDb, 1), 'dead' => round($slot->dead, 3), 'pushed' => round($slot->pushed, 3), 'ms' => round($slot->ms, 1)];
+        return [
+            'slot' => $slot->slot,
+            'name' => $slot->name,
+            'share' => round($slot->share, 3),
+            'level_db' => $slot->levelDb === null ? null : round($slot->levelDb, 1),
+            'dead' => round($slot->dead, 3),
+            'pushed' => round($slot->pushed, 3),
+            'ms' => round($slot->ms, 1),
+        ];
     }
 }

@@ -17,7 +17,12 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'symbol', description: 'the chord it was named on', type: 'string'),
     new OA\Property(property: 'frets', type: 'array', items: new OA\Items(type: 'integer', nullable: true)),
     new OA\Property(property: 'tuning', type: 'string'),
-    new OA\Property(property: 'here', description: 'the grip on the root that was asked for; null where it is another chord or cannot go there', nullable: true, allOf: [new OA\Schema(ref: '#/components/schemas/Voicing')]),
+    new OA\Property(
+        property: 'here',
+        description: 'the grip on the root that was asked for; null where it is another chord or cannot go there',
+        nullable: true,
+        allOf: [new OA\Schema(ref: '#/components/schemas/Voicing')],
+    ),
 ])]
 final class GripResource
 {
@@ -31,6 +36,13 @@ final class GripResource
             $here = $frets === null ? null : $finder->voicing($chord, $frets);
         }
 
-        return ['id' => $grip->id, 'name' => $grip->name, 'symbol' => $grip->symbol, 'frets' => $grip->frets, 'tuning' => $grip->tuning, 'here' => $here === null ? null : VoicingResource::of($here, $neck)];
+        return [
+            'id' => $grip->id,
+            'name' => $grip->name,
+            'symbol' => $grip->symbol,
+            'frets' => $grip->frets,
+            'tuning' => $grip->tuning,
+            'here' => $here === null ? null : VoicingResource::of($here, $neck),
+        ];
     }
 }

@@ -30,8 +30,18 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'beats', description: 'where it sounds, swing included', type: 'number'),
     new OA\Property(property: 'kind', type: 'string', enum: ['ring', 'short', 'palm-mute', 'chuck', 'ghost', 'air']),
     new OA\Property(property: 'accent', type: 'integer'),
-    new OA\Property(property: 'chord', description: 'whether it sounds the grip held, the next one (a push) or the open strings; none for air', type: 'string', enum: ['this', 'next', 'open']),
-    new OA\Property(property: 'ornament', description: 'how the fretting hand comes to or leaves its notes', type: 'string', nullable: true),
+    new OA\Property(
+        property: 'chord',
+        description: 'whether it sounds the grip held, the next one (a push) or the open strings; none for air',
+        type: 'string',
+        enum: ['this', 'next', 'open'],
+    ),
+    new OA\Property(
+        property: 'ornament',
+        description: 'how the fretting hand comes to or leaves its notes',
+        type: 'string',
+        nullable: true,
+    ),
     new OA\Property(property: 'stream', description: 'which line of the pattern it belongs to, from 0; none for air', type: 'integer'),
 ])]
 #[OA\Schema(schema: 'HandSlot', required: ['slot', 'at', 'division', 'beats', 'syllable', 'on_beat'], properties: [
@@ -48,31 +58,71 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'p', description: 'share of the beat at which the off-beat falls', type: 'number'),
     new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandStroke')),
 ])]
-#[OA\Schema(schema: 'HandLimit', description: 'tempos to which the hand holds; null for a pattern without strokes', required: ['easy_to', 'hard_to', 'why'], properties: [
+#[OA\Schema(schema: 'HandLimit',
+    description: 'tempos to which the hand holds; null for a pattern without strokes', required: ['easy_to', 'hard_to', 'why'],
+    properties: [
     new OA\Property(property: 'easy_to', type: 'number'),
     new OA\Property(property: 'hard_to', type: 'number'),
     new OA\Property(property: 'why', type: 'string', enum: LimitKind::class),
 ])]
-#[OA\Schema(schema: 'HandCrossings', description: 'from string to string in the pattern, and strings the pick comes round', required: ['count', 'around'], properties: [
+#[OA\Schema(schema: 'HandCrossings',
+    description: 'from string to string in the pattern, and strings the pick comes round', required: ['count', 'around'], properties: [
     new OA\Property(property: 'count', type: 'integer'),
     new OA\Property(property: 'around', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'Hand', required: ['pattern', 'runs_on', 'grid', 'sketch', 'slots', 'warnings', 'habits', 'counted', 'same_levels', 'advice', 'limit', 'crossings', 'density', 'muted_share', 'syncopation', 'strokes_a_second'], properties: [
+#[OA\Schema(schema: 'Hand', required: [
+    'pattern',
+    'runs_on',
+    'grid',
+    'sketch',
+    'slots',
+    'warnings',
+    'habits',
+    'counted',
+    'same_levels',
+    'advice',
+    'limit',
+    'crossings',
+    'density',
+    'muted_share',
+    'syncopation',
+    'strokes_a_second',
+], properties: [
     new OA\Property(property: 'pattern', description: 'its id', type: 'string'),
-    new OA\Property(property: 'runs_on', description: 'through sections that follow one another with it; else it begins anew with each', type: 'boolean'),
+    new OA\Property(
+        property: 'runs_on',
+        description: 'through sections that follow one another with it; else it begins anew with each',
+        type: 'boolean',
+    ),
     new OA\Property(property: 'grid', type: 'integer'),
     new OA\Property(property: 'sketch', ref: '#/components/schemas/HandSketch'),
     new OA\Property(property: 'slots', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandSlot')),
     new OA\Property(property: 'warnings', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandWarning')),
-    new OA\Property(property: 'habits', description: 'what a new stroke of each line plays and with what; the last is a second line’s that is yet to come', type: 'array', items: new OA\Items(required: ['zone', 'action', 'by'], properties: [
+    new OA\Property(property: 'habits',
+        description: 'what a new stroke of each line plays and with what; the last is a second line’s that is yet to come', type: 'array',
+        items: new OA\Items(required: ['zone', 'action', 'by'], properties: [
         new OA\Property(property: 'zone', type: 'string'),
         new OA\Property(property: 'action', type: 'string'),
         new OA\Property(property: 'by', type: 'string'),
     ], type: 'object')),
-    new OA\Property(property: 'counted', description: 'each line as it is counted aloud', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property(property: 'same_levels', description: 'levels that leave out nothing of the one above them', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(
+        property: 'counted',
+        description: 'each line as it is counted aloud',
+        type: 'array',
+        items: new OA\Items(type: 'string'),
+    ),
+    new OA\Property(
+        property: 'same_levels',
+        description: 'levels that leave out nothing of the one above them',
+        type: 'array',
+        items: new OA\Items(type: 'integer'),
+    ),
     new OA\Property(property: 'advice', required: ['school', 'reason'], properties: [
-        new OA\Property(property: 'school', type: 'string', enum: ['pendulum', 'all-down', 'down-down-up', 'down-up-up', 'alternate', 'thumb-fingers', 'pick-fingers']),
+        new OA\Property(
+            property: 'school',
+            type: 'string',
+            enum: ['pendulum', 'all-down', 'down-down-up', 'down-up-up', 'alternate', 'thumb-fingers', 'pick-fingers'],
+        ),
         new OA\Property(property: 'reason', type: 'string'),
     ], type: 'object'),
     new OA\Property(property: 'limit', ref: '#/components/schemas/HandLimit', nullable: true),
@@ -83,13 +133,27 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'strokes_a_second', type: 'number'),
 ])]
 #[OA\Schema(schema: 'SchoolInUse', required: ['school', 'name', 'sketch', 'differs', 'crossings', 'limit', 'faults'], properties: [
-    new OA\Property(property: 'school', type: 'string', enum: ['pendulum', 'all-down', 'down-down-up', 'down-up-up', 'alternate', 'thumb-fingers', 'pick-fingers']),
+    new OA\Property(
+        property: 'school',
+        type: 'string',
+        enum: ['pendulum', 'all-down', 'down-down-up', 'down-up-up', 'alternate', 'thumb-fingers', 'pick-fingers'],
+    ),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'sketch', ref: '#/components/schemas/HandSketch'),
-    new OA\Property(property: 'differs', description: 'ticks of the strokes that go the other way than in the school chosen now', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(
+        property: 'differs',
+        description: 'ticks of the strokes that go the other way than in the school chosen now',
+        type: 'array',
+        items: new OA\Items(type: 'integer'),
+    ),
     new OA\Property(property: 'crossings', ref: '#/components/schemas/HandCrossings'),
     new OA\Property(property: 'limit', ref: '#/components/schemas/HandLimit', nullable: true),
-    new OA\Property(property: 'faults', description: 'what this school cannot do, or finds hard at this tempo', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(
+        property: 'faults',
+        description: 'what this school cannot do, or finds hard at this tempo',
+        type: 'array',
+        items: new OA\Items(type: 'string'),
+    ),
 ])]
 final class HandResource
 {
@@ -110,9 +174,15 @@ final class HandResource
             'grid' => $grid ?? $desk->pattern()->grid(),
             'sketch' => HandSketch::of($hand, $ruler),
             'slots' => self::slots($desk->pattern(), $ruler, $grid, $divided),
-            'warnings' => array_map(static fn (Warning $warning): array => WarningResource::of($desk, $warning, $practice), $hand->warnings),
+            'warnings' => array_map(
+                static fn (Warning $warning): array => WarningResource::of($desk, $warning, $practice),
+                $hand->warnings,
+            ),
             'habits' => self::habits($desk->pattern()),
-            'counted' => array_map(static fn (int $line): string => CountLine::write($desk->pattern(), $line), array_keys($desk->pattern()->streams)),
+            'counted' => array_map(
+                static fn (int $line): string => CountLine::write($desk->pattern(), $line),
+                array_keys($desk->pattern()->streams),
+            ),
             'same_levels' => (new Levels())->sameAsAbove($desk->pattern()),
             'advice' => ['school' => $advice->school->value, 'reason' => $advice->reason],
             'limit' => self::limit(TempoLimit::of($hand->pattern)),
@@ -172,7 +242,9 @@ final class HandResource
     /** @return array<string, mixed>|null */
     private static function limit(?TempoLimit $limit): ?array
     {
-        return $limit === null ? null : ['easy_to' => round($limit->easyTo, 1), 'hard_to' => round($limit->hardTo, 1), 'why' => $limit->why->value];
+        return $limit === null
+            ? null
+            : ['easy_to' => round($limit->easyTo, 1), 'hard_to' => round($limit->hardTo, 1), 'why' => $limit->why->value];
     }
 
     /** @return array<string, int> */

@@ -18,7 +18,12 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Hearing', required: ['seconds', 'strokes', 'outline', 'tuning', 'meter', 'remark'], properties: [
     new OA\Property(property: 'seconds', type: 'number'),
     new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(ref: '#/components/schemas/HeardStroke')),
-    new OA\Property(property: 'outline', description: 'loudness of each hundredth of a second, 0 to 100; empty for MIDI', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(
+        property: 'outline',
+        description: 'loudness of each hundredth of a second, 0 to 100; empty for MIDI',
+        type: 'array',
+        items: new OA\Items(type: 'integer'),
+    ),
     new OA\Property(property: 'tuning', nullable: true, type: 'object', required: ['cents', 'from', 'near'], properties: [
         new OA\Property(property: 'cents', description: 'from A = 440, + sharp', type: 'number'),
         new OA\Property(property: 'from', description: 'strokes', type: 'integer'),
@@ -45,7 +50,10 @@ final class HearingResource
             'tuning' => $tuning === null ? null : [
                 'cents' => round($tuning->cents, 1),
                 'from' => $tuning->from,
-                'near' => array_map(static fn (Tuning $near): array => ['slug' => $near->slug, 'name' => Tuning::known()[$near->slug][0] ?? $near->slug], $tuning->nearest()),
+                'near' => array_map(
+                    static fn (Tuning $near): array => ['slug' => $near->slug, 'name' => Tuning::known()[$near->slug][0] ?? $near->slug],
+                    $tuning->nearest(),
+                ),
             ],
             'meter' => $file->meter?->text(),
             'remark' => $file->remark,
@@ -55,6 +63,11 @@ final class HearingResource
     /** @return array<string, mixed> */
     public static function stroke(PlayedOnset $stroke): array
     {
-        return ['t' => round($stroke->t, 4), 'direction' => $stroke->direction?->value, 'muted' => $stroke->muted, 'level_db' => $stroke->levelDb === null ? null : round($stroke->levelDb, 1)];
+        return [
+            't' => round($stroke->t, 4),
+            'direction' => $stroke->direction?->value,
+            'muted' => $stroke->muted,
+            'level_db' => $stroke->levelDb === null ? null : round($stroke->levelDb, 1),
+        ];
     }
 }

@@ -15,10 +15,22 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'click_on', description: 'beats of the bar, from 0', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'click_off_beats', type: 'boolean'),
-    new OA\Property(property: 'click_rests', description: 'bars with the click, and bars without', type: 'array', items: new OA\Items(type: 'integer'), nullable: true),
+    new OA\Property(
+        property: 'click_rests',
+        description: 'bars with the click, and bars without',
+        type: 'array',
+        items: new OA\Items(type: 'integer'),
+        nullable: true,
+    ),
 ])]
 #[OA\Schema(schema: 'Ladder', required: ['steps', 'minutes', 'fits', 'goal'], properties: [
-    new OA\Property(property: 'steps', type: 'array', items: new OA\Items(required: ['bpm', 'bars', 'cycles', 'seconds', 'pulse_beats'], properties: [
+    new OA\Property(property: 'steps', type: 'array', items: new OA\Items(required: [
+        'bpm',
+        'bars',
+        'cycles',
+        'seconds',
+        'pulse_beats',
+    ], properties: [
         new OA\Property(property: 'pulse_beats', description: 'that one swing of the shown pulse takes', type: 'integer'),
         new OA\Property(property: 'bpm', type: 'integer'),
         new OA\Property(property: 'bars', type: 'integer'),
@@ -43,11 +55,22 @@ final class LadderResource
         ];
     }
 
-    /** @return array{steps: list<array{bpm: int, bars: int, cycles: int, seconds: float, pulse_beats: int}>, minutes: float, fits: bool, goal: int} */
+    /**
+     * @return array{steps: list<array{bpm: int, bars: int, cycles: int, seconds: float, pulse_beats: int}>, minutes: float, fits: bool, goal: int}
+     */
     public static function of(Ladder $ladder): array
     {
         return [
-            'steps' => array_map(static fn (LadderStep $step): array => ['bpm' => $step->bpm, 'bars' => $step->bars, 'cycles' => $step->cycles, 'seconds' => round($step->seconds, 2), 'pulse_beats' => $step->pulseBeats()], $ladder->steps),
+            'steps' => array_map(
+                static fn (LadderStep $step): array => [
+                    'bpm' => $step->bpm,
+                    'bars' => $step->bars,
+                    'cycles' => $step->cycles,
+                    'seconds' => round($step->seconds, 2),
+                    'pulse_beats' => $step->pulseBeats(),
+                ],
+                $ladder->steps,
+            ),
             'minutes' => round($ladder->minutes(), 2),
             'fits' => $ladder->fits,
             'goal' => $ladder->goal,

@@ -9,7 +9,18 @@ use Gravik\Listening\Lock\FindingKind;
 use Gravik\Listening\Lock\LockReport;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'LockSlot', required: ['slot', 'name', 'n', 'bias_ms', 'spread_ms', 'level_db', 'length_share', 'muted_ok', 'missed', 'extra'], properties: [
+#[OA\Schema(schema: 'LockSlot', required: [
+    'slot',
+    'name',
+    'n',
+    'bias_ms',
+    'spread_ms',
+    'level_db',
+    'length_share',
+    'muted_ok',
+    'missed',
+    'extra',
+], properties: [
     new OA\Property(property: 'slot', type: 'integer'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'n', type: 'integer'),
@@ -30,17 +41,49 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'tempo', type: 'integer'),
     ], type: 'object', nullable: true),
 ])]
-#[OA\Schema(schema: 'LockReport', required: ['planned', 'played', 'matched', 'missed', 'extra', 'latency_ms', 'bias_ms', 'spread_ms', 'drift_bpm_per_min', 'swing', 'swing_shares', 'directions', 'slots', 'hits', 'findings', 'gate', 'anchored'], properties: [
-    new OA\Property(property: 'anchored', description: 'whether the bias is against the band; else it is against the take’s own strokes on the beats', type: 'boolean'),
+#[OA\Schema(schema: 'LockReport', required: [
+    'planned',
+    'played',
+    'matched',
+    'missed',
+    'extra',
+    'latency_ms',
+    'bias_ms',
+    'spread_ms',
+    'drift_bpm_per_min',
+    'swing',
+    'swing_shares',
+    'directions',
+    'slots',
+    'hits',
+    'findings',
+    'gate',
+    'anchored',
+], properties: [
+    new OA\Property(
+        property: 'anchored',
+        description: 'whether the bias is against the band; else it is against the take’s own strokes on the beats',
+        type: 'boolean',
+    ),
     new OA\Property(property: 'planned', type: 'integer'),
     new OA\Property(property: 'played', type: 'integer'),
     new OA\Property(property: 'matched', type: 'integer'),
     new OA\Property(property: 'missed', type: 'integer'),
     new OA\Property(property: 'extra', type: 'integer'),
-    new OA\Property(property: 'latency_ms', description: 'null: never measured, so the bias includes the device', type: 'number', nullable: true),
+    new OA\Property(
+        property: 'latency_ms',
+        description: 'null: never measured, so the bias includes the device',
+        type: 'number',
+        nullable: true,
+    ),
     new OA\Property(property: 'bias_ms', type: 'number', nullable: true),
     new OA\Property(property: 'spread_ms', type: 'number', nullable: true),
-    new OA\Property(property: 'drift_ms', description: 'what a changing tempo moves over the take, taken off bias, spread, swing and slots; null without one', type: 'number', nullable: true),
+    new OA\Property(
+        property: 'drift_ms',
+        description: 'what a changing tempo moves over the take, taken off bias, spread, swing and slots; null without one',
+        type: 'number',
+        nullable: true,
+    ),
     new OA\Property(property: 'drift_bpm_per_min', type: 'number', nullable: true),
     new OA\Property(property: 'swing', required: ['planned', 'played', 'low', 'high'], properties: [
         new OA\Property(property: 'planned', type: 'number'),
@@ -48,7 +91,12 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'low', type: 'number'),
         new OA\Property(property: 'high', type: 'number'),
     ], type: 'object', nullable: true),
-    new OA\Property(property: 'swing_shares', description: 'the same as shares of the pair', required: ['planned', 'played', 'low', 'high'], properties: [
+    new OA\Property(property: 'swing_shares', description: 'the same as shares of the pair', required: [
+        'planned',
+        'played',
+        'low',
+        'high',
+    ], properties: [
         new OA\Property(property: 'planned', type: 'number'),
         new OA\Property(property: 'played', type: 'number'),
         new OA\Property(property: 'low', type: 'number'),
@@ -64,7 +112,8 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'bar', type: 'integer'),
         new OA\Property(property: 'ms', type: 'number'),
     ], type: 'object')),
-    new OA\Property(property: 'bars', description: 'the median of each bar, so that a drift shows', type: 'array', items: new OA\Items(required: ['bar', 'ms'], type: 'object', properties: [
+    new OA\Property(property: 'bars', description: 'the median of each bar, so that a drift shows', type: 'array',
+        items: new OA\Items(required: ['bar', 'ms'], type: 'object', properties: [
         new OA\Property(property: 'bar', type: 'integer'),
         new OA\Property(property: 'ms', type: 'number'),
     ])),

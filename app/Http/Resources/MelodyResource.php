@@ -9,7 +9,16 @@ use Gravik\Neck\Melody\RiffNote;
 use Gravik\Neck\Melody\RiffPlace;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'HarmonisedNote', required: ['chord', 'strings', 'frets', 'midi', 'degrees', 'chord_tone', 'held', 'shared'], properties: [
+#[OA\Schema(schema: 'HarmonisedNote', required: [
+    'chord',
+    'strings',
+    'frets',
+    'midi',
+    'degrees',
+    'chord_tone',
+    'held',
+    'shared',
+], properties: [
     new OA\Property(property: 'chord', type: 'string'),
     new OA\Property(property: 'strings', description: 'the lower-sounding first', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'frets', type: 'array', items: new OA\Items(type: 'integer')),
@@ -44,8 +53,18 @@ final class MelodyResource
     /** @return array<string, mixed> */
     public static function place(RiffPlace $place): array
     {
-        $notes = static fn (array $riff): array => array_map(static fn (RiffNote $note): array => ['string' => $note->string, 'fret' => $note->fret, 'midi' => $note->midi], $riff);
+        $notes = static fn (array $riff): array => array_map(
+            static fn (RiffNote $note): array => ['string' => $note->string, 'fret' => $note->fret, 'midi' => $note->midi],
+            $riff,
+        );
 
-        return ['where' => $place->where, 'way' => $place->way, 'travel_mm' => round($place->travelMm, 1), 'one' => $notes($place->one), 'four' => $notes($place->four), 'five' => $notes($place->five)];
+        return [
+            'where' => $place->where,
+            'way' => $place->way,
+            'travel_mm' => round($place->travelMm, 1),
+            'one' => $notes($place->one),
+            'four' => $notes($place->four),
+            'five' => $notes($place->five),
+        ];
     }
 }

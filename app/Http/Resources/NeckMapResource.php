@@ -11,11 +11,21 @@ use Gravik\Pitch\Pitch;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'DoubleStop', required: ['strings', 'frets', 'midi', 'interval', 'kind', 'degrees', 'notes', 'hammers'], properties: [
-    new OA\Property(property: 'strings', description: 'numbers, the lower-sounding first', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(
+        property: 'strings',
+        description: 'numbers, the lower-sounding first',
+        type: 'array',
+        items: new OA\Items(type: 'integer'),
+    ),
     new OA\Property(property: 'frets', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'midi', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'interval', type: 'string', enum: ['third', 'fourth', 'sixth']),
-    new OA\Property(property: 'kind', description: 'both chord tones, one and a colour, or passing', type: 'string', enum: ['both', 'one', 'passing']),
+    new OA\Property(
+        property: 'kind',
+        description: 'both chord tones, one and a colour, or passing',
+        type: 'string',
+        enum: ['both', 'one', 'passing'],
+    ),
     new OA\Property(property: 'degrees', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'notes', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'hammers', type: 'array', items: new OA\Items(required: ['string', 'from', 'to'], properties: [

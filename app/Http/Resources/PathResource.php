@@ -17,7 +17,20 @@ use Gravik\Neck\Finder\CapoPlan;
 use Gravik\Neck\Line\PathFinder;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'VoicedChord', required: ['place', 'form_bar', 'beat', 'beats', 'symbol', 'numeral', 'shape', 'pinned', 'linked', 'follows', 'walk', 'voicing'], properties: [
+#[OA\Schema(schema: 'VoicedChord', required: [
+    'place',
+    'form_bar',
+    'beat',
+    'beats',
+    'symbol',
+    'numeral',
+    'shape',
+    'pinned',
+    'linked',
+    'follows',
+    'walk',
+    'voicing',
+], properties: [
     new OA\Property(property: 'place', ref: '#/components/schemas/Place'),
     new OA\Property(property: 'form_bar', description: 'within the written song, from 0', type: 'integer'),
     new OA\Property(property: 'beat', description: 'of the bar, from 1', type: 'integer'),
@@ -25,15 +38,29 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'symbol', type: 'string'),
     new OA\Property(property: 'numeral', type: 'string'),
     new OA\Property(property: 'shape', description: 'what the hand holds above the capo; null without one', type: 'string', nullable: true),
-    new OA\Property(property: 'pinned', description: 'whether this grip is the pinned one; in a second place pins are left aside', type: 'boolean'),
+    new OA\Property(
+        property: 'pinned',
+        description: 'whether this grip is the pinned one; in a second place pins are left aside',
+        type: 'boolean',
+    ),
     new OA\Property(property: 'linked', description: 'whether the same kind of chord close by follows this grip', type: 'boolean'),
     new OA\Property(property: 'follows', description: 'whether it follows such a grip itself', type: 'boolean'),
-    new OA\Property(property: 'walk', ref: '#/components/schemas/ApproachOffer', description: 'how the hand comes to it; null where nothing is laid down', nullable: true),
+    new OA\Property(
+        property: 'walk',
+        ref: '#/components/schemas/ApproachOffer',
+        description: 'how the hand comes to it; null where nothing is laid down',
+        nullable: true,
+    ),
     new OA\Property(property: 'voicing', ref: '#/components/schemas/Voicing'),
 ])]
 #[OA\Schema(schema: 'Place', required: ['section', 'ending', 'bar', 'tick'], properties: [
     new OA\Property(property: 'section', type: 'string'),
-    new OA\Property(property: 'ending', description: 'of the section, from 0; null in what all its endings follow', type: 'integer', nullable: true),
+    new OA\Property(
+        property: 'ending',
+        description: 'of the section, from 0; null in what all its endings follow',
+        type: 'integer',
+        nullable: true,
+    ),
     new OA\Property(property: 'bar', type: 'integer'),
     new OA\Property(property: 'tick', description: 'from the bar line', type: 'integer'),
 ])]
@@ -42,18 +69,37 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'held', type: 'integer'),
     new OA\Property(property: 'top', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'Path', required: ['line', 'cost', 'candidates', 'travel', 'without_open_root', 'chords', 'moves', 'loose'], properties: [
+#[OA\Schema(schema: 'Path', required: [
+    'line',
+    'cost',
+    'candidates',
+    'travel',
+    'without_open_root',
+    'chords',
+    'moves',
+    'loose',
+], properties: [
     new OA\Property(property: 'line', description: 'its id', type: 'string'),
     new OA\Property(property: 'travel', description: 'over the whole line', required: ['frets', 'held'], properties: [
         new OA\Property(property: 'frets', description: 'travelled by the first finger', type: 'integer'),
         new OA\Property(property: 'held', description: 'notes that stay on their string', type: 'integer'),
     ], type: 'object'),
-    new OA\Property(property: 'without_open_root', description: 'chords whose root no open string gives', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(
+        property: 'without_open_root',
+        description: 'chords whose root no open string gives',
+        type: 'array',
+        items: new OA\Items(type: 'string'),
+    ),
     new OA\Property(property: 'cost', type: 'number'),
     new OA\Property(property: 'candidates', description: 'how many grips a chord were weighed', type: 'integer'),
     new OA\Property(property: 'chords', type: 'array', items: new OA\Items(ref: '#/components/schemas/VoicedChord')),
     new OA\Property(property: 'moves', type: 'array', items: new OA\Items(ref: '#/components/schemas/Move')),
-    new OA\Property(property: 'loose', description: 'pins that fit no chord any more', type: 'array', items: new OA\Items(ref: '#/components/schemas/LoosePin')),
+    new OA\Property(
+        property: 'loose',
+        description: 'pins that fit no chord any more',
+        type: 'array',
+        items: new OA\Items(ref: '#/components/schemas/LoosePin'),
+    ),
 ])]
 #[OA\Schema(schema: 'LoosePin', required: ['at', 'symbol', 'frets'], properties: [
     new OA\Property(property: 'at', ref: '#/components/schemas/Place'),
@@ -121,7 +167,11 @@ final class PathResource
     private static function pinOf(Desk $desk, VoicedForm $voiced, int $place): ?Pin
     {
         foreach ($desk->line()->pins as $pin) {
-            if ($pin->belongsTo($voiced->form->chords[$place]) && $pin->frets === $voiced->path->voicings[$place]->frets && ! in_array($pin, $voiced->loose, true)) {
+            if (
+                $pin->belongsTo($voiced->form->chords[$place])
+                && $pin->frets === $voiced->path->voicings[$place]->frets
+                && ! in_array($pin, $voiced->loose, true)
+            ) {
                 return $pin;
             }
         }

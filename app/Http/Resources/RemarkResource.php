@@ -13,7 +13,12 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'kind', type: 'string'),
     new OA\Property(property: 'place', ref: '#/components/schemas/Place', nullable: true),
     new OA\Property(property: 'text', type: 'string'),
-    new OA\Property(property: 'fixes', description: 'the nearest first', type: 'array', items: new OA\Items(ref: '#/components/schemas/Fix')),
+    new OA\Property(
+        property: 'fixes',
+        description: 'the nearest first',
+        type: 'array',
+        items: new OA\Items(ref: '#/components/schemas/Fix'),
+    ),
 ])]
 final class RemarkResource
 {
@@ -24,7 +29,13 @@ final class RemarkResource
             'kind' => $remark->kind->value,
             'place' => $remark->place === null ? null : BreakdownJson::place($remark->place),
             'text' => $remark->text,
-            'fixes' => array_map(static fn (array $fix): array => ['text' => $fix['text'], 'change' => DocumentChange::between($breakdown, $fix['breakdown'])], $remark->fixes),
+            'fixes' => array_map(
+                static fn (array $fix): array => [
+                    'text' => $fix['text'],
+                    'change' => DocumentChange::between($breakdown, $fix['breakdown']),
+                ],
+                $remark->fixes,
+            ),
         ];
     }
 }

@@ -28,8 +28,18 @@ use OpenApi\Attributes as OA;
     ], type: 'object')),
 ])]
 #[OA\Schema(schema: 'StringsPlan', required: ['retune', 'capo'], properties: [
-    new OA\Property(property: 'retune', description: 'lowest string first', type: 'array', items: new OA\Items(ref: '#/components/schemas/Retuning')),
-    new OA\Property(property: 'capo', description: 'the most open grips first', type: 'array', items: new OA\Items(ref: '#/components/schemas/CapoChoice')),
+    new OA\Property(
+        property: 'retune',
+        description: 'lowest string first',
+        type: 'array',
+        items: new OA\Items(ref: '#/components/schemas/Retuning'),
+    ),
+    new OA\Property(
+        property: 'capo',
+        description: 'the most open grips first',
+        type: 'array',
+        items: new OA\Items(ref: '#/components/schemas/CapoChoice'),
+    ),
 ])]
 final class StringsPlanResource
 {
@@ -49,7 +59,14 @@ final class StringsPlanResource
             ], $retune),
             'capo' => array_map(static fn (CapoChoice $choice): array => [
                 'capo' => $choice->capo, 'shape_key' => $choice->shapeKey->text(), 'open_grips' => $choice->openGrips,
-                'shapes' => array_map(static fn (ChordSymbol $sounding, ChordSymbol $shape): array => ['sounding' => $sounding->text(), 'shape' => $shape->text()], $chords, $choice->shapes),
+                'shapes' => array_map(
+                    static fn (ChordSymbol $sounding, ChordSymbol $shape): array => [
+                        'sounding' => $sounding->text(),
+                        'shape' => $shape->text(),
+                    ],
+                    $chords,
+                    $choice->shapes,
+                ),
             ], $capo),
         ];
     }

@@ -9,7 +9,24 @@ use Gravik\Breakdown\Gate;
 use Gravik\Formats\ReportJson;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'TakeRow', required: ['id', 'number', 'player', 'created_at', 'tempo', 'swing', 'bars', 'stage', 'level', 'revision', 'latency_ms', 'passed', 'bias_ms', 'spread_ms', 'gate_ms', 'finding'], properties: [
+#[OA\Schema(schema: 'TakeRow', required: [
+    'id',
+    'number',
+    'player',
+    'created_at',
+    'tempo',
+    'swing',
+    'bars',
+    'stage',
+    'level',
+    'revision',
+    'latency_ms',
+    'passed',
+    'bias_ms',
+    'spread_ms',
+    'gate_ms',
+    'finding',
+], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'number', description: 'of this player on this breakdown, from 1', type: 'integer'),
     new OA\Property(property: 'player', type: 'string'),
@@ -27,8 +44,14 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'gate_ms', description: 'what the bias was allowed to be, either way', type: 'number'),
     new OA\Property(property: 'finding', description: 'what is said of it first', type: 'string', nullable: true),
 ])]
-#[OA\Schema(schema: 'Take', allOf: [new OA\Schema(ref: '#/components/schemas/TakeRow'), new OA\Schema(required: ['strokes', 'report'], properties: [
-    new OA\Property(property: 'strokes', description: 'seconds from bar 1 beat 1, the delay taken off', type: 'array', items: new OA\Items(type: 'number')),
+#[OA\Schema(schema: 'Take', allOf: [new OA\Schema(ref: '#/components/schemas/TakeRow'), new OA\Schema(required: ['strokes', 'report'],
+    properties: [
+    new OA\Property(
+        property: 'strokes',
+        description: 'seconds from bar 1 beat 1, the delay taken off',
+        type: 'array',
+        items: new OA\Items(type: 'number'),
+    ),
     new OA\Property(property: 'report', ref: '#/components/schemas/LockReport'),
 ])])]
 final class TakeResource
@@ -37,7 +60,10 @@ final class TakeResource
     public static function of(Take $take): array
     {
         return self::row($take) + [
-            'strokes' => array_map(static fn (array $stroke): float => round($stroke['t'] - ($take->latency_ms ?? 0.0) / 1000, 4), $take->strokes),
+            'strokes' => array_map(
+                static fn (array $stroke): float => round($stroke['t'] - ($take->latency_ms ?? 0.0) / 1000, 4),
+                $take->strokes,
+            ),
             'report' => ReportJson::shown($take->report),
         ];
     }

@@ -29,9 +29,27 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'string', type: 'integer'),
     new OA\Property(property: 'fret', type: 'integer'),
     new OA\Property(property: 'direction', type: 'string', enum: ['down', 'up']),
-    new OA\Property(property: 'glide', description: 'seconds from its start and semitones from its pitch, where an ornament moves it', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
+    new OA\Property(
+        property: 'glide',
+        description: 'seconds from its start and semitones from its pitch, where an ornament moves it',
+        type: 'array',
+        items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')),
+    ),
 ])]
-#[OA\Schema(schema: 'TimedStroke', required: ['t', 'until', 'slot', 'pattern', 'at', 'bar', 'chord', 'direction', 'kind', 'accent', 'strings', 'ends'], properties: [
+#[OA\Schema(schema: 'TimedStroke', required: [
+    't',
+    'until',
+    'slot',
+    'pattern',
+    'at',
+    'bar',
+    'chord',
+    'direction',
+    'kind',
+    'accent',
+    'strings',
+    'ends',
+], properties: [
     new OA\Property(property: 't', type: 'number'),
     new OA\Property(property: 'until', description: 'seconds when its last string falls silent', type: 'number'),
     new OA\Property(property: 'slot', type: 'integer'),
@@ -42,20 +60,50 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'direction', type: 'string', enum: ['down', 'up']),
     new OA\Property(property: 'kind', type: 'string', enum: ['ring', 'short', 'palm-mute', 'chuck', 'ghost']),
     new OA\Property(property: 'accent', type: 'integer'),
-    new OA\Property(property: 'strings', description: 'string numbers struck, in the order the pick meets them', type: 'array', items: new OA\Items(type: 'integer')),
-    new OA\Property(property: 'ends', description: 'seconds when each of them falls silent', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(
+        property: 'strings',
+        description: 'string numbers struck, in the order the pick meets them',
+        type: 'array',
+        items: new OA\Items(type: 'integer'),
+    ),
+    new OA\Property(
+        property: 'ends',
+        description: 'seconds when each of them falls silent',
+        type: 'array',
+        items: new OA\Items(type: 'number'),
+    ),
 ])]
 #[OA\Schema(schema: 'TimedChord', required: ['t', 'until', 'bar', 'written', 'symbol'], properties: [
     new OA\Property(property: 't', type: 'number'),
     new OA\Property(property: 'until', type: 'number'),
     new OA\Property(property: 'bar', type: 'integer'),
-    new OA\Property(property: 'written', description: 'which of the written chords it is, as the line of grips counts them', type: 'integer'),
+    new OA\Property(
+        property: 'written',
+        description: 'which of the written chords it is, as the line of grips counts them',
+        type: 'integer',
+    ),
     new OA\Property(property: 'symbol', type: 'string'),
 ])]
-#[OA\Schema(schema: 'TimedBar', required: ['t', 'beats', 'off_beats', 'written', 'pattern', 'pattern_bar', 'section', 'pass', 'time', 'p'], properties: [
+#[OA\Schema(schema: 'TimedBar', required: [
+    't',
+    'beats',
+    'off_beats',
+    'written',
+    'pattern',
+    'pattern_bar',
+    'section',
+    'pass',
+    'time',
+    'p',
+], properties: [
     new OA\Property(property: 't', description: 'seconds of its bar line', type: 'number'),
     new OA\Property(property: 'beats', description: 'seconds of its beats', type: 'array', items: new OA\Items(type: 'number')),
-    new OA\Property(property: 'off_beats', description: 'seconds of the middle of every beat, leaning with the feel', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(
+        property: 'off_beats',
+        description: 'seconds of the middle of every beat, leaning with the feel',
+        type: 'array',
+        items: new OA\Items(type: 'number'),
+    ),
     new OA\Property(property: 'written', description: 'which bar of the written song it is, from 0', type: 'integer'),
     new OA\Property(property: 'pattern', description: 'that the guitar plays in it; null where it is out', type: 'string', nullable: true),
     new OA\Property(property: 'pattern_bar', description: 'which bar of the pattern lies on it, from 0', type: 'integer'),
@@ -66,17 +114,47 @@ use OpenApi\Attributes as OA;
 ])]
 #[OA\Schema(schema: 'TimedPattern', required: ['id', 'first_slot', 'bars'], properties: [
     new OA\Property(property: 'id', type: 'string'),
-    new OA\Property(property: 'first_slot', description: 'number of its first slot: the slots of all patterns played are counted through', type: 'integer'),
+    new OA\Property(
+        property: 'first_slot',
+        description: 'number of its first slot: the slots of all patterns played are counted through',
+        type: 'integer',
+    ),
     new OA\Property(property: 'bars', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'Timeline', required: ['tempo', 'ratio', 'p', 'seconds', 'bars', 'patterns', 'counts', 'chords', 'strokes', 'events', 'feel_words', 'off_beat_ms', 'warnings'], properties: [
+#[OA\Schema(schema: 'Timeline', required: [
+    'tempo',
+    'ratio',
+    'p',
+    'seconds',
+    'bars',
+    'patterns',
+    'counts',
+    'chords',
+    'strokes',
+    'events',
+    'feel_words',
+    'off_beat_ms',
+    'warnings',
+], properties: [
     new OA\Property(property: 'tempo', type: 'number'),
     new OA\Property(property: 'ratio', type: 'number'),
     new OA\Property(property: 'p', type: 'number'),
     new OA\Property(property: 'seconds', type: 'number'),
-    new OA\Property(property: 'bars', description: 'every bar as it is played: whoever follows the song looks up here where it is', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimedBar')),
-    new OA\Property(property: 'patterns', description: 'that the guitar plays', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimedPattern')),
-    new OA\Property(property: 'counts', description: 'the patterns counted aloud: seconds, and 0 for a bar, 1 a beat, 2 its division, 3 finer', type: 'array', items: new OA\Items(required: ['t', 'depth'], properties: [
+    new OA\Property(
+        property: 'bars',
+        description: 'every bar as it is played: whoever follows the song looks up here where it is',
+        type: 'array',
+        items: new OA\Items(ref: '#/components/schemas/TimedBar'),
+    ),
+    new OA\Property(
+        property: 'patterns',
+        description: 'that the guitar plays',
+        type: 'array',
+        items: new OA\Items(ref: '#/components/schemas/TimedPattern'),
+    ),
+    new OA\Property(property: 'counts',
+        description: 'the patterns counted aloud: seconds, and 0 for a bar, 1 a beat, 2 its division, 3 finer', type: 'array',
+        items: new OA\Items(required: ['t', 'depth'], properties: [
         new OA\Property(property: 't', type: 'number'),
         new OA\Property(property: 'depth', type: 'integer', enum: [0, 1, 2, 3]),
     ], type: 'object')),
@@ -85,7 +163,12 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'events', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimedEvent')),
     new OA\Property(property: 'feel_words', type: 'string'),
     new OA\Property(property: 'off_beat_ms', description: 'how much later than straight the off-beat sounds', type: 'number'),
-    new OA\Property(property: 'warnings', description: 'what the pattern and the song do not have together: strokes that the grips cannot take, weight that signals nothing', type: 'array', items: new OA\Items(ref: '#/components/schemas/HandWarning')),
+    new OA\Property(
+        property: 'warnings',
+        description: 'what the pattern and the song do not have together: strokes that the grips cannot take, weight that signals nothing',
+        type: 'array',
+        items: new OA\Items(ref: '#/components/schemas/HandWarning'),
+    ),
 ])]
 final class TimelineResource
 {
@@ -105,8 +188,18 @@ final class TimelineResource
             'p' => round($ruler->p, 6),
             'seconds' => $timeline->seconds,
             'bars' => array_map(static fn (CourseBar $bar): array => self::bar($timeline, $bar), $timeline->course->bars),
-            'patterns' => array_map(static fn (HandInUse $hand): array => ['id' => $hand->named->id, 'first_slot' => $hand->firstSlot, 'bars' => $hand->plan->pattern->bars()], $timeline->hands()),
-            'counts' => array_map(static fn (array $said): array => ['t' => round($said['t'], 6), 'depth' => $said['depth']], CountAloud::through($timeline)),
+            'patterns' => array_map(
+                static fn (HandInUse $hand): array => [
+                    'id' => $hand->named->id,
+                    'first_slot' => $hand->firstSlot,
+                    'bars' => $hand->plan->pattern->bars(),
+                ],
+                $timeline->hands(),
+            ),
+            'counts' => array_map(
+                static fn (array $said): array => ['t' => round($said['t'], 6), 'depth' => $said['depth']],
+                CountAloud::through($timeline),
+            ),
             'chords' => array_map(static fn (CourseChord $chord): array => [
                 't' => round($timeline->map->secondsAt($chord->tick, 1), 6),
                 'until' => round($timeline->map->secondsAt($chord->tick + $chord->ticks, 1), 6),
@@ -134,10 +227,15 @@ final class TimelineResource
         return [
             't' => $seconds($bar->tick, 1),
             'beats' => array_map(static fn (int $number): float => $seconds($bar->tick + $number * $beat, 1), $beats),
-            'off_beats' => array_map(static fn (int $number): float => $seconds($bar->tick + $number * $beat + intdiv($beat, 2), 2), $beats),
+            'off_beats' => array_map(
+                static fn (int $number): float => $seconds($bar->tick + $number * $beat + intdiv($beat, 2), 2),
+                $beats,
+            ),
             'written' => $bar->written,
             'pattern' => $span?->hand->named->id,
-            'pattern_bar' => $span === null ? 0 : intdiv($bar->tick - $span->from, $bar->meter->barTicks()) % $span->hand->plan->pattern->bars(),
+            'pattern_bar' => $span === null
+                ? 0
+                : intdiv($bar->tick - $span->from, $bar->meter->barTicks()) % $span->hand->plan->pattern->bars(),
             'section' => $visit->section->id,
             'pass' => $visit->pass,
             'time' => $visit->time,
@@ -151,9 +249,15 @@ final class TimelineResource
         $voiced = $timeline->voiced[$desk->line()->id] ?? null;
         foreach ($timeline->hands() as $hand) {
             if ($hand->named->id === $desk->named()->id && $voiced !== null) {
-                $warnings = array_filter([...(new StrokeFaults())->of($voiced, $hand->plan), (new ResetAccents())->question($timeline, $hand)]);
+                $warnings = array_filter([
+                    ...(new StrokeFaults())->of($voiced, $hand->plan),
+                    (new ResetAccents())->question($timeline, $hand),
+                ]);
 
-                return array_map(static fn (Warning $warning): array => WarningResource::of($desk, $warning, $practice, $voiced), array_values($warnings));
+                return array_map(
+                    static fn (Warning $warning): array => WarningResource::of($desk, $warning, $practice, $voiced),
+                    array_values($warnings),
+                );
             }
         }
 
@@ -169,7 +273,13 @@ final class TimelineResource
     /** @return array<string, mixed> what an event does not have is left out: a song has thousands of them */
     private static function event(Event $event): array
     {
-        $told = ['part' => $event->part->instrument->value, 't' => round($event->t, 6), 'dur' => round($event->dur, 6), 'pitch' => $event->pitch, 'velocity' => round($event->velocity, 4)];
+        $told = [
+            'part' => $event->part->instrument->value,
+            't' => round($event->t, 6),
+            'dur' => round($event->dur, 6),
+            'pitch' => $event->pitch,
+            'velocity' => round($event->velocity, 4),
+        ];
         if ($event->string !== null) {
             $told['string'] = $event->string;
         }

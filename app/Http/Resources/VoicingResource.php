@@ -11,10 +11,32 @@ use Gravik\Neck\HandProfile;
 use Gravik\Neck\Neck;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'Voicing', required: ['frets', 'fingers', 'damped', 'barres', 'degrees', 'notes', 'midi', 'span_mm', 'difficulty', 'difficulty_parts', 'family', 'root', 'top', 'position', 'slash'], properties: [
+#[OA\Schema(schema: 'Voicing', required: [
+    'frets',
+    'fingers',
+    'damped',
+    'barres',
+    'degrees',
+    'notes',
+    'midi',
+    'span_mm',
+    'difficulty',
+    'difficulty_parts',
+    'family',
+    'root',
+    'top',
+    'position',
+    'slash',
+], properties: [
     new OA\Property(property: 'frets', type: 'array', items: new OA\Items(type: 'integer', nullable: true)),
-    new OA\Property(property: 'fingers', description: '0 open, 1 to 4, T for the thumb', type: 'array', items: new OA\Items(nullable: true, oneOf: [new OA\Schema(type: 'integer'), new OA\Schema(type: 'string', enum: ['T'])])),
-    new OA\Property(property: 'damped', description: 'what keeps each silent string from sounding', type: 'array', items: new OA\Items(required: ['string', 'by'], properties: [
+    new OA\Property(
+        property: 'fingers',
+        description: '0 open, 1 to 4, T for the thumb',
+        type: 'array',
+        items: new OA\Items(nullable: true, oneOf: [new OA\Schema(type: 'integer'), new OA\Schema(type: 'string', enum: ['T'])]),
+    ),
+    new OA\Property(property: 'damped', description: 'what keeps each silent string from sounding', type: 'array',
+        items: new OA\Items(required: ['string', 'by'], properties: [
         new OA\Property(property: 'string', type: 'integer'),
         new OA\Property(property: 'by', type: 'string'),
     ], type: 'object')),
@@ -34,7 +56,8 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'string', type: 'integer'),
         new OA\Property(property: 'fret', type: 'integer'),
     ], type: 'object', nullable: true),
-    new OA\Property(property: 'top', description: 'the highest note and what it is in the chord', required: ['note', 'degree'], properties: [
+    new OA\Property(property: 'top', description: 'the highest note and what it is in the chord', required: ['note', 'degree'],
+        properties: [
         new OA\Property(property: 'note', type: 'string'),
         new OA\Property(property: 'degree', type: 'string'),
     ], type: 'object'),
@@ -51,9 +74,19 @@ final class VoicingResource
 
         return [
             'frets' => $voicing->frets,
-            'fingers' => array_map(static fn (?int $finger): int|string|null => $finger === HandProfile::THUMB ? 'T' : $finger, $voicing->fingers),
-            'damped' => array_map(static fn (int $string, string $by): array => ['string' => $string, 'by' => $by], array_keys($damped), array_values($damped)),
-            'barres' => array_map(static fn (Barre $barre): array => ['fret' => $barre->fret, 'from' => $barre->from, 'to' => $barre->to], $voicing->barres),
+            'fingers' => array_map(
+                static fn (?int $finger): int|string|null => $finger === HandProfile::THUMB ? 'T' : $finger,
+                $voicing->fingers,
+            ),
+            'damped' => array_map(
+                static fn (int $string, string $by): array => ['string' => $string, 'by' => $by],
+                array_keys($damped),
+                array_values($damped),
+            ),
+            'barres' => array_map(
+                static fn (Barre $barre): array => ['fret' => $barre->fret, 'from' => $barre->from, 'to' => $barre->to],
+                $voicing->barres,
+            ),
             'degrees' => $voicing->degrees(),
             'notes' => $voicing->notes(),
             'midi' => $voicing->midi,

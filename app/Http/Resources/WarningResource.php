@@ -17,7 +17,12 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'kind', type: 'string', enum: WarningKind::class),
     new OA\Property(property: 'text', type: 'string'),
     new OA\Property(property: 'at', type: 'array', items: new OA\Items(type: 'integer')),
-    new OA\Property(property: 'fixes', description: 'the smallest change first', type: 'array', items: new OA\Items(ref: '#/components/schemas/Fix')),
+    new OA\Property(
+        property: 'fixes',
+        description: 'the smallest change first',
+        type: 'array',
+        items: new OA\Items(ref: '#/components/schemas/Fix'),
+    ),
 ])]
 final class WarningResource
 {
@@ -28,7 +33,13 @@ final class WarningResource
             'kind' => $warning->kind->value,
             'text' => $warning->text,
             'at' => $warning->at,
-            'fixes' => array_map(static fn (Repair $repair): array => ['text' => $repair->text, 'change' => DocumentChange::between($desk->breakdown, $repair->breakdown)], (new StrokeRepairs())->of($desk, $warning, $tempo, $voiced)),
+            'fixes' => array_map(
+                static fn (Repair $repair): array => [
+                    'text' => $repair->text,
+                    'change' => DocumentChange::between($desk->breakdown, $repair->breakdown),
+                ],
+                (new StrokeRepairs())->of($desk, $warning, $tempo, $voiced),
+            ),
         ];
     }
 }

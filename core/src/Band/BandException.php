@@ -16,7 +16,10 @@ final class BandException extends \InvalidArgumentException implements CoreExcep
 
     public static function grooveOf(Instrument $instrument): self
     {
-        return new self($instrument->playsAGroove() ? sprintf('The %s play by a groove, and none is named.', $instrument->value) : sprintf('A %s plays no groove.', $instrument->value));
+        return new self($instrument->playsAGroove() ? sprintf(
+            'The %s play by a groove, and none is named.',
+            $instrument->value,
+        ) : sprintf('A %s plays no groove.', $instrument->value));
     }
 
     public static function level(): self

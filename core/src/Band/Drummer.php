@@ -30,7 +30,13 @@ final readonly class Drummer implements Player
                 foreach (str_split($signs) as $slot => $sign) {
                     if ($sign !== '.') {
                         $tick = $bar->tick + $slot * $groove->slotTicks();
-                        $notes[] = new BandNote($tick, $tick + $groove->slotTicks(), $groove->grid, Drum::named($drum)->value, self::LOUDNESS[$sign]);
+                        $notes[] = new BandNote(
+                            $tick,
+                            $tick + $groove->slotTicks(),
+                            $groove->grid,
+                            Drum::named($drum)->value,
+                            self::LOUDNESS[$sign],
+                        );
                     }
                 }
             }

@@ -34,7 +34,10 @@ final readonly class Beginning
     public static function blank(): Breakdown
     {
         $meter = Meter::parse('4/4');
-        $strokes = array_map(static fn (int $at): Stroke => new Stroke($at, 2, accent: $at % 1920 === 960 ? 2 : 1), [0, 960, 1440, 1920, 2880, 3360]);
+        $strokes = array_map(
+            static fn (int $at): Stroke => new Stroke($at, 2, accent: $at % 1920 === 960 ? 2 : 1),
+            [0, 960, 1440, 1920, 2880, 3360],
+        );
         $groove = Groove::named(self::GROOVE);
 
         return new Breakdown(

@@ -66,7 +66,12 @@ final readonly class Breakdown
 
     public function course(): Course
     {
-        return Course::of($this->sections, $this->start, $this->form, array_map(static fn (Pass $pass): string => $pass->id, $this->passes));
+        return Course::of(
+            $this->sections,
+            $this->start,
+            $this->form,
+            array_map(static fn (Pass $pass): string => $pass->id, $this->passes),
+        );
     }
 
     /** How a part plays a section, the so-manieth time it comes in a pass. */
@@ -88,12 +93,18 @@ final readonly class Breakdown
 
     public function withPattern(NamedPattern $changed): self
     {
-        return $this->with(patterns: array_map(static fn (NamedPattern $each): NamedPattern => $each->id === $changed->id ? $changed : $each, $this->patterns));
+        return $this->with(patterns: array_map(
+            static fn (NamedPattern $each): NamedPattern => $each->id === $changed->id ? $changed : $each,
+            $this->patterns,
+        ));
     }
 
     public function withLine(VoicingLine $changed): self
     {
-        return $this->with(lines: array_map(static fn (VoicingLine $each): VoicingLine => $each->id === $changed->id ? $changed : $each, $this->lines));
+        return $this->with(lines: array_map(
+            static fn (VoicingLine $each): VoicingLine => $each->id === $changed->id ? $changed : $each,
+            $this->lines,
+        ));
     }
 
     /**

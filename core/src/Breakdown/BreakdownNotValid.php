@@ -58,7 +58,13 @@ final class BreakdownNotValid extends \InvalidArgumentException implements CoreE
 
     public static function endingWithoutRepeat(string $pointer, string $section): self
     {
-        return new self(sprintf('Section %s has an ending of its own for some times, but it comes only once in the form. Let it come again, or write the ending into its line.', $section), $pointer);
+        return new self(
+            sprintf(
+                'Section %s has an ending of its own for some times, but it comes only once in the form. Let it come again, or write the ending into its line.',
+                $section,
+            ),
+            $pointer,
+        );
     }
 
     public static function endingTime(string $pointer, string $section, int $time, int $comes): self
@@ -75,12 +81,18 @@ final class BreakdownNotValid extends \InvalidArgumentException implements CoreE
 
     public static function patternMeter(string $pointer, string $has, string $section, string $needs): self
     {
-        return new self(sprintf('This pattern is in %s, and section %s in %s. Choose a pattern in %s.', $has, $section, $needs, $needs), $pointer);
+        return new self(
+            sprintf('This pattern is in %s, and section %s in %s. Choose a pattern in %s.', $has, $section, $needs, $needs),
+            $pointer,
+        );
     }
 
     public static function grooveMeter(string $pointer, string $groove, string $has, string $needs): self
     {
-        return new self(sprintf('The groove "%s" is in %s, the tune in %s. Choose a groove in %s.', $groove, $has, $needs, $needs), $pointer);
+        return new self(
+            sprintf('The groove "%s" is in %s, the tune in %s. Choose a groove in %s.', $groove, $has, $needs, $needs),
+            $pointer,
+        );
     }
 
     public static function tooLong(string $pointer, ChartNotReadable $why): self

@@ -42,7 +42,9 @@ final readonly class Cell
     public function naming(?string $pattern, ?string $line): self
     {
         return new self(
-            $this->part, $this->section, $this->times, $this->role, $pattern ?? $this->pattern, $line ?? $this->line, $this->level, $this->groove,
+            $this->part, $this->section, $this->times, $this->role, $pattern
+                ?? $this->pattern, $line
+                ?? $this->line, $this->level, $this->groove,
         );
     }
 

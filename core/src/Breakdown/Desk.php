@@ -18,7 +18,13 @@ use Gravik\Time\Tempo;
 final readonly class Desk
 {
     /** @param string $pass id */
-    private function __construct(public Breakdown $breakdown, public string $pass, public Section $section, public Setting $setting, private Playing $playing) {}
+    private function __construct(
+        public Breakdown $breakdown,
+        public string $pass,
+        public Section $section,
+        public Setting $setting,
+        private Playing $playing,
+    ) {}
 
     /**
      * @param ?string $pass    id; the first where null
@@ -33,9 +39,16 @@ final readonly class Desk
             throw BreakdownNotValid::noPass($pass);
         }
         $section ??= $breakdown->sections[0]->id;
-        $found = array_values(array_filter($breakdown->sections, static fn (Section $each): bool => $each->id === $section))[0] ?? throw BreakdownNotValid::noSection($section);
+        $found = array_values(array_filter($breakdown->sections, static fn (Section $each): bool => $each->id === $section))[0]
+            ?? throw BreakdownNotValid::noSection($section);
 
-        return new self($breakdown, $pass, $found, $found->setting($breakdown->start), $breakdown->cellFor($pass, $section, $breakdown->guitar()->id));
+        return new self(
+            $breakdown,
+            $pass,
+            $found,
+            $found->setting($breakdown->start),
+            $breakdown->cellFor($pass, $section, $breakdown->guitar()->id),
+        );
     }
 
     public function named(): NamedPattern
@@ -82,7 +95,10 @@ final readonly class Desk
     {
         return $this->section->feel === null
             ? $this->breakdown->with(start: $this->breakdown->start->with(feel: $feel))
-            : $this->breakdown->with(sections: array_map(fn (Section $each): Section => $each->id === $this->section->id ? $each->with(feel: $feel) : $each, $this->breakdown->sections));
+            : $this->breakdown->with(sections: array_map(
+                fn (Section $each): Section => $each->id === $this->section->id ? $each->with(feel: $feel) : $each,
+                $this->breakdown->sections,
+            ));
     }
 
     /** The breakdown with this place's pattern changed, wherever it is played. */

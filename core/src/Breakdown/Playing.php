@@ -13,10 +13,22 @@ use Gravik\Strokes\NamedPattern;
 final readonly class Playing
 {
     /** @param ?Groove $groove null for a part that plays none */
-    public function __construct(public Role $role, public NamedPattern $pattern, public VoicingLine $line, public int $level, public ?Groove $groove) {}
+    public function __construct(
+        public Role $role,
+        public NamedPattern $pattern,
+        public VoicingLine $line,
+        public int $level,
+        public ?Groove $groove,
+    ) {}
 
     public function equals(self $other): bool
     {
-        return [$this->role, $this->pattern->id, $this->line->id, $this->level, $this->groove?->slug] === [$other->role, $other->pattern->id, $other->line->id, $other->level, $other->groove?->slug];
+        return [$this->role, $this->pattern->id, $this->line->id, $this->level, $this->groove?->slug] === [
+            $other->role,
+            $other->pattern->id,
+            $other->line->id,
+            $other->level,
+            $other->groove?->slug,
+        ];
     }
 }

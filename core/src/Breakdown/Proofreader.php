@@ -39,7 +39,12 @@ final readonly class Proofreader
         $scale = Scale::ofKey($breakdown->start->key);
         foreach ($form->differentChords() as $chord) {
             if (! $scale->has($chord->rootPitchClass())) {
-                $remarks[] = new Remark(RemarkKind::OutsideKey, null, "{$chord->text()} has its root outside {$breakdown->start->key->text()}. Is it meant, or is the key or the chord misspelt?", []);
+                $remarks[] = new Remark(
+                    RemarkKind::OutsideKey,
+                    null,
+                    "{$chord->text()} has its root outside {$breakdown->start->key->text()}. Is it meant, or is the key or the chord misspelt?",
+                    [],
+                );
             }
         }
 
@@ -56,18 +61,41 @@ final readonly class Proofreader
         if (! self::isNamed($names, $chord)) {
             $stale = $this->staleFret($breakdown, $line, $pin, $chord);
             if ($stale !== null) {
-                return new Remark(RemarkKind::StaleFret, $pin->at, $stale['text'], [['text' => 'Move that string too: '.Frets::text($stale['frets']), 'breakdown' => self::repinned($breakdown, $line, $pin, $stale['frets'])]]);
+                return new Remark(
+                    RemarkKind::StaleFret,
+                    $pin->at,
+                    $stale['text'],
+                    [[
+                        'text' => 'Move that string too: '.Frets::text($stale['frets']),
+                        'breakdown' => self::repinned($breakdown, $line, $pin, $stale['frets']),
+                    ]],
+                );
             }
             $called = $names === [] ? 'nothing we can name' : $names[0]->chord->text();
             $kind = preg_match('/^(?:dim|aug|m7♭5)/u', $chord->chord->ending) === 1 ? RemarkKind::NotDiminished : RemarkKind::OtherChord;
-            $fixes = array_map(fn (array $frets): array => ['text' => 'Play '.Frets::text($frets), 'breakdown' => self::repinned($breakdown, $line, $pin, $frets)], $this->nearest($breakdown, $line, $pin, $chord));
+            $fixes = array_map(
+                fn (array $frets): array => [
+                    'text' => 'Play '.Frets::text($frets),
+                    'breakdown' => self::repinned($breakdown, $line, $pin, $frets),
+                ],
+                $this->nearest($breakdown, $line, $pin, $chord),
+            );
 
-            return new Remark($kind, $pin->at, sprintf('%s sounds %s, and the chart says %s. Which is meant?', Frets::text($pin->frets), $called, $chord->chord->text()), $fixes);
+            return new Remark(
+                $kind,
+                $pin->at,
+                sprintf('%s sounds %s, and the chart says %s. Which is meant?', Frets::text($pin->frets), $called, $chord->chord->text()),
+                $fixes,
+            );
         }
         if ($held === null || $held->spanMm > $this->hand->reachMm()) {
             $easiest = Toolbox::of($breakdown, $line)->finder()->find($chord->chord, 1)->best[0];
 
-            return new Remark(RemarkKind::NoHand, $pin->at, sprintf('No hand holds %s: %s.', Frets::text($pin->frets), $held === null ? 'it takes more than four fingers' : sprintf('it spans %d mm', (int) round($held->spanMm))),
+            return new Remark(RemarkKind::NoHand, $pin->at, sprintf(
+                'No hand holds %s: %s.',
+                Frets::text($pin->frets),
+                $held === null ? 'it takes more than four fingers' : sprintf('it spans %d mm', (int) round($held->spanMm)),
+            ),
                 [['text' => 'Play '.$easiest->text(), 'breakdown' => self::repinned($breakdown, $line, $pin, $easiest->frets)]]);
         }
 
@@ -88,7 +116,9 @@ final readonly class Proofreader
                 continue;
             }
             $moved = Frets::onRootOf($chord->chord, $other->frets, $from);
-            $stale = $moved === null ? [] : array_filter(array_keys($moved), static fn (int $string): bool => $moved[$string] !== $pin->frets[$string]);
+            $stale = $moved === null
+                ? []
+                : array_filter(array_keys($moved), static fn (int $string): bool => $moved[$string] !== $pin->frets[$string]);
             $string = count($stale) === 1 ? array_values($stale)[0] : null;
             if ($moved !== null && $string !== null && $pin->frets[$string] === $other->frets[$string]) {
                 return ['text' => sprintf('%s is the %s grip %s moved, but string %d stayed at fret %s. Did it move too?', Frets::text($pin->frets), $other->symbol, Frets::text($other->frets),
@@ -138,13 +168,19 @@ final readonly class Proofreader
      */
     private function names(Breakdown $breakdown, array $frets, FormChord $chord): array
     {
-        return count(array_filter($frets, static fn (?int $fret): bool => $fret !== null)) < 2 ? [] : (new GripNamer($breakdown->neck, $breakdown->start->key, $chord->chord))->names($frets);
+        return count(array_filter($frets, static fn (?int $fret): bool => $fret !== null)) < 2
+            ? []
+            : (new GripNamer($breakdown->neck, $breakdown->start->key, $chord->chord))->names($frets);
     }
 
     /** @param list<ChordName> $names */
     private static function isNamed(array $names, FormChord $chord): bool
     {
-        return array_filter($names, static fn (ChordName $name): bool => $name->chord->rootPitchClass() === $chord->chord->rootPitchClass() && $name->chord->ending === $chord->chord->ending) !== [];
+        return array_filter(
+            $names,
+            static fn (ChordName $name): bool => $name->chord->rootPitchClass() === $chord->chord->rootPitchClass()
+                && $name->chord->ending === $chord->chord->ending,
+        ) !== [];
     }
 
     /** @param list<int|null> $frets */

@@ -112,22 +112,37 @@ final readonly class ChartLine
         $silent = new Bar([new ChordAt(0, $this->meter->barTicks(), null, '')]);
         if (count($words) === 1 && $words[0]->isRepeat()) {
             return $before === null
-                ? [$silent, [new ChartProblem($words[0]->at, 1, $number, 'The first bar has nothing before it to repeat with %. Write its chord.')]]
+                ? [
+                    $silent,
+                    [new ChartProblem($words[0]->at, 1, $number, 'The first bar has nothing before it to repeat with %. Write its chord.')],
+                ]
                 : [new Bar($before->chords, true), []];
         }
         $problems = [];
         foreach ($words as $place => $word) {
             if ($word->isRepeat()) {
-                $problems[] = new ChartProblem($word->at, 1, $number, sprintf('Bar %d mixes %% with chords. A bar is either repeated with %% alone or written out.', $number + 1));
+                $problems[] = new ChartProblem(
+                    $word->at,
+                    1,
+                    $number,
+                    sprintf('Bar %d mixes %% with chords. A bar is either repeated with %% alone or written out.', $number + 1),
+                );
             } elseif ($word->isBeat() && $place === 0) {
-                $problems[] = new ChartProblem($word->at, 1, $number, sprintf('Bar %d starts with /, which lengthens the chord before it. Write the chord first.', $number + 1));
+                $problems[] = new ChartProblem(
+                    $word->at,
+                    1,
+                    $number,
+                    sprintf('Bar %d starts with /, which lengthens the chord before it. Write the chord first.', $number + 1),
+                );
             }
         }
         $beats = $this->beats($words);
         if ($beats === null) {
             $last = $words[count($words) - 1];
             $problems[] = new ChartProblem($words[0]->at, $last->at + mb_strlen($last->text) - $words[0]->at, $number, sprintf(
-                'Bar %d does not add up: %d %s for the %d beats of %s.', $number + 1, count($words), count($words) === 1 ? 'place' : 'places', $this->meter->beats(), $this->meter->text(),
+                'Bar %d does not add up: %d %s for the %d beats of %s.', $number + 1, count($words), count($words) === 1
+                    ? 'place'
+                    : 'places', $this->meter->beats(), $this->meter->text(),
             ));
         }
         if ($problems !== [] || $beats === null) {
@@ -165,7 +180,10 @@ final readonly class ChartLine
             return null;
         }
         if (! $slashed) {
-            return array_map(static fn (int $place): int => intdiv($inBar, $places) + ($place < $inBar % $places ? 1 : 0), range(0, $places - 1));
+            return array_map(
+                static fn (int $place): int => intdiv($inBar, $places) + ($place < $inBar % $places ? 1 : 0),
+                range(0, $places - 1),
+            );
         }
         $beats = array_fill(0, $places, 0);
         $holder = 0;
@@ -189,7 +207,16 @@ final readonly class ChartLine
         } catch (ChordNotUnderstood $problem) {
             $from = min($problem->at, mb_strlen($word->text) - 1);
 
-            return [null, new ChartProblem($word->at + $from, mb_strlen($word->text) - $from, $bar, sprintf('Bar %d: %s', $bar + 1, $problem->getMessage()), $problem->nearest)];
+            return [
+                null,
+                new ChartProblem(
+                    $word->at + $from,
+                    mb_strlen($word->text) - $from,
+                    $bar,
+                    sprintf('Bar %d: %s', $bar + 1, $problem->getMessage()),
+                    $problem->nearest,
+                ),
+            ];
         }
     }
 }

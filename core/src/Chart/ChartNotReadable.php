@@ -15,7 +15,11 @@ final class ChartNotReadable extends \InvalidArgumentException implements CoreEx
 
     public static function tooLong(int $characters, int $most): self
     {
-        return new self(sprintf('A chord line of %d characters is too long to be one section; %d is the most. Split it into sections.', $characters, $most));
+        return new self(sprintf(
+            'A chord line of %d characters is too long to be one section; %d is the most. Split it into sections.',
+            $characters,
+            $most,
+        ));
     }
 
     public static function tooManyBars(int $bars, int $most): self
@@ -35,7 +39,10 @@ final class ChartNotReadable extends \InvalidArgumentException implements CoreEx
 
     public static function approachSlot(int $ticks): self
     {
-        return new self(sprintf('A slot of %d ticks is too short or too long for an approach. Choose a sixteenth up to a whole note: 240 to 3840.', $ticks));
+        return new self(sprintf(
+            'A slot of %d ticks is too short or too long for an approach. Choose a sixteenth up to a whole note: 240 to 3840.',
+            $ticks,
+        ));
     }
 
     public static function noSplit(int $bar, int $bars): self

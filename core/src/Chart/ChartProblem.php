@@ -13,5 +13,11 @@ final readonly class ChartProblem
      * @param int     $bar     from 0
      * @param ?string $nearest what would do in its place
      */
-    public function __construct(public int $at, public int $length, public int $bar, public string $message, public ?string $nearest = null) {}
+    public function __construct(
+        public int $at,
+        public int $length,
+        public int $bar,
+        public string $message,
+        public ?string $nearest = null,
+    ) {}
 }

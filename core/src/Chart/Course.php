@@ -17,7 +17,13 @@ final readonly class Course
      * @param list<CourseBar>   $bars
      * @param list<CourseChord> $chords
      */
-    private function __construct(public Form $form, private Setting $song, public array $visits, public array $bars, public array $chords) {}
+    private function __construct(
+        public Form $form,
+        private Setting $song,
+        public array $visits,
+        public array $bars,
+        public array $chords,
+    ) {}
 
     /**
      * @param list<Section>   $sections
@@ -81,7 +87,9 @@ final readonly class Course
         return TimeMap::of($parts === [] ? [['bars' => 0, 'ruler' => $this->song->with(tempo: $tempo)->ruler()]] : $parts);
     }
 
-    /** @return array<string, array<int|string, list<array{int, list<int>}>>> section => ending, '' for its own line => each bar's number, and its chords */
+    /**
+     * @return array<string, array<int|string, list<array{int, list<int>}>>> section => ending, '' for its own line => each bar's number, and its chords
+     */
     private static function written(Form $form): array
     {
         $chords = [];

@@ -24,7 +24,14 @@ final readonly class Form
         $chords = [];
         foreach ($sections as $section) {
             $setting = $section->setting($song);
-            $lines = [[null, $section->line], ...array_map(static fn (Ending $ending, int $number): array => [$number, $ending->line], $section->endings, array_keys($section->endings))];
+            $lines = [
+                [null, $section->line],
+                ...array_map(
+                    static fn (Ending $ending, int $number): array => [$number, $ending->line],
+                    $section->endings,
+                    array_keys($section->endings),
+                ),
+            ];
             foreach ($lines as [$ending, $line]) {
                 foreach ($setting->reader()->read($line)->bars as $inSection => $bar) {
                     foreach ($bar->chords as $chord) {

@@ -70,7 +70,10 @@ final readonly class FormVoicer
         $candidates = [];
         $known = [];
         foreach ($form->chords as $place => $chord) {
-            $voicing = $known[$chord->chord->text().' '.implode(' ', $grips[$place])] ??= $this->finder->voicing($chord->chord, $grips[$place]);
+            $voicing = $known[$chord->chord->text().' '.implode(' ', $grips[$place])] ??= $this->finder->voicing(
+                $chord->chord,
+                $grips[$place],
+            );
             if ($voicing === null) {
                 return $this->voice($form, $pins);
             }
@@ -90,7 +93,9 @@ final readonly class FormVoicer
     private function pinned(FormChord $chord, array $pins): ?array
     {
         foreach ($pins as $pin) {
-            $voicing = $pin->belongsTo($chord) && count($pin->frets) === $this->finder->strings() ? $this->finder->voicing($chord->chord, $pin->frets) : null;
+            $voicing = $pin->belongsTo($chord) && count($pin->frets) === $this->finder->strings()
+                ? $this->finder->voicing($chord->chord, $pin->frets)
+                : null;
             if ($voicing !== null) {
                 return [$pin, $voicing];
             }

@@ -15,7 +15,13 @@ final readonly class PlacedApproach
      * @param int                     $fromTicks of the course; an approach to its first chord begins at its end
      * @param non-empty-list<Voicing> $grips     one a slot, in order of time
      */
-    public function __construct(public ApproachKind $kind, public int $target, public int $fromTicks, public int $slotTicks, public array $grips) {}
+    public function __construct(
+        public ApproachKind $kind,
+        public int $target,
+        public int $fromTicks,
+        public int $slotTicks,
+        public array $grips,
+    ) {}
 
     /** Where it begins, in words: "bar 2, the half of beat 3". */
     public function from(TimeMap $map): string

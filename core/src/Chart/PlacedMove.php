@@ -12,7 +12,13 @@ final readonly class PlacedMove
      * @param ?list<string> $passes ids of those it is played in; null for all
      * @param ?list<int>    $times  of the section in a pass, from 1; null for all
      */
-    public function __construct(public Move $move, public Place $at, public string $symbol, public ?array $passes = null, public ?array $times = null) {}
+    public function __construct(
+        public Move $move,
+        public Place $at,
+        public string $symbol,
+        public ?array $passes = null,
+        public ?array $times = null,
+    ) {}
 
     public function with(?Place $at = null, ?string $symbol = null): self
     {
@@ -26,6 +32,7 @@ final readonly class PlacedMove
 
     public function isPlayedIn(Visit $visit): bool
     {
-        return ($this->passes === null || in_array($visit->pass, $this->passes, true)) && ($this->times === null || in_array($visit->time, $this->times, true));
+        return ($this->passes === null || in_array($visit->pass, $this->passes, true))
+            && ($this->times === null || in_array($visit->time, $this->times, true));
     }
 }

@@ -26,7 +26,11 @@ final readonly class UsualForm
         ));
         $forms = [];
         foreach ($table as $slug => [$name, $byMode]) {
-            $forms[] = new self($slug, $name, array_map(static fn (array $section, int $place): Section => new Section('s'.($place + 1), $section[0], $letters($section[1])),
+            $forms[] = new self($slug, $name, array_map(static fn (array $section, int $place): Section => new Section(
+                's'.($place + 1),
+                $section[0],
+                $letters($section[1]),
+            ),
                 $byMode[$key->mode->value], array_keys($byMode[$key->mode->value])));
         }
 

@@ -21,7 +21,10 @@ final readonly class VoicedForm
     public function withoutOpenRoot(Neck $neck): array
     {
         $open = array_map(static fn (int $midi): int => $midi % 12, $neck->openMidi());
-        $without = array_filter($this->form->differentChords(), static fn (ChordSymbol $chord): bool => ! in_array(($chord->bass ?? $chord->root)->pitchClass(), $open, true));
+        $without = array_filter(
+            $this->form->differentChords(),
+            static fn (ChordSymbol $chord): bool => ! in_array(($chord->bass ?? $chord->root)->pitchClass(), $open, true),
+        );
 
         return array_values(array_map(static fn (ChordSymbol $chord): string => $chord->text(), $without));
     }

@@ -84,7 +84,10 @@ final readonly class BreakdownJson
             'start' => $this->song->writeStart($breakdown->start),
             'guitar' => ['tuning' => $breakdown->neck->tuning->slug, 'capo' => $breakdown->neck->capo],
             'sections' => array_map($this->song->writeSection(...), $breakdown->sections),
-            'form' => array_map(static fn (FormEntry $entry): array => ['section' => $entry->section, 'times' => $entry->times], $breakdown->form),
+            'form' => array_map(
+                static fn (FormEntry $entry): array => ['section' => $entry->section, 'times' => $entry->times],
+                $breakdown->form,
+            ),
             'patterns' => array_map($this->patterns->writeNamed(...), $breakdown->patterns),
             'lines' => array_map($this->lines->writeLine(...), $breakdown->lines),
             'moves' => array_map($this->lines->writeMove(...), $breakdown->moves),
@@ -98,7 +101,10 @@ final readonly class BreakdownJson
 
     public function print(Breakdown $breakdown): string
     {
-        return json_encode($this->write($breakdown), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
+        return json_encode(
+            $this->write($breakdown),
+            JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        )."\n";
     }
 
     /** @return array{section: string, ending: ?int, bar: int, tick: int} a place as documents write it */
@@ -119,7 +125,11 @@ final readonly class BreakdownJson
         $start = $this->song->start($fields->object('start'));
         $guitar = $fields->object('guitar')->only(['tuning', 'capo']);
         $moves = $fields->list('moves', $this->lines->move(...), 200);
-        $placed = $fields->list('placed', fn (mixed $value, string $pointer): PlacedMove => $this->lines->placed($value, $pointer, $moves), 400);
+        $placed = $fields->list(
+            'placed',
+            fn (mixed $value, string $pointer): PlacedMove => $this->lines->placed($value, $pointer, $moves),
+            400,
+        );
 
         return $fields->build(fn (): Breakdown => new Breakdown(
             $fields->string('title'),

@@ -27,17 +27,30 @@ final class DocumentNotReadable extends \InvalidArgumentException implements Cor
 
     public static function otherFormat(): self
     {
-        return new self('This file is not a breakdown: its "format" is not "gravik-breakdown". Choose a file that Gravik exported (.gravik.json).', '/format');
+        return new self(
+            'This file is not a breakdown: its "format" is not "gravik-breakdown". Choose a file that Gravik exported (.gravik.json).',
+            '/format',
+        );
     }
 
     public static function noVersion(int $version): self
     {
-        return new self(sprintf('There is no version %d of the format: versions count from 1. Export the breakdown again.', $version), '/version');
+        return new self(
+            sprintf('There is no version %d of the format: versions count from 1. Export the breakdown again.', $version),
+            '/version',
+        );
     }
 
     public static function newerVersion(int $version, int $known): self
     {
-        return new self(sprintf('This breakdown was written in version %d of the format; this Gravik reads versions 1 to %d. Update Gravik to open it.', $version, $known), '/version');
+        return new self(
+            sprintf(
+                'This breakdown was written in version %d of the format; this Gravik reads versions 1 to %d. Update Gravik to open it.',
+                $version,
+                $known,
+            ),
+            '/version',
+        );
     }
 
     public static function at(string $pointer, string $what): self

@@ -34,7 +34,12 @@ final readonly class MidiFile
     private const MUTED_GUITAR = 28;
 
     /** What a MIDI file cannot hold, in words for whoever exports. */
-    public const NOT_KEPT = ['fingerings and pinned grips', 'stroke directions', 'the typed chord line (chords are kept as markers)', 'chucks as such: they are very short notes on a channel of their own'];
+    public const NOT_KEPT = [
+        'fingerings and pinned grips',
+        'stroke directions',
+        'the typed chord line (chords are kept as markers)',
+        'chucks as such: they are very short notes on a channel of their own',
+    ];
 
     public function write(Breakdown $breakdown, Timeline $timeline): string
     {
@@ -66,7 +71,11 @@ final readonly class MidiFile
     private function stretch(MidiTrack $track, Stretch $stretch): void
     {
         $meter = $stretch->ruler->meter;
-        $track->meta($stretch->tick, 0x58, pack('CCCC', $meter->pulses, (int) log($meter->pulseValue, 2), (int) (24 * $meter->quartersPerBeat()), 8));
+        $track->meta(
+            $stretch->tick,
+            0x58,
+            pack('CCCC', $meter->pulses, (int) log($meter->pulseValue, 2), (int) (24 * $meter->quartersPerBeat()), 8),
+        );
         $quarters = $stretch->ruler->tempo->bpm * $meter->quartersPerBeat();
         $track->meta($stretch->tick, 0x51, substr(pack('N', (int) round(60_000_000 / $quarters)), 1));
     }
@@ -74,7 +83,11 @@ final readonly class MidiFile
     private function keys(MidiTrack $track, Breakdown $breakdown, Timeline $timeline): void
     {
         $before = null;
-        foreach (array_column(array_map(static fn (Visit $visit): array => [$visit->tick, $visit->setting->key], $timeline->course->visits), 1, 0) + [0 => $breakdown->start->key] as $tick => $key) {
+        foreach (array_column(
+            array_map(static fn (Visit $visit): array => [$visit->tick, $visit->setting->key], $timeline->course->visits),
+            1,
+            0,
+        ) + [0 => $breakdown->start->key] as $tick => $key) {
             if ($before?->text() !== $key->text()) {
                 $track->meta($tick, 0x59, pack('cC', $key->signature(), $key->mode === Mode::Minor ? 1 : 0));
             }

@@ -51,7 +51,16 @@ final readonly class MidiTake
         $meter = $file->meter === null ? '' : implode('/', $file->meter);
 
         return new self(
-            array_map(static fn (PlayedOnset $tap): PlayedOnset => new PlayedOnset($tap->t, $tap->direction, $tap->muted, (float) $tap->levelDb - $usual, $tap->seconds), $strokes),
+            array_map(
+                static fn (PlayedOnset $tap): PlayedOnset => new PlayedOnset(
+                    $tap->t,
+                    $tap->direction,
+                    $tap->muted,
+                    (float) $tap->levelDb - $usual,
+                    $tap->seconds,
+                ),
+                $strokes,
+            ),
             in_array($meter, Meter::KNOWN, true) ? Meter::parse($meter) : null,
         );
     }
@@ -92,9 +101,18 @@ final readonly class MidiTake
         $seconds = self::clock($file);
         $groups = [];
         foreach ($notes as $note) {
-            $sounds = ['from' => $seconds($note['tick']), 'until' => $seconds($note['until']), 'pitch' => $note['pitch'], 'velocity' => $note['velocity']];
+            $sounds = [
+                'from' => $seconds($note['tick']),
+                'until' => $seconds($note['until']),
+                'pitch' => $note['pitch'],
+                'velocity' => $note['velocity'],
+            ];
             $last = count($groups) - 1;
-            if ($last >= 0 && $sounds['from'] - $groups[$last][0]['from'] <= self::SWEEP_SECONDS && ! in_array($note['pitch'], array_column($groups[$last], 'pitch'), true)) {
+            if ($last >= 0 && $sounds['from'] - $groups[$last][0]['from'] <= self::SWEEP_SECONDS && ! in_array(
+                $note['pitch'],
+                array_column($groups[$last], 'pitch'),
+                true,
+            )) {
                 $groups[$last][] = $sounds;
             } else {
                 $groups[] = [$sounds];

@@ -88,9 +88,18 @@ final readonly class PatternJson
             'accent' => $stroke->accent,
             'length' => self::writeLength($stroke->length),
             'stoppedBy' => $stroke->stoppedBy?->value,
-            'ends' => array_map(static fn (StringEnd $end): array => ['strings' => $end->strings, 'length' => self::writeLength($end->length), 'stoppedBy' => $end->stoppedBy?->value], $stroke->ends),
+            'ends' => array_map(
+                static fn (StringEnd $end): array => [
+                    'strings' => $end->strings,
+                    'length' => self::writeLength($end->length),
+                    'stoppedBy' => $end->stoppedBy?->value,
+                ],
+                $stroke->ends,
+            ),
             'offsetMs' => floor($stroke->offsetMs) === $stroke->offsetMs ? (int) $stroke->offsetMs : $stroke->offsetMs,
-            'ornament' => $stroke->ornament === null ? null : ['kind' => $stroke->ornament->kind->value, 'frets' => $stroke->ornament->frets],
+            'ornament' => $stroke->ornament === null
+                ? null
+                : ['kind' => $stroke->ornament->kind->value, 'frets' => $stroke->ornament->frets],
             'chord' => $stroke->chord->value,
             'fixed' => $stroke->fixed,
         ] + ($stroke->level === null ? [] : ['level' => $stroke->level]);
@@ -159,14 +168,21 @@ final readonly class PatternJson
             throw DocumentNotReadable::at($pointer.'/strings', 'name at least one string.');
         }
 
-        return new StringEnd($strings, $this->length($fields->object('length')), $fields->has('stoppedBy') ? $fields->enum('stoppedBy', StoppedBy::class) : null);
+        return new StringEnd(
+            $strings,
+            $this->length($fields->object('length')),
+            $fields->has('stoppedBy') ? $fields->enum('stoppedBy', StoppedBy::class) : null,
+        );
     }
 
     private function ornament(Fields $fields): Ornament
     {
         $fields->only(['kind', 'frets']);
 
-        return $fields->build(static fn (): Ornament => new Ornament($fields->enum('kind', OrnamentKind::class), $fields->has('frets') ? $fields->int('frets') : 0));
+        return $fields->build(static fn (): Ornament => new Ornament(
+            $fields->enum('kind', OrnamentKind::class),
+            $fields->has('frets') ? $fields->int('frets') : 0,
+        ));
     }
 
     /** @return array<string, mixed>|null */

@@ -51,12 +51,21 @@ final readonly class ReportJson
             ]),
             'directions' => ['told' => $report->directionsTold, 'wrong' => $report->directionsWrong],
             'slots' => array_map(self::slot(...), $report->slots),
-            'hits' => array_map(static fn (Hit $hit): array => ['slot' => $hit->slot, 'bar' => $hit->bar, 'ms' => round($hit->ms, 2)], $report->hits),
-            'bars' => array_map(static fn (int $bar, float $ms): array => ['bar' => $bar, 'ms' => round($ms, 2)], array_keys($report->barsMs()), $report->barsMs()),
+            'hits' => array_map(
+                static fn (Hit $hit): array => ['slot' => $hit->slot, 'bar' => $hit->bar, 'ms' => round($hit->ms, 2)],
+                $report->hits,
+            ),
+            'bars' => array_map(
+                static fn (int $bar, float $ms): array => ['bar' => $bar, 'ms' => round($ms, 2)],
+                array_keys($report->barsMs()),
+                $report->barsMs(),
+            ),
             'findings' => array_map(self::finding(...), $report->findings),
             'gate' => [
                 'passed' => $report->failed === [],
-                'why' => $report->failed === [] ? 'bias, spread, swing and missed strokes are all within the gate' : implode('; ', $report->failed),
+                'why' => $report->failed === []
+                    ? 'bias, spread, swing and missed strokes are all within the gate'
+                    : implode('; ', $report->failed),
                 'bias_ms' => $gate->biasMs,
                 'spread_ms' => $gate->spreadMs,
                 'swing_points' => $gate->swingPoints,

@@ -29,8 +29,12 @@ final readonly class TakeFile
      *
      * @throws MidiNotReadable|WavNotReadable|ListeningException
      */
-    public static function read(string $path, string $name, StrokeListener $listener = new StrokeListener(), ?\Closure $reached = null): self
-    {
+    public static function read(
+        string $path,
+        string $name,
+        StrokeListener $listener = new StrokeListener(),
+        ?\Closure $reached = null,
+    ): self {
         $ending = strtolower(pathinfo($name, PATHINFO_EXTENSION));
         $begins = (string) file_get_contents($path, length: 4);
         if ($begins === 'MThd' || in_array($ending, ['mid', 'midi'], true)) {
@@ -39,11 +43,21 @@ final readonly class TakeFile
             return new self($midi->strokes, null, $midi->meter, null);
         }
         if ($ending !== 'wav' && $begins !== 'RIFF') {
-            return new self(Take::read(json_decode((string) file_get_contents($path), true) ?? throw ListeningException::notATake())->taps, null, null, null);
+            return new self(
+                Take::read(json_decode((string) file_get_contents($path), true) ?? throw ListeningException::notATake())->taps,
+                null,
+                null,
+                null,
+            );
         }
         $source = WavSource::open($path, $reached);
         $hearing = $listener->hearAll($source);
 
-        return new self(array_map(static fn (HeardStroke $stroke): PlayedOnset => $stroke->asOnset(), $hearing->strokes), $hearing, null, $source->remark());
+        return new self(
+            array_map(static fn (HeardStroke $stroke): PlayedOnset => $stroke->asOnset(), $hearing->strokes),
+            $hearing,
+            null,
+            $source->remark(),
+        );
     }
 }

@@ -31,11 +31,20 @@ final class WavNotReadable extends \InvalidArgumentException implements CoreExce
 
     public static function coding(int $kind, int $bits): self
     {
-        return new self(sprintf('This WAV file is coded in a way that is not read here (%d, %d bits). Save it as PCM with 8, 16, 24 or 32 bits, or as 32-bit floats.', $kind, $bits));
+        return new self(sprintf(
+            'This WAV file is coded in a way that is not read here (%d, %d bits). Save it as PCM with 8, 16, 24 or 32 bits, or as 32-bit floats.',
+            $kind,
+            $bits,
+        ));
     }
 
     public static function rate(int $rate): self
     {
-        return new self(sprintf('%d samples a second are outside what is read here. Save it with %d to %d.', $rate, WavCoding::LOWEST_RATE, WavCoding::HIGHEST_RATE));
+        return new self(sprintf(
+            '%d samples a second are outside what is read here. Save it with %d to %d.',
+            $rate,
+            WavCoding::LOWEST_RATE,
+            WavCoding::HIGHEST_RATE,
+        ));
     }
 }

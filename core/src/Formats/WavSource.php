@@ -30,7 +30,15 @@ final readonly class WavSource implements AudioSource
      * @param ?int                    $stated  how many the header speaks of; null where it was never finished
      * @param ?\Closure(float): mixed $reached told the share of the recording that has been read, 0 to 1
      */
-    private function __construct(private string $path, private WavCoding $coding, private WavMix $mix, private int $start, private int $frames, private ?int $stated, private ?\Closure $reached) {}
+    private function __construct(
+        private string $path,
+        private WavCoding $coding,
+        private WavMix $mix,
+        private int $start,
+        private int $frames,
+        private ?int $stated,
+        private ?\Closure $reached,
+    ) {}
 
     /**
      * @param ?\Closure(float): mixed $reached told the share of the recording that has been read, 0 to 1
@@ -64,9 +72,18 @@ final readonly class WavSource implements AudioSource
     public function remark(): ?string
     {
         $remarks = array_filter([
-            $this->stated === null ? sprintf('The file’s header was never finished: all that follows it was read, %.1f seconds.', $this->seconds()) : null,
-            $this->stated !== null && $this->frames < $this->stated ? sprintf('The file ends early: %.1f of %.1f seconds are there.', $this->seconds(), $this->stated / $this->coding->rate) : null,
-            $this->mix->channel !== null ? sprintf('Its channels cancel each other when they are mixed (one is the other upside down), so channel %d alone was heard.', $this->mix->channel + 1) : null,
+            $this->stated === null
+                ? sprintf('The file’s header was never finished: all that follows it was read, %.1f seconds.', $this->seconds())
+                : null,
+            $this->stated !== null && $this->frames < $this->stated
+                ? sprintf('The file ends early: %.1f of %.1f seconds are there.', $this->seconds(), $this->stated / $this->coding->rate)
+                : null,
+            $this->mix->channel !== null
+                ? sprintf(
+                    'Its channels cancel each other when they are mixed (one is the other upside down), so channel %d alone was heard.',
+                    $this->mix->channel + 1,
+                )
+                : null,
         ]);
 
         return $remarks === [] ? null : implode(' ', $remarks);
@@ -120,10 +137,23 @@ final readonly class WavSource implements AudioSource
                     throw WavNotReadable::nothing();
                 }
 
-                return new self($path, $coding, self::mix($file, $coding, $from, $frames), $from, $frames, $stated === null ? null : intdiv($stated, $coding->frameBytes()), $reached);
+                return new self(
+                    $path,
+                    $coding,
+                    self::mix($file, $coding, $from, $frames),
+                    $from,
+                    $frames,
+                    $stated === null ? null : intdiv($stated, $coding->frameBytes()),
+                    $reached,
+                );
             }
             if ($from + $about['size'] > $size) {
-                throw WavNotReadable::header(sprintf('its part “%s” claims %d bytes, and only %d follow', Quote::short(self::printable($about['name'])), $about['size'], $size - $from));
+                throw WavNotReadable::header(sprintf(
+                    'its part “%s” claims %d bytes, and only %d follow',
+                    Quote::short(self::printable($about['name'])),
+                    $about['size'],
+                    $size - $from,
+                ));
             }
             if ($about['name'] === 'fmt ') {
                 $coding = WavCoding::read((string) fread($file, max(1, min(64, $about['size']))));

@@ -13,5 +13,11 @@ final readonly class ChordName
      * @param string       $why     in words: what it is in the key, what is left out, what lies lowest
      * @param float        $cost    the lower, the better the name fits; rules of thumb, see ChordNamer
      */
-    public function __construct(public ChordSymbol $chord, public array $degrees, public array $omitted, public string $why, public float $cost) {}
+    public function __construct(
+        public ChordSymbol $chord,
+        public array $degrees,
+        public array $omitted,
+        public string $why,
+        public float $cost,
+    ) {}
 }

@@ -59,7 +59,11 @@ final readonly class ChordNamer
             return $names;
         }
         foreach ($names as $place => $name) {
-            if ($this->cost->isForeign($name->chord) || ! in_array(1, array_map(static fn (Degree $degree): int => $degree->number, $name->omitted), true)) {
+            if ($this->cost->isForeign($name->chord) || ! in_array(
+                1,
+                array_map(static fn (Degree $degree): int => $degree->number, $name->omitted),
+                true,
+            )) {
                 continue;
             }
 
@@ -74,7 +78,11 @@ final readonly class ChordNamer
     {
         /** @var list<string> $endings */
         $endings = require __DIR__.'/Data/endings.php';
-        $roots = array_map(fn (int $pitchClass): NoteName => $this->key?->spell($pitchClass) ?? NoteName::plain($pitchClass, in_array($pitchClass, [6], true)), range(0, 11));
+        $roots = array_map(
+            fn (int $pitchClass): NoteName => $this->key?->spell($pitchClass)
+                ?? NoteName::plain($pitchClass, in_array($pitchClass, [6], true)),
+            range(0, 11),
+        );
         $chords = $this->asked === null ? [] : [$this->asked];
         foreach ($endings as $ending) {
             $model = ChordSymbol::parse('C'.$ending);
@@ -97,14 +105,19 @@ final readonly class ChordNamer
         if ($sounding === [] || array_diff($sounding, $own) !== [] || ($foreignBass && in_array($bass, $upper, true))) {
             return null;
         }
-        if (array_diff(self::classesOf($chord, $chord->required), $sounding) !== [] || ($chord->oneOf !== [] && array_intersect(self::classesOf($chord, $chord->oneOf), $sounding) === [])) {
+        if (array_diff(
+            self::classesOf($chord, $chord->required),
+            $sounding,
+        ) !== [] || ($chord->oneOf !== [] && array_intersect(self::classesOf($chord, $chord->oneOf), $sounding) === [])) {
             return null;
         }
         $rootless = ! in_array($chord->rootPitchClass(), $sounding, true);
         if ($rootless && ($foreignBass || ! self::speaksWithoutRoot($chord, $sounding))) {
             return null;
         }
-        $named = $rootless || $bass === $chord->rootPitchClass() ? $chord->onRoot($chord->root, null) : $chord->onRoot($chord->root, $foreignBass ? $this->spelled($bass) : $chord->spell($bass));
+        $named = $rootless || $bass === $chord->rootPitchClass()
+            ? $chord->onRoot($chord->root, null)
+            : $chord->onRoot($chord->root, $foreignBass ? $this->spelled($bass) : $chord->spell($bass));
         $omitted = array_values(array_filter(
             [new Degree(1), ...array_filter($chord->optional, static fn (Degree $degree): bool => $degree->number === 5)],
             static fn (Degree $degree): bool => ! in_array(self::classOf($chord, $degree), $sounding, true),
@@ -130,7 +143,9 @@ final readonly class ChordNamer
             default => 'root in the bass',
         };
         $without = array_filter($omitted, static fn (Degree $degree): bool => $degree->number !== 1);
-        $parts[] = $without === [] ? ($rootless ? '' : 'complete') : 'no '.implode(', ', array_map(static fn (Degree $degree): string => $degree->label(), $without));
+        $parts[] = $without === []
+            ? ($rootless ? '' : 'complete')
+            : 'no '.implode(', ', array_map(static fn (Degree $degree): string => $degree->label(), $without));
 
         return implode(', ', array_filter($parts, static fn (string $part): bool => $part !== ''));
     }

@@ -40,17 +40,32 @@ final class ChordNotUnderstood extends \InvalidArgumentException implements Core
 
     public static function noSuchDegree(int $number, int $alter): self
     {
-        return new self(sprintf('There is no degree %d with %d signs: degrees run from 1 to 13, with at most two signs.', $number, $alter), '', 0, null);
+        return new self(
+            sprintf('There is no degree %d with %d signs: degrees run from 1 to 13, with at most two signs.', $number, $alter),
+            '',
+            0,
+            null,
+        );
     }
 
     public static function key(string $typed): self
     {
-        return new self(sprintf('"%s" is no key. Write a note and major or minor, such as "D minor", "Am" or "E♭".', Quote::short($typed)), $typed, 0, null);
+        return new self(
+            sprintf('"%s" is no key. Write a note and major or minor, such as "D minor", "Am" or "E♭".', Quote::short($typed)),
+            $typed,
+            0,
+            null,
+        );
     }
 
     public static function scale(string $name): self
     {
-        return new self(sprintf('"%s" is no scale for fills. Choose key, major-pentatonic or minor-pentatonic.', Quote::short($name)), $name, 0, null);
+        return new self(
+            sprintf('"%s" is no scale for fills. Choose key, major-pentatonic or minor-pentatonic.', Quote::short($name)),
+            $name,
+            0,
+            null,
+        );
     }
 
     private static function offer(?string $nearest): string

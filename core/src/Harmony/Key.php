@@ -97,7 +97,10 @@ final readonly class Key
     {
         $semitones = ($pitchClass - $this->tonic->pitchClass() + 12) % 12;
         $own = array_search($semitones, $this->mode->steps(), true);
-        $named = NoteName::withLetter($this->tonic->letter + ($own === false ? self::LETTERS_OF_STRANGERS[$this->mode->value][$semitones] : $own), $pitchClass);
+        $named = NoteName::withLetter(
+            $this->tonic->letter + ($own === false ? self::LETTERS_OF_STRANGERS[$this->mode->value][$semitones] : $own),
+            $pitchClass,
+        );
 
         return abs($named->alter) > 1 ? NoteName::plain($pitchClass, $this->signature() > 0) : $named;
     }

@@ -47,9 +47,15 @@ final readonly class Numeral
         $typed = trim($typed);
         if (preg_match('/^(.+)[↓_\/]([b♭#♯]{0,2})(\d{1,2})$/u', $typed, $inverted) === 1 && preg_match('/[69]\/9$/u', $typed) !== 1) {
             $chord = $this->chord($inverted[1]);
-            $degree = new Degree((int) $inverted[3], substr_count(strtr($inverted[2], ['♯' => '#']), '#') - substr_count(strtr($inverted[2], ['♭' => 'b']), 'b'));
+            $degree = new Degree(
+                (int) $inverted[3],
+                substr_count(strtr($inverted[2], ['♯' => '#']), '#') - substr_count(strtr($inverted[2], ['♭' => 'b']), 'b'),
+            );
 
-            return $chord->onRoot($chord->root, NoteName::withLetter($chord->root->letter + $degree->number - 1, ($chord->rootPitchClass() + $degree->semitones()) % 12));
+            return $chord->onRoot(
+                $chord->root,
+                NoteName::withLetter($chord->root->letter + $degree->number - 1, ($chord->rootPitchClass() + $degree->semitones()) % 12),
+            );
         }
         if (preg_match('/^(.+)\/([b♭#♯]?[IViv]+)$/u', $typed, $secondary) === 1) {
             return $this->within($this->chord($secondary[2]))->chord($secondary[1]);
@@ -104,7 +110,9 @@ final readonly class Numeral
         $semitones = ($chord->rootPitchClass() - $this->tonic->pitchClass() + 12) % 12;
         $own = array_map(static fn (Degree $degree): int => ($semitones + $degree->semitones()) % 12, [new Degree(1), ...$chord->shell]);
         $dominant = array_map(static fn (Degree $degree): string => $degree->text(), $chord->shell) === ['3', '♭7'];
-        $athome = array_diff($own, $this->mode->steps()) === [] || ($this->mode === Mode::Major && in_array($semitones, [0, 5], true)) || ($this->mode === Mode::Minor && $semitones === 7);
+        $athome = array_diff($own, $this->mode->steps()) === []
+            || ($this->mode === Mode::Major && in_array($semitones, [0, 5], true))
+            || ($this->mode === Mode::Minor && $semitones === 7);
         $goal = self::GOALS[$this->mode->value][($semitones + 5) % 12] ?? null;
         if (! $dominant || $athome || $goal === null) {
             return null;

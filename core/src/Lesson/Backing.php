@@ -39,7 +39,9 @@ enum Backing: string
         return match ($this) {
             self::Band, self::OffBeats => [],
             self::EveryBeat, self::Rests => $all,
-            self::BackBeat => $meter->beats() === 3 ? [1, 2] : array_values(array_filter($all, static fn (int $beat): bool => $beat % 2 === 1)),
+            self::BackBeat => $meter->beats() === 3
+                ? [1, 2]
+                : array_values(array_filter($all, static fn (int $beat): bool => $beat % 2 === 1)),
             self::OnceABar => [0],
         };
     }

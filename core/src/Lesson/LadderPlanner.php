@@ -38,8 +38,15 @@ final readonly class LadderPlanner
      *
      * @throws LessonException
      */
-    public function plan(Tempo $start, Tempo $goal, float $minutes, Meter $meter, LadderMode $mode = LadderMode::Gated, float $percent = 5.0, int $bars = 4): Ladder
-    {
+    public function plan(
+        Tempo $start,
+        Tempo $goal,
+        float $minutes,
+        Meter $meter,
+        LadderMode $mode = LadderMode::Gated,
+        float $percent = 5.0,
+        int $bars = 4,
+    ): Ladder {
         match (true) {
             $goal->bpm < $start->bpm => throw LessonException::downwards($start->bpm, $goal->bpm),
             ! ($minutes >= 1 && $minutes <= self::MOST_MINUTES) => throw LessonException::minutes($minutes),
@@ -56,7 +63,10 @@ final readonly class LadderPlanner
         return $ladder ?? throw LessonException::noTime();
     }
 
-    /** Of the steps from the one asked for up to the largest, the smallest with which the goal is reached in time; else the highest goal that is. */
+    /**
+     * Of the steps from the one asked for up to the largest, the smallest with which the goal is reached in time; else the highest
+     * goal that is.
+     */
     private function gated(float $start, float $goal, float $minutes, Meter $meter, float $percent, int $bars): ?Ladder
     {
         $most = self::stepsTo($start, $goal, $percent);
@@ -68,7 +78,16 @@ final readonly class LadderPlanner
             }
         }
         for ($reached = (int) ceil($goal) - 1; $reached >= $start; $reached--) {
-            $ladder = $this->climbing($start, $reached, self::stepsTo($start, $reached, self::LARGEST_STEP), $meter, $bars, self::CYCLES_A_STEP, LadderMode::Gated, false);
+            $ladder = $this->climbing(
+                $start,
+                $reached,
+                self::stepsTo($start, $reached, self::LARGEST_STEP),
+                $meter,
+                $bars,
+                self::CYCLES_A_STEP,
+                LadderMode::Gated,
+                false,
+            );
             if ($ladder->minutes() <= $minutes) {
                 return $ladder;
             }
@@ -110,9 +129,22 @@ final readonly class LadderPlanner
         return $steps === [] ? null : new Ladder(LadderMode::Bursts, $steps, (int) round($goal), true);
     }
 
-    private function climbing(float $start, float $goal, int $count, Meter $meter, int $bars, int $cycles, LadderMode $mode, bool $fits): Ladder
-    {
-        $step = static fn (int $i): LadderStep => LadderStep::of($meter, (int) round($count === 0 ? $goal : $start * ($goal / $start) ** ($i / $count)), $bars, $cycles);
+    private function climbing(
+        float $start,
+        float $goal,
+        int $count,
+        Meter $meter,
+        int $bars,
+        int $cycles,
+        LadderMode $mode,
+        bool $fits,
+    ): Ladder {
+        $step = static fn (int $i): LadderStep => LadderStep::of(
+            $meter,
+            (int) round($count === 0 ? $goal : $start * ($goal / $start) ** ($i / $count)),
+            $bars,
+            $cycles,
+        );
 
         return new Ladder($mode, array_map($step, range(0, $count)), (int) round($goal), $fits);
     }

@@ -12,5 +12,10 @@ final readonly class UsualPractice
      * @param int   $bars       of a cycle
      * @param int   $restAfter  minutes of playing after which a rest is proposed
      */
-    public function __construct(public float $startShare = 0.6, public int $minutes = 9, public int $bars = 4, public int $restAfter = 25) {}
+    public function __construct(
+        public float $startShare = 0.6,
+        public int $minutes = 9,
+        public int $bars = 4,
+        public int $restAfter = 25,
+    ) {}
 }

@@ -15,5 +15,15 @@ final readonly class Hit
      * @param ?float $lengthShare how long it rang against the plan; null for a tap and for a dead stroke
      * @param ?float $over        seconds by which it rang longer than planned; null for the same
      */
-    public function __construct(public int $slot, public int $bar, public float $t, public float $ms, public ?bool $directionRight = null, public ?bool $mutedRight = null, public ?float $levelDb = null, public ?float $lengthShare = null, public ?float $over = null) {}
+    public function __construct(
+        public int $slot,
+        public int $bar,
+        public float $t,
+        public float $ms,
+        public ?bool $directionRight = null,
+        public ?bool $mutedRight = null,
+        public ?float $levelDb = null,
+        public ?float $lengthShare = null,
+        public ?float $over = null,
+    ) {}
 }

@@ -15,7 +15,10 @@ final class ListeningException extends \InvalidArgumentException implements Core
 
     public static function tapTime(int $index): self
     {
-        return new self(sprintf('Tap %d has no time: each tap needs "t", its seconds from the start of the take, from 0 to 3600.', $index + 1));
+        return new self(sprintf(
+            'Tap %d has no time: each tap needs "t", its seconds from the start of the take, from 0 to 3600.',
+            $index + 1,
+        ));
     }
 
     public static function tapKey(int $index): self
@@ -35,7 +38,11 @@ final class ListeningException extends \InvalidArgumentException implements Core
 
     public static function tooLong(float $minutes, int $most): self
     {
-        return new self(sprintf('This recording is %.1f minutes long; up to %d minutes are heard. Cut out the part you mean and send that.', $minutes, $most));
+        return new self(sprintf(
+            'This recording is %.1f minutes long; up to %d minutes are heard. Cut out the part you mean and send that.',
+            $minutes,
+            $most,
+        ));
     }
 
     public static function silence(): self
@@ -50,12 +57,20 @@ final class ListeningException extends \InvalidArgumentException implements Core
 
     public static function tooFewForFeel(int $count, int $fewest): self
     {
-        return new self(sprintf('%s too few to measure a feel: it takes at least %d.', $count === 1 ? 'One stroke is' : $count.' strokes are', $fewest));
+        return new self(sprintf(
+            '%s too few to measure a feel: it takes at least %d.',
+            $count === 1 ? 'One stroke is' : $count.' strokes are',
+            $fewest,
+        ));
     }
 
     public static function tooFewBeats(int $count, int $fewest): self
     {
-        return new self(sprintf('%s too few to tell the tempo: tap at least %d.', $count === 1 ? 'One beat is' : $count.' beats are', $fewest));
+        return new self(sprintf(
+            '%s too few to tell the tempo: tap at least %d.',
+            $count === 1 ? 'One beat is' : $count.' beats are',
+            $fewest,
+        ));
     }
 
     public static function latency(): self
@@ -70,7 +85,11 @@ final class ListeningException extends \InvalidArgumentException implements Core
 
     public static function clicksNotHeard(int $heard, int $played): self
     {
-        return new self(sprintf('The microphone heard %d of the %d clicks. Play them over the loudspeaker, not headphones, a little louder, and hold the microphone near it.', $heard, $played));
+        return new self(sprintf(
+            'The microphone heard %d of the %d clicks. Play them over the loudspeaker, not headphones, a little louder, and hold the microphone near it.',
+            $heard,
+            $played,
+        ));
     }
 
     public static function tooFewChecks(int $count): self

@@ -16,5 +16,11 @@ final readonly class PlayedOnset
      * @param ?float     $levelDb   against the median stroke; null for a tap
      * @param ?float     $seconds   how long it sounded; null for a tap
      */
-    public function __construct(public float $t, public ?Direction $direction = null, public ?bool $muted = null, public ?float $levelDb = null, public ?float $seconds = null) {}
+    public function __construct(
+        public float $t,
+        public ?Direction $direction = null,
+        public ?bool $muted = null,
+        public ?float $levelDb = null,
+        public ?float $seconds = null,
+    ) {}
 }

@@ -13,6 +13,7 @@ enum Company: string
 
     public static function parse(string $typed): self
     {
-        return self::tryFrom($typed === 'solo' ? 'alone' : $typed) ?? throw NeckException::choice('company', $typed, 'solo, with-bass, shell');
+        return self::tryFrom($typed === 'solo' ? 'alone' : $typed)
+            ?? throw NeckException::choice('company', $typed, 'solo, with-bass, shell');
     }
 }

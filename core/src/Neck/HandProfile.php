@@ -18,8 +18,12 @@ final readonly class HandProfile
      * @param bool      $barre  whether a finger may lie over several strings
      * @param list<int> $avoid  fingers 1 to 4 that are not to be used
      */
-    public function __construct(public string $size = 'medium', public bool $thumb = false, public bool $barre = true, public array $avoid = [])
-    {
+    public function __construct(
+        public string $size = 'medium',
+        public bool $thumb = false,
+        public bool $barre = true,
+        public array $avoid = [],
+    ) {
         if (! isset(self::REACH_MM[$size])) {
             throw NeckException::choice('hand', $size, implode(', ', array_keys(self::REACH_MM)));
         }
@@ -47,7 +51,15 @@ final readonly class HandProfile
 
     public function text(): string
     {
-        return implode(',', [$this->size, ...($this->thumb ? ['thumb'] : []), ...($this->barre ? [] : ['no-barre']), ...array_map(static fn (int $finger): string => "avoid-{$finger}", $this->avoid)]);
+        return implode(
+            ',',
+            [
+                $this->size,
+                ...($this->thumb ? ['thumb'] : []),
+                ...($this->barre ? [] : ['no-barre']),
+                ...array_map(static fn (int $finger): string => "avoid-{$finger}", $this->avoid),
+            ],
+        );
     }
 
     public function reachMm(): float

@@ -11,7 +11,11 @@ final class NeckException extends \InvalidArgumentException implements CoreExcep
 {
     public static function unknownTuning(string $typed, string $known): self
     {
-        return new self(sprintf('"%s" is no tuning we know. Use one of %s, or type the pitches from the lowest string up, such as D2,A2,D3,G3,B3,E4.', Quote::short($typed), $known));
+        return new self(sprintf(
+            '"%s" is no tuning we know. Use one of %s, or type the pitches from the lowest string up, such as D2,A2,D3,G3,B3,E4.',
+            Quote::short($typed),
+            $known,
+        ));
     }
 
     public static function stringCount(int $count): self
@@ -31,7 +35,11 @@ final class NeckException extends \InvalidArgumentException implements CoreExcep
 
     public static function otherStrings(int $from, int $to): self
     {
-        return new self(sprintf('A guitar in a tuning of %d strings cannot be brought to one of %d. Choose two tunings with the same number of strings.', $from, $to));
+        return new self(sprintf(
+            'A guitar in a tuning of %d strings cannot be brought to one of %d. Choose two tunings with the same number of strings.',
+            $from,
+            $to,
+        ));
     }
 
     public static function fingers(): self
@@ -41,12 +49,20 @@ final class NeckException extends \InvalidArgumentException implements CoreExcep
 
     public static function riff(string $typed, int $strings, int $highest): self
     {
-        return new self(sprintf('"%s" is no figure. Write string and fret of each note, such as 6:3 5:2 5:5, strings 1 to %d, frets 0 to %d, at most 32 notes.', Quote::short($typed), $strings, $highest));
+        return new self(sprintf(
+            '"%s" is no figure. Write string and fret of each note, such as 6:3 5:2 5:5, strings 1 to %d, frets 0 to %d, at most 32 notes.',
+            Quote::short($typed),
+            $strings,
+            $highest,
+        ));
     }
 
     public static function melody(string $typed): self
     {
-        return new self(sprintf('"%s" is no melody. Write notes with their octave, or string and fret, bars between strokes, such as E4 G4 | A4 C5 or 1:0 1:3; at most 64 notes.', Quote::short($typed)));
+        return new self(sprintf(
+            '"%s" is no melody. Write notes with their octave, or string and fret, bars between strokes, such as E4 G4 | A4 C5 or 1:0 1:3; at most 64 notes.',
+            Quote::short($typed),
+        ));
     }
 
     public static function melodyOffTheNeck(string $note): self
@@ -56,17 +72,28 @@ final class NeckException extends \InvalidArgumentException implements CoreExcep
 
     public static function fretRange(string $typed): self
     {
-        return new self(sprintf('"%s" is no range of frets. Write the lowest and the highest, such as 0-15, within 0 to 24.', Quote::short($typed)));
+        return new self(sprintf(
+            '"%s" is no range of frets. Write the lowest and the highest, such as 0-15, within 0 to 24.',
+            Quote::short($typed),
+        ));
     }
 
     public static function strings(string $typed, int $count): self
     {
-        return new self(sprintf('"%s" names no strings of this guitar. Write a range or a list of numbers from 1 (highest) to %d, such as 4-1 or 6,4,3.', Quote::short($typed), $count));
+        return new self(sprintf(
+            '"%s" names no strings of this guitar. Write a range or a list of numbers from 1 (highest) to %d, such as 4-1 or 6,4,3.',
+            Quote::short($typed),
+            $count,
+        ));
     }
 
     public static function grip(string $typed, int $count): self
     {
-        return new self(sprintf('"%s" is no grip. Write one fret for each of the %d strings from low to high, x for muted, such as x 3 2 0 1 0.', Quote::short($typed), $count));
+        return new self(sprintf(
+            '"%s" is no grip. Write one fret for each of the %d strings from low to high, x for muted, such as x 3 2 0 1 0.',
+            Quote::short($typed),
+            $count,
+        ));
     }
 
     public static function tooFewStrings(): self
@@ -86,7 +113,11 @@ final class NeckException extends \InvalidArgumentException implements CoreExcep
 
     public static function weight(float $weight, float $heaviest): self
     {
-        return new self(sprintf('A weight of %s cannot be weighed. Choose 0 (does not count) to %d.', is_finite($weight) ? (string) round($weight, 2) : 'nothing', (int) $heaviest));
+        return new self(sprintf(
+            'A weight of %s cannot be weighed. Choose 0 (does not count) to %d.',
+            is_finite($weight) ? (string) round($weight, 2) : 'nothing',
+            (int) $heaviest,
+        ));
     }
 
     public static function noStepwiseBass(): self

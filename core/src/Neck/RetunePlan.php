@@ -33,7 +33,14 @@ final readonly class RetunePlan
             $string = $to->strings() - $index;
             $change = $pitch->midi() - $from->pitches[$index]->midi();
             $needed = $used === [] || in_array($string, $used, true);
-            $steps[] = new Retuning($string, $from->pitches[$index], $pitch, $change, $needed, $change === 0 || ! $needed ? null : self::caution($pitch->midi() - $design[$index]));
+            $steps[] = new Retuning(
+                $string,
+                $from->pitches[$index],
+                $pitch,
+                $change,
+                $needed,
+                $change === 0 || ! $needed ? null : self::caution($pitch->midi() - $design[$index]),
+            );
         }
 
         return $steps;

@@ -15,5 +15,12 @@ final readonly class Retuning
      * @param bool    $needed    whether the tune uses this string at all
      * @param ?string $caution   what to mind, in words
      */
-    public function __construct(public int $string, public Pitch $from, public Pitch $to, public int $semitones, public bool $needed, public ?string $caution) {}
+    public function __construct(
+        public int $string,
+        public Pitch $from,
+        public Pitch $to,
+        public int $semitones,
+        public bool $needed,
+        public ?string $caution,
+    ) {}
 }

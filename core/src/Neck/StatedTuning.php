@@ -57,7 +57,11 @@ final readonly class StatedTuning
         $found = [];
         foreach ($stated->pitches as $index => $pitch) {
             if ($pitch->midi() !== $typed->pitches[$index]->midi()) {
-                $found[] = ['string' => $stated->strings() - $index, 'typed' => $typed->pitches[$index]->text(), 'stated' => $pitch->text()];
+                $found[] = [
+                    'string' => $stated->strings() - $index,
+                    'typed' => $typed->pitches[$index]->text(),
+                    'stated' => $pitch->text(),
+                ];
             }
         }
 
@@ -116,6 +120,9 @@ final readonly class StatedTuning
             }
         }
 
-        return Tuning::parse(implode(',', array_map(static fn (int $midi): string => NoteName::plain($midi % 12, $sharps)->text().(intdiv($midi, 12) - 1), $best)));
+        return Tuning::parse(implode(
+            ',',
+            array_map(static fn (int $midi): string => NoteName::plain($midi % 12, $sharps)->text().(intdiv($midi, 12) - 1), $best),
+        ));
     }
 }

@@ -48,7 +48,11 @@ final readonly class ChangeRepairs
         $voiced = $timeline->voiced;
         foreach ($offer->breakdown->lines as $line) {
             if ($offer->line === $line->id && $offer->grips !== null) {
-                $voiced[$line->id] = Toolbox::of($offer->breakdown, $line)->voicer()->voiceWith($timeline->course->form, $line->pins, $offer->grips);
+                $voiced[$line->id] = Toolbox::of($offer->breakdown, $line)->voicer()->voiceWith(
+                    $timeline->course->form,
+                    $line->pins,
+                    $offer->grips,
+                );
             }
         }
         $played = $this->performer->perform($offer->breakdown, $timeline->map->first()->tempo, $voiced);
@@ -71,12 +75,24 @@ final readonly class ChangeRepairs
         }
         $length = Length::ofTicks(max(1, (int) floor(0.97 * $share * $ticks)));
 
-        return $this->withLast($breakdown, $timeline, $window, sprintf('Let the last stroke go after %d %% of its time', (int) round(97 * $share)), static fn (Stroke $stroke): Stroke => $stroke->lasting($length));
+        return $this->withLast(
+            $breakdown,
+            $timeline,
+            $window,
+            sprintf('Let the last stroke go after %d %% of its time', (int) round(97 * $share)),
+            static fn (Stroke $stroke): Stroke => $stroke->lasting($length),
+        );
     }
 
     private function chuck(Breakdown $breakdown, Timeline $timeline, ChangeWindow $window): ?Repair
     {
-        return $this->withLast($breakdown, $timeline, $window, 'Make the last stroke a dead one', static fn (Stroke $stroke): Stroke => $stroke->articulated(Articulation::Chuck));
+        return $this->withLast(
+            $breakdown,
+            $timeline,
+            $window,
+            'Make the last stroke a dead one',
+            static fn (Stroke $stroke): Stroke => $stroke->articulated(Articulation::Chuck),
+        );
     }
 
     private function openStrings(Breakdown $breakdown, Timeline $timeline, ChangeWindow $window): ?Repair
@@ -102,7 +118,10 @@ final readonly class ChangeRepairs
             if ($windows->needMs($window->from, $grip) <= $window->haveMs) {
                 // The grip it comes from is held too: else the line could take another one, and the way be long again.
                 $before = $timeline->course->form->chords[$timeline->course->chords[$window->last->chord]->written];
-                $others = array_values(array_filter($line->pins, static fn (Pin $pin): bool => ! $pin->belongsTo($chord) && ! $pin->belongsTo($before)));
+                $others = array_values(array_filter(
+                    $line->pins,
+                    static fn (Pin $pin): bool => ! $pin->belongsTo($chord) && ! $pin->belongsTo($before),
+                ));
                 $pins = [...$others, self::pin($before, $window->from->frets), self::pin($chord, $grip->frets)];
 
                 return new Repair(

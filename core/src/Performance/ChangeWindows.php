@@ -61,7 +61,9 @@ final readonly class ChangeWindows
         if (FingerMoves::between($from, $to)->none || self::slides($from, $to)) {
             return 0.0;
         }
-        $width = $to->position === 0 ? $this->neck->fretMm(1) - $this->neck->fretMm(0) : $this->neck->fretMm($to->position) - $this->neck->fretMm($to->position - 1);
+        $width = $to->position === 0
+            ? $this->neck->fretMm(1) - $this->neck->fretMm(0)
+            : $this->neck->fretMm($to->position) - $this->neck->fretMm($to->position - 1);
 
         return self::BASE_MS + self::PER_DOUBLING_MS * log($this->neck->travelMm($from->position, $to->position) / $width + 1, 2);
     }
@@ -69,7 +71,9 @@ final readonly class ChangeWindows
     /** One grip pushed a fret or two along sounds all the way: it needs no gap. */
     public static function slides(Voicing $from, Voicing $to): bool
     {
-        return $from->shape() === $to->shape() && ! in_array(0, $from->frets, true) && abs($to->position - $from->position) <= self::SLIDE_FRETS;
+        return $from->shape() === $to->shape()
+            && ! in_array(0, $from->frets, true)
+            && abs($to->position - $from->position) <= self::SLIDE_FRETS;
     }
 
     /** Seconds; a dead stroke and open strings leave the fretting hand free at once. */
@@ -81,7 +85,8 @@ final readonly class ChangeWindows
                 $until = max($until, $played->ends[$place]);
             }
         }
-        $rings = $played->stroke->length === null || in_array($played->stroke->length->kind, [LengthKind::UntilNext, LengthKind::UntilChange], true);
+        $rings = $played->stroke->length === null
+            || in_array($played->stroke->length->kind, [LengthKind::UntilNext, LengthKind::UntilChange], true);
 
         return $rings ? $played->t + self::RINGING_SHARE * ($until - $played->t) : $until;
     }
@@ -90,7 +95,13 @@ final readonly class ChangeWindows
     {
         $moves = FingerMoves::between($last->voicing, $first->voicing);
 
-        return new ChangeWindow($first->chord, $last->voicing, $first->voicing, 1000 * max(0.0, $first->t - $heldUntil), $this->needMs($last->voicing, $first->voicing),
-            $this->neck->travelMm($last->voicing->position, $first->voicing->position), $moves->stay, $moves->slide, $moves->common, $last, $first);
+        return new ChangeWindow($first->chord, $last->voicing, $first->voicing, 1000 * max(0.0, $first->t - $heldUntil), $this->needMs(
+            $last->voicing,
+            $first->voicing,
+        ),
+            $this->neck->travelMm(
+                $last->voicing->position,
+                $first->voicing->position,
+            ), $moves->stay, $moves->slide, $moves->common, $last, $first);
     }
 }

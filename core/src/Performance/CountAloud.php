@@ -38,12 +38,18 @@ final readonly class CountAloud
                 $division = 1;
                 if ($span !== null && $pattern !== null) {
                     $divisions[$span->hand->named->id] ??= self::divisions($pattern, $beatTicks);
-                    $division = $divisions[$span->hand->named->id][intdiv($tick - $span->from, $beatTicks) % intdiv($pattern->ticks, $beatTicks)] ?? 1;
+                    $division = $divisions[$span->hand->named->id][intdiv(
+                        $tick - $span->from,
+                        $beatTicks,
+                    ) % intdiv($pattern->ticks, $beatTicks)]
+                        ?? 1;
                 }
                 for ($slot = 0; $slot < $division; $slot++) {
                     $said[] = [
                         't' => $timeline->map->secondsAt($tick + $slot * intdiv($beatTicks, $division), $division),
-                        'depth' => $slot === 0 ? ($beat === 0 ? self::BAR : self::BEAT) : ($division > 3 && $slot % 2 === 1 ? self::FINER : self::DIVISION),
+                        'depth' => $slot === 0
+                            ? ($beat === 0 ? self::BAR : self::BEAT)
+                            : ($division > 3 && $slot % 2 === 1 ? self::FINER : self::DIVISION),
                     ];
                 }
             }

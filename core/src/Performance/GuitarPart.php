@@ -43,14 +43,24 @@ final readonly class GuitarPart
     }
 
     /** @return list<PlayedStroke> without ends: the walks first, then the pattern's strokes */
-    private function span(Breakdown $breakdown, Course $course, TimeMap $feel, ChordClock $clock, VoicedForm $voiced, Span $span, float $offsetMs): array
-    {
+    private function span(
+        Breakdown $breakdown,
+        Course $course,
+        TimeMap $feel,
+        ChordClock $clock,
+        VoicedForm $voiced,
+        Span $span,
+        float $offsetMs,
+    ): array {
         $pattern = $span->hand->plan->pattern;
         $slotTicks = $pattern->slotTicks();
         $tools = Toolbox::of($breakdown, $span->line);
         $finder = $tools->finder();
         $approaches = $breakdown->placed === [] ? [] : $tools->approacher()->all($course, $voiced, $breakdown->placed);
-        $begun = array_filter($approaches, static fn (PlacedApproach $each): bool => $each->fromTicks >= $span->from && $each->fromTicks < $span->until);
+        $begun = array_filter(
+            $approaches,
+            static fn (PlacedApproach $each): bool => $each->fromTicks >= $span->from && $each->fromTicks < $span->until,
+        );
         $walks = new ApproachStrokes($feel, $clock, $slotTicks, $span->hand->firstSlot, $offsetMs);
         $placed = array_merge([], ...array_map($walks->of(...), array_values($begun)));
         for ($start = $span->from; $start < $span->until; $start += $pattern->ticks) {
@@ -60,7 +70,10 @@ final readonly class GuitarPart
                 if ($chord !== null && $stroke->chord === ChordOf::Next) {
                     $chord = $clock->after($chord);
                 }
-                $walksIn = array_filter($approaches, static fn (PlacedApproach $approach): bool => $approach->fromTicks <= $tick && $tick < $approach->untilTicks()) !== [];
+                $walksIn = array_filter(
+                    $approaches,
+                    static fn (PlacedApproach $approach): bool => $approach->fromTicks <= $tick && $tick < $approach->untilTicks(),
+                ) !== [];
                 if ($chord === null || $walksIn) {
                     continue;
                 }

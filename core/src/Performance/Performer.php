@@ -61,7 +61,12 @@ final readonly class Performer
         $events = array_merge(
             $this->strings($strokes, $breakdown->guitar(), $seconds),
             ...array_map(
-                static fn (Player $player): array => BandEvents::of($player, $course, self::grooves($breakdown, $course, $player->part()), $map),
+                static fn (Player $player): array => BandEvents::of(
+                    $player,
+                    $course,
+                    self::grooves($breakdown, $course, $player->part()),
+                    $map,
+                ),
                 LineUp::of($breakdown->parts)->players,
             ),
         );
@@ -147,7 +152,14 @@ final readonly class Performer
         $next = $strokes[$place + 1] ?? null;
         $ringsOn = $played->stroke->length === null || $played->stroke->length->kind === LengthKind::UntilNext;
         $nextOrder = $next === null ? false : array_search($played->strings[$order], $next->strings, true);
-        if ($next === null || $next->chord !== $played->chord || $nextOrder === false || ! $ringsOn || $played->stroke->isDead() || abs($next->t - $played->ends[$order]) > self::UNTIL_STRUCK) {
+        if (
+            $next === null
+            || $next->chord !== $played->chord
+            || $nextOrder === false
+            || ! $ringsOn
+            || $played->stroke->isDead()
+            || abs($next->t - $played->ends[$order]) > self::UNTIL_STRUCK
+        ) {
             return $played->ends[$order];
         }
         $gap = max(0.0, ($strokes[$place + 2]->t ?? $again) - $next->t);

@@ -34,6 +34,16 @@ final readonly class PlayedStroke
     /** The same stroke earlier or later, its length with it. */
     public function shifted(float $seconds): self
     {
-        return new self($this->stroke, $this->slot, $this->bar, $this->tick, $this->t + $seconds, $this->chord, $this->voicing, $this->strings, array_map(static fn (float $end): float => $end + $seconds, $this->ends));
+        return new self(
+            $this->stroke,
+            $this->slot,
+            $this->bar,
+            $this->tick,
+            $this->t + $seconds,
+            $this->chord,
+            $this->voicing,
+            $this->strings,
+            array_map(static fn (float $end): float => $end + $seconds, $this->ends),
+        );
     }
 }

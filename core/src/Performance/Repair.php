@@ -13,5 +13,10 @@ final readonly class Repair
      * @param ?string               $line  id of the line of grips that it changes; null where all stay
      * @param ?list<list<int|null>> $grips of that line, for the written song's chords
      */
-    public function __construct(public string $text, public Breakdown $breakdown, public ?string $line = null, public ?array $grips = null) {}
+    public function __construct(
+        public string $text,
+        public Breakdown $breakdown,
+        public ?string $line = null,
+        public ?array $grips = null,
+    ) {}
 }

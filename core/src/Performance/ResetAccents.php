@@ -19,13 +19,22 @@ final readonly class ResetAccents
     public function question(Timeline $timeline, HandInUse $hand): ?Warning
     {
         $pattern = $hand->plan->pattern;
-        $hardest = array_values(array_filter($pattern->strokes(), static fn (Stroke $stroke): bool => $stroke->accent === Stroke::STRONGEST_ACCENT));
+        $hardest = array_values(array_filter(
+            $pattern->strokes(),
+            static fn (Stroke $stroke): bool => $stroke->accent === Stroke::STRONGEST_ACCENT,
+        ));
         if (count($hardest) !== 1 || $hardest[0]->at % $pattern->meter->barTicks() !== 0) {
             return null;
         }
         $bars = [];
         foreach ($timeline->strokes as $played) {
-            if ($played->slot >= $hand->firstSlot && $played->slot < $hand->firstSlot + $hand->slots() && $played->stroke->at === $hardest[0]->at && $played->stroke->accent === Stroke::STRONGEST_ACCENT && ! $this->somethingBegins($timeline, $played->bar)) {
+            if (
+                $played->slot >= $hand->firstSlot
+                && $played->slot < $hand->firstSlot + $hand->slots()
+                && $played->stroke->at === $hardest[0]->at
+                && $played->stroke->accent === Stroke::STRONGEST_ACCENT
+                && ! $this->somethingBegins($timeline, $played->bar)
+            ) {
                 $bars[] = $played->bar + 1;
             }
         }
@@ -42,7 +51,9 @@ final readonly class ResetAccents
         $before = null;
         foreach ($timeline->course->chords as $chord) {
             if ($chord->tick === $tick) {
-                return $before === null || $timeline->course->visits[$chord->visit]->tick === $tick || $before->chord->text() !== $chord->chord->text();
+                return $before === null
+                    || $timeline->course->visits[$chord->visit]->tick === $tick
+                    || $before->chord->text() !== $chord->chord->text();
             }
             $before = $chord;
         }
@@ -55,6 +66,9 @@ final readonly class ResetAccents
     {
         $more = count($bars) - self::NAMED_BARS;
 
-        return (count($bars) === 1 ? 'bar ' : 'bars ').implode(', ', array_slice($bars, 0, self::NAMED_BARS)).($more > 0 ? " and {$more} more" : '');
+        return (count($bars) === 1 ? 'bar ' : 'bars ').implode(
+            ', ',
+            array_slice($bars, 0, self::NAMED_BARS),
+        ).($more > 0 ? " and {$more} more" : '');
     }
 }

@@ -19,7 +19,13 @@ final readonly class StrokeFaults
 {
     private const FROM_A_BEND = [OrnamentKind::Bent, OrnamentKind::Release];
 
-    private const FROM_ELSEWHERE = [OrnamentKind::SlideIn, OrnamentKind::SlideOut, OrnamentKind::HammerOn, OrnamentKind::PullOff, OrnamentKind::Grace];
+    private const FROM_ELSEWHERE = [
+        OrnamentKind::SlideIn,
+        OrnamentKind::SlideOut,
+        OrnamentKind::HammerOn,
+        OrnamentKind::PullOff,
+        OrnamentKind::Grace,
+    ];
 
     /**
      * @param VoicedForm $voiced grips of the line it is played over
@@ -50,7 +56,14 @@ final readonly class StrokeFaults
                 }
                 $before = $stream->strokes[$place - 1] ?? $stream->strokes[count($stream->strokes) - 1];
                 if (! in_array($before->ornament?->kind, [OrnamentKind::Bend, OrnamentKind::Bent], true)) {
-                    $warnings[] = new Warning(WarningKind::NoBendBefore, sprintf('The stroke on %s goes on from a bend, and the stroke before it bends nothing. Bend that one first, or strike this one plainly.', Counting::place($hand->pattern, $stroke->at)), [$stroke->at]);
+                    $warnings[] = new Warning(
+                        WarningKind::NoBendBefore,
+                        sprintf(
+                            'The stroke on %s goes on from a bend, and the stroke before it bends nothing. Bend that one first, or strike this one plainly.',
+                            Counting::place($hand->pattern, $stroke->at),
+                        ),
+                        [$stroke->at],
+                    );
                 }
             }
         }
@@ -68,7 +81,11 @@ final readonly class StrokeFaults
                 $silent[$voicing->chord->text()] = true;
             }
             foreach ($strings as $string) {
-                if (in_array($stroke->ornament?->kind, self::FROM_ELSEWHERE, true) && (int) $voicing->frets[$string] + $stroke->ornament->frets < 0) {
+                if (in_array(
+                    $stroke->ornament?->kind,
+                    self::FROM_ELSEWHERE,
+                    true,
+                ) && (int) $voicing->frets[$string] + $stroke->ornament->frets < 0) {
                     $below[$voicing->chord->text()] = true;
                 }
             }
@@ -76,8 +93,24 @@ final readonly class StrokeFaults
         $slot = 'The stroke on '.Counting::place($hand->pattern, $stroke->at);
 
         return match (true) {
-            $silent !== [] => new Warning(WarningKind::SilentStrings, sprintf('%s strikes strings that the grip of %s mutes. Choose another zone, or another grip.', $slot, implode(', ', array_keys($silent))), [$stroke->at]),
-            $below !== [] => new Warning(WarningKind::BelowTheNut, sprintf('%s slides below the nut on %s. Slide from a nearer fret, or take a grip higher up.', $slot, implode(', ', array_keys($below))), [$stroke->at]),
+            $silent !== [] => new Warning(
+                WarningKind::SilentStrings,
+                sprintf(
+                    '%s strikes strings that the grip of %s mutes. Choose another zone, or another grip.',
+                    $slot,
+                    implode(', ', array_keys($silent)),
+                ),
+                [$stroke->at],
+            ),
+            $below !== [] => new Warning(
+                WarningKind::BelowTheNut,
+                sprintf(
+                    '%s slides below the nut on %s. Slide from a nearer fret, or take a grip higher up.',
+                    $slot,
+                    implode(', ', array_keys($below)),
+                ),
+                [$stroke->at],
+            ),
             default => null,
         };
     }

@@ -46,25 +46,65 @@ final readonly class StrokeRepairs
     private function offers(Desk $desk, Warning $warning, ?VoicedForm $voiced): array
     {
         return match ($warning->kind) {
-            WarningKind::BreaksTheSwing => [new Repair('Let the hand choose there', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->freed('direction')))],
-            WarningKind::ThumbDoubles => [new Repair('Give the later ones to the fingers', $this->changed($desk, $this->laterInTheirBeat($desk, $warning->at), $this->withFingers(...)))],
+            WarningKind::BreaksTheSwing => [new Repair(
+                'Let the hand choose there',
+                $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->freed('direction')),
+            )],
+            WarningKind::ThumbDoubles => [new Repair(
+                'Give the later ones to the fingers',
+                $this->changed($desk, $this->laterInTheirBeat($desk, $warning->at), $this->withFingers(...)),
+            )],
             WarningKind::ThumbMissing => [new Repair('Give the thumb its beat', $this->withThumb($desk, $warning->at))],
-            WarningKind::TupletsOverlap => [new Repair('Move the odd ones to the nearest slot', $this->movedToTheOthers($desk, $warning->at))],
+            WarningKind::TupletsOverlap => [new Repair(
+                'Move the odd ones to the nearest slot',
+                $this->movedToTheOthers($desk, $warning->at),
+            )],
             WarningKind::SameDirection => [new Repair('Change to the pendulum', $desk->with(school: School::Pendulum))],
             WarningKind::ShortNote => [
-                new Repair('Let the swing follow the tempo', $desk->withFeel(new Feel(FeelMode::FollowsTempo, $desk->setting->feel->ratio, $desk->setting->feel->unit))),
+                new Repair(
+                    'Let the swing follow the tempo',
+                    $desk->withFeel(new Feel(FeelMode::FollowsTempo, $desk->setting->feel->ratio, $desk->setting->feel->unit)),
+                ),
                 new Repair('Play it straight', $desk->withFeel(Feel::fixed(1.0, $desk->setting->feel->unit))),
             ],
             WarningKind::NoBendBefore => [
                 new Repair('Bend on the stroke before', $this->bentBefore($desk, $warning->at)),
-                new Repair('Strike it plainly', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->plain())),
+                new Repair(
+                    'Strike it plainly',
+                    $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->plain()),
+                ),
             ],
-            WarningKind::SilentStrings => [...($voiced === null ? [] : $this->onSoundingStrings($desk, $warning->at, $voiced)), new Repair('Strike the whole grip', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->striking(Zone::All, $stroke->action, $stroke->by)))],
+            WarningKind::SilentStrings => [
+                ...($voiced === null ? [] : $this->onSoundingStrings($desk, $warning->at, $voiced)),
+                new Repair(
+                    'Strike the whole grip',
+                    $this->changed(
+                        $desk,
+                        $warning->at,
+                        static fn (Stroke $stroke): Stroke => $stroke->striking(Zone::All, $stroke->action, $stroke->by),
+                    ),
+                ),
+            ],
             WarningKind::BelowTheNut => [
-                new Repair('Come from one fret away', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->ornament === null ? $stroke : $stroke->ornamented(new Ornament($stroke->ornament->kind, -1)))),
-                new Repair('Strike it plainly', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->plain())),
+                new Repair(
+                    'Come from one fret away',
+                    $this->changed(
+                        $desk,
+                        $warning->at,
+                        static fn (Stroke $stroke): Stroke => $stroke->ornament === null
+                            ? $stroke
+                            : $stroke->ornamented(new Ornament($stroke->ornament->kind, -1)),
+                    ),
+                ),
+                new Repair(
+                    'Strike it plainly',
+                    $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->plain()),
+                ),
             ],
-            WarningKind::ResetAccent => [new Repair('Play it like the others', $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->accented(1)))],
+            WarningKind::ResetAccent => [new Repair(
+                'Play it like the others',
+                $this->changed($desk, $warning->at, static fn (Stroke $stroke): Stroke => $stroke->accented(1)),
+            )],
             WarningKind::TotalRate => [],
         };
     }
@@ -79,7 +119,13 @@ final readonly class StrokeRepairs
     private function onSoundingStrings(Desk $desk, array $at, VoicedForm $voiced): array
     {
         $count = $desk->breakdown->neck->tuning->strings();
-        $sounding = array_map(static fn (Voicing $grip): array => array_map(static fn (int $index): int => $count - $index, array_keys(array_filter($grip->frets, static fn (?int $fret): bool => $fret !== null))), $voiced->path->voicings);
+        $sounding = array_map(
+            static fn (Voicing $grip): array => array_map(
+                static fn (int $index): int => $count - $index,
+                array_keys(array_filter($grip->frets, static fn (?int $fret): bool => $fret !== null)),
+            ),
+            $voiced->path->voicings,
+        );
         $always = $sounding === [] ? [] : array_values(array_intersect(...$sounding, ...[$sounding[0]]));
         $named = [];
         $moved = $this->changed($desk, $at, static function (Stroke $stroke) use ($always, &$named): Stroke {
@@ -97,7 +143,9 @@ final readonly class StrokeRepairs
             return $strings === [] ? $stroke : $stroke->striking($strings, $stroke->action, $stroke->by);
         });
 
-        return $named === [] ? [] : [new Repair(sprintf('Strike string%s %s instead', count($named) === 1 ? '' : 's', implode(' and ', $named)), $moved)];
+        return $named === []
+            ? []
+            : [new Repair(sprintf('Strike string%s %s instead', count($named) === 1 ? '' : 's', implode(' and ', $named)), $moved)];
     }
 
     /** @param list<int> $at */
@@ -121,7 +169,11 @@ final readonly class StrokeRepairs
         $hand = $this->planner->plan($desk->pattern(), $desk->school(), $desk->ruler($tempo), $desk->setting->feel);
         $warnings = [...$hand->warnings, ...($voiced === null ? [] : $this->faults->of($voiced, $hand))];
 
-        return array_filter($warnings, static fn (Warning $again): bool => $again->kind === $warning->kind && ($warning->at === [] || array_intersect($again->at, $warning->at) !== [])) !== [];
+        return array_filter(
+            $warnings,
+            static fn (Warning $again): bool => $again->kind === $warning->kind
+                && ($warning->at === [] || array_intersect($again->at, $warning->at) !== []),
+        ) !== [];
     }
 
     /**
@@ -139,7 +191,10 @@ final readonly class StrokeRepairs
     /** @param callable(Stream): list<Stroke> $strokes */
     private function withStrokes(Desk $desk, callable $strokes): Breakdown
     {
-        return $desk->with($desk->pattern()->withStreams(array_map(static fn (Stream $stream): Stream => new Stream($stream->name, $strokes($stream)), $desk->pattern()->streams)));
+        return $desk->with($desk->pattern()->withStreams(array_map(
+            static fn (Stream $stream): Stream => new Stream($stream->name, $strokes($stream)),
+            $desk->pattern()->streams,
+        )));
     }
 
     private function withFingers(Stroke $stroke): Stroke
@@ -157,7 +212,11 @@ final readonly class StrokeRepairs
         $beat = $desk->setting->meter->beatTicks();
         sort($at);
 
-        return array_values(array_filter($at, static fn (int $tick, int $place): bool => $place > 0 && intdiv($at[$place - 1], $beat) === intdiv($tick, $beat), ARRAY_FILTER_USE_BOTH));
+        return array_values(array_filter(
+            $at,
+            static fn (int $tick, int $place): bool => $place > 0 && intdiv($at[$place - 1], $beat) === intdiv($tick, $beat),
+            ARRAY_FILTER_USE_BOTH,
+        ));
     }
 
     /**
@@ -167,9 +226,18 @@ final readonly class StrokeRepairs
      */
     private function withThumb(Desk $desk, array $at): Breakdown
     {
-        $thumbs = array_filter($desk->pattern()->streams, static fn (Stream $stream): bool => array_filter($stream->strokes, static fn (Stroke $stroke): bool => $stroke->by === PlayedBy::Thumb) !== []);
+        $thumbs = array_filter(
+            $desk->pattern()->streams,
+            static fn (Stream $stream): bool => array_filter(
+                $stream->strokes,
+                static fn (Stroke $stroke): bool => $stroke->by === PlayedBy::Thumb,
+            ) !== [],
+        );
         $line = $thumbs === [] ? $desk->pattern()->streams[0] : reset($thumbs);
-        $thumb = array_map(static fn (int $tick): Stroke => (new Stroke($tick, 1))->striking(Zone::Bass, Action::Pick, PlayedBy::Thumb), $at);
+        $thumb = array_map(
+            static fn (int $tick): Stroke => (new Stroke($tick, 1))->striking(Zone::Bass, Action::Pick, PlayedBy::Thumb),
+            $at,
+        );
 
         return $this->withStrokes($desk, static fn (Stream $stream): array => $stream !== $line ? $stream->strokes : [
             ...array_values(array_filter($stream->strokes, static fn (Stroke $stroke): bool => ! in_array($stroke->at, $at, true))),
@@ -194,7 +262,10 @@ final readonly class StrokeRepairs
             }
             foreach ($odd as $stroke) {
                 $beat = intdiv($stroke->at, $beatTicks);
-                $divisions = array_map(static fn (Stroke $other): int => $other->division, array_filter($kept, static fn (Stroke $other): bool => intdiv($other->at, $beatTicks) === $beat));
+                $divisions = array_map(
+                    static fn (Stroke $other): int => $other->division,
+                    array_filter($kept, static fn (Stroke $other): bool => intdiv($other->at, $beatTicks) === $beat),
+                );
                 $moved = $stroke->onNearestSlot($beatTicks, max([1, ...array_values($divisions)]));
                 $kept[$moved->at] ??= $moved;
             }

@@ -66,7 +66,8 @@ final readonly class Timeline
     {
         $round = $this->seconds <= 0 ? 0 : (int) floor(max(0.0, $seconds) / $this->seconds);
 
-        return $round * $this->bars() + $this->map->barAt((int) floor($this->map->ticksAt(max(0.0, $seconds) - $round * $this->seconds) + 1e-6));
+        return $round * $this->bars()
+            + $this->map->barAt((int) floor($this->map->ticksAt(max(0.0, $seconds) - $round * $this->seconds) + 1e-6));
     }
 
     /** The slot nearest to a moment, counted through all patterns played; null where nothing is played at all. */

@@ -11,7 +11,10 @@ final class PitchNotUnderstood extends \InvalidArgumentException implements Core
 {
     public static function noteName(string $typed): self
     {
-        return new self(sprintf('"%s" is no note name. Write a letter A to G with ♯ or ♭ if needed, such as F♯ or Bb.', Quote::short($typed)));
+        return new self(sprintf(
+            '"%s" is no note name. Write a letter A to G with ♯ or ♭ if needed, such as F♯ or Bb.',
+            Quote::short($typed),
+        ));
     }
 
     public static function pitch(string $typed): self
@@ -21,6 +24,10 @@ final class PitchNotUnderstood extends \InvalidArgumentException implements Core
 
     public static function noSuchNote(int $letter, int $alter): self
     {
-        return new self(sprintf('There is no note with letter %d and %d signs: letters run from 0 (C) to 6 (B), signs from −2 to 2.', $letter, $alter));
+        return new self(sprintf(
+            'There is no note with letter %d and %d signs: letters run from 0 (C) to 6 (B), signs from −2 to 2.',
+            $letter,
+            $alter,
+        ));
     }
 }

@@ -51,7 +51,10 @@ final readonly class RenderedBand
      */
     public function blocks(Timeline $timeline, array $parts = [Instrument::Drums, Instrument::Bass, Instrument::Guitar]): \Generator
     {
-        $events = array_values(array_filter($timeline->events, static fn (Event $event): bool => in_array($event->part->instrument, $parts, true)));
+        $events = array_values(array_filter(
+            $timeline->events,
+            static fn (Event $event): bool => in_array($event->part->instrument, $parts, true),
+        ));
         $longest = self::longest($events);
         $sounds = [];
         $voices = [];
@@ -64,7 +67,12 @@ final readonly class RenderedBand
                 $event = $events[$next];
                 $key = self::key($event);
                 $sounds[$key] ??= $this->sound($event, $longest[$key]);
-                $voices[] = ['sound' => $sounds[$key], 'at' => (int) round($event->t * $this->rate), 'gain' => self::MASTER * $event->velocity] + $this->ending($event);
+                $voices[] = [
+                    'sound' => $sounds[$key],
+                    'at' => (int) round($event->t * $this->rate),
+                    'gain' => self::MASTER * $event->velocity,
+                ]
+                    + $this->ending($event);
             }
             foreach ($voices as $place => $voice) {
                 self::add($block, $start, $voice);
@@ -81,7 +89,10 @@ final readonly class RenderedBand
     {
         return $event->part->instrument === Instrument::Drums
             ? ['held' => PHP_INT_MAX >> 1, 'fade' => 0]
-            : ['held' => (int) round($event->dur * $this->rate), 'fade' => (int) (($event->kind === EventKind::Ring ? self::LET_GO : self::CHOKE) * $this->rate)];
+            : [
+                'held' => (int) round($event->dur * $this->rate),
+                'fade' => (int) (($event->kind === EventKind::Ring ? self::LET_GO : self::CHOKE) * $this->rate),
+            ];
     }
 
     /**

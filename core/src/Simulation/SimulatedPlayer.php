@@ -37,7 +37,10 @@ final readonly class SimulatedPlayer
     /** @return list<array{t: float, key: string}> */
     public function taps(Timeline $timeline, int $bars): array
     {
-        return array_map(static fn (PlayedStroke $stroke): array => ['t' => round($stroke->t, 4), 'key' => $stroke->stroke->direction->value ?? 'down'], $this->play($timeline, $bars));
+        return array_map(
+            static fn (PlayedStroke $stroke): array => ['t' => round($stroke->t, 4), 'key' => $stroke->stroke->direction->value ?? 'down'],
+            $this->play($timeline, $bars),
+        );
     }
 
     /** @return list<PlayedStroke> in order of time, at the moments they were played */

@@ -37,7 +37,10 @@ final readonly class SimulatedTake
     /** The band with this player in the guitar's place, for as long as the song goes. */
     public function timeline(BandPart $guitar): Timeline
     {
-        $strokes = array_map(static fn (PlayedStroke $stroke): PlayedStroke => $stroke->t < 0 ? $stroke->shifted(-$stroke->t) : $stroke, $this->strokes);
+        $strokes = array_map(
+            static fn (PlayedStroke $stroke): PlayedStroke => $stroke->t < 0 ? $stroke->shifted(-$stroke->t) : $stroke,
+            $this->strokes,
+        );
         $others = array_filter($this->timeline->events, static fn (Event $event): bool => $event->part->instrument !== Instrument::Guitar);
         $events = [...(new Performer())->strings($strokes, $guitar, $this->timeline->seconds), ...$others];
         usort($events, static fn (Event $a, Event $b): int => $a->t <=> $b->t);
@@ -45,11 +48,14 @@ final readonly class SimulatedTake
         return $this->timeline->withStrokes($strokes, $events, $this->timeline->seconds);
     }
 
-    /** @return array{first_beat: float, strokes: list<array{t: float, slot: int, bar: int, direction: string, muted: bool}>} t in seconds from bar 1 beat 1 */
+    /**
+     * @return array{first_beat: float, strokes: list<array{t: float, slot: int, bar: int, direction: string, muted: bool}>} t in seconds from bar 1 beat 1
+     */
     public function truth(): array
     {
         return ['first_beat' => self::LEAD, 'strokes' => array_map(static fn (PlayedStroke $stroke): array => [
-            't' => round($stroke->t, 5), 'slot' => $stroke->slot, 'bar' => $stroke->bar, 'direction' => $stroke->stroke->direction->value ?? 'down', 'muted' => $stroke->stroke->isDead(),
+            't' => round($stroke->t, 5), 'slot' => $stroke->slot, 'bar' => $stroke->bar, 'direction' => $stroke->stroke->direction->value
+                ?? 'down', 'muted' => $stroke->stroke->isDead(),
         ], $this->strokes)];
     }
 }

@@ -33,7 +33,13 @@ final readonly class StringSound
     public function of(int $pitch, string $kind, bool $up, float $most = INF, array $glide = []): array
     {
         [$seconds, $brightness, $decay, $level] = self::VOICES[$kind];
-        $samples = $this->string($pitch, (int) (min($seconds, $most) * $this->rate), min(0.95, $brightness + ($up ? self::UP_BRIGHTNESS : 0.0)), $decay, self::PICK_AT[$up ? 'up' : 'down']);
+        $samples = $this->string(
+            $pitch,
+            (int) (min($seconds, $most) * $this->rate),
+            min(0.95, $brightness + ($up ? self::UP_BRIGHTNESS : 0.0)),
+            $decay,
+            self::PICK_AT[$up ? 'up' : 'down'],
+        );
 
         return Samples::shaped($glide === [] ? $samples : $this->bent($samples, $glide), $level, $this->rate);
     }

@@ -33,7 +33,8 @@ final readonly class Counting
     /** @return list<string> one for each slot of a bar */
     public static function syllables(Meter $meter, int $grid): array
     {
-        $within = ($meter->isCompound() ? self::WITHIN_A_DOTTED_BEAT : self::WITHIN_THE_BEAT)[$grid] ?? throw TimeException::division($grid);
+        $within = ($meter->isCompound() ? self::WITHIN_A_DOTTED_BEAT : self::WITHIN_THE_BEAT)[$grid]
+            ?? throw TimeException::division($grid);
         $bar = [];
         for ($beat = 1; $beat <= $meter->beats(); $beat++) {
             foreach ($within as $slot => $syllable) {

@@ -14,7 +14,12 @@ final readonly class Measures
      * @param float $mutedShare      share of strokes without pitch, 0–1
      * @param float $syncopation     a bar, by the weights of Meter::weightAt
      */
-    private function __construct(public float $density, public float $mutedShare, public float $syncopation, public float $strokesASecond) {}
+    private function __construct(
+        public float $density,
+        public float $mutedShare,
+        public float $syncopation,
+        public float $strokesASecond,
+    ) {}
 
     public static function of(Pattern $pattern, Ruler $ruler): self
     {
@@ -23,7 +28,12 @@ final readonly class Measures
         $count = count($strokes);
         $seconds = $ruler->seconds($pattern->bars() * $pattern->meter->beats());
 
-        return new self($count / $pattern->bars(), $count === 0 ? 0.0 : $dead / $count, self::syncopation($pattern) / $pattern->bars(), $count / $seconds);
+        return new self(
+            $count / $pattern->bars(),
+            $count === 0 ? 0.0 : $dead / $count,
+            self::syncopation($pattern) / $pattern->bars(),
+            $count / $seconds,
+        );
     }
 
     /** Sum over strokes of (heaviest rest before the next stroke − the stroke's own weight), where positive; cyclic. */

@@ -23,7 +23,12 @@ final readonly class Pattern
         }
         foreach ($this->strokes() as $stroke) {
             if ($stroke->at < 0 || $stroke->at >= $ticks) {
-                throw StrokesException::outside($stroke->at, intdiv($stroke->at, $bar) + 1, intdiv($stroke->at % $bar, $meter->beatTicks()) + 1, intdiv($ticks, $bar));
+                throw StrokesException::outside(
+                    $stroke->at,
+                    intdiv($stroke->at, $bar) + 1,
+                    intdiv($stroke->at % $bar, $meter->beatTicks()) + 1,
+                    intdiv($ticks, $bar),
+                );
             }
             if ($stroke->at * $stroke->division % $meter->beatTicks() !== 0) {
                 throw StrokesException::offTheGrid($stroke->at, $stroke->division);

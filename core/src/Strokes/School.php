@@ -17,7 +17,8 @@ enum School: string
 
     public static function parse(string $typed): self
     {
-        return self::tryFrom($typed) ?? throw StrokesException::choice('picking school', $typed, implode(', ', array_column(self::cases(), 'value')));
+        return self::tryFrom($typed)
+            ?? throw StrokesException::choice('picking school', $typed, implode(', ', array_column(self::cases(), 'value')));
     }
 
     /** As it stands on the screen. */

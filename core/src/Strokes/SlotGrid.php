@@ -19,7 +19,11 @@ final readonly class SlotGrid
         $slots = [];
         for ($beat = 0; $beat < intdiv($pattern->ticks, $beatTicks); $beat++) {
             $division = $divided[$beat] ?? $grid ?? $pattern->divisionOfBeat($beat);
-            $syllables = array_slice(Counting::syllables($pattern->meter, $division), $beat % $pattern->meter->beats() * $division, $division);
+            $syllables = array_slice(
+                Counting::syllables($pattern->meter, $division),
+                $beat % $pattern->meter->beats() * $division,
+                $division,
+            );
             foreach ($syllables as $number => $syllable) {
                 $at = $beat * $beatTicks + $number * intdiv($beatTicks, $division);
                 $slots[] = ['at' => $at, 'division' => $division, 'syllable' => $syllable, 'onBeat' => $number === 0];

@@ -60,7 +60,10 @@ final readonly class Stroke
     {
         $slot = intdiv($beatTicks, $division);
 
-        return $this->movedTo(intdiv($this->at, $beatTicks) * $beatTicks + min($division - 1, (int) round($this->at % $beatTicks / $slot)) * $slot, $division);
+        return $this->movedTo(
+            intdiv($this->at, $beatTicks) * $beatTicks + min($division - 1, (int) round($this->at % $beatTicks / $slot)) * $slot,
+            $division,
+        );
     }
 
     public function articulated(Articulation $articulation): self
@@ -118,8 +121,18 @@ final readonly class Stroke
     }
 
     /** @param ?list<string> $fixed */
-    private function with(?int $at = null, ?int $division = null, ?Direction $direction = null, ?Articulation $articulation = null, ?int $accent = null, ?Length $length = null, bool $keepsLength = true, ?Ornament $ornament = null, bool $keepsOrnament = true, ?array $fixed = null): self
-    {
+    private function with(
+        ?int $at = null,
+        ?int $division = null,
+        ?Direction $direction = null,
+        ?Articulation $articulation = null,
+        ?int $accent = null,
+        ?Length $length = null,
+        bool $keepsLength = true,
+        ?Ornament $ornament = null,
+        bool $keepsOrnament = true,
+        ?array $fixed = null,
+    ): self {
         return new self($at ?? $this->at, $division ?? $this->division, $this->action, $direction ?? $this->direction, $this->by, $this->strings, $articulation ?? $this->articulation,
             $accent ?? $this->accent, $keepsLength ? $this->length : $length, $this->stoppedBy, $this->ends, $this->offsetMs, $keepsOrnament ? $this->ornament : $ornament, $this->chord, $fixed ?? $this->fixed, $this->level);
     }

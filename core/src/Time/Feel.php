@@ -51,7 +51,10 @@ final readonly class Feel
         if (preg_match('/^(\d+(?:[.,]\d+)?)\s*(?:(%)|:\s*(\d+(?:[.,]\d+)?))?$/', $word, $found) !== 1) {
             throw TimeException::unreadableFeel($typed);
         }
-        [$number, $to] = array_map(static fn (string $figure): float => (float) strtr($figure, [',' => '.']), [$found[1], $found[3] ?? '1']);
+        [$number, $to] = array_map(
+            static fn (string $figure): float => (float) strtr($figure, [',' => '.']),
+            [$found[1], $found[3] ?? '1'],
+        );
         $percent = ($found[2] ?? '') === '%';
         if ($percent ? $number >= 100 : $to === 0.0) {
             throw TimeException::unreadableFeel($typed);

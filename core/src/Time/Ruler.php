@@ -29,7 +29,10 @@ final readonly class Ruler
 
     public function equals(self $other): bool
     {
-        return $this->meter->equals($other->meter) && $this->tempo->bpm === $other->tempo->bpm && $this->p === $other->p && $this->unit === $other->unit;
+        return $this->meter->equals($other->meter)
+            && $this->tempo->bpm === $other->tempo->bpm
+            && $this->p === $other->p
+            && $this->unit === $other->unit;
     }
 
     /** The same beat without any lean, for a part that leaves the swing to the others. */

@@ -39,7 +39,13 @@ final readonly class TimeMap
     public function straight(): self
     {
         return new self(array_map(
-            static fn (Stretch $each): Stretch => new Stretch($each->tick, $each->bar, $each->beats, $each->seconds, $each->ruler->straight()),
+            static fn (Stretch $each): Stretch => new Stretch(
+                $each->tick,
+                $each->bar,
+                $each->beats,
+                $each->seconds,
+                $each->ruler->straight(),
+            ),
             $this->stretches,
         ), $this->ticks);
     }

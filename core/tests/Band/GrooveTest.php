@@ -19,7 +19,9 @@ it('has grooves that fill their bars with known signs and drums', function (): v
     foreach (Groove::library() as $groove) {
         $slots = $groove->grid * $groove->meter->beats();
         foreach ($groove->drums as $drum => $signs) {
-            expect([$groove->slug, $drum, strlen($signs)])->toBe([$groove->slug, $drum, $slots])->and($signs)->toMatch('/^[.gxX]+$/')->and(Drum::named($drum)->value)->toBeInt();
+            expect([$groove->slug, $drum, strlen($signs)])->toBe([$groove->slug, $drum, $slots])
+                ->and($signs)->toMatch('/^[.gxX]+$/')
+                ->and(Drum::named($drum)->value)->toBeInt();
         }
         expect([$groove->slug, strlen($groove->bass)])->toBe([$groove->slug, $slots])->and($groove->bass)->toMatch('/^R[R358>.-]*$/');
     }

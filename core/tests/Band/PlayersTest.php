@@ -91,7 +91,10 @@ it('plays every sign of the drums in every bar, at its slot and in three loudnes
 it('lets every drum and bass note sound on, and none into the time before it', function (string $groove): void {
     $plays = Groove::named($groove);
     $course = courseOf('| C | F | G7 | C |', $plays);
-    foreach ([new Drummer(new BandPart('drums', Instrument::Drums, groove: $plays)), new Bassist(new BandPart('bass', Instrument::Bass, groove: $plays))] as $player) {
+    foreach ([
+        new Drummer(new BandPart('drums', Instrument::Drums, groove: $plays)),
+        new Bassist(new BandPart('bass', Instrument::Bass, groove: $plays)),
+    ] as $player) {
         foreach ($player->play($course, [$plays]) as $note) {
             expect($note->until)->toBeGreaterThan($note->tick)->toBeLessThanOrEqual($course->ticks())
                 ->and($note->tick % $plays->slotTicks())->toBe(0);
@@ -102,4 +105,12 @@ it('lets every drum and bass note sound on, and none into the time before it', f
 it('has parts from silent to full, up to a tenth of a second beside the beat', function (float $level, float $offsetMs, bool $there): void {
     $build = static fn (): BandPart => new BandPart('bass', Instrument::Bass, $level, $offsetMs, groove: Groove::named('shuffle'));
     $there ? expect([$build()->level, $build()->offsetMs])->toBe([$level, $offsetMs]) : expect($build)->toThrow(BandException::class);
-})->with([[0.0, 0.0, true], [1.0, 100.0, true], [0.5, -100.0, true], [1.01, 0.0, false], [-0.01, 0.0, false], [1.0, 100.1, false], [1.0, -100.1, false]]);
+})->with([
+    [0.0, 0.0, true],
+    [1.0, 100.0, true],
+    [0.5, -100.0, true],
+    [1.01, 0.0, false],
+    [-0.01, 0.0, false],
+    [1.0, 100.1, false],
+    [1.0, -100.1, false],
+]);

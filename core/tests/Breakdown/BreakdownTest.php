@@ -98,12 +98,27 @@ it('takes the first groove of a new meter and keeps its own in the old one', fun
 it('refuses what no breakdown is', function (callable $build, string $class): void {
     expect($build)->toThrow($class);
 })->with([
-    'a key that is none' => [static fn () => (new Transposer())->transpose(Examples::breakdown(), Key::parse('X')), Gravik\Harmony\ChordNotUnderstood::class],
-    'a groove in another meter' => [static fn () => Examples::breakdown()->with(parts: array_map(static fn (BandPart $part): BandPart => $part->groove === null ? $part : $part->playing(Groove::named('slipway-waltz')), Examples::breakdown()->parts)), BreakdownNotValid::class],
+    'a key that is none' => [
+        static fn () => (new Transposer())->transpose(Examples::breakdown(), Key::parse('X')),
+        Gravik\Harmony\ChordNotUnderstood::class,
+    ],
+    'a groove in another meter' => [
+        static fn () => Examples::breakdown()->with(parts: array_map(
+            static fn (BandPart $part): BandPart => $part->groove === null ? $part : $part->playing(Groove::named('slipway-waltz')),
+            Examples::breakdown()->parts,
+        )),
+        BreakdownNotValid::class,
+    ],
     'a section without a name' => [static fn () => new Section('a', ' ', 'Dm'), Gravik\Chart\ChartNotReadable::class],
     'an unknown groove' => [static fn () => Groove::named('polka'), BandException::class],
-    'a level past full' => [static fn () => new BandPart('b', Instrument::Bass, 1.2, groove: Groove::named('shuffle')), BandException::class],
-    'a title of a page' => [static fn () => (new Gravik\Formats\BreakdownJson())->read(Examples::document(['title' => str_repeat('a', 121)])), Gravik\Formats\DocumentNotReadable::class],
+    'a level past full' => [
+        static fn () => new BandPart('b', Instrument::Bass, 1.2, groove: Groove::named('shuffle')),
+        BandException::class,
+    ],
+    'a title of a page' => [
+        static fn () => (new Gravik\Formats\BreakdownJson())->read(Examples::document(['title' => str_repeat('a', 121)])),
+        Gravik\Formats\DocumentNotReadable::class,
+    ],
 ]);
 
 it('says itself what a title needs', function (): void {
@@ -115,7 +130,14 @@ it('moves the capo without a pinned grip sounding any other, and lets go of what
         ['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, null, 5, 5, 4, 3]],
         ['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'A7', 'frets' => [null, 5, 7, 5, 7, 5]],
     ]]);
-    $sounding = static fn (Breakdown $of): array => array_map(static fn (Pin $pin): array => array_map(static fn (?int $fret, int $open): ?int => $fret === null ? null : $fret + $open, $pin->frets, $of->neck->openMidi()), $of->lines[0]->pins);
+    $sounding = static fn (Breakdown $of): array => array_map(
+        static fn (Pin $pin): array => array_map(
+            static fn (?int $fret, int $open): ?int => $fret === null ? null : $fret + $open,
+            $pin->frets,
+            $of->neck->openMidi(),
+        ),
+        $of->lines[0]->pins,
+    );
     $moved = (new CapoMover())->move($breakdown, $capo);
     $pins = $sounding($breakdown);
 
@@ -127,7 +149,13 @@ it('moves the capo without a pinned grip sounding any other, and lets go of what
 it('tells which strings the grips of the tune sound', function (): void {
     $path = ['strings' => '4-1'] + Examples::document()['path'];
     $upper = Toolbox::of(Examples::breakdown(['company' => 'with-bass', 'path' => $path]))->voiced();
-    $sounding = array_map(static fn (Voicing $voicing): array => array_keys(array_filter(array_reverse($voicing->frets), static fn (?int $fret): bool => $fret !== null)), $upper->path->voicings);
+    $sounding = array_map(
+        static fn (Voicing $voicing): array => array_keys(array_filter(
+            array_reverse($voicing->frets),
+            static fn (?int $fret): bool => $fret !== null,
+        )),
+        $upper->path->voicings,
+    );
 
     expect($upper->stringsUsed())
         ->toEqualCanonicalizing(array_map(static fn (int $place): int => $place + 1, array_values(array_unique(array_merge(...$sounding)))))
@@ -136,15 +164,32 @@ it('tells which strings the grips of the tune sound', function (): void {
 
 it('takes a section out, and what was held to the later ones goes along', function (): void {
     $sections = [['name' => 'A', 'line' => '| Dm |'], ['name' => 'B', 'line' => '| G7 |'], ['name' => 'C', 'line' => '| A7 |']];
-    $pin = static fn (int $section, string $symbol): array => ['section' => $section, 'bar' => 0, 'at' => 0, 'symbol' => $symbol, 'frets' => [null, 5, 7, 6, 8, null]];
-    $approach = static fn (int $section, string $symbol): array => ['section' => $section, 'bar' => 0, 'at' => 0, 'symbol' => $symbol, 'kind' => 'walk-up', 'steps' => 2, 'slotTicks' => 480];
+    $pin = static fn (int $section, string $symbol): array => [
+        'section' => $section,
+        'bar' => 0,
+        'at' => 0,
+        'symbol' => $symbol,
+        'frets' => [null, 5, 7, 6, 8, null],
+    ];
+    $approach = static fn (int $section, string $symbol): array => [
+        'section' => $section,
+        'bar' => 0,
+        'at' => 0,
+        'symbol' => $symbol,
+        'kind' => 'walk-up',
+        'steps' => 2,
+        'slotTicks' => 480,
+    ];
     $left = (new SectionRemover())->remove(Examples::breakdown([
         'sections' => $sections,
         'pins' => [$pin(0, 'Dm'), $pin(1, 'G7'), $pin(2, 'A7')],
         'approaches' => [$approach(1, 'G7'), $approach(2, 'A7')],
     ]), 's2');
 
-    expect(array_map(static fn ($each): array => [$each->at->section, $each->symbol], $left->lines[0]->pins))->toBe([['s1', 'Dm'], ['s3', 'A7']])
+    expect(array_map(
+        static fn ($each): array => [$each->at->section, $each->symbol],
+        $left->lines[0]->pins,
+    ))->toBe([['s1', 'Dm'], ['s3', 'A7']])
         ->and(array_map(static fn ($each): array => [$each->at->section, $each->symbol], $left->placed))->toBe([['s3', 'A7']])
         ->and(array_map(static fn ($each): string => $each->section, $left->form))->toBe(['s1', 's3'])
         ->and(array_map(static fn ($section): string => $section->name, $left->sections))->toBe(['A', 'C'])
@@ -154,9 +199,20 @@ it('takes a section out, and what was held to the later ones goes along', functi
 });
 
 it('retunes to fewer strings where the path named strings, and leaves grips that can stay', function (): void {
-    $wishes = ['window' => '0-15', 'strings' => '6,4,3,2,1', 'keepTop' => false, 'bass' => 'free', 'parallel' => false, 'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1]];
+    $wishes = [
+        'window' => '0-15',
+        'strings' => '6,4,3,2,1',
+        'keepTop' => false,
+        'bass' => 'free',
+        'parallel' => false,
+        'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1],
+    ];
     $four = (new Retuner())->retune(Examples::breakdown(['path' => $wishes]), Tuning::parse('tenor'));
-    $five = Examples::breakdown(['key' => 'A major', 'sections' => [['name' => 'A', 'line' => '| A5 |']], 'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'A5', 'frets' => [null, 0, 2, null, null, null]]]]);
+    $five = Examples::breakdown([
+        'key' => 'A major',
+        'sections' => [['name' => 'A', 'line' => '| A5 |']],
+        'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'A5', 'frets' => [null, 0, 2, null, null, null]]],
+    ]);
 
     expect($four->lines[0]->wishes->strings)->toBe('4,3,2,1')->and($four->lines[0]->pins[0]->frets)->toHaveCount(4)
         ->and((new Retuner())->retune($five, Tuning::parse('open-d'))->lines[0]->pins[0]->frets)->toBe([null, 0, 2, null, null, null]);
@@ -170,7 +226,13 @@ it('has gates that let something through and not everything', function (string $
         expect(fn () => new Gate(...[$figure => $value]))->toThrow(BreakdownNotValid::class);
     }
 })->with([
-    ['biasMs', 0.1, 200.0, 0.0, 200.1], ['spreadMs', 0.1, 200.0, 0.0, 200.1], ['swingPoints', 0.1, 30.0, 0.0, 30.1], ['missedShare', 0.0, 1.0, -0.01, 1.01],
+    ['biasMs', 0.1, 200.0, 0.0, 200.1], ['spreadMs', 0.1, 200.0, 0.0, 200.1], ['swingPoints', 0.1, 30.0, 0.0, 30.1], [
+        'missedShare',
+        0.0,
+        1.0,
+        -0.01,
+        1.01,
+    ],
 ]);
 
 it('calls far what the bias of its gate would not let through', function (float $ms, bool $far): void {

@@ -30,7 +30,12 @@ it('plays as the nearest cell says: the pass before the song, the one that names
         'cells' => [$cell(['level' => 1]), $cell(['section' => 'a', 'level' => 2, 'line' => 'high'])],
         'passes' => [
             ['id' => '1', 'name' => '', 'notes' => '', 'cells' => []],
-            ['id' => '2', 'name' => '', 'notes' => '', 'cells' => [$cell(['line' => 'low']), $cell(['section' => 'a', 'times' => [3], 'role' => 'out'])]],
+            [
+                'id' => '2',
+                'name' => '',
+                'notes' => '',
+                'cells' => [$cell(['line' => 'low']), $cell(['section' => 'a', 'times' => [3], 'role' => 'out'])],
+            ],
         ],
     ]);
 
@@ -54,7 +59,12 @@ it('works at a section of a pass, and changes its pattern wherever it is played'
     $desk = Desk::of(songWith([]), '2', 'b');
     $changed = $desk->with(Examples::pattern('xxx', '3/4', 1));
 
-    expect([$desk->named()->id, $desk->setting->meter->text(), $desk->setting->key->text(), $desk->ruler()->tempo->bpm])->toBe(['p2', '3/4', 'F major', 90.0])
+    expect([
+        $desk->named()->id,
+        $desk->setting->meter->text(),
+        $desk->setting->key->text(),
+        $desk->ruler()->tempo->bpm,
+    ])->toBe(['p2', '3/4', 'F major', 90.0])
         ->and($changed->patterns[1]->pattern->strokes())->toHaveCount(3)->and($changed->patterns[0])->toBe($desk->breakdown->patterns[0])
         ->and(fn () => Desk::of(songWith([]), '9'))->toThrow(BreakdownNotValid::class, 'no pass "9"')
         ->and(fn () => Desk::of(songWith([]), '1', 'z'))->toThrow(BreakdownNotValid::class, 'no section "z"');

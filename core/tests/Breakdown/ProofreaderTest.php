@@ -20,7 +20,17 @@ function typedGrips(string $key, array $grips): Breakdown
     return Examples::breakdown([
         'key' => $key, 'company' => 'with-bass',
         'sections' => [['name' => 'A', 'line' => '| '.implode(' | ', array_column($grips, 0)).' |']],
-        'pins' => array_map(static fn (array $grip, int $bar): array => ['section' => 0, 'bar' => $bar, 'at' => 0, 'symbol' => $grip[0], 'frets' => $grip[1]], $grips, array_keys($grips)),
+        'pins' => array_map(
+            static fn (array $grip, int $bar): array => [
+                'section' => 0,
+                'bar' => $bar,
+                'at' => 0,
+                'symbol' => $grip[0],
+                'frets' => $grip[1],
+            ],
+            $grips,
+            array_keys($grips),
+        ),
     ]);
 }
 
@@ -44,7 +54,10 @@ it('asks when a grip sounds another chord than its name, with the nearest fix fi
 
 it('sees a fret that stands on the string beside the right one', function (): void {
     $fixes = proofread('C major', [['C', [null, 3, 2, 1, 0, 0]]])[0]->fixes;
-    expect(array_map(static fn (array $fix): array => $fix['breakdown']->lines[0]->pins[0]->frets, $fixes))->toContain([null, 3, 2, 0, 1, 0]);
+    expect(array_map(
+        static fn (array $fix): array => $fix['breakdown']->lines[0]->pins[0]->frets,
+        $fixes,
+    ))->toContain([null, 3, 2, 0, 1, 0]);
 });
 
 it('asks about a diminished chord that is none', function (): void {
@@ -53,12 +66,17 @@ it('asks about a diminished chord that is none', function (): void {
 
 it('says when no hand can hold what was typed', function (): void {
     $remarks = proofread('C major', [['C', [8, null, 2, 0, 1, 0]]]);
-    expect(array_map(static fn (Remark $remark): RemarkKind => $remark->kind, $remarks))->toBe([RemarkKind::NoHand])->and($remarks[0]->text)->toContain('mm');
+    expect(array_map(static fn (Remark $remark): RemarkKind => $remark->kind, $remarks))->toBe([RemarkKind::NoHand])
+        ->and($remarks[0]->text)->toContain('mm');
 });
 
 it('asks once about a root outside the key', function (): void {
-    $remarks = (new Proofreader())->read(Examples::breakdown(['key' => 'C major', 'sections' => [['name' => 'A', 'line' => '| C | F♯ | F♯ | G |']]]));
-    expect(array_map(static fn (Remark $remark): RemarkKind => $remark->kind, $remarks))->toBe([RemarkKind::OutsideKey])->and($remarks[0]->text)->toContain('F♯');
+    $remarks = (new Proofreader())->read(Examples::breakdown([
+        'key' => 'C major',
+        'sections' => [['name' => 'A', 'line' => '| C | F♯ | F♯ | G |']],
+    ]));
+    expect(array_map(static fn (Remark $remark): RemarkKind => $remark->kind, $remarks))->toBe([RemarkKind::OutsideKey])
+        ->and($remarks[0]->text)->toContain('F♯');
 });
 
 it('has nothing to say where all is well, and changes nothing by itself', function (): void {

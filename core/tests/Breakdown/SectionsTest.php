@@ -29,10 +29,16 @@ function quay(array $fields = []): Breakdown
 it('splits a section in two that are played as the one was, with the same grips', function (): void {
     $before = quay();
     $after = (new SectionSplitter())->split($before, 'a', 1);
-    $symbols = static fn (Breakdown $of): array => array_map(static fn (CourseChord $chord): string => $chord->chord->text(), $of->course()->chords);
+    $symbols = static fn (Breakdown $of): array => array_map(
+        static fn (CourseChord $chord): string => $chord->chord->text(),
+        $of->course()->chords,
+    );
 
     expect($symbols($after))->toBe($symbols($before))
-        ->and(array_map(static fn ($section): array => [$section->id, $section->name, $section->line, count($section->endings)], $after->sections))
+        ->and(array_map(
+            static fn ($section): array => [$section->id, $section->name, $section->line, count($section->endings)],
+            $after->sections,
+        ))
         ->toBe([['a', 'Verse', '| Dm6 |', 0], ['s3', 'Verse 2', '| Dm6 |', 2], ['b', 'Bridge', '| F | C |', 0]])
         ->and(array_map(static fn ($entry): string => $entry->section, $after->form))->toBe(['a', 's3', 'a', 's3', 'b', 'a', 's3'])
         // The pinned Dm6 stays in the first part, the A7 of the second ending goes along to the second.
@@ -51,7 +57,11 @@ it('refuses to split where no second part would begin', function (string $id, in
 })->with([['a', 0, ChartNotReadable::class], ['a', 2, ChartNotReadable::class], ['z', 1, BreakdownNotValid::class]]);
 
 it('moves a section, and a plain form with it; any other form stays as it was laid down', function (): void {
-    $plain = quay(['sections' => [['id' => 'a', 'name' => 'A', 'line' => '| D |'], ['id' => 'b', 'name' => 'B', 'line' => '| G |'], ['id' => 'c', 'name' => 'C', 'line' => '| A |']],
+    $plain = quay(['sections' => [
+        ['id' => 'a', 'name' => 'A', 'line' => '| D |'],
+        ['id' => 'b', 'name' => 'B', 'line' => '| G |'],
+        ['id' => 'c', 'name' => 'C', 'line' => '| A |'],
+    ],
         'form' => array_map(static fn (string $id): array => ['section' => $id, 'times' => 1], ['a', 'b', 'c'])]);
     $order = static fn (Breakdown $of): array => [array_column($of->sections, 'id'), array_column($of->form, 'section')];
 
@@ -77,7 +87,14 @@ it('gives a section a pattern of its own, in the pass that is worked at or in th
 });
 
 it('goes once through the first section that is left, where the form had only the one taken out', function (): void {
-    $breakdown = quay(['sections' => [['id' => 'a', 'name' => 'A', 'line' => '| D |'], ['id' => 'b', 'name' => 'B', 'line' => '| G |'], ['id' => 'c', 'name' => 'C', 'line' => '| A |']], 'form' => [['section' => 'c', 'times' => 2]]]);
+    $breakdown = quay([
+        'sections' => [
+            ['id' => 'a', 'name' => 'A', 'line' => '| D |'],
+            ['id' => 'b', 'name' => 'B', 'line' => '| G |'],
+            ['id' => 'c', 'name' => 'C', 'line' => '| A |'],
+        ],
+        'form' => [['section' => 'c', 'times' => 2]],
+    ]);
     $left = (new SectionRemover())->remove($breakdown, 'c');
 
     expect(array_map(static fn ($entry): array => [$entry->section, $entry->times], $left->form))->toBe([['a', 1]]);

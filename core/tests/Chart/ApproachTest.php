@@ -16,7 +16,10 @@ use Gravik\Tests\Support\Examples;
 function fourBars(array $approaches = []): Breakdown
 {
     return Examples::breakdown([
-        'key' => 'G major', 'company' => 'with-bass', 'sections' => [['name' => 'A', 'line' => '| G9 | % | % | % |'], ['name' => 'B', 'line' => '| C9 | D9 |']],
+        'key' => 'G major', 'company' => 'with-bass', 'sections' => [
+            ['name' => 'A', 'line' => '| G9 | % | % | % |'],
+            ['name' => 'B', 'line' => '| C9 | D9 |'],
+        ],
         'pins' => [['section' => 1, 'bar' => 0, 'at' => 0, 'symbol' => 'C9', 'frets' => [null, 10, 8, 9, 8, 10]]],
         'approaches' => $approaches,
     ], 'x.x.x.x.');
@@ -52,17 +55,30 @@ it('moves every name with the grip', function (ApproachKind $kind, int $steps, a
     'from below' => [ApproachKind::SlideFromBelow, 1, ['B9 x 9 7 8 7 9']],
     'from above' => [ApproachKind::SlideFromAbove, 1, ['D♭9 x 11 9 10 9 11']],
     'down in whole tones' => [ApproachKind::WholeTones, 2, ['E9 x 14 12 13 12 14', 'D9 x 12 10 11 10 12']],
-    'down in whole tones and a half' => [ApproachKind::WholeTonesAndAHalf, 3, ['F9 x 15 13 14 13 15', 'E♭9 x 13 11 12 11 13', 'D♭9 x 11 9 10 9 11']],
+    'down in whole tones and a half' => [
+        ApproachKind::WholeTonesAndAHalf,
+        3,
+        ['F9 x 15 13 14 13 15', 'E♭9 x 13 11 12 11 13', 'D♭9 x 11 9 10 9 11'],
+    ],
 ]);
 
 it('has nothing where the neck or the song has no room', function (): void {
-    $short = Examples::breakdown(['key' => 'G major', 'sections' => [['name' => 'A', 'line' => '| C9 |']], 'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'C9', 'frets' => [null, 10, 8, 9, 8, 10]]]]);
+    $short = Examples::breakdown([
+        'key' => 'G major',
+        'sections' => [['name' => 'A', 'line' => '| C9 |']],
+        'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'C9', 'frets' => [null, 10, 8, 9, 8, 10]]],
+    ]);
     $longer = new Move('m', '', ApproachKind::SlideFromBelow, 1, 3840);
     $tools = Toolbox::of($short);
 
     expect(placed(ApproachKind::WalkDown, 8))->toBeNull()
         ->and($tools->approacher()->place($short->course(), $tools->voiced(), 0, $longer)?->fromTicks)->toBe(0)
-        ->and($tools->approacher()->place($short->course(), $tools->voiced(), 0, new Move('m', '', ApproachKind::WalkUp, 2, 3840)))->toBeNull();
+        ->and($tools->approacher()->place(
+            $short->course(),
+            $tools->voiced(),
+            0,
+            new Move('m', '', ApproachKind::WalkUp, 2, 3840),
+        ))->toBeNull();
 });
 
 it('lets one voice fall by semitones from the seventh to the fifth while the tonic is held', function (string $key): void {
@@ -78,8 +94,19 @@ it('lets one voice fall by semitones from the seventh to the fifth while the ton
 })->with(['G major', 'E major', 'B♭ major', 'D minor']);
 
 it('sounds its grips in place of the pattern, one a slot, and the pattern before and after', function (): void {
-    $with = (new Performer())->perform(fourBars([['section' => 1, 'bar' => 0, 'at' => 0, 'symbol' => 'C9', 'kind' => 'walk-up', 'steps' => 3, 'slotTicks' => 480]]));
-    $bar4 = array_values(array_filter($with->strokes, static fn (PlayedStroke $stroke): bool => $stroke->tick >= 3 * 3840 && $stroke->tick <= 4 * 3840));
+    $with = (new Performer())->perform(fourBars([[
+        'section' => 1,
+        'bar' => 0,
+        'at' => 0,
+        'symbol' => 'C9',
+        'kind' => 'walk-up',
+        'steps' => 3,
+        'slotTicks' => 480,
+    ]]));
+    $bar4 = array_values(array_filter(
+        $with->strokes,
+        static fn (PlayedStroke $stroke): bool => $stroke->tick >= 3 * 3840 && $stroke->tick <= 4 * 3840,
+    ));
 
     expect(array_map(static fn (PlayedStroke $stroke): int => $stroke->tick - 3 * 3840, $bar4))
         ->toBe([0, 960, 1920, 2400, 2880, 3360, 3840])
@@ -94,7 +121,12 @@ it('leads to the first chord from the end of the song', function (): void {
     $breakdown = fourBars();
     $tools = Toolbox::of($breakdown);
 
-    expect($tools->approacher()->place($breakdown->course(), $tools->voiced(), 0, new Move('m', '', ApproachKind::SlideFromBelow, 1, 480))?->fromTicks)
+    expect($tools->approacher()->place(
+        $breakdown->course(),
+        $tools->voiced(),
+        0,
+        new Move('m', '', ApproachKind::SlideFromBelow, 1, 480),
+    )?->fromTicks)
         ->toBe(6 * 3840 - 480);
 });
 
@@ -107,5 +139,8 @@ it('says where it begins, as musicians count', function (int $ticks, string $wor
     $approach = new PlacedApproach(ApproachKind::WalkUp, 1, $ticks, 480, [Toolbox::of($breakdown)->voiced()->path->voicings[0]]);
     expect($approach->from($breakdown->course()->timeMap()))->toBe($words);
 })->with([
-    [0, 'bar 1, beat 1'], [3840 + 960, 'bar 2, beat 2'], [3840 + 1920 + 480, 'bar 2, the half of beat 3'], [2880 + 240, 'bar 1, beat 4.25'], [960 + 720, 'bar 1, beat 2.75'],
+    [0, 'bar 1, beat 1'], [3840 + 960, 'bar 2, beat 2'], [
+        3840 + 1920 + 480,
+        'bar 2, the half of beat 3',
+    ], [2880 + 240, 'bar 1, beat 4.25'], [960 + 720, 'bar 1, beat 2.75'],
 ]);

@@ -96,7 +96,10 @@ function songIn(string $key): Setting
 it('lays sections end to end', function (): void {
     $form = Form::of([new Section('a', 'A', '| Dm | A7 |'), new Section('b', 'B', '| Gm Dm |')], songIn('D minor'));
 
-    expect(array_map(static fn (FormChord $chord): array => [$chord->at->section, $chord->at->bar, $chord->at->tick, $chord->bar, $chord->chord->text()], $form->chords))->toBe([
+    expect(array_map(
+        static fn (FormChord $chord): array => [$chord->at->section, $chord->at->bar, $chord->at->tick, $chord->bar, $chord->chord->text()],
+        $form->chords,
+    ))->toBe([
         ['a', 0, 0, 0, 'Dm'], ['a', 1, 0, 1, 'A7'], ['b', 0, 0, 2, 'Gm'], ['b', 0, 1920, 2, 'Dm'],
     ])->and($form->bars)->toHaveCount(3);
 });
@@ -122,5 +125,8 @@ it('refuses pins that are no grips', function (array $frets): void {
 })->with([[[1, 2]], [[1, 2, 3, 4, 5, 99]]])->throws(NeckException::class);
 
 it('gives each problem a place of its own', function (): void {
-    expect(array_map(static fn (ChartProblem $problem): int => $problem->bar, chartLine()->read('| Ho | Dm | Xy |')->problems))->toBe([0, 2]);
+    expect(array_map(
+        static fn (ChartProblem $problem): int => $problem->bar,
+        chartLine()->read('| Ho | Dm | Xy |')->problems,
+    ))->toBe([0, 2]);
 });

@@ -77,7 +77,10 @@ it('has sections with a name of up to forty characters', function (string $name,
 })->with([['A', true], [str_repeat('♭', 40), true], [str_repeat('a', 41), false], ['', false], ['  ', false]]);
 
 it('reads songs of up to four hundred written bars', function (int $bars, bool $reads): void {
-    $sections = array_map(static fn (int $number): Section => new Section("s{$number}", 'A', str_repeat('| D ', min(200, $bars - 200 * $number))), range(0, intdiv($bars - 1, 200)));
+    $sections = array_map(
+        static fn (int $number): Section => new Section("s{$number}", 'A', str_repeat('| D ', min(200, $bars - 200 * $number))),
+        range(0, intdiv($bars - 1, 200)),
+    );
     $read = static fn (): Form => Form::of($sections, tideSong());
     $reads ? expect($read()->bars)->toHaveCount($bars) : expect($read)->toThrow(ChartNotReadable::class, '400');
 })->with([[400, true], [401, false]]);

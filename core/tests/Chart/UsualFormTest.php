@@ -19,7 +19,10 @@ it('writes forms out in any key, with as many bars as their names say', function
     foreach (UsualForm::in($key) as $form) {
         $read = Form::of($form->sections, new Setting($key, Meter::parse('4/4'), new Tempo(120), Feel::straight()));
         $bars[$form->slug] = count($read->bars);
-        expect(array_map(static fn (Section $section): string => $section->id, $form->sections))->toBe(array_map(static fn (int $number): string => "s{$number}", range(1, count($form->sections))));
+        expect(array_map(static fn (Section $section): string => $section->id, $form->sections))->toBe(array_map(
+            static fn (int $number): string => "s{$number}",
+            range(1, count($form->sections)),
+        ));
         foreach ($form->sections as $section) {
             expect((new ChartLine($key, Meter::parse('4/4')))->read($section->line)->problems)->toBe([]);
         }

@@ -40,7 +40,11 @@ it('adds up what the hand travels and what is held over a line', function (): vo
     $frets = $held = 0;
     foreach ($path->moves as $place => $move) {
         $frets += abs($path->voicings[$place + 1]->position - $path->voicings[$place]->position);
-        $held += count(array_filter(array_keys($path->voicings[$place]->frets), static fn (int $string): bool => $path->voicings[$place]->frets[$string] !== null && $path->voicings[$place]->frets[$string] === $path->voicings[$place + 1]->frets[$string]));
+        $held += count(array_filter(
+            array_keys($path->voicings[$place]->frets),
+            static fn (int $string): bool => $path->voicings[$place]->frets[$string] !== null
+                && $path->voicings[$place]->frets[$string] === $path->voicings[$place + 1]->frets[$string],
+        ));
     }
 
     expect($path->fretsTravelled())->toBe($frets)->and($path->notesHeld())->toBe($held);
@@ -52,7 +56,10 @@ it('gives the chords of one bar of the form, and none beyond it', function (int 
 })->with([[0, ['Em', 'Am']], [1, []], [2, ['B7']], [3, []]]);
 
 it('spells what lies between by where it leads', function (string $key, string $chord, int $by, string $expected): void {
-    expect((new GripMover(new VoicingFinder(new Neck(Tuning::standard())), Key::parse($key)))->raised(ChordSymbol::parse($chord), $by)->text())
+    expect((new GripMover(new VoicingFinder(new Neck(Tuning::standard())), Key::parse($key)))->raised(
+        ChordSymbol::parse($chord),
+        $by,
+    )->text())
         ->toBe($expected);
 })->with([
     'from above, with a flat' => ['C major', 'C9', 1, 'D♭9'],
@@ -66,7 +73,10 @@ it('lays accents and lengths over the pattern of a breakdown and leaves the rest
     $plain = Examples::breakdown([], 'x.x.x.x.');
     $profiled = (new PatternChanger())->profile(Desk::of($plain), AccentProfile::BackBeat, LengthProfile::ReleaseAll);
 
-    expect(array_map(static fn (Stroke $stroke): array => [$stroke->accent, $stroke->length?->share], $profiled->patterns[0]->pattern->strokes()))
+    expect(array_map(
+        static fn (Stroke $stroke): array => [$stroke->accent, $stroke->length?->share],
+        $profiled->patterns[0]->pattern->strokes(),
+    ))
         ->toBe([[1, 0.75], [2, 0.75], [1, 0.75], [2, 0.75]])
         ->and($profiled->withPattern($plain->patterns[0]))->toEqual($plain)
         ->and((new PatternChanger())->profile(Desk::of($plain), null, null))->toEqual($plain);
@@ -74,8 +84,23 @@ it('lays accents and lengths over the pattern of a breakdown and leaves the rest
 
 it('carries an approach to another key with its chord', function (): void {
     $moved = (new Transposer())->transpose(Examples::breakdown(['key' => 'C major', 'sections' => [['name' => 'A', 'line' => '| C | G7 |']],
-        'path' => ['window' => '4-12', 'strings' => '', 'keepTop' => false, 'bass' => 'free', 'parallel' => false, 'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1]],
-        'approaches' => [['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'G7', 'kind' => 'walk-up', 'steps' => 2, 'slotTicks' => 480]]]), Key::parse('E♭ major'))->breakdown;
+        'path' => [
+            'window' => '4-12',
+            'strings' => '',
+            'keepTop' => false,
+            'bass' => 'free',
+            'parallel' => false,
+            'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1],
+        ],
+        'approaches' => [[
+            'section' => 0,
+            'bar' => 1,
+            'at' => 0,
+            'symbol' => 'G7',
+            'kind' => 'walk-up',
+            'steps' => 2,
+            'slotTicks' => 480,
+        ]]]), Key::parse('E♭ major'))->breakdown;
 
     expect($moved->placed[0]->symbol)->toBe('B♭7')
         ->and(Toolbox::of($moved)->approacher()->all($moved->course(), Toolbox::of($moved)->voiced(), $moved->placed))->toHaveCount(1);
@@ -99,7 +124,11 @@ it('gives the same song with grips that were kept, and lists the same pins as lo
     ]]);
     $tools = Toolbox::of($breakdown);
     $fresh = $tools->voiced();
-    $kept = $tools->voicer()->voiceWith($breakdown->written(), $breakdown->lines[0]->pins, array_map(static fn (Voicing $voicing): array => $voicing->frets, $fresh->path->voicings));
+    $kept = $tools->voicer()->voiceWith(
+        $breakdown->written(),
+        $breakdown->lines[0]->pins,
+        array_map(static fn (Voicing $voicing): array => $voicing->frets, $fresh->path->voicings),
+    );
 
     expect($kept)->toEqual($fresh)->and(array_map(static fn (Pin $pin): string => $pin->symbol, $fresh->loose))->toBe(['A9', 'A7']);
 });

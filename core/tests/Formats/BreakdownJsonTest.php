@@ -10,15 +10,23 @@ use Opis\JsonSchema\Validator;
 
 function schemaAccepts(mixed $document, int $version = BreakdownJson::VERSION): bool
 {
-    return (new Validator())->validate(Helper::toJSON($document), (string) file_get_contents(__DIR__."/../../../resources/schema/breakdown-{$version}.json"))->isValid();
+    return (new Validator())->validate(
+        Helper::toJSON($document),
+        (string) file_get_contents(__DIR__."/../../../resources/schema/breakdown-{$version}.json"),
+    )->isValid();
 }
 
 it('writes back exactly what it read', function (array $document): void {
     $json = new BreakdownJson();
     $written = $json->write($json->read($document));
 
-    expect($json->write($json->read($written)))->toBe($written)->and($json->parse($json->print($json->read($document))))->toEqual($json->read($document));
-})->with(['an old plain one' => [Examples::document()], 'an old one with every field' => [Examples::old()], 'every field' => [Examples::full()]]);
+    expect($json->write($json->read($written)))->toBe($written)
+        ->and($json->parse($json->print($json->read($document))))->toEqual($json->read($document));
+})->with([
+    'an old plain one' => [Examples::document()],
+    'an old one with every field' => [Examples::old()],
+    'every field' => [Examples::full()],
+]);
 
 it('keeps every field of a full document as it stood', function (): void {
     expect((new BreakdownJson())->write((new BreakdownJson())->read(Examples::full())))->toEqual(Examples::full());
@@ -26,7 +34,11 @@ it('keeps every field of a full document as it stood', function (): void {
 
 it('writes what its published schema describes', function (array $document): void {
     expect(schemaAccepts((new BreakdownJson())->write((new BreakdownJson())->read($document))))->toBeTrue();
-})->with(['an old plain one' => [Examples::document()], 'an old one with every field' => [Examples::old()], 'every field' => [Examples::full()]]);
+})->with([
+    'an old plain one' => [Examples::document()],
+    'an old one with every field' => [Examples::old()],
+    'every field' => [Examples::full()],
+]);
 
 it('refuses of an old document what its schema refused, and names the place in it', function (array $path, mixed $value, string $pointer): void {
     $document = Examples::old();
@@ -64,7 +76,11 @@ it('refuses of an old document what its schema refused, and names the place in i
     'a fret that is a word' => [['pins', 0, 'frets', 1], 'five', '/pins/0/frets/1'],
     'an accent past the hardest' => [['pattern', 'streams', 0, 'strokes', 0, 'accent'], 9, '/pattern/streams/0/strokes/0'],
     'a division in five' => [['pattern', 'streams', 1, 'strokes', 0, 'division'], 5, '/pattern/streams/1/strokes/0'],
-    'an unknown articulation' => [['pattern', 'streams', 1, 'strokes', 0, 'articulation'], 'slam', '/pattern/streams/1/strokes/0/articulation'],
+    'an unknown articulation' => [
+        ['pattern', 'streams', 1, 'strokes', 0, 'articulation'],
+        'slam',
+        '/pattern/streams/1/strokes/0/articulation',
+    ],
     'a bass that leaps' => [['path', 'bass'], 'leaping', '/path/bass'],
     'a weight beyond measure' => [['path', 'weights', 'top'], 99, '/path/weights'],
     'an unknown school' => [['school'], 'windmill', '/school'],
@@ -85,26 +101,55 @@ it('refuses what only the meaning forbids, naming the place', function (array $f
 })->with([
     'a key that is none' => [['key' => 'H dorian'], '/key', 'is no key'],
     'a tuning that is none' => [['tuning' => 'banjo'], '/tuning', 'is no tuning'],
-    'strings that are not there' => [['path' => ['window' => '0-15', 'strings' => '9-1', 'keepTop' => false, 'bass' => 'free', 'parallel' => false, 'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1]]], '', 'names no strings'],
+    'strings that are not there' => [
+        ['path' => [
+            'window' => '0-15',
+            'strings' => '9-1',
+            'keepTop' => false,
+            'bass' => 'free',
+            'parallel' => false,
+            'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1],
+        ]],
+        '',
+        'names no strings',
+    ],
     'a groove of another meter' => [['band' => ['groove' => 'slipway-waltz', 'parts' => []]], '/band/groove', 'Choose a groove in 4/4'],
-    'slots that do not fit' => [['pattern' => ['ticks' => 3840, 'streams' => [['name' => 's', 'strokes' => [['at' => 100, 'division' => 2]]]]]], '/pattern', 'does not lie on a beat'],
+    'slots that do not fit' => [
+        ['pattern' => ['ticks' => 3840, 'streams' => [['name' => 's', 'strokes' => [['at' => 100, 'division' => 2]]]]]],
+        '/pattern',
+        'does not lie on a beat',
+    ],
     'a pattern of half a bar' => [['pattern' => ['ticks' => 1920, 'streams' => []]], '/pattern', 'one to four whole bars'],
 ]);
 
 it('says that a file is none of ours', function (string $file): void {
     (new BreakdownJson())->parse($file);
-})->with(['', 'not json', '[]', '"breakdown"', 'null', '{"format":"other"}', str_repeat('[', 200), "\xFF\xD8\xFF"])->throws(DocumentNotReadable::class, 'This file is not a breakdown');
+})->with(['', 'not json', '[]', '"breakdown"', 'null', '{"format":"other"}', str_repeat('[', 200), "\xFF\xD8\xFF"])->throws(
+    DocumentNotReadable::class,
+    'This file is not a breakdown',
+);
 
 it('holds so many of a kind and says where there is one more', function (string $list, int $most): void {
     $full = Examples::full();
     $filled = static fn (int $count): array => [$list => array_map(
-        static fn (int $number): array => $full[$list][$number] ?? (isset($full[$list][0]['id']) ? ['id' => "n{$number}"] : []) + end($full[$list]),
+        static fn (int $number): array => $full[$list][$number]
+            ?? (isset($full[$list][0]['id']) ? ['id' => "n{$number}"] : []) + end($full[$list]),
         range(0, $count - 1),
     )] + $full;
 
     expect((new BreakdownJson())->write((new BreakdownJson())->read($filled($most)))[$list])->toHaveCount($most)
         ->and(fn () => (new BreakdownJson())->read($filled($most + 1)))->toThrow(DocumentNotReadable::class, "{$most} is the most");
-})->with([['sections', 24], ['form', 64], ['patterns', 40], ['lines', 12], ['parts', 12], ['passes', 64], ['cells', 200], ['moves', 200], ['placed', 400]]);
+})->with([
+    ['sections', 24],
+    ['form', 64],
+    ['patterns', 40],
+    ['lines', 12],
+    ['parts', 12],
+    ['passes', 64],
+    ['cells', 200],
+    ['moves', 200],
+    ['placed', 400],
+]);
 
 it('refuses what does not hold together, and points to it', function (callable $spoil, string $pointer, string $message): void {
     try {
@@ -126,23 +171,91 @@ it('refuses what does not hold together, and points to it', function (callable $
 
     return [
         'a form of a section that is not there' => [$with(['form', 0, 'section'], 'z'), '/form/0/section', '"z" is none of the sections'],
-        'a pin in a section that is not there' => [$with(['lines', 0, 'pins', 0, 'at', 'section'], 'z'), '/lines/0/pins/0/at/section', '"z" is none of the sections'],
-        'a cell for a part that is not there' => [$with(['passes', 1, 'cells', 0, 'part'], 'keys'), '/passes/1/cells/0/part', '"keys" is none of the parts'],
-        'a cell with a pattern that is not there' => [$with(['passes', 1, 'cells', 0, 'pattern'], 'p9'), '/passes/1/cells/0/pattern', '"p9" is none of the patterns'],
-        'a cell with a line that is not there' => [$with(['passes', 1, 'cells', 0, 'line'], 'mid'), '/passes/1/cells/0/line', '"mid" is none of the lines'],
+        'a pin in a section that is not there' => [
+            $with(['lines', 0, 'pins', 0, 'at', 'section'], 'z'),
+            '/lines/0/pins/0/at/section',
+            '"z" is none of the sections',
+        ],
+        'a cell for a part that is not there' => [
+            $with(['passes', 1, 'cells', 0, 'part'], 'keys'),
+            '/passes/1/cells/0/part',
+            '"keys" is none of the parts',
+        ],
+        'a cell with a pattern that is not there' => [
+            $with(['passes', 1, 'cells', 0, 'pattern'], 'p9'),
+            '/passes/1/cells/0/pattern',
+            '"p9" is none of the patterns',
+        ],
+        'a cell with a line that is not there' => [
+            $with(['passes', 1, 'cells', 0, 'line'], 'mid'),
+            '/passes/1/cells/0/line',
+            '"mid" is none of the lines',
+        ],
         'a move that is not there' => [$with(['placed', 0, 'what'], 'm7'), '/placed/0/what', 'none of the moves'],
         'a pass that is not there' => [$with(['placed', 0, 'passes', 0], '7'), '/placed/0/passes/0', '"7" is none of the passes'],
         'two sections of one id' => [$with(['sections', 1, 'id'], 'a'), '/sections/1/id', 'is there twice'],
         'an id with a space' => [$with(['patterns', 0, 'id'], 'p 1'), '/patterns/0/id', 'cannot be an id'],
-        'an ending without a repeat' => [$with(['form'], [['section' => 'a', 'times' => 1], ['section' => 'b', 'times' => 1]]), '/sections/0/endings/0', 'comes only once'],
-        'an ending for a time that never comes' => [$with(['sections', 0, 'endings', 0, 'times'], [5]), '/sections/0/endings/0/times', 'it comes 3 times'],
-        'two endings for one time' => [$with(['sections', 0, 'endings', 0, 'times'], [1, 2]), '/sections/0/endings/1/times', 'two endings for time 2'],
-        'a waltz pattern named for a section in four' => [$with(['passes', 1, 'cells', 0, 'pattern'], 'p2'), '/passes/1/cells/0/pattern', 'Choose a pattern in 4/4'],
-        'a section whose meter no pattern has' => [$with(['sections', 1, 'from', 'meter'], '5/4'), '/sections/1', 'no pattern is. Add one in 5/4'],
-        'a meter change within a section' => [$with(['sections', 0, 'meters'], [['bar' => 1, 'meter' => '3/4']]), '/sections/0', '"meters" is not known here'],
-        'four hundred passes' => [$with(['passes'], array_map(static fn (int $number): array => ['id' => "{$number}", 'name' => '', 'notes' => '', 'cells' => []], range(1, 400))), '/passes', '64 is the most'],
-        'more bars than can be played' => [static fn (array $document): array => ['sections' => [['id' => 'a', 'name' => 'A', 'line' => str_repeat('| D ', 200).'|'], ['id' => 'b', 'name' => 'B', 'line' => '']], 'form' => [['section' => 'a', 'times' => 16]]] + $document, '/passes', 'more than 2000 bars'],
-        'a band without a guitar' => [$with(['parts'], [['id' => 'drums', 'instrument' => 'drums', 'level' => 1, 'offsetMs' => 0, 'straight' => false, 'groove' => 'shuffle']]), '/passes/1/cells/0/part', '"guitar" is none of the parts'],
+        'an ending without a repeat' => [
+            $with(['form'], [['section' => 'a', 'times' => 1], ['section' => 'b', 'times' => 1]]),
+            '/sections/0/endings/0',
+            'comes only once',
+        ],
+        'an ending for a time that never comes' => [
+            $with(['sections', 0, 'endings', 0, 'times'], [5]),
+            '/sections/0/endings/0/times',
+            'it comes 3 times',
+        ],
+        'two endings for one time' => [
+            $with(['sections', 0, 'endings', 0, 'times'], [1, 2]),
+            '/sections/0/endings/1/times',
+            'two endings for time 2',
+        ],
+        'a waltz pattern named for a section in four' => [
+            $with(['passes', 1, 'cells', 0, 'pattern'], 'p2'),
+            '/passes/1/cells/0/pattern',
+            'Choose a pattern in 4/4',
+        ],
+        'a section whose meter no pattern has' => [
+            $with(['sections', 1, 'from', 'meter'], '5/4'),
+            '/sections/1',
+            'no pattern is. Add one in 5/4',
+        ],
+        'a meter change within a section' => [
+            $with(['sections', 0, 'meters'], [['bar' => 1, 'meter' => '3/4']]),
+            '/sections/0',
+            '"meters" is not known here',
+        ],
+        'four hundred passes' => [
+            $with(
+                ['passes'],
+                array_map(
+                    static fn (int $number): array => ['id' => "{$number}", 'name' => '', 'notes' => '', 'cells' => []],
+                    range(1, 400),
+                ),
+            ),
+            '/passes',
+            '64 is the most',
+        ],
+        'more bars than can be played' => [
+            static fn (array $document): array => [
+                'sections' => [
+                    ['id' => 'a', 'name' => 'A', 'line' => str_repeat('| D ', 200).'|'],
+                    ['id' => 'b', 'name' => 'B', 'line' => ''],
+                ],
+                'form' => [['section' => 'a', 'times' => 16]],
+            ]
+                + $document,
+            '/passes',
+            'more than 2000 bars',
+        ],
+        'a band without a guitar' => [
+            $with(
+                ['parts'],
+                [['id' => 'drums', 'instrument' => 'drums', 'level' => 1, 'offsetMs' => 0, 'straight' => false, 'groove' => 'shuffle']],
+            ),
+            '/passes/1/cells/0/part',
+            '"guitar" is none of the parts',
+        ],
         'a guitar that plays a groove' => [$with(['parts', 0, 'groove'], 'shuffle'), '/parts/0', 'plays no groove'],
         'drums without a groove' => [$with(['parts', 1, 'groove'], null), '/parts/1', 'none is named'],
         'figures, which no document has yet' => [$with(['figures'], [['id' => 'f1', 'of' => 'f1']]), '', '"figures" is not known here'],
@@ -176,7 +289,15 @@ it('lets an old pattern run on only where a new beginning would sound otherwise'
 ]);
 
 it('puts walks of one kind under one move, and leaves out what held to no section', function (): void {
-    $walk = static fn (int $section, int $bar): array => ['section' => $section, 'bar' => $bar, 'at' => 0, 'symbol' => 'Dm', 'kind' => 'walk-up', 'steps' => 2, 'slotTicks' => 480];
+    $walk = static fn (int $section, int $bar): array => [
+        'section' => $section,
+        'bar' => $bar,
+        'at' => 0,
+        'symbol' => 'Dm',
+        'kind' => 'walk-up',
+        'steps' => 2,
+        'slotTicks' => 480,
+    ];
     $pin = ['section' => 7, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]];
     $breakdown = Examples::breakdown(['approaches' => [$walk(0, 0), $walk(0, 1), $walk(7, 0)], 'pins' => [$pin]]);
 

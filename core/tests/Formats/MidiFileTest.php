@@ -73,8 +73,14 @@ it('writes tempo, meter, key, markers and one track a part', function (array $fi
     expect([$header['id'], $header['length'], $header['format'], $header['tracks'], $header['division']])->toBe(['MThd', 6, 1, 4, 960])
         ->and(bin2hex($metas[0x58][0][1]))->toStartWith($meterBytes)
         ->and(60_000_000 / hexdec(bin2hex($metas[0x51][0][1])))->toEqualWithDelta($bpmInQuarters, 0.001)
-        ->and(array_map(static fn (array $marker): array => $marker, $metas[0x06]))->toBe([[0, 'Dm'], [$breakdown->start->meter->barTicks(), 'A7']])
-        ->and(array_map(static fn (array $track): string => $track['metas'][0][2], $tracks))->toBe(['Tide Table', 'Drums', 'Bass', 'Guitar'])
+        ->and(array_map(
+            static fn (array $marker): array => $marker,
+            $metas[0x06],
+        ))->toBe([[0, 'Dm'], [$breakdown->start->meter->barTicks(), 'A7']])
+        ->and(array_map(
+            static fn (array $track): string => $track['metas'][0][2],
+            $tracks,
+        ))->toBe(['Tide Table', 'Drums', 'Bass', 'Guitar'])
         ->and(array_column($tracks, 'left open'))->each->toBe([])
         ->and(array_column($tracks, 'end'))->each->toBeGreaterThanOrEqual(2 * $breakdown->start->meter->barTicks());
 })->with([
@@ -88,7 +94,10 @@ it('has the swing in the ticks, every note within a tick of where it sounds', fu
     [, $tracks] = readMidi((new MidiFile())->write($breakdown, $timeline));
     $ticksPerSecond = 960 * 138 / 60;
     foreach (['drums', 'bass', 'guitar'] as $index => $part) {
-        $expected = array_map(static fn (Event $event): int => (int) round($event->t * $ticksPerSecond), array_values(array_filter($timeline->events, static fn (Event $event): bool => $event->part->id === $part)));
+        $expected = array_map(
+            static fn (Event $event): int => (int) round($event->t * $ticksPerSecond),
+            array_values(array_filter($timeline->events, static fn (Event $event): bool => $event->part->id === $part)),
+        );
         $starts = array_map(static fn (array $note): int => $note[2], $tracks[$index + 1]['notes']);
         sort($expected);
         sort($starts);

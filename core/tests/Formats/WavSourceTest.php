@@ -9,11 +9,21 @@ use Gravik\Formats\WavSource;
 use Gravik\Listening\ListeningException;
 
 /** A WAV file with this format and these bytes of sound, in a folder that goes away by itself. */
-function wavFile(string $bytes, int $kind = 1, int $channels = 1, int $rate = 8000, int $bits = 16, ?int $stated = null, string $extra = ''): string
-{
+function wavFile(
+    string $bytes,
+    int $kind = 1,
+    int $channels = 1,
+    int $rate = 8000,
+    int $bits = 16,
+    ?int $stated = null,
+    string $extra = '',
+): string {
     $format = pack('vvVVvv', $kind, $channels, $rate, $rate * $channels * intdiv($bits, 8), $channels * intdiv($bits, 8), $bits).$extra;
 
-    return soundFile('RIFF'.pack('V', 28 + strlen($format) + strlen($bytes)).'WAVE'.'fmt '.pack('V', strlen($format)).$format.'LIST'.pack('V', 4).'note'.'data'.pack('V', $stated ?? strlen($bytes)).$bytes);
+    return soundFile('RIFF'.pack(
+        'V',
+        28 + strlen($format) + strlen($bytes),
+    ).'WAVE'.'fmt '.pack('V', strlen($format)).$format.'LIST'.pack('V', 4).'note'.'data'.pack('V', $stated ?? strlen($bytes)).$bytes);
 }
 
 function soundFile(string $content): string
@@ -39,8 +49,20 @@ it('reads every coding as the same sound', function (string $bytes, int $kind, i
     '24 bits' => ["\0\0\0\0\0\x40\0\0\xc0\0\0\x80", 1, 24, '', 1e-9],
     '32 bits' => [pack('V*', 0, 0x40000000, 0xC0000000, 0x80000000), 1, 32, '', 1e-9],
     'floats' => [pack('g*', 0, 0.5, -0.5, -1), 3, 32, '', 1e-9],
-    'floats under an extensible header' => [pack('g*', 0, 0.5, -0.5, -1), 0xFFFE, 32, pack('vvVv', 22, 32, 4, 3).str_repeat("\0", 14), 1e-9],
-    'floats under an extensible header that ends with what it is' => [pack('g*', 0, 0.5, -0.5, -1), 0xFFFE, 32, pack('vvVv', 22, 32, 4, 3), 1e-9],
+    'floats under an extensible header' => [
+        pack('g*', 0, 0.5, -0.5, -1),
+        0xFFFE,
+        32,
+        pack('vvVv', 22, 32, 4, 3).str_repeat("\0", 14),
+        1e-9,
+    ],
+    'floats under an extensible header that ends with what it is' => [
+        pack('g*', 0, 0.5, -0.5, -1),
+        0xFFFE,
+        32,
+        pack('vvVv', 22, 32, 4, 3),
+        1e-9,
+    ],
 ]);
 
 it('mixes channels to one, and reads a file that ends early as far as it goes', function (): void {

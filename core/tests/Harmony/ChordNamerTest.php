@@ -21,7 +21,10 @@ function namesOf(string $grip, ?string $key = null, string $tuning = 'standard',
     $tuning = Tuning::parse($tuning);
     $namer = new GripNamer(new Neck($tuning, $capo), $key === null ? null : Key::parse($key));
 
-    return array_map(static fn (ChordName $name): string => $name->chord->text(), $namer->names(GripNamer::parse($grip, $tuning->strings())));
+    return array_map(
+        static fn (ChordName $name): string => $name->chord->text(),
+        $namer->names(GripNamer::parse($grip, $tuning->strings())),
+    );
 }
 
 it('puts the name first that a teacher would say in that key', function (string $grip, ?string $key, string $first, ?string $second = null): void {
@@ -32,7 +35,12 @@ it('puts the name first that a teacher would say in that key', function (string 
         expect($names[1])->toBe($second);
     }
 })->with([
-    'four middle strings in F: the half-diminished, whole and with its root in the bass, then the ninth without its root' => ['x 7 8 7 8 x', 'F', 'Em7♭5', 'C9'],
+    'four middle strings in F: the half-diminished, whole and with its root in the bass, then the ninth without its root' => [
+        'x 7 8 7 8 x',
+        'F',
+        'Em7♭5',
+        'C9',
+    ],
     'the same in C, where the half-diminished is foreign and it is a I9' => ['x 7 8 7 8 x', 'C', 'C9', 'Em7♭5'],
     'without a key the root in the bass decides' => ['x 7 8 7 8 x', null, 'Em7♭5', 'C9'],
     'open C' => ['x 3 2 0 1 0', 'C', 'C'],
@@ -76,9 +84,20 @@ it('gives every grip the name of the chord it was found for', function (string $
         }
         $name = $namer->names($voicing->frets)[0];
         expect([$name->chord->rootPitchClass(), $name->chord->ending])->toBe([$chord->rootPitchClass(), $chord->ending])
-            ->and(array_map(static fn (Degree $degree): string => $degree->label(), $name->degrees))->toBe(array_values(array_filter($voicing->degrees(), static fn (?string $degree): bool => $degree !== null)));
+            ->and(array_map(
+                static fn (Degree $degree): string => $degree->label(),
+                $name->degrees,
+            ))->toBe(array_values(array_filter($voicing->degrees(), static fn (?string $degree): bool => $degree !== null)));
     }
-})->with([['C', Company::Alone], ['Gm7', Company::Alone], ['B♭13', Company::Alone], ['F♯m7♭5', Company::Alone], ['D7♯9', Company::Alone], ['Cadd9', Company::Alone], ['E♭6', Company::Alone]]);
+})->with([
+    ['C', Company::Alone],
+    ['Gm7', Company::Alone],
+    ['B♭13', Company::Alone],
+    ['F♯m7♭5', Company::Alone],
+    ['D7♯9', Company::Alone],
+    ['Cadd9', Company::Alone],
+    ['E♭6', Company::Alone],
+]);
 
 it('never lists a chord to which a sounding note is foreign or of which a required one is missing', function (int $seed): void {
     $chance = new Random\Randomizer(new Random\Engine\Mt19937($seed));
@@ -113,12 +132,25 @@ it('has no name for notes that make no chord', function (): void {
 
 it('refuses what is no grip', function (string $grip, string $message): void {
     expect(static fn () => namesOf($grip))->toThrow(NeckException::class, $message);
-})->with([['x x x', 'is no grip'], ['x 3 2 0 1 H', 'is no grip'], ['x 3 2 0 1 99', 'is no grip'], ['', 'is no grip'], ['x x x x x 3', 'at least two strings']]);
+})->with([
+    ['x x x', 'is no grip'],
+    ['x 3 2 0 1 H', 'is no grip'],
+    ['x 3 2 0 1 99', 'is no grip'],
+    ['', 'is no grip'],
+    ['x x x x x 3', 'at least two strings'],
+]);
 
 it('moves every name by the frets that a grip is moved, so that the V lies two frets above the IV', function (string $grip): void {
     $frets = GripNamer::parse($grip, 6);
     $namer = new GripNamer(new Neck(Tuning::standard()));
-    $facts = static fn (array $names, int $back): array => array_map(static fn (ChordName $name): array => [($name->chord->rootPitchClass() - $back + 12) % 12, $name->chord->ending, array_map(static fn (Degree $degree): string => $degree->label(), $name->degrees)], $names);
+    $facts = static fn (array $names, int $back): array => array_map(
+        static fn (ChordName $name): array => [
+            ($name->chord->rootPitchClass() - $back + 12) % 12,
+            $name->chord->ending,
+            array_map(static fn (Degree $degree): string => $degree->label(), $name->degrees),
+        ],
+        $names,
+    );
     $sorted = static function (array $facts): array {
         sort($facts);
 
@@ -134,10 +166,25 @@ it('moves every name by the frets that a grip is moved, so that the V lies two f
 function commonGrips(): array
 {
     return [
-        '' => [[0, 2, 2, 1, 0, 0], [null, 0, 2, 2, 2, 0], [null, null, 0, 2, 3, 2]], 'm' => [[0, 2, 2, 0, 0, 0], [null, 0, 2, 2, 1, 0], [null, null, 0, 2, 3, 1]],
-        '7' => [[0, 2, 0, 1, 0, 0], [null, 0, 2, 0, 2, 0], [null, null, 0, 2, 1, 2]], 'm7' => [[0, 2, 0, 0, 0, 0], [null, 0, 2, 0, 1, 0], [null, null, 0, 2, 1, 1]],
-        'maj7' => [[0, null, 1, 1, 0, null], [null, 0, 2, 1, 2, 0], [null, null, 0, 2, 2, 2]], 'm7♭5' => [[0, null, 0, 0, -1, null], [null, 0, 1, 0, 1, null], [null, null, 0, 1, 1, 1]],
-        'dim7' => [[null, 0, 1, -1, 1, null], [null, null, 0, 1, 0, 1]], '6' => [[null, null, 0, 2, 0, 2]], '9' => [[null, 0, -1, 0, 0, null]], 'm6' => [[null, null, 0, 2, 0, 1]],
+        '' => [
+            [0, 2, 2, 1, 0, 0],
+            [null, 0, 2, 2, 2, 0],
+            [null, null, 0, 2, 3, 2],
+        ], 'm' => [[0, 2, 2, 0, 0, 0], [null, 0, 2, 2, 1, 0], [null, null, 0, 2, 3, 1]],
+        '7' => [
+            [0, 2, 0, 1, 0, 0],
+            [null, 0, 2, 0, 2, 0],
+            [null, null, 0, 2, 1, 2],
+        ], 'm7' => [[0, 2, 0, 0, 0, 0], [null, 0, 2, 0, 1, 0], [null, null, 0, 2, 1, 1]],
+        'maj7' => [[0, null, 1, 1, 0, null], [null, 0, 2, 1, 2, 0], [null, null, 0, 2, 2, 2]], 'm7♭5' => [
+            [0, null, 0, 0, -1, null],
+            [null, 0, 1, 0, 1, null],
+            [null, null, 0, 1, 1, 1],
+        ],
+        'dim7' => [
+            [null, 0, 1, -1, 1, null],
+            [null, null, 0, 1, 0, 1],
+        ], '6' => [[null, null, 0, 2, 0, 2]], '9' => [[null, 0, -1, 0, 0, null]], 'm6' => [[null, null, 0, 2, 0, 1]],
     ];
 }
 
@@ -146,8 +193,63 @@ it('says first what every chord of a key is called in its common grips', functio
     $neck = new Neck(Tuning::standard());
     $namer = new GripNamer($neck, $key);
     $numerals = $key->mode === Gravik\Harmony\Mode::Major
-        ? ['I', 'Imaj7', 'ii', 'ii7', 'iii', 'iii7', 'IV', 'IVmaj7', 'V', 'V7', 'V9', 'vi', 'vi7', 'viiø7', 'V7/V', 'V7/ii', 'V7/vi', 'V7/iii', '♭VII', 'iv', '♭VI', '♭III', '♭II7', 'I6', 'IV6', 'I7', 'IV7', '♯iv°7', 'ii6', '♭VI7']
-        : ['i', 'i7', 'iiø7', 'III', 'IIImaj7', 'iv', 'iv7', 'V7', 'v7', 'VI', 'VImaj7', 'VII', 'VII7', 'vii°7', 'V7/V', 'V7/iv', 'V7/VII', '♭II', 'IV', 'IV7', 'VI7', 'i6', 'V9'];
+        ? [
+            'I',
+            'Imaj7',
+            'ii',
+            'ii7',
+            'iii',
+            'iii7',
+            'IV',
+            'IVmaj7',
+            'V',
+            'V7',
+            'V9',
+            'vi',
+            'vi7',
+            'viiø7',
+            'V7/V',
+            'V7/ii',
+            'V7/vi',
+            'V7/iii',
+            '♭VII',
+            'iv',
+            '♭VI',
+            '♭III',
+            '♭II7',
+            'I6',
+            'IV6',
+            'I7',
+            'IV7',
+            '♯iv°7',
+            'ii6',
+            '♭VI7',
+        ]
+        : [
+            'i',
+            'i7',
+            'iiø7',
+            'III',
+            'IIImaj7',
+            'iv',
+            'iv7',
+            'V7',
+            'v7',
+            'VI',
+            'VImaj7',
+            'VII',
+            'VII7',
+            'vii°7',
+            'V7/V',
+            'V7/iv',
+            'V7/VII',
+            '♭II',
+            'IV',
+            'IV7',
+            'VI7',
+            'i6',
+            'V9',
+        ];
     foreach ($numerals as $numeral) {
         $chord = Gravik\Harmony\Numeral::in($key)->chord($numeral);
         foreach (commonGrips()[$chord->ending] as $shape) {
@@ -156,8 +258,41 @@ it('says first what every chord of a key is called in its common grips', functio
             $root += min(array_map(static fn (?int $fret): int => $fret ?? 0, $shape)) + $root < 0 ? 12 : 0;
             $names = $namer->names(array_map(static fn (?int $fret): ?int => $fret === null ? null : $fret + $root, $shape));
             // Roots with a double sign have everyday names, but for the leading note.
-            $said = abs($chord->root->alter) > 1 && $chord->ending !== 'dim7' ? $chord->onRoot($key->spell($chord->rootPitchClass()), null) : $chord;
+            $said = abs($chord->root->alter) > 1 && $chord->ending !== 'dim7'
+                ? $chord->onRoot($key->spell($chord->rootPitchClass()), null)
+                : $chord;
             expect("{$numeral}: ".$names[0]->chord->text())->toBe("{$numeral}: ".$said->text());
         }
     }
-})->with(['C', 'G', 'D', 'A', 'E', 'B', 'F♯', 'C♯', 'F', 'B♭', 'E♭', 'A♭', 'D♭', 'G♭', 'C♭', 'Am', 'Em', 'Bm', 'F♯m', 'C♯m', 'G♯m', 'D♯m', 'A♯m', 'Dm', 'Gm', 'Cm', 'Fm', 'B♭m', 'E♭m', 'A♭m']);
+})->with([
+    'C',
+    'G',
+    'D',
+    'A',
+    'E',
+    'B',
+    'F♯',
+    'C♯',
+    'F',
+    'B♭',
+    'E♭',
+    'A♭',
+    'D♭',
+    'G♭',
+    'C♭',
+    'Am',
+    'Em',
+    'Bm',
+    'F♯m',
+    'C♯m',
+    'G♯m',
+    'D♯m',
+    'A♯m',
+    'Dm',
+    'Gm',
+    'Cm',
+    'Fm',
+    'B♭m',
+    'E♭m',
+    'A♭m',
+]);

@@ -81,7 +81,21 @@ it('prints what it can read again as the same chord', function (string $symbol):
     $again = ChordSymbol::parse($chord->text());
 
     expect($again->text())->toBe($chord->text())->and(degreeText($again->degrees()))->toBe(degreeText($chord->degrees()));
-})->with(['Cmaj7♯11', 'C7(♯5,♯9)', 'Cmadd9', 'F♯m7♭5/E', 'B♭13sus4', 'Cm9♭5', 'CmMaj9', 'Caddb9', 'D7no5', 'E♭aug', 'Dbmaj9', 'C7+', 'C9b5']);
+})->with([
+    'Cmaj7♯11',
+    'C7(♯5,♯9)',
+    'Cmadd9',
+    'F♯m7♭5/E',
+    'B♭13sus4',
+    'Cm9♭5',
+    'CmMaj9',
+    'Caddb9',
+    'D7no5',
+    'E♭aug',
+    'Dbmaj9',
+    'C7+',
+    'C9b5',
+]);
 
 it('points at the character it cannot read and offers the nearest symbol', function (string $typed, int $at, ?string $nearest): void {
     try {

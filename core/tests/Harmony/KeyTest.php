@@ -61,7 +61,15 @@ it('writes chords as numerals that read as the same chord again', function (stri
     expect($numerals->text(ChordSymbol::parse($symbol)))->toBe($numeral)
         ->and($numerals->chord($numeral)->text())->toBe($symbol);
 })->with([
-    ['A♭', 'A♭6', 'I6'], ['A♭', 'B♭m7', 'ii7'], ['A♭', 'D♭9', 'IV9'], ['A♭', 'F7', 'V7/ii'], ['A', 'B7', 'V7/V'], ['C♯ minor', 'D♯7', 'V7/V'], ['D minor', 'D7', 'V7/iv'], ['C', 'G7/B', 'V7↓3'], ['A minor', 'Am7/G', 'i7↓♭7'], ['C', 'D7/F♯', 'V7/V↓3'], ['A♭', 'G♭7', '♭VII7'],
+    ['A♭', 'A♭6', 'I6'], ['A♭', 'B♭m7', 'ii7'], ['A♭', 'D♭9', 'IV9'], ['A♭', 'F7', 'V7/ii'], ['A', 'B7', 'V7/V'], [
+        'C♯ minor',
+        'D♯7',
+        'V7/V',
+    ], ['D minor', 'D7', 'V7/iv'], ['C', 'G7/B', 'V7↓3'], [
+        'A minor',
+        'Am7/G',
+        'i7↓♭7',
+    ], ['C', 'D7/F♯', 'V7/V↓3'], ['A♭', 'G♭7', '♭VII7'],
     ['D minor', 'Dm6', 'i6'], ['D minor', 'B♭7', 'VI7'], ['D minor', 'A7', 'V7'], ['D minor', 'C♯dim7', 'vii°7'], ['G', 'F♯m7♭5', 'viiø7'],
     ['E', 'A7', 'IV7'], ['C', 'Cmaj7', 'Imaj7'],
 ]);
@@ -82,7 +90,12 @@ it('prints numerals in every key that can be typed back', function (string $mode
                     foreach ([$chord, $third] as $each) {
                         foreach ([$numerals->text($each), $numerals->plain($each)] as $printed) {
                             $again = $numerals->chord($printed);
-                            expect([$printed, $again->rootPitchClass(), $again->ending, $again->bass?->pitchClass()])->toBe([$printed, $root, $chord->ending, $each->bass?->pitchClass()]);
+                            expect([
+                                $printed,
+                                $again->rootPitchClass(),
+                                $again->ending,
+                                $again->bass?->pitchClass(),
+                            ])->toBe([$printed, $root, $chord->ending, $each->bass?->pitchClass()]);
                         }
                     }
                 }
@@ -93,11 +106,29 @@ it('prints numerals in every key that can be typed back', function (string $mode
 
 it('reads secondary dominants in every key, also where the goal is no key of the list', function (string $key, string $numeral, string $chord): void {
     expect(Numeral::in(Key::parse($key))->chord($numeral)->text())->toBe($chord);
-})->with([['C♯ minor', 'V7/V', 'D♯7'], ['C♯', 'V7/iii', 'B♯7'], ['A♭ minor', 'V7/VI', 'C♭7'], ['C', 'vii°7/V', 'F♯dim7'], ['E♭', 'V7_3', 'B♭7/D'], ['C', 'V7/3', 'G7/B'], ['B', 'V7/vi', 'D♯7']]);
+})->with([
+    ['C♯ minor', 'V7/V', 'D♯7'],
+    ['C♯', 'V7/iii', 'B♯7'],
+    ['A♭ minor', 'V7/VI', 'C♭7'],
+    ['C', 'vii°7/V', 'F♯dim7'],
+    ['E♭', 'V7_3', 'B♭7/D'],
+    ['C', 'V7/3', 'G7/B'],
+    ['B', 'V7/vi', 'D♯7'],
+]);
 
 it('spells strangers by what they do in the key', function (string $key, int $pitchClass, string $name): void {
     expect(Key::parse($key)->spell($pitchClass)->text())->toBe($name);
-})->with([['C', 1, 'D♭'], ['C', 6, 'F♯'], ['E', 5, 'F'], ['A', 10, 'B♭'], ['D minor', 1, 'C♯'], ['A minor', 8, 'G♯'], ['G', 8, 'A♭'], ['A♭', 2, 'D'], ['C♭', 0, 'C']]);
+})->with([
+    ['C', 1, 'D♭'],
+    ['C', 6, 'F♯'],
+    ['E', 5, 'F'],
+    ['A', 10, 'B♭'],
+    ['D minor', 1, 'C♯'],
+    ['A minor', 8, 'G♯'],
+    ['G', 8, 'A♭'],
+    ['A♭', 2, 'D'],
+    ['C♭', 0, 'C'],
+]);
 
 it('has the notes of a scale and no others', function (string $name, string $key, array $notes): void {
     $scale = Scale::named($name, Key::parse($key));

@@ -28,7 +28,10 @@ it('climbs in equal steps, two cycles to each, as the formula has it', function 
     $count = (int) ceil(log(132 / 72) / log(1.05));
 
     expect(tempos($ladder))->toBe(array_map(static fn (int $i): int => (int) round(72 * (132 / 72) ** ($i / $count)), range(0, $count)))
-        ->and($ladder->minutes())->toEqualWithDelta(array_sum(array_map(static fn (int $bpm): float => 2 * 16 / $bpm, tempos($ladder))), 1e-9)
+        ->and($ladder->minutes())->toEqualWithDelta(
+            array_sum(array_map(static fn (int $bpm): float => 2 * 16 / $bpm, tempos($ladder))),
+            1e-9,
+        )
         ->and($ladder->fits)->toBeTrue()
         ->and($ladder->minutes())->toBeLessThanOrEqual(9.0);
 });
@@ -36,7 +39,10 @@ it('climbs in equal steps, two cycles to each, as the formula has it', function 
 it('takes larger steps when time is short, the smallest that will do, and never larger than the hand can follow', function (): void {
     $unhurried = ladder(80, 160, 60, step: 3);
     $short = ladder(80, 160, 5, step: 3);
-    $oneMore = array_sum(array_map(static fn (int $i): float => 2 * 16 / round(80 * 2 ** ($i / count($short->steps))), range(0, count($short->steps))));
+    $oneMore = array_sum(array_map(
+        static fn (int $i): float => 2 * 16 / round(80 * 2 ** ($i / count($short->steps))),
+        range(0, count($short->steps)),
+    ));
 
     expect(count($unhurried->steps))->toBe(25)
         ->and($short->fits)->toBeTrue()->and($short->minutes())->toBeLessThanOrEqual(5.0)
@@ -66,8 +72,15 @@ it('rises every cycle on a ramp and arrives on time; bursts go by turns', functi
             return $all;
         })(tempos($ramp)))
         ->and($ramp->minutes())->toBeBetween(3.8, 4.0)
-        ->and(array_slice(array_map(static fn (LadderStep $step): array => [$step->bpm, $step->bars], $bursts->steps), 0, 4))->toBe([[70, 8], [140, 2], [70, 8], [140, 2]])
-        ->and($bursts->minutes())->toEqualWithDelta(count($bursts->steps) / 2 * (32 / 70 + 8 / 140), 1e-9)->toBeBetween(4.0 - 32 / 70 - 8 / 140, 4.0);
+        ->and(array_slice(
+            array_map(static fn (LadderStep $step): array => [$step->bpm, $step->bars], $bursts->steps),
+            0,
+            4,
+        ))->toBe([[70, 8], [140, 2], [70, 8], [140, 2]])
+        ->and($bursts->minutes())->toEqualWithDelta(
+            count($bursts->steps) / 2 * (32 / 70 + 8 / 140),
+            1e-9,
+        )->toBeBetween(4.0 - 32 / 70 - 8 / 140, 4.0);
 });
 
 it('climbs after two clean cycles in a row, drops after two that are not, and stays down on a day that hurts', function (array $clean, bool $climbs, int $step): void {
@@ -86,7 +99,13 @@ it('climbs after two clean cycles in a row, drops after two that are not, and st
 
 it('refuses what is no ladder', function (float $start, float $goal, float $minutes, float $step, int $bars, string $says): void {
     expect(fn () => ladder($start, $goal, $minutes, LadderMode::Gated, $step, $bars))->toThrow(LessonException::class, $says);
-})->with([[100, 90, 5, 5, 4, 'goes up'], [80, 90, 0, 5, 4, 'minutes'], [80, 90, 5, 20, 4, 'step'], [80, 90, 5, 5, 0, 'bars'], [40, 90, 1, 5, 64, 'over before']]);
+})->with([
+    [100, 90, 5, 5, 4, 'goes up'],
+    [80, 90, 0, 5, 4, 'minutes'],
+    [80, 90, 5, 20, 4, 'step'],
+    [80, 90, 5, 5, 0, 'bars'],
+    [40, 90, 1, 5, 64, 'over before'],
+]);
 
 it('raises start and goal together by one step, for the next time', function (): void {
     expect(ladder(80, 120, 20)->raised())->toBe([84, 126])
@@ -129,7 +148,8 @@ it('swings its pulse over more beats as it grows too fast to move with', functio
 it('begins to practise at three fifths of the tempo, and asks for a rest after twenty-five minutes', function (): void {
     $usual = new UsualPractice();
 
-    expect($usual->startShare * 200)->toBe(120.0)->and(Pause::after(24, 60 * $usual->restAfter, 0, 45, $usual->restAfter))->toBe(Pause::Rest)
+    expect($usual->startShare * 200)->toBe(120.0)
+        ->and(Pause::after(24, 60 * $usual->restAfter, 0, 45, $usual->restAfter))->toBe(Pause::Rest)
         ->and([$usual->minutes, $usual->bars, $usual->restAfter])->toBe([9, 4, 25])
         ->and(ladder($usual->startShare * 120, 120, $usual->minutes, bars: $usual->bars)->fits)->toBeTrue();
 });

@@ -13,7 +13,8 @@ it('sees a drift as drift and leaves the spread alone', function (): void {
     $timeline = Reports::timeline(Examples::breakdown([], 'x.x.x.x.'));
     $taps = Reports::played($timeline, static fn (PlayedStroke $stroke, int $round): float => -2.0 * ($round * 4 + $stroke->bar * 2));
     $report = Reports::of($taps, $timeline);
-    $drift = array_values(array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind === FindingKind::Drift))[0] ?? null;
+    $drift = array_values(array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind === FindingKind::Drift))[0]
+        ?? null;
 
     expect($report->spreadMs)->toBeLessThan(5)->and($drift?->text)->toContain('ahead of the band by the end');
 });

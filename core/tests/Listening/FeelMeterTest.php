@@ -21,15 +21,26 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /** @return list<PlayedOnset> a bar's slots over some bars, scattered evenly by so many ms, a few left out */
-function strokesOf(string $slots, int $grid, float $bpm, Feel $feel, int $bars = 10, int $scatter = 12, float $lead = 0.7, float $missed = 0.03): array
-{
+function strokesOf(
+    string $slots,
+    int $grid,
+    float $bpm,
+    Feel $feel,
+    int $bars = 10,
+    int $scatter = 12,
+    float $lead = 0.7,
+    float $missed = 0.03,
+): array {
     $chance = new Randomizer(new Mt19937(7));
     $ruler = new Ruler(Meter::parse('4/4'), new Tempo($bpm), $feel);
     $taps = [];
     foreach (range(0, $bars - 1) as $bar) {
         foreach (str_split($slots) as $slot => $sign) {
             if ($sign !== '.' && $chance->getInt(0, 999) >= 1000 * $missed) {
-                $taps[] = new PlayedOnset($lead + $ruler->secondsAt($bar * 3840 + $slot * intdiv(960, $grid), $grid) + $chance->getInt(-$scatter, $scatter) / 1000);
+                $taps[] = new PlayedOnset($lead + $ruler->secondsAt(
+                    $bar * 3840 + $slot * intdiv(960, $grid),
+                    $grid,
+                ) + $chance->getInt(-$scatter, $scatter) / 1000);
             }
         }
     }
@@ -57,7 +68,10 @@ it('finds tempo, grid and swing of strokes of which it knows nothing', function 
 ]);
 
 it('says where the strokes lie when tempo and first beat are known, and leaves the bias open when not', function (): void {
-    $taps = array_map(static fn (PlayedOnset $tap): PlayedOnset => new PlayedOnset($tap->t + 0.018), strokesOf('x.xx.xxx', 2, 104, Feel::fixed(1.8), 16));
+    $taps = array_map(
+        static fn (PlayedOnset $tap): PlayedOnset => new PlayedOnset($tap->t + 0.018),
+        strokesOf('x.xx.xxx', 2, 104, Feel::fixed(1.8), 16),
+    );
     $known = (new FeelMeter())->measure($taps, Meter::parse('4/4'), new Tempo(104), 0.7);
 
     expect($known->biasMs)->toEqualWithDelta(18, 3.5)
@@ -81,7 +95,10 @@ it('measures off-beats played alone against the beat that is known', function ()
 });
 
 it('hears a push where the beat after it stays empty, and how the tempo moves', function (): void {
-    $taps = array_map(static fn (PlayedOnset $tap): PlayedOnset => new PlayedOnset($tap->t - 6 * $tap->t ** 2 / (120 * 104)), strokesOf('..x.x..x', 2, 104, Feel::straight(), 24, 3, 0.0, 0.0));
+    $taps = array_map(
+        static fn (PlayedOnset $tap): PlayedOnset => new PlayedOnset($tap->t - 6 * $tap->t ** 2 / (120 * 104)),
+        strokesOf('..x.x..x', 2, 104, Feel::straight(), 24, 3, 0.0, 0.0),
+    );
     $reading = (new FeelMeter())->measure($taps, Meter::parse('4/4'), new Tempo(104), 0.0);
     $pushed = array_column($reading->slots, 'pushed', 'name');
 
@@ -136,7 +153,9 @@ it('lays strokes on the grid of a known beat as cheaply as any other way does', 
             for ($number = 1; $number < 5 && $cost < $cheapest; $number++) {
                 $expected = $position($places[$number]) - $position($places[$number - 1]);
                 $gap = ($times[$number] - $times[$number - 1]) / 0.5;
-                $cost += $expected < 0 ? INF : min(8.0, (($gap - $expected) * 0.5) ** 2 / (2 * (2 * 0.012 ** 2 + (0.02 * $expected * 0.5) ** 2)))
+                $cost += $expected < 0
+                    ? INF
+                    : min(8.0, (($gap - $expected) * 0.5) ** 2 / (2 * (2 * 0.012 ** 2 + (0.02 * $expected * 0.5) ** 2)))
                     + 0.04 * ($places[$number] % 2) + min(0.6, (($times[$number] - 0.5 * $position($places[$number])) / 0.15) ** 2);
             }
             $cheapest = min($cheapest, $cost);
@@ -148,7 +167,10 @@ it('lays strokes on the grid of a known beat as cheaply as any other way does', 
 it('does not slip into the next slot for good where somebody who plays to a known beat stumbles', function (): void {
     $slipped = [];
     foreach (range(9, 40) as $stumble) {
-        $taps = array_map(static fn (int $number): PlayedOnset => new PlayedOnset(0.7 + 0.25 * $number + ($number === $stumble ? 0.125 : 0.0)), range(0, 63));
+        $taps = array_map(
+            static fn (int $number): PlayedOnset => new PlayedOnset(0.7 + 0.25 * $number + ($number === $stumble ? 0.125 : 0.0)),
+            range(0, 63),
+        );
         $reading = (new FeelMeter())->measure($taps, Meter::parse('4/4'), new Tempo(120), 0.7, 2);
         if (abs((float) $reading->biasMs) > 5 || $reading->strokes[63]->slot !== 7) {
             $slipped[] = $stumble;
@@ -163,7 +185,21 @@ it('refuses to guess from a handful of strokes', function (): void {
 
 it('measures how a recording is tuned, and names what lies nearest', function (float $cents, int $semitones, string $nearest): void {
     $take = new PluckedTake('partials', 22050, 3);
-    $take->play(array_map(static fn (int $i): array => ['t' => 0.5 + 0.5 * $i, 'frets' => [[0, 2, 2, 1, 0, 0], [null, 5, 7, 7, 6, 5]][intdiv($i, 3) % 2], 'up' => false, 'sweepMs' => 12.0, 'dead' => $i % 4 === 3, 'level' => 0.8, 'seconds' => 3.0], range(0, 9)), 6.0);
+    $take->play(
+        array_map(
+            static fn (int $i): array => [
+                't' => 0.5 + 0.5 * $i,
+                'frets' => [[0, 2, 2, 1, 0, 0], [null, 5, 7, 7, 6, 5]][intdiv($i, 3) % 2],
+                'up' => false,
+                'sweepMs' => 12.0,
+                'dead' => $i % 4 === 3,
+                'level' => 0.8,
+                'seconds' => 3.0,
+            ],
+            range(0, 9),
+        ),
+        6.0,
+    );
     $samples = $take->normalised()->samples;
     $path = tempnam(sys_get_temp_dir(), 'gravik-tuned-') ?: '';
     // Played back slower, a recording sounds lower.

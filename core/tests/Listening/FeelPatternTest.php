@@ -28,7 +28,12 @@ function bars(array $lines, int $count): array
     for ($bar = 0; $bar < $count; $bar++) {
         foreach (str_split($lines[$bar % count($lines)]) as $slot => $sign) {
             if ($sign !== '.') {
-                $taps[] = new PlayedOnset(2 * $bar + 0.25 * $slot, null, $sign === 'c', ['X' => 5.0, 'x' => 0.0, 'o' => -6.0, 'c' => 0.0][$sign]);
+                $taps[] = new PlayedOnset(
+                    2 * $bar + 0.25 * $slot,
+                    null,
+                    $sign === 'c',
+                    ['X' => 5.0, 'x' => 0.0, 'o' => -6.0, 'c' => 0.0][$sign],
+                );
             }
         }
     }
@@ -47,7 +52,10 @@ it('writes down the figure that comes back, with its accents and its dead stroke
 
     expect(array_map(static fn (Stroke $stroke): int => $stroke->at, $strokes))->toBe([0, 960, 1440, 2400, 2880, 3360])
         ->and(array_map(static fn (Stroke $stroke): int => $stroke->accent, $strokes))->toBe([1, 2, 1, 1, 2, 0])
-        ->and(array_map(static fn (Stroke $stroke): string => $stroke->articulation->value, $strokes))->toBe(['ring', 'ring', 'chuck', 'ring', 'ring', 'ring']);
+        ->and(array_map(
+            static fn (Stroke $stroke): string => $stroke->articulation->value,
+            $strokes,
+        ))->toBe(['ring', 'ring', 'chuck', 'ring', 'ring', 'ring']);
 });
 
 it('leaves out what comes once in a while, and writes two bars where every other bar goes another way', function (): void {
@@ -80,9 +88,16 @@ it('says how sure it is of a swing, and from where it is one', function (float $
 
 it('measures a delay from the clicks a microphone hears, and says when it hears too few', function (): void {
     $clicks = array_map(static fn (int $number): float => 0.4 + 0.6 * $number, range(0, 15));
-    $strokes = array_map(static fn (float $click, int $number): HeardStroke => new HeardStroke($click + 0.073 + ($number % 3 - 1) * 0.001, 0.0, 0.02, true), $clicks, array_keys($clicks));
+    $strokes = array_map(
+        static fn (float $click, int $number): HeardStroke => new HeardStroke($click + 0.073 + ($number % 3 - 1) * 0.001, 0.0, 0.02, true),
+        $clicks,
+        array_keys($clicks),
+    );
 
     expect(LatencyCheck::heard($clicks, $strokes)->latencyMs)->toEqualWithDelta(73, 0.01)
         ->and(LatencyCheck::heard($clicks, [new HeardStroke(0.1, 0.0, 0.02, true), ...$strokes])->spreadMs)->toBeLessThan(2.0)
-        ->and(fn () => LatencyCheck::heard($clicks, array_slice($strokes, 0, 5)))->toThrow(ListeningException::class, 'heard 5 of the 16 clicks');
+        ->and(fn () => LatencyCheck::heard($clicks, array_slice($strokes, 0, 5)))->toThrow(
+            ListeningException::class,
+            'heard 5 of the 16 clicks',
+        );
 });

@@ -46,8 +46,14 @@ function findingOf(LockReport $report, string $kind): ?Finding
 
 it('says which strokes ring on, and which break off, and leaves alone what a room or a dying string explains', function (): void {
     $onTwo = static fn (PlayedStroke $stroke): bool => fmod($stroke->t, 2.0) > 0.4 && fmod($stroke->t, 2.0) < 0.6;
-    $longer = heardTake('x.x.x.x.', static fn (PlayedStroke $stroke): array => $onTwo($stroke) ? ['seconds' => 2.2 * lengthOf($stroke)] : []);
-    $shorter = heardTake('x.x.x.x.', static fn (PlayedStroke $stroke): array => $onTwo($stroke) ? ['seconds' => 0.4 * lengthOf($stroke)] : []);
+    $longer = heardTake(
+        'x.x.x.x.',
+        static fn (PlayedStroke $stroke): array => $onTwo($stroke) ? ['seconds' => 2.2 * lengthOf($stroke)] : [],
+    );
+    $shorter = heardTake(
+        'x.x.x.x.',
+        static fn (PlayedStroke $stroke): array => $onTwo($stroke) ? ['seconds' => 0.4 * lengthOf($stroke)] : [],
+    );
     $room = heardTake('xxxxxxxx', static fn (PlayedStroke $stroke): array => ['seconds' => lengthOf($stroke) + 0.15]);
     $dying = heardTake('x.......', static fn (PlayedStroke $stroke): array => ['seconds' => 0.45 * lengthOf($stroke)]);
 
@@ -59,8 +65,18 @@ it('says which strokes ring on, and which break off, and leaves alone what a roo
 });
 
 it('accuses a slot of the other direction only where mishearing would hardly explain it', function (): void {
-    $mostly = heardTake('xxxxxxxx', static fn (PlayedStroke $stroke, int $number): array => $number % 8 === 3 && $number % 40 !== 3 ? ['direction' => Direction::Down] : []);
-    $sometimes = heardTake('xxxxxxxx', static fn (PlayedStroke $stroke, int $number): array => $number % 4 === intdiv($number, 8) % 4 ? ['direction' => Direction::Up] : []);
+    $mostly = heardTake(
+        'xxxxxxxx',
+        static fn (PlayedStroke $stroke, int $number): array => $number % 8 === 3 && $number % 40 !== 3
+            ? ['direction' => Direction::Down]
+            : [],
+    );
+    $sometimes = heardTake(
+        'xxxxxxxx',
+        static fn (PlayedStroke $stroke, int $number): array => $number % 4 === intdiv($number, 8) % 4
+            ? ['direction' => Direction::Up]
+            : [],
+    );
 
     expect(findingOf($mostly, 'direction')?->text)->toStartWith('The 2& goes the other way than planned: ')
         ->and($sometimes->directionsWrong)->toBeGreaterThan(0.1 * $sometimes->directionsTold)
@@ -68,7 +84,12 @@ it('accuses a slot of the other direction only where mishearing would hardly exp
 });
 
 it('holds a length only against a next stroke that was met, and no single string against a direction', function (): void {
-    $missing = heardTake('x.x.x.x.', static fn (PlayedStroke $stroke): ?array => $stroke->slot === 4 ? null : ($stroke->slot === 2 ? ['seconds' => 2.0 * lengthOf($stroke)] : []));
+    $missing = heardTake(
+        'x.x.x.x.',
+        static fn (PlayedStroke $stroke): ?array => $stroke->slot === 4
+            ? null
+            : ($stroke->slot === 2 ? ['seconds' => 2.0 * lengthOf($stroke)] : []),
+    );
     $up = Take::of([new PlayedOnset(0.0, Direction::Up, false, 0.0, 0.4)], 0.0);
 
     expect(findingOf($missing, 'length'))->toBeNull()

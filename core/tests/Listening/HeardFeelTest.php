@@ -24,7 +24,10 @@ function heardOf(string $method, string $slots, float $bpm, float $share, int $r
         foreach (str_split($slots) as $slot => $sign) {
             if ($sign !== '.') {
                 $beat = 4 * $bar + intdiv($slot, 2) + ($slot % 2 === 1 ? $share : 0.0);
-                $strokes[] = ['t' => 0.7 + $bias + 60 / $bpm * $beat + $chance->getInt(-10, 10) / 1000, 'frets' => [[null, 5, 7, 7, 6, 5], [3, 2, 0, 0, 0, 3]][$bar % 2], 'up' => $slot % 2 === 1,
+                $strokes[] = ['t' => 0.7 + $bias + 60 / $bpm * $beat + $chance->getInt(-10, 10) / 1000, 'frets' => [
+                    [null, 5, 7, 7, 6, 5],
+                    [3, 2, 0, 0, 0, 3],
+                ][$bar % 2], 'up' => $slot % 2 === 1,
                     'sweepMs' => (float) $chance->getInt(8, 28), 'dead' => $sign === 'c', 'level' => $slot % 2 === 1 ? 0.7 : 0.9, 'seconds' => 3.0];
             }
         }
@@ -37,7 +40,10 @@ function heardOf(string $method, string $slots, float $bpm, float $share, int $r
     $heard = (new StrokeListener())->hear(WavSource::open($path));
     unlink($path);
 
-    return [array_map(static fn (float $t): PlayedOnset => new PlayedOnset($t), $truth), array_map(static fn (HeardStroke $stroke): PlayedOnset => $stroke->asOnset(), $heard)];
+    return [
+        array_map(static fn (float $t): PlayedOnset => new PlayedOnset($t), $truth),
+        array_map(static fn (HeardStroke $stroke): PlayedOnset => $stroke->asOnset(), $heard),
+    ];
 }
 
 function measured(array $taps, ?float $bpm = null, ?float $firstBeat = null): FeelReading
@@ -76,7 +82,11 @@ it('measures the same wherever the take begins, and half the tempo where it is p
 
 it('keeps its tempo when strokes are struck out or put in by hand', function (): void {
     [, $heard] = heardOf('delay', 'xxxxxxxx', 110, 0.66, 22050, 0.0);
-    $fewer = array_values(array_filter($heard, static fn (PlayedOnset $tap, int $number): bool => $number % 7 !== 3, ARRAY_FILTER_USE_BOTH));
+    $fewer = array_values(array_filter(
+        $heard,
+        static fn (PlayedOnset $tap, int $number): bool => $number % 7 !== 3,
+        ARRAY_FILTER_USE_BOTH,
+    ));
     $more = [...$heard, new PlayedOnset($heard[10]->t + 0.11), new PlayedOnset($heard[30]->t + 0.07)];
     usort($more, static fn (PlayedOnset $a, PlayedOnset $b): int => $a->t <=> $b->t);
 
@@ -94,7 +104,10 @@ function sung(array $times, int $rate): array
         $phase = 0.0;
         for ($i = 0; $i < (int) (0.16 * $rate); $i++) {
             $phase += (130 + 8 * ($number % 3)) / $rate;
-            $voice = array_sum(array_map(static fn (int $partial): float => sin(2 * M_PI * $partial * $phase) / ($partial ** 1.2), range(1, 12)));
+            $voice = array_sum(array_map(
+                static fn (int $partial): float => sin(2 * M_PI * $partial * $phase) / ($partial ** 1.2),
+                range(1, 12),
+            ));
             $samples[$at + $i] += 0.3 * min(1.0, $i / (0.02 * $rate)) * min(1.0, (0.16 * $rate - $i) / (0.03 * $rate)) * $voice
                 + ($i < 0.012 * $rate ? 0.1 * $chance->getInt(-1000, 1000) / 1000 : 0.0);
         }

@@ -60,7 +60,12 @@ it('measures the swing that was played and says it in agreeing figures', functio
     expect($report->swing?->played)->toEqualWithDelta($p / (1 - $p), 0.002)
         ->and($finding->kind->value)->toBe('swing')
         ->and($finding->text)
-        ->toContain(sprintf('%d ms early at %d: %d %%', abs($offBeatMs), $bpm, round(100 * $p)))->toContain(sprintf('wants %d %%', round(100 * $planned / (1 + $planned))))
+        ->toContain(sprintf(
+            '%d ms early at %d: %d %%',
+            abs($offBeatMs),
+            $bpm,
+            round(100 * $p),
+        ))->toContain(sprintf('wants %d %%', round(100 * $planned / (1 + $planned))))
         ->and($finding->slots)->toBe([1, 3, 5, 7])
         ->and($finding->stage)->toBe(Stage::DampedRhythm)->and($finding->tempo)->toBe((int) round($bpm * 2 / 3));
 })->with([[2.0, -38.0, 126], [1.5, -40.0, 100], [1.0, -45.0, 92]]);
@@ -78,7 +83,10 @@ it('holds upbeats against the beats where no pair is planned', function (string 
 it('says what upbeats alone show once, and of a recording without the band only what it can know', function (): void {
     $timeline = Reports::timeline(Examples::breakdown(['tempo' => 100], '.x.x.x.x'));
     $late = Reports::played($timeline, static fn (): float => 48.0);
-    $strokes = array_map(static fn (array $tap): PlayedOnset => new PlayedOnset($tap['t'], levelDb: 0.0, seconds: 0.2, muted: false), $late);
+    $strokes = array_map(
+        static fn (array $tap): PlayedOnset => new PlayedOnset($tap['t'], levelDb: 0.0, seconds: 0.2, muted: false),
+        $late,
+    );
     $unplaced = (new LockReporter())->report(Take::placed($strokes, $timeline), $timeline, Gravik\Time\SwingUnit::Eighth);
 
     expect(Reports::kinds(Reports::of($late, $timeline)))->toContain('swing')->not->toContain('placement')
@@ -95,7 +103,10 @@ it('measures no swing where the grid has no pairs', function (array $fields, str
 it('tells scatter from one slot that is off', function (): void {
     $timeline = Reports::timeline(Examples::breakdown([], 'x.x.x.x.'));
     $loose = Reports::of(
-        Reports::played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): float => [-45.0, 45.0, -35.0, 35.0, 0.0][($index * 3 + $round) % 5]),
+        Reports::played(
+            $timeline,
+            static fn (PlayedStroke $stroke, int $round, int $index): float => [-45.0, 45.0, -35.0, 35.0, 0.0][($index * 3 + $round) % 5],
+        ),
         $timeline,
     );
     $third = Reports::of(
@@ -112,14 +123,22 @@ it('tells scatter from one slot that is off', function (): void {
 
 it('counts missed and extra strokes by slot, and forgets bars after the last stroke', function (): void {
     $timeline = Reports::timeline(Examples::breakdown([], 'x.x.x.x.'));
-    $taps = Reports::played($timeline, static fn (PlayedStroke $stroke, int $round): ?float => $stroke->slot === 6 && $round < 4 ? null : 0.0, 5);
+    $taps = Reports::played(
+        $timeline,
+        static fn (PlayedStroke $stroke, int $round): ?float => $stroke->slot === 6 && $round < 4 ? null : 0.0,
+        5,
+    );
     foreach ([0, 1, 2] as $bar) {
         $taps[] = 2.0 * $bar + 0.75;
     }
     $report = Reports::of($taps, $timeline);
 
     expect([$report->planned, $report->missed, $report->extra])->toBe([40, 8, 3])
-        ->and(array_column(array_map(static fn (SlotFigures $slot): array => ['slot' => $slot->name, 'missed' => $slot->missed], $report->slots), 'missed', 'slot'))
+        ->and(array_column(
+            array_map(static fn (SlotFigures $slot): array => ['slot' => $slot->name, 'missed' => $slot->missed], $report->slots),
+            'missed',
+            'slot',
+        ))
         ->toMatchArray(['4' => 8, '1' => 0])
         ->and(Reports::kinds($report))->toContain('missed')
         ->and($report->findings[0]->text)->toContain('8 of 40 strokes are missing, most often the 4');
@@ -158,14 +177,25 @@ it('names the cause once: late together, a flat swing and a device that was neve
 
 it('claims no other tempo while the take meets its plan', function (array $fields, string $slots, int $grid): void {
     $timeline = Reports::timeline(Examples::breakdown($fields, $slots, $grid));
-    $loose = Reports::played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): float => [-38.0, 40.0, 8.0, -44.0, 36.0][($index * 2 + $round) % 5], 6);
+    $loose = Reports::played(
+        $timeline,
+        static fn (PlayedStroke $stroke, int $round, int $index): float => [-38.0, 40.0, 8.0, -44.0, 36.0][($index * 2 + $round) % 5],
+        6,
+    );
 
     expect(Reports::kinds(Reports::of($loose, $timeline)))->not->toContain('tempo');
-})->with(['thirds in twelve' => [['meter' => '12/8', 'tempo' => 60], 'x.xx.xx.xx.x', 3], 'sparse sixteenths' => [['tempo' => 76], 'x..x..x.x..x..x.', 4]]);
+})->with([
+    'thirds in twelve' => [['meter' => '12/8', 'tempo' => 60], 'x.xx.xx.xx.x', 3],
+    'sparse sixteenths' => [['tempo' => 76], 'x..x..x.x..x..x.', 4],
+]);
 
 it('notices strokes that went the other way', function (): void {
     $timeline = Reports::timeline(Examples::breakdown([], 'x.xxx.xx'));
-    $taps = array_map(static fn (array $tap, int $index): array => ['t' => $tap['t'], 'key' => $index % 4 === 0 ? 'up' : $tap['key']], Reports::played($timeline, static fn (): float => 0.0), range(0, 95));
+    $taps = array_map(
+        static fn (array $tap, int $index): array => ['t' => $tap['t'], 'key' => $index % 4 === 0 ? 'up' : $tap['key']],
+        Reports::played($timeline, static fn (): float => 0.0),
+        range(0, 95),
+    );
     $report = Reports::of($taps, $timeline);
 
     expect([$report->directionsTold, $report->directionsWrong])
@@ -206,10 +236,18 @@ it('says when there is too little to judge', function (array $taps, string $text
 it('says at most three things that are off and one that holds, the worst first', function (): void {
     $timeline = Reports::timeline(Examples::breakdown(['feel' => Examples::swing(2)], 'xxxxxxxx'));
     $report = Reports::of(
-        Reports::played($timeline, static fn (PlayedStroke $stroke, int $round, int $index): ?float => $index % 7 === 0 ? null : ($stroke->slot % 2 === 1 ? -60.0 : [30.0, -30.0, 4.0][$round % 3])),
+        Reports::played(
+            $timeline,
+            static fn (PlayedStroke $stroke, int $round, int $index): ?float => $index % 7 === 0
+                ? null
+                : ($stroke->slot % 2 === 1 ? -60.0 : [30.0, -30.0, 4.0][$round % 3]),
+        ),
         $timeline,
     );
-    $severities = array_map(static fn (Finding $finding): float => $finding->severity, array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind->value !== 'holds'));
+    $severities = array_map(
+        static fn (Finding $finding): float => $finding->severity,
+        array_filter($report->findings, static fn (Finding $finding): bool => $finding->kind->value !== 'holds'),
+    );
     $sorted = $severities;
     rsort($sorted);
 
@@ -226,7 +264,10 @@ it('lets the teacher set a stricter gate', function (): void {
 
 it('reads takes as they are written and refuses what is none', function (mixed $take, ?string $message): void {
     if ($message === null) {
-        expect(Take::read($take, 0.5)->taps)->toEqual([new Gravik\Listening\PlayedOnset(0.0, null), new Gravik\Listening\PlayedOnset(0.75, Direction::Up)]);
+        expect(Take::read($take, 0.5)->taps)->toEqual([
+            new Gravik\Listening\PlayedOnset(0.0, null),
+            new Gravik\Listening\PlayedOnset(0.75, Direction::Up),
+        ]);
 
         return;
     }
@@ -243,7 +284,11 @@ it('reads takes as they are written and refuses what is none', function (mixed $
 
 it('measures a delay as the median of how late the taps came', function (): void {
     $clicks = array_map(static fn (int $click): float => 0.6 * $click, range(0, 15));
-    $taps = array_map(static fn (float $click, int $index): float => $click + 0.08 + ($index === 3 ? 0.2 : ($index % 2 === 0 ? 0.01 : -0.01)), $clicks, range(0, 15));
+    $taps = array_map(
+        static fn (float $click, int $index): float => $click + 0.08 + ($index === 3 ? 0.2 : ($index % 2 === 0 ? 0.01 : -0.01)),
+        $clicks,
+        range(0, 15),
+    );
     $check = LatencyCheck::of($clicks, $taps);
 
     expect($check->latencyMs)->toEqualWithDelta(80, 11)->and($check->taps)->toBe(16);
@@ -254,7 +299,10 @@ it('refuses to judge against nothing, and a delay no device has', function (call
     expect($judge)->toThrow(ListeningException::class);
 })->with([
     'no strokes' => [static fn () => Reports::of([1.0], Reports::timeline(Examples::breakdown([], '........')))],
-    'no chords' => [static fn () => Reports::of([1.0], Reports::timeline(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '']]])))],
+    'no chords' => [static fn () => Reports::of(
+        [1.0],
+        Reports::timeline(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '']]])),
+    )],
     'two seconds of delay' => [static fn () => Reports::of([1.0], Reports::timeline(Examples::breakdown()), 2000)],
 ]);
 
@@ -266,7 +314,13 @@ it('says so when a take keeps another tempo, or is of another part', function ()
 
     $tempo = Reports::of($player->taps($faster, 12), $asked)->findings;
     $part = Reports::of($sixteenths, $asked)->findings;
-    $paces = array_map(static fn (float $bpm): Finding => Reports::of($player->taps(Reports::timeline(Examples::breakdown(['tempo' => $bpm], 'x.xx.xxx')), 6), $asked)->findings[0], [60.0, 240.0]);
+    $paces = array_map(
+        static fn (float $bpm): Finding => Reports::of(
+            $player->taps(Reports::timeline(Examples::breakdown(['tempo' => $bpm], 'x.xx.xxx')), 6),
+            $asked,
+        )->findings[0],
+        [60.0, 240.0],
+    );
     expect($tempo)->toHaveCount(1)
         ->and($tempo[0]->text)->toContain('keeps 132 beats a minute, and 120 were asked')
         ->and($part[0]->kind->value)->toBe('other')
@@ -275,7 +329,10 @@ it('says so when a take keeps another tempo, or is of another part', function ()
 });
 
 it('holds each stage to its own gate, and shows a drift bar by bar', function (): void {
-    $breakdown = Examples::breakdown(['tempo' => 120, 'gates' => [['stage' => 2, 'biasMs' => 40, 'spreadMs' => 50, 'swingPoints' => 10, 'missedShare' => 0.1]]], 'xxxxxxxx');
+    $breakdown = Examples::breakdown(
+        ['tempo' => 120, 'gates' => [['stage' => 2, 'biasMs' => 40, 'spreadMs' => 50, 'swingPoints' => 10, 'missedShare' => 0.1]]],
+        'xxxxxxxx',
+    );
     $timeline = Reports::timeline($breakdown);
     $late = (new Gravik\Simulation\SimulatedPlayer(38, 0, 3, 0, 3, 1))->taps($timeline, 8);
 
@@ -286,7 +343,13 @@ it('holds each stage to its own gate, and shows a drift bar by bar', function ()
 });
 
 it('hears planned strokes within twenty milliseconds as one', function (float $apartMs, int $onsets): void {
-    $pattern = ['ticks' => 3840, 'streams' => [['name' => 'bass', 'strokes' => [['at' => 0, 'division' => 1, 'zone' => 'bass']]], ['name' => 'brushes', 'strokes' => [['at' => 0, 'division' => 1, 'zone' => 'high', 'offsetMs' => $apartMs]]]]];
+    $pattern = [
+        'ticks' => 3840,
+        'streams' => [
+            ['name' => 'bass', 'strokes' => [['at' => 0, 'division' => 1, 'zone' => 'bass']]],
+            ['name' => 'brushes', 'strokes' => [['at' => 0, 'division' => 1, 'zone' => 'high', 'offsetMs' => $apartMs]]],
+        ],
+    ];
     $timeline = Reports::timeline(Examples::breakdown(['pattern' => $pattern]));
 
     expect(Gravik\Listening\Lock\Plan::ofBars($timeline, 1)->onsets)->toHaveCount($onsets);

@@ -31,7 +31,11 @@ function followed(array $planned, array $played, int $window, int $begun): array
     [$shift, $shifts, $seen, $used] = [$begun, [], [], -1];
     foreach ($planned as $t) {
         $shifts[] = $shift;
-        $near = array_filter($played, static fn (int $p, int $i): bool => $i > $used && abs($p - $t - $shift) <= $window, ARRAY_FILTER_USE_BOTH);
+        $near = array_filter(
+            $played,
+            static fn (int $p, int $i): bool => $i > $used && abs($p - $t - $shift) <= $window,
+            ARRAY_FILTER_USE_BOTH,
+        );
         uasort($near, static fn (int $a, int $b): int => abs($a - $t - $shift) <=> abs($b - $t - $shift));
         if ($near !== []) {
             $used = array_key_first($near);
@@ -61,7 +65,11 @@ it('follows the player and gives strokes to the plan as trying everything does',
     $played = array_values(array_unique($played));
     sort($played);
     $window = (int) (0.45 * $gap);
-    $at = static fn (int $begun): array => bestAssignment(array_map(static fn (int $t, int $shift): int => $t + $shift, $planned, followed($planned, $played, $window, $begun)), $played, $window);
+    $at = static fn (int $begun): array => bestAssignment(
+        array_map(static fn (int $t, int $shift): int => $t + $shift, $planned, followed($planned, $played, $window, $begun)),
+        $played,
+        $window,
+    );
     $shiftWithin = static function (int $farthest) use ($planned, $played, $window): array {
         $tried = [];
         foreach (range(0, $farthest) as $size) {
@@ -76,8 +84,17 @@ it('follows the player and gives strokes to the plan as trying everything does',
     [$near, $far] = [$shiftWithin(125), $shiftWithin(250)];
     $constant = $far[0] >= $near[0] + 1 ? $far[1] : $near[1];
     $best = $at($constant)[0] > $at(0)[0] ? $at($constant) : $at(0);
-    $matching = (new Matcher())->match(array_map(static fn (int $ms): float => $ms / 1000, $planned), array_map(static fn (int $ms): float => $ms / 1000, $played), $gap / 1000, 0.5);
-    $distance = array_sum(array_map(static fn (int $i, int $j): float => abs($played[$j] - $planned[$i] - 1000 * $matching->shifts[$i]), array_keys($matching->pairs), $matching->pairs));
+    $matching = (new Matcher())->match(
+        array_map(static fn (int $ms): float => $ms / 1000, $planned),
+        array_map(static fn (int $ms): float => $ms / 1000, $played),
+        $gap / 1000,
+        0.5,
+    );
+    $distance = array_sum(array_map(
+        static fn (int $i, int $j): float => abs($played[$j] - $planned[$i] - 1000 * $matching->shifts[$i]),
+        array_keys($matching->pairs),
+        $matching->pairs,
+    ));
 
     expect(count($matching->pairs))->toBe($best[0])->and($distance)->toEqualWithDelta(-$best[1], 3.0);
 })->with(range(1, 12));
@@ -86,7 +103,10 @@ it('needs clearly more pairs to believe in a shift of nearly half a beat', funct
     // Swung off-beats a little early lie nearer to the beats before, all shifted alike.
     $planned = array_map(static fn (int $beat): float => 0.5 * $beat, range(0, 19));
     $late = array_map(static fn (float $t): float => $t + 0.19, array_slice($planned, 0, 19));
-    $mixed = [...array_map(static fn (float $t): float => $t + 0.005, array_slice($planned, 0, 10)), ...array_map(static fn (float $t): float => $t + 0.22, array_slice($planned, 9, 11))];
+    $mixed = [
+        ...array_map(static fn (float $t): float => $t + 0.005, array_slice($planned, 0, 10)),
+        ...array_map(static fn (float $t): float => $t + 0.22, array_slice($planned, 9, 11)),
+    ];
     sort($mixed);
 
     expect((new Matcher())->match($planned, $late, 0.5, 0.5)->shifts[0])->toEqualWithDelta(0.07, 0.02)

@@ -10,7 +10,11 @@ use Gravik\Tests\Support\Tones;
 function noveltyOf(Tones $tones): array
 {
     $values = Novelty::of(Envelopes::of($tones))?->values ?? [];
-    $within = static fn (float $from, float $to): array => array_slice($values, (int) (1000 * $from / Novelty::STEP_MS), (int) (1000 * ($to - $from) / Novelty::STEP_MS));
+    $within = static fn (float $from, float $to): array => array_slice(
+        $values,
+        (int) (1000 * $from / Novelty::STEP_MS),
+        (int) (1000 * ($to - $from) / Novelty::STEP_MS),
+    );
 
     return [max($within(1.34, 1.46)), max([...$within(0.6, 1.3), ...$within(1.55, 2.1)])];
 }

@@ -21,9 +21,15 @@ function tapped(string $counted, string $meter, float $bpm, Feel $feel, float $l
     $pattern = CountLine::parse($counted, Meter::parse($meter));
     $ruler = new Ruler($pattern->meter, new Tempo($bpm), $feel);
     $chance = new Random\Randomizer(new Random\Engine\Mt19937($seed));
-    $scatter = static fn (): float => $spreadMs * array_sum(array_map(static fn (): float => $chance->getInt(-1000, 1000) / 1000, range(1, 3)));
+    $scatter = static fn (): float => $spreadMs * array_sum(array_map(
+        static fn (): float => $chance->getInt(-1000, 1000) / 1000,
+        range(1, 3),
+    ));
 
-    return Take::read(array_map(static fn (Stroke $stroke): array => ['t' => $ruler->secondsAt($stroke->at, $stroke->division) + ($lateMs + $scatter()) / 1000], $pattern->strokes()));
+    return Take::read(array_map(
+        static fn (Stroke $stroke): array => ['t' => $ruler->secondsAt($stroke->at, $stroke->division) + ($lateMs + $scatter()) / 1000],
+        $pattern->strokes(),
+    ));
 }
 
 /** @return list<PatternReading> */
@@ -57,11 +63,20 @@ it('offers the other ways to hear it after the likeliest', function (): void {
     $readings = readTaps(tapped('1 & 2 & 3 & 4 &', '4/4', 120, Feel::fixed(2), 0, 4, 3), '4/4', 120);
 
     expect(array_map(static fn (PatternReading $reading): string => $reading->words(), $readings))->toContain('in thirds')
-        ->and($readings)->toBe(array_values(array_filter($readings, static fn (PatternReading $reading): bool => $reading->cost >= $readings[0]->cost)));
+        ->and($readings)->toBe(array_values(array_filter(
+            $readings,
+            static fn (PatternReading $reading): bool => $reading->cost >= $readings[0]->cost,
+        )));
 });
 
 it('keeps dead strokes and the directions that the hand would not have given', function (): void {
-    $take = Take::read([['t' => 0.0, 'key' => 'down'], ['t' => 0.3, 'key' => 'down'], ['t' => 0.6, 'key' => 'down', 'dead' => true], ['t' => 0.61, 'key' => 'down'], ['t' => 2.395, 'key' => 'down']]);
+    $take = Take::read([
+        ['t' => 0.0, 'key' => 'down'],
+        ['t' => 0.3, 'key' => 'down'],
+        ['t' => 0.6, 'key' => 'down', 'dead' => true],
+        ['t' => 0.61, 'key' => 'down'],
+        ['t' => 2.395, 'key' => 'down'],
+    ]);
 
     expect(CountLine::write(readTaps($take, '4/4', 100)[0]->pattern))->toBe('1 &v 2x (3) (4)');
 });
@@ -99,11 +114,26 @@ function cheapestOfAll(array $taps, array $slots, int $tap, int $slot): float
 
 it('offers what a teacher would write down beside the exact ways, however far one tap strays', function (): void {
     $strayed = Take::read([0.0, 0.5, 0.75, 1.0, 1.33, 1.5, 1.75]);
-    $repeated = Take::read(array_merge(...array_map(static fn (int $bar): array => array_map(static fn (float $t): float => 2.0 * $bar + $t + [0.012, -0.02, 0.03, -0.01][$bar], $bar === 2 ? [0.0, 0.5, 0.75, 1.25] : [0.0, 0.5, 0.75, 1.25, 1.75]), range(0, 3))));
-    $plainOf = static fn (Take $take, int $bars): array => array_values(array_filter((new PatternReader(new Tempo(120), Meter::parse('4/4')))->read($take->taps, $bars), static fn (PatternReading $reading): bool => CountLine::write($reading->pattern) !== ''));
+    $repeated = Take::read(array_merge(...array_map(
+        static fn (int $bar): array => array_map(
+            static fn (float $t): float => 2.0 * $bar + $t + [0.012, -0.02, 0.03, -0.01][$bar],
+            $bar === 2 ? [0.0, 0.5, 0.75, 1.25] : [0.0, 0.5, 0.75, 1.25, 1.75],
+        ),
+        range(0, 3),
+    )));
+    $plainOf = static fn (Take $take, int $bars): array => array_values(array_filter(
+        (new PatternReader(new Tempo(120), Meter::parse('4/4')))->read($take->taps, $bars),
+        static fn (PatternReading $reading): bool => CountLine::write($reading->pattern) !== '',
+    ));
 
-    expect(array_map(static fn (PatternReading $reading): string => CountLine::write($reading->pattern), $plainOf($strayed, 1)))->toContain('1 2 & 3 & 4 &')
-        ->and(array_map(static fn (PatternReading $reading): string => CountLine::write($reading->pattern), $plainOf($repeated, 4)))->toContain('1 2 & (3) & (4) &');
+    expect(array_map(
+        static fn (PatternReading $reading): string => CountLine::write($reading->pattern),
+        $plainOf($strayed, 1),
+    ))->toContain('1 2 & 3 & 4 &')
+        ->and(array_map(
+            static fn (PatternReading $reading): string => CountLine::write($reading->pattern),
+            $plainOf($repeated, 4),
+        ))->toContain('1 2 & (3) & (4) &');
 });
 
 it('claims no swing where no beat and off-beat lie side by side', function (): void {

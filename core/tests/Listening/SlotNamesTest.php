@@ -30,5 +30,8 @@ it('counts the slots of several patterns through, and says which pattern one is 
     $named = new SlotNames([inHand('xxxx', '4/4', 1, 0, 'verse'), inHand('xxxxxx', '3/4', 2, 4, 'waltz')]);
 
     expect(array_map($named->of(...), [0, 3, 4, 5]))->toBe(['verse 1', 'verse 4', 'waltz 1', 'waltz 1&'])
-        ->and(array_map(static fn (int $slot): bool => $named->isOffBeat($slot, SwingUnit::Eighth), [0, 3, 4, 5]))->toBe([false, false, false, true]);
+        ->and(array_map(
+            static fn (int $slot): bool => $named->isOffBeat($slot, SwingUnit::Eighth),
+            [0, 3, 4, 5],
+        ))->toBe([false, false, false, true]);
 });

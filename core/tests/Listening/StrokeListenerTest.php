@@ -36,7 +36,10 @@ function strummed(int $seed, int $beats = 16): array
     $chance = new Random\Randomizer(new Random\Engine\Mt19937($seed));
     $strokes = [];
     foreach (range(0, 2 * $beats - 1) as $eighth) {
-        $strokes[] = ['t' => 0.6 + 0.27 * $eighth + $chance->getInt(-10, 10) / 1000, 'frets' => [[null, 5, 7, 7, 6, 5], [3, 2, 0, 0, 0, 3]][intdiv($eighth, 8) % 2], 'up' => $eighth % 2 === 1,
+        $strokes[] = ['t' => 0.6 + 0.27 * $eighth + $chance->getInt(-10, 10) / 1000, 'frets' => [
+            [null, 5, 7, 7, 6, 5],
+            [3, 2, 0, 0, 0, 3],
+        ][intdiv($eighth, 8) % 2], 'up' => $eighth % 2 === 1,
             'sweepMs' => (float) $chance->getInt(4, 30), 'dead' => $chance->getInt(0, 4) === 0, 'level' => [0.6, 0.75, 0.9][$chance->getInt(0, 2)], 'seconds' => 3.0];
     }
 
@@ -63,7 +66,10 @@ it('hears each strum once, when it begins, and whether it rings, in sounds made 
     }
     sort($errors);
     // Single sweeps of 15 ms and more are told from the order in which their strings begin.
-    $swept = array_filter(array_keys($truth), static fn (int $number): bool => ! $strokes[$number]['dead'] && $strokes[$number]['sweepMs'] >= 15);
+    $swept = array_filter(
+        array_keys($truth),
+        static fn (int $number): bool => ! $strokes[$number]['dead'] && $strokes[$number]['sweepMs'] >= 15,
+    );
     $told = $right = 0;
     foreach ($swept as $number) {
         foreach ($heard as $stroke) {
@@ -82,7 +88,13 @@ it('hears each strum once, when it begins, and whether it rings, in sounds made 
     'delay lines, dry' => ['delay', 44100, 0.5, 0.95, static fn (PluckedTake $take) => $take->withNoise(0.002)],
     'delay lines in a room' => ['delay', 22050, 0.5, 0.8, static fn (PluckedTake $take) => $take->inRoom(0.5)],
     'partials, clipped' => ['partials', 22050, 2.0, 0.9, static fn (PluckedTake $take) => $take->clippedAt(0.6)],
-    'modulated, with a click that bleeds in' => ['modulated', 44100, 4.0, 0.9, static fn (PluckedTake $take) => $take->withClick(0.54, 0.07)],
+    'modulated, with a click that bleeds in' => [
+        'modulated',
+        44100,
+        4.0,
+        0.9,
+        static fn (PluckedTake $take) => $take->withClick(0.54, 0.07),
+    ],
     'modulated, telephone' => ['modulated', 8000, 2.0, 0.9, static fn (PluckedTake $take) => $take->withNoise(0.005)],
 ]);
 
@@ -92,7 +104,10 @@ it('reports of a recording what it reports of the taps it was made from', functi
     $player = new SimulatedPlayer($bias, $offBeat, $spread, 0.03, 5);
     $path = tempnam(sys_get_temp_dir(), 'gravik-take-') ?: '';
     file_put_contents($path, (new SimulatedTake($timeline, $player->play($timeline, 8)))->wav(22050));
-    $heard = array_map(static fn (HeardStroke $stroke): PlayedOnset => $stroke->asOnset(), (new StrokeListener())->hear(WavSource::open($path)));
+    $heard = array_map(
+        static fn (HeardStroke $stroke): PlayedOnset => $stroke->asOnset(),
+        (new StrokeListener())->hear(WavSource::open($path)),
+    );
     unlink($path);
     $fromTaps = (new LockReporter())->report(Take::read($player->taps($timeline, 8)), $timeline, SwingUnit::Eighth);
     $fromSound = (new LockReporter())->report(Take::of($heard, SimulatedTake::LEAD), $timeline, SwingUnit::Eighth);
@@ -108,13 +123,22 @@ it('reports of a recording what it reports of the taps it was made from', functi
 it('says of silence and of noise what they are', function (): void {
     $noise = new Random\Randomizer(new Random\Engine\Mt19937(1));
     expect(fn () => (new StrokeListener())->hear(recorded(array_fill(0, 16000, 0.0), 8000)))->toThrow(ListeningException::class, 'silent')
-        ->and(fn () => (new StrokeListener())->hear(recorded(array_map(static fn (): float => $noise->getInt(-1000, 1000) / 4000, range(1, 40000)), 8000)))->toThrow(ListeningException::class, 'No stroke begins');
+        ->and(fn () => (new StrokeListener())->hear(recorded(
+            array_map(static fn (): float => $noise->getInt(-1000, 1000) / 4000, range(1, 40000)),
+            8000,
+        )))->toThrow(
+            ListeningException::class,
+            'No stroke begins',
+        );
 });
 
 it('transforms two signals at once as the definition of the transform has it', function (): void {
     $size = 32;
     $chance = new Random\Randomizer(new Random\Engine\Mt19937(2));
-    $signals = array_map(static fn (): array => array_map(static fn (): float => $chance->getInt(-1000, 1000) / 1000, range(1, $size)), [0, 1]);
+    $signals = array_map(
+        static fn (): array => array_map(static fn (): float => $chance->getInt(-1000, 1000) / 1000, range(1, $size)),
+        [0, 1],
+    );
     $spectra = (new Spectrum($size))->spectra(...$signals);
     foreach ($signals as $which => $signal) {
         foreach (range(1, $size / 2 - 1) as $bin) {

@@ -16,7 +16,14 @@ function swept(array $hz, float $sweepMs, float $noise = 0.0): Envelopes
     $count = count($hz);
     $moment = static fn (int $order): float => abs($sweepMs) / 1000 * ($sweepMs >= 0 ? $order : $count - 1 - $order) / max(1, $count - 1);
 
-    return Envelopes::of(new Tones(array_map(static fn (float $tone, int $order): array => [$tone, 0.4 + $moment($order), 1.4 + $moment($order)], $hz, array_keys($hz)), $noise));
+    return Envelopes::of(new Tones(
+        array_map(
+            static fn (float $tone, int $order): array => [$tone, 0.4 + $moment($order), 1.4 + $moment($order)],
+            $hz,
+            array_keys($hz),
+        ),
+        $noise,
+    ));
 }
 
 const OPEN_E = [82.4, 123.5, 164.8, 207.7, 246.9, 329.6];

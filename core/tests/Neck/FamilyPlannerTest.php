@@ -18,7 +18,8 @@ use Gravik\Tests\Support\Examples;
 
 function gripOf(string $symbol, ?int ...$frets): Voicing
 {
-    return (new VoicingFinder(new Neck(Tuning::standard())))->voicing(ChordSymbol::parse($symbol), array_values($frets)) ?? throw new LogicException('no grip');
+    return (new VoicingFinder(new Neck(Tuning::standard())))->voicing(ChordSymbol::parse($symbol), array_values($frets))
+        ?? throw new LogicException('no grip');
 }
 
 /** @return array<string, FamilyRoute> by the way they go */
@@ -35,7 +36,10 @@ function routesFrom(Voicing $one, string $key): array
 
 it('holds I, IV and V by moving one shape, and by changing to a nearer one', function (): void {
     $routes = routesFrom(gripOf('G7', 3, 5, 3, 4, 3, 3), 'G major');
-    $frets = static fn (FamilyRoute $route): array => array_map(static fn (Voicing $grip): string => $grip->chord->text().' '.$grip->text(), $route->grips);
+    $frets = static fn (FamilyRoute $route): array => array_map(
+        static fn (Voicing $grip): string => $grip->chord->text().' '.$grip->text(),
+        $route->grips,
+    );
 
     expect($frets($routes['one shape moved']))->toBe(['G7 3 5 3 4 3 3', 'C7 8 10 8 9 8 8', 'D7 10 12 10 11 10 10'])
         ->and($routes['one shape moved']->frets)->toBe(5 + 2 + 7)
@@ -58,9 +62,21 @@ it('measures the way of the hand in millimetres along the neck, the shortest way
 });
 
 it('lets the V follow the IV two frets up for as long as it is linked', function (): void {
-    $pins = static fn (array $frets, bool $linked): array => [['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'C9', 'frets' => $frets, 'linked' => $linked]];
+    $pins = static fn (array $frets, bool $linked): array => [[
+        'section' => 0,
+        'bar' => 1,
+        'at' => 0,
+        'symbol' => 'C9',
+        'frets' => $frets,
+        'linked' => $linked,
+    ]];
     $grips = static function (array $pins): array {
-        $breakdown = Examples::breakdown(['key' => 'G major', 'company' => 'with-bass', 'sections' => [['name' => 'A', 'line' => '| G9 | C9 | D9 | C7 |']], 'pins' => $pins]);
+        $breakdown = Examples::breakdown([
+            'key' => 'G major',
+            'company' => 'with-bass',
+            'sections' => [['name' => 'A', 'line' => '| G9 | C9 | D9 | C7 |']],
+            'pins' => $pins,
+        ]);
 
         return array_map(static fn (Voicing $grip): string => $grip->text(), Toolbox::of($breakdown)->voiced()->path->voicings);
     };

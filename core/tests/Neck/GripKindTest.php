@@ -16,7 +16,16 @@ use Gravik\Neck\Tuning;
 /** @return list<Voicing> */
 function gripsOfKind(string $symbol, GripKind $kind, string $tuning = 'standard', string $frets = '0-12'): array
 {
-    return (new VoicingFinder(new Neck(Tuning::parse($tuning)), FretRange::parse($frets), Company::WithBass, new HandProfile('large'), kind: $kind))->find(ChordSymbol::parse($symbol), 2000)->best;
+    return (new VoicingFinder(
+        new Neck(Tuning::parse($tuning)),
+        FretRange::parse($frets),
+        Company::WithBass,
+        new HandProfile('large'),
+        kind: $kind,
+    ))->find(
+        ChordSymbol::parse($symbol),
+        2000,
+    )->best;
 }
 
 /**
@@ -38,7 +47,11 @@ function triadsByTrying(array $classes, int $lowest): array
             $sounding = array_map(static fn (int $note): int => $note % 12, $notes);
             $fretted = array_filter($frets);
             sort($sounding);
-            if ($sounding === $classes && min($notes) % 12 === $lowest && ($fretted === [] || (max($fretted) - min($fretted) <= 3 && $neck->spanMm(min($fretted), max($fretted)) <= 115))) {
+            if (
+                $sounding === $classes
+                && min($notes) % 12 === $lowest
+                && ($fretted === [] || (max($fretted) - min($fretted) <= 3 && $neck->spanMm(min($fretted), max($fretted)) <= 115))
+            ) {
                 $found[] = implode(' ', [...array_fill(0, $first, 'x'), ...$frets, ...array_fill(0, 3 - $first, 'x')]);
             }
         }
@@ -85,7 +98,10 @@ it('offers a power chord with its root and with its fifth lowest', function (): 
 });
 
 it('leads the guide tones of two dominants a fourth apart by a semitone each, with their parts swapped', function (): void {
-    $pairs = static fn (string $symbol): array => array_filter(gripsOfKind($symbol, GripKind::GuideTones), static fn (Voicing $grip): bool => $grip->frets[2] !== null && $grip->frets[3] !== null);
+    $pairs = static fn (string $symbol): array => array_filter(
+        gripsOfKind($symbol, GripKind::GuideTones),
+        static fn (Voicing $grip): bool => $grip->frets[2] !== null && $grip->frets[3] !== null,
+    );
     $neighbours = 0;
     foreach ($pairs('G7') as $from) {
         foreach ($pairs('C7') as $to) {
@@ -112,7 +128,11 @@ it('finds every double stop of a chord, and nothing else', function (string $sym
                 for ($b = 0; $b <= 12; $b++) {
                     $notes = [$open[$low] + $a, $open[$low + $apart] + $b];
                     $near = $a === 0 || $b === 0 || abs($a - $b) <= 3;
-                    if ($near && in_array($notes[1] - $notes[0], $intervals, true) && in_array($notes[0] % 12, $classes, true) && in_array($notes[1] % 12, $classes, true)) {
+                    if ($near && in_array(
+                        $notes[1] - $notes[0],
+                        $intervals,
+                        true,
+                    ) && in_array($notes[0] % 12, $classes, true) && in_array($notes[1] % 12, $classes, true)) {
                         $frets = array_fill(0, 6, 'x');
                         [$frets[$low], $frets[$low + $apart]] = [$a, $b];
                         $expected[] = implode(' ', $frets);

@@ -39,7 +39,9 @@ function someFingeringExists(array $frets, HandProfile $hand): bool
             foreach ($laid as [$otherFinger, $otherString, $otherFret]) {
                 $between = array_slice($frets, $otherString, $string - $otherString);
                 $fits = $fits && match (true) {
-                    $finger === HandProfile::THUMB => $otherFinger === HandProfile::THUMB && $otherFret === $frets[$string] && $string === 1,
+                    $finger === HandProfile::THUMB => $otherFinger === HandProfile::THUMB
+                        && $otherFret === $frets[$string]
+                        && $string === 1,
                     $otherFinger === HandProfile::THUMB => $otherFret <= $frets[$string] + 1,
                     $finger === $otherFinger => $hand->barre && $otherFret === $frets[$string]
                         && array_filter($between, static fn (?int $fret): bool => $fret === null || $fret < $otherFret) === [],
@@ -65,7 +67,8 @@ it('gives every grip that some fingering of this hand holds, and no other', func
     $expected = count(array_filter($bare, static function (array $frets) use ($profile, $neck): bool {
         $fretted = array_filter($frets, static fn (?int $fret): bool => $fret !== null && $fret > 0);
 
-        return ($fretted === [] || $neck->spanMm(min($fretted), max($fretted)) <= $profile->reachMm()) && someFingeringExists($frets, $profile);
+        return ($fretted === [] || $neck->spanMm(min($fretted), max($fretted)) <= $profile->reachMm())
+            && someFingeringExists($frets, $profile);
     }));
 
     expect(finderFor($hand)->find(ChordSymbol::parse($symbol), 1)->count)->toBe($expected);
@@ -92,7 +95,10 @@ it('says why a hand cannot take a grip, and offers the nearest it can', function
     expect($easier->whyNot($grip))->toContain($why)
         ->and($easier->whyNot($instead))->toBeNull()
         ->and(array_unique(array_filter($instead->degrees())))->toContain('R', $symbol === 'Fm' ? '♭3' : '3')
-        ->and(array_filter($instead->fingers, static fn (?int $finger): bool => in_array($finger, HandProfile::parse($hand)->avoid, true)))->toBe([]);
+        ->and(array_filter(
+            $instead->fingers,
+            static fn (?int $finger): bool => in_array($finger, HandProfile::parse($hand)->avoid, true),
+        ))->toBe([]);
 })->with([
     'no barre' => ['medium,no-barre', 'F', [1, 3, 3, 2, 1, 1], 'barre'],
     'no little finger' => ['large,avoid-4,avoid-3', 'F', [1, 3, 3, 2, 1, 1], 'fingers'],
@@ -101,7 +107,10 @@ it('says why a hand cannot take a grip, and offers the nearest it can', function
 
 it('leaves a grip alone that the hand can take', function (): void {
     $grip = finderFor('medium')->voicing(ChordSymbol::parse('C'), [null, 3, 2, 0, 1, 0]);
-    expect((new EasierGrip(finderFor('small'), HandProfile::parse('small')))->whyNot($grip ?? throw new LogicException('no grip')))->toBeNull();
+    expect((new EasierGrip(
+        finderFor('small'),
+        HandProfile::parse('small'),
+    ))->whyNot($grip ?? throw new LogicException('no grip')))->toBeNull();
 });
 
 it('names what damps each silent string', function (string $symbol, array $frets, array $expected): void {
@@ -126,11 +135,17 @@ it('offers of easier grips the one that changes least and lies near the old one'
     $small = new EasierGrip($finder, HandProfile::parse('medium,no-barre'));
     $elsewhere = 0;
     foreach ([['F', 1], ['G', 3], ['A', 5], ['B', 7], ['C', 8], ['D', 10], ['E♭', 11]] as [$symbol, $fret]) {
-        $barre = finderFor('medium')->voicing(ChordSymbol::parse($symbol), [$fret, $fret + 2, $fret + 2, $fret + 1, $fret, $fret]) ?? throw new LogicException('no grip');
+        $barre = finderFor('medium')->voicing(ChordSymbol::parse($symbol), [$fret, $fret + 2, $fret + 2, $fret + 1, $fret, $fret])
+            ?? throw new LogicException('no grip');
         $best = static function (float $perFret) use ($finder, $barre): string {
             $costs = [];
             foreach ($finder->find($barre->chord, PathFinder::CANDIDATES)->best as $grip) {
-                $costs[$grip->text()] = $grip->rank + 0.2 * count(array_diff_assoc(array_map(static fn (?int $each): int => $each ?? -1, $grip->frets), array_map(static fn (?int $each): int => $each ?? -1, $barre->frets))) + $perFret * abs($grip->position - $barre->position);
+                $costs[$grip->text()] = $grip->rank
+                    + 0.2 * count(array_diff_assoc(
+                        array_map(static fn (?int $each): int => $each ?? -1, $grip->frets),
+                        array_map(static fn (?int $each): int => $each ?? -1, $barre->frets),
+                    ))
+                    + $perFret * abs($grip->position - $barre->position);
             }
 
             return (string) array_search(min($costs), $costs, true);

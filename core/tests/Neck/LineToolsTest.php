@@ -32,7 +32,10 @@ function standardNeck(): Neck
 it('adds every scale note that the hand reaches on the two highest strings', function (): void {
     $finder = new VoicingFinder(standardNeck());
     $grip = $finder->voicing(ChordSymbol::parse('C'), [null, 3, 2, 0, 1, 0]) ?? throw new LogicException('no grip');
-    $added = array_map(static fn (Enrichment $each): string => "{$each->string}:{$each->fret} {$each->degree}", (new Enricher(standardNeck(), $finder, Company::Alone))->of($grip, Key::parse('C major')));
+    $added = array_map(
+        static fn (Enrichment $each): string => "{$each->string}:{$each->fret} {$each->degree}",
+        (new Enricher(standardNeck(), $finder, Company::Alone))->of($grip, Key::parse('C major')),
+    );
 
     // The open grip has 3 and R there; the hand reaches 11 and 5 on the first string, 7 and 9 on the second.
     expect($added)->toContain('1:1 11', '1:3 5', '2:0 7', '2:3 9')
@@ -79,7 +82,10 @@ it('reads a melody by names and by places on the neck alike', function (): void 
 
 it('finds a figure in other registers, and its way to IV and V', function (): void {
     $planner = new RiffPlanner(standardNeck());
-    $text = static fn (array $notes): string => implode(' ', array_map(static fn (RiffNote $note): string => "{$note->string}:{$note->fret}", $notes));
+    $text = static fn (array $notes): string => implode(
+        ' ',
+        array_map(static fn (RiffNote $note): string => "{$note->string}:{$note->fret}", $notes),
+    );
     $riff = $planner->parse('6:3 6:3 5:5 5:3');
     $places = [];
     foreach ($planner->places($riff) as $place) {
@@ -89,7 +95,11 @@ it('finds a figure in other registers, and its way to IV and V', function (): vo
                 expect(($to[$index]->midi - $note->midi - $up) % 12)->toBe(0);
             }
         }
-        expect(array_map(static fn (RiffNote $note, RiffNote $first): int => ($note->midi - $first->midi) % 12, $place->one, $riff))->each->toBe(0);
+        expect(array_map(
+            static fn (RiffNote $note, RiffNote $first): int => ($note->midi - $first->midi) % 12,
+            $place->one,
+            $riff,
+        ))->each->toBe(0);
     }
 
     // One string over is a fourth: the IV costs no travel, and the V lies two frets above it.
@@ -138,7 +148,8 @@ it('refuses words, figures and melodies that are none', function (Closure $typed
 it('carries a grip to another tuning note for note, the easiest way there is', function (string $symbol, array $frets): void {
     $open = new Neck(Tuning::parse('open-g'));
     $finder = new VoicingFinder($open, company: Company::WithBass);
-    $grip = (new VoicingFinder(standardNeck(), company: Company::WithBass))->voicing(ChordSymbol::parse($symbol), $frets) ?? throw new LogicException('no grip');
+    $grip = (new VoicingFinder(standardNeck(), company: Company::WithBass))->voicing(ChordSymbol::parse($symbol), $frets)
+        ?? throw new LogicException('no grip');
     $notes = array_values(array_filter($grip->midi, static fn (?int $midi): bool => $midi !== null));
     $there = (new TuningConverter($open, $finder))->sameNotes($grip) ?? throw new LogicException('no hand holds it');
     $back = (new TuningConverter(standardNeck(), new VoicingFinder(standardNeck(), company: Company::WithBass)))->sameNotes($there);
@@ -154,7 +165,11 @@ it('carries a grip to another tuning note for note, the easiest way there is', f
 })->with([['A7', [5, 7, 5, null, null, null]], ['D7', [null, 5, 4, 5, null, null]], ['E5', [null, 7, 9, null, null, null]]]);
 
 it('takes a whole line to an open tuning and back, chord by chord', function (): void {
-    $line = Examples::breakdown(['key' => 'A major', 'company' => 'with-bass', 'sections' => [['name' => 'A', 'line' => '| A7 | D7 | E7 |']]]);
+    $line = Examples::breakdown([
+        'key' => 'A major',
+        'company' => 'with-bass',
+        'sections' => [['name' => 'A', 'line' => '| A7 | D7 | E7 |']],
+    ]);
     $there = (new Retuner())->retune($line, Tuning::parse('open-a'));
     $back = (new Retuner())->retune($there, Tuning::standard());
     $named = static fn (Voicing $grip): array => [$grip->chord->text(), min(array_filter($grip->midi)) >= 40];

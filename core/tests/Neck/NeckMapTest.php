@@ -26,10 +26,26 @@ function everyStop(string $key, array $scale, array $chord, string $tuning = 'st
                     $notes = [$lowest + $a, $open[$low + $apart] + $b];
                     $name = $names[$notes[1] - $notes[0]] ?? null;
                     $inChord = array_map(static fn (int $note): bool => in_array($note % 12, $chord, true), $notes);
-                    $fights = array_filter($notes, static fn (int $note): bool => ! in_array($note % 12, $chord, true) && in_array(($note + 11) % 12, $chord, true)) !== [];
+                    $fights = array_filter(
+                        $notes,
+                        static fn (int $note): bool => ! in_array($note % 12, $chord, true) && in_array(($note + 11) % 12, $chord, true),
+                    ) !== [];
                     $inKey = array_map(static fn (int $note): bool => in_array(($note - $tonic + 120) % 12, $scale, true), $notes);
-                    if ($name !== null && ($a === 0 || $b === 0 || abs($a - $b) <= 3) && ($inChord[0] || $inKey[0]) && ($inChord[1] || $inKey[1])) {
-                        $stops[] = sprintf('%d-%d: %d %d %s %s', count($open) - $low, count($open) - $low - $apart, $a, $b, $name, ['passing', $fights ? 'passing' : 'one', 'both'][count(array_filter($inChord))]);
+                    if (
+                        $name !== null
+                        && ($a === 0 || $b === 0 || abs($a - $b) <= 3)
+                        && ($inChord[0] || $inKey[0])
+                        && ($inChord[1] || $inKey[1])
+                    ) {
+                        $stops[] = sprintf(
+                            '%d-%d: %d %d %s %s',
+                            count($open) - $low,
+                            count($open) - $low - $apart,
+                            $a,
+                            $b,
+                            $name,
+                            ['passing', $fights ? 'passing' : 'one', 'both'][count(array_filter($inChord))],
+                        );
                     }
                 }
             }
@@ -42,7 +58,18 @@ function everyStop(string $key, array $scale, array $chord, string $tuning = 'st
 
 it('finds every double stop of the key on a chord, and says how it sits', function (string $key, array $scale, string $symbol, array $chord, string $tuning): void {
     $map = new NeckMap(new Neck(Tuning::parse($tuning)), new FretRange(0, 12));
-    $found = array_map(static fn (DoubleStop $stop): string => sprintf('%d-%d: %d %d %s %s', $stop->strings[0], $stop->strings[1], $stop->frets[0], $stop->frets[1], $stop->interval, $stop->kind->value), $map->doubleStops(Key::parse($key), ChordSymbol::parse($symbol)));
+    $found = array_map(
+        static fn (DoubleStop $stop): string => sprintf(
+            '%d-%d: %d %d %s %s',
+            $stop->strings[0],
+            $stop->strings[1],
+            $stop->frets[0],
+            $stop->frets[1],
+            $stop->interval,
+            $stop->kind->value,
+        ),
+        $map->doubleStops(Key::parse($key), ChordSymbol::parse($symbol)),
+    );
     sort($found);
 
     expect($found)->toBe(everyStop($key, $scale, $chord, $tuning));
@@ -58,17 +85,27 @@ it('offers grace hammer-ons from a scale note onto a chord tone, one or two fret
     $hammered = array_filter($stops, static fn (DoubleStop $stop): bool => $stop->strings === [2, 1] && $stop->frets === [9, 7]);
 
     expect(array_values($hammered)[0]->kind)->toBe(DoubleStopKind::BothChordTones)
-        ->and(array_values($hammered)[0]->hammers)->toContain(['string' => 2, 'from' => 7, 'to' => 9], ['string' => 1, 'from' => 5, 'to' => 7]);
+        ->and(array_values($hammered)[0]->hammers)->toContain(
+            ['string' => 2, 'from' => 7, 'to' => 9],
+            ['string' => 1, 'from' => 5, 'to' => 7],
+        );
 });
 
 it('shows the notes for fills within the hand\'s position', function (string $scale, int $position, array $strings): void {
-    $zone = (new NeckMap(new Neck(Tuning::standard())))->fillZone(Scale::named($scale, Key::parse('A minor')), ChordSymbol::parse('Am7'), $position);
+    $zone = (new NeckMap(new Neck(Tuning::standard())))->fillZone(
+        Scale::named($scale, Key::parse('A minor')),
+        ChordSymbol::parse('Am7'),
+        $position,
+    );
     $byString = [];
     foreach ($zone as $note) {
         $byString[$note['string']][] = $note['fret'];
     }
     expect($byString[1])->toBe($strings[0])->and($byString[6])->toBe($strings[1])
-        ->and(array_unique(array_column(array_filter($zone, static fn (array $note): bool => $note['chordTone']), 'chordTone')))->toBe([true]);
+        ->and(array_unique(array_column(
+            array_filter($zone, static fn (array $note): bool => $note['chordTone']),
+            'chordTone',
+        )))->toBe([true]);
 })->with([
     'the pentatonic box at the fifth fret' => ['minor-pentatonic', 5, [[5, 8], [5, 8]]],
     'the whole key there' => ['key', 5, [[5, 7, 8], [5, 7, 8]]],

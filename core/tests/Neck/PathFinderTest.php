@@ -71,7 +71,10 @@ it('beats or equals the greedy choice, and is better somewhere', function (): vo
         $candidates = candidatesFor($line, 30);
         $greedy = [];
         foreach ($candidates as $layer) {
-            usort($layer, static fn (Voicing $a, Voicing $b): int => $finder->costOf(...$greedy, ...[$a]) <=> $finder->costOf(...$greedy, ...[$b]));
+            usort(
+                $layer,
+                static fn (Voicing $a, Voicing $b): int => $finder->costOf(...$greedy, ...[$a]) <=> $finder->costOf(...$greedy, ...[$b]),
+            );
             $greedy[] = $layer[0];
         }
         $saved = $finder->costOf(...$greedy) - $finder->cheapest($candidates)->cost;
@@ -96,7 +99,10 @@ it('says how the hand moves, what is held and where the top voice goes', functio
         $finder->voicing(ChordSymbol::parse('B♭m7'), [null, null, 6, 6, 6, 6]),
         $finder->voicing(ChordSymbol::parse('Bdim7'), [null, null, 6, 7, 6, 7]),
     ];
-    $path = (new PathFinder(new Neck(Tuning::standard())))->cheapest(array_map(static fn (?Voicing $voicing): array => [$voicing ?? throw new LogicException('a grip that can be held')], $line));
+    $path = (new PathFinder(new Neck(Tuning::standard())))->cheapest(array_map(
+        static fn (?Voicing $voicing): array => [$voicing ?? throw new LogicException('a grip that can be held')],
+        $line,
+    ));
 
     expect($path->moves)->toBe([['frets' => 0, 'held' => 2, 'top' => -2], ['frets' => 0, 'held' => 2, 'top' => 1]]);
 });
@@ -110,7 +116,13 @@ it('keeps one note on top where that can be done', function (): void {
 
 it('keeps a note on top at the least cost that this leaves', function (string $line, int $each): void {
     $candidates = candidatesFor($line, $each);
-    $least = leastOfAllLines($candidates, static fn (array $chosen): bool => count(array_unique(array_map(static fn (Voicing $voicing): int => $voicing->topMidi(), $chosen))) === 1);
+    $least = leastOfAllLines(
+        $candidates,
+        static fn (array $chosen): bool => count(array_unique(array_map(
+            static fn (Voicing $voicing): int => $voicing->topMidi(),
+            $chosen,
+        ))) === 1,
+    );
 
     expect(is_finite($least))->toBeTrue()
         ->and((new PathFinder(new Neck(Tuning::standard()), new PathWishes(keepTop: true)))->asWished($candidates)->cost)
@@ -133,18 +145,28 @@ it('lets the bass go by steps at the least cost that this leaves', function (): 
     $least = leastOfAllLines($candidates, static function (array $chosen): bool {
         $bass = array_map(static fn (Voicing $voicing): int => $voicing->bassMidi(), $chosen);
 
-        return max(array_map(static fn (int $from, int $to): int => abs($to - $from), array_slice($bass, 0, -1), array_slice($bass, 1))) <= 2;
+        return max(array_map(
+            static fn (int $from, int $to): int => abs($to - $from),
+            array_slice($bass, 0, -1),
+            array_slice($bass, 1),
+        )) <= 2;
     });
     expect(is_finite($least))->toBeTrue()->and($finder->asWished($candidates)->cost)->toEqualWithDelta($least, 1e-9);
 });
 
 it('says so where the bass cannot go by steps', function (): void {
-    (new PathFinder(new Neck(Tuning::standard()), new PathWishes(bass: BassMotion::Stepwise)))->asWished(candidatesFor('C5 F♯5', 20, Company::Alone));
+    (new PathFinder(
+        new Neck(Tuning::standard()),
+        new PathWishes(bass: BassMotion::Stepwise),
+    ))->asWished(candidatesFor('C5 F♯5', 20, Company::Alone));
 })->throws(NeckException::class, 'cannot go by steps');
 
 it('moves one grip along when asked to', function (): void {
     $candidates = candidatesFor('C9 B9 B♭9 A9', 60);
-    $shapes = static fn (bool $parallel): array => array_unique(array_map(static fn (Voicing $voicing): string => $voicing->shape(), (new PathFinder(new Neck(Tuning::standard()), new PathWishes(parallel: $parallel)))->asWished($candidates)->voicings));
+    $shapes = static fn (bool $parallel): array => array_unique(array_map(
+        static fn (Voicing $voicing): string => $voicing->shape(),
+        (new PathFinder(new Neck(Tuning::standard()), new PathWishes(parallel: $parallel)))->asWished($candidates)->voicings,
+    ));
 
     expect($shapes(true))->toHaveCount(1)->and($shapes(true)[0])->not->toContain('open');
 });
@@ -194,8 +216,12 @@ it('puts grips first that cost least between their neighbours', function (): voi
 it('finds a finger that slides on its string cheaper than one that comes anew', function (): void {
     $neck = new Neck(Tuning::standard());
     $finder = new VoicingFinder($neck);
-    $grip = static fn (string $symbol, array $frets): Voicing => $finder->voicing(ChordSymbol::parse($symbol), $frets) ?? throw new LogicException('no grip');
-    $cost = new Gravik\Neck\Line\Internal\ChangeCost($neck, new PathWishes(weights: new PathWeights(shift: 0.0, fingers: 1.0, top: 0.0, rank: 0.0)));
+    $grip = static fn (string $symbol, array $frets): Voicing => $finder->voicing(ChordSymbol::parse($symbol), $frets)
+        ?? throw new LogicException('no grip');
+    $cost = new Gravik\Neck\Line\Internal\ChangeCost(
+        $neck,
+        new PathWishes(weights: new PathWeights(shift: 0.0, fingers: 1.0, top: 0.0, rank: 0.0)),
+    );
     $from = $cost->unpacked($grip('C5', [null, 3, 5, 5, null, null]));
     $slid = $cost->unpacked($grip('D5', [null, 5, 7, 7, null, null]));
     $anew = $cost->unpacked($grip('G5', [3, 5, 5, null, null, null]));

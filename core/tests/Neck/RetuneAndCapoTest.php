@@ -30,7 +30,10 @@ it('says string by string how far to go', function (string $from, string $to, ar
 it('asks only for the strings that the tune uses', function (): void {
     $steps = retuned('standard', 'whole-down', [6, 5]);
 
-    expect(array_map(static fn (Retuning $step): array => [$step->string, $step->needed], $steps))->toBe([[6, true], [5, true], [4, false], [3, false], [2, false], [1, false]]);
+    expect(array_map(
+        static fn (Retuning $step): array => [$step->string, $step->needed],
+        $steps,
+    ))->toBe([[6, true], [5, true], [4, false], [3, false], [2, false], [1, false]]);
 });
 
 it('warns of a string that may break, measured from what it is made for and not from where it is', function (string $from, string $to, array $cautioned): void {
@@ -66,14 +69,23 @@ it('counts the frets so that every shape sounds its chord, and never past the se
         /** @var CapoChoice $choice */
         expect($choice->capo)->toBeBetween(0, 7);
         foreach ($choice->shapes as $place => $shape) {
-            expect(($shape->rootPitchClass() + $choice->capo) % 12)->toBe($chords[$place]->rootPitchClass())->and($shape->ending)->toBe($chords[$place]->ending);
+            expect(($shape->rootPitchClass() + $choice->capo) % 12)->toBe($chords[$place]->rootPitchClass())
+                ->and($shape->ending)->toBe($chords[$place]->ending);
         }
     }
 })->with(['E♭', 'F', 'B', 'A♭', 'C♯ minor', 'G minor']);
 
 it('names the key whose shapes are held above any capo', function (string $sounding, int $capo, string $shape): void {
     expect(CapoPlan::shapeKey(Key::parse($sounding), $capo)->text())->toBe($shape);
-})->with([['E♭', 3, 'C major'], ['A', 2, 'G major'], ['F minor', 1, 'E minor'], ['C', 2, 'B♭ major'], ['D minor', 4, 'B♭ minor'], ['B minor', 5, 'F♯ minor'], ['G', 1, 'F♯ major']]);
+})->with([
+    ['E♭', 3, 'C major'],
+    ['A', 2, 'G major'],
+    ['F minor', 1, 'E minor'],
+    ['C', 2, 'B♭ major'],
+    ['D minor', 4, 'B♭ minor'],
+    ['B minor', 5, 'F♯ minor'],
+    ['G', 1, 'F♯ major'],
+]);
 
 it('calls a shape what the hand knows, and the rest by the key', function (string $key, string $sounding, int $capo, ?string $shape): void {
     expect(CapoPlan::shapeOf(ChordSymbol::parse($sounding), Key::parse($key), $capo)?->text())->toBe($shape);
@@ -87,9 +99,15 @@ it('calls a shape what the hand knows, and the rest by the key', function (strin
 
 it('lists a capo for every easy shape key within seven frets, and no other', function (string $mode, array $shapes): void {
     foreach (['C', 'C♯', 'D', 'E♭', 'E', 'F', 'F♯', 'G', 'A♭', 'A', 'B♭', 'B'] as $pitchClass => $tonic) {
-        $expected = array_values(array_filter(array_map(static fn (int $shape): int => ($pitchClass - $shape + 12) % 12, $shapes), static fn (int $capo): bool => $capo <= 7));
+        $expected = array_values(array_filter(
+            array_map(static fn (int $shape): int => ($pitchClass - $shape + 12) % 12, $shapes),
+            static fn (int $capo): bool => $capo <= 7,
+        ));
         sort($expected);
-        $capos = array_map(static fn (CapoChoice $choice): int => $choice->capo, (new CapoPlan())->choices(Key::parse("{$tonic} {$mode}"), []));
+        $capos = array_map(
+            static fn (CapoChoice $choice): int => $choice->capo,
+            (new CapoPlan())->choices(Key::parse("{$tonic} {$mode}"), []),
+        );
 
         expect($capos)->toBe($expected);
     }

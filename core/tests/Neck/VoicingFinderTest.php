@@ -15,9 +15,19 @@ use Gravik\Neck\NeckException;
 use Gravik\Neck\Tuning;
 use Gravik\Tests\Support\BareRules;
 
-function finder(string $role = 'solo', string $tuning = 'standard', string $frets = '0-15', string $hand = 'medium', int $capo = 0): VoicingFinder
-{
-    return new VoicingFinder(new Neck(Tuning::parse($tuning), $capo), FretRange::parse($frets), Company::parse($role), HandProfile::parse($hand));
+function finder(
+    string $role = 'solo',
+    string $tuning = 'standard',
+    string $frets = '0-15',
+    string $hand = 'medium',
+    int $capo = 0,
+): VoicingFinder {
+    return new VoicingFinder(
+        new Neck(Tuning::parse($tuning), $capo),
+        FretRange::parse($frets),
+        Company::parse($role),
+        HandProfile::parse($hand),
+    );
 }
 
 it('finds as many grips as there are on the whole neck', function (string $chord, string $role, int $count): void {
@@ -30,13 +40,34 @@ it('finds as many grips as there are on the whole neck', function (string $chord
 const CHORD_TONES = [
     'C' => [[4], [7], [], [4]], 'Dm' => [[3], [7], [], [3]], 'Bdim' => [[3, 6], [], [], [3]], 'Gaug' => [[4, 8], [], [], [4]], 'Asus4' => [[5], [7], [], [5]],
     'E♭6' => [[4, 9], [7], [], [4, 9]], 'Dm6' => [[3, 9], [7], [], [3, 9]], 'F7' => [[4, 10], [7], [], [4, 10]], 'Gm7' => [[3, 10], [7], [], [3, 10]], 'B♭maj7' => [[4, 11], [7], [], [4, 11]],
-    'F♯m7♭5' => [[3, 6, 10], [], [], [3, 10]], 'C♯dim7' => [[3, 6, 9], [], [], [3, 9]], 'E9' => [[2, 4, 10], [7], [], [4, 10]], 'A13' => [[4, 9, 10], [2, 7], [], [4, 10]],
-    'G7alt' => [[4, 10], [], [1, 3, 6, 8], [4, 10]], 'D7♯9' => [[3, 4, 10], [7], [], [4, 10]], 'Cadd9' => [[2, 4], [7], [], [4]], 'Em11' => [[3, 5, 10], [2, 7], [], [3, 10]],
+    'F♯m7♭5' => [[3, 6, 10], [], [], [3, 10]], 'C♯dim7' => [[3, 6, 9], [], [], [3, 9]], 'E9' => [[2, 4, 10], [7], [], [4, 10]], 'A13' => [
+        [4, 9, 10],
+        [2, 7],
+        [],
+        [4, 10],
+    ],
+    'G7alt' => [
+        [4, 10],
+        [],
+        [1, 3, 6, 8],
+        [4, 10],
+    ], 'D7♯9' => [[3, 4, 10], [7], [], [4, 10]], 'Cadd9' => [[2, 4], [7], [], [4]], 'Em11' => [[3, 5, 10], [2, 7], [], [3, 10]],
     'A♭5' => [[7], [], [], [7]], 'G9sus4' => [[2, 5, 10], [7], [], [5, 10]],
 ];
 
 /** tuning => frets small enough for a check of everything */
-const NECKS = ['standard' => '0-15', 'drop-d' => '0-12', 'open-g' => '0-12', 'open-d' => '3-11', 'dadgad' => '0-9', 'half-down' => '4-12', 'baritone-b' => '0-9', 'tenor' => '0-15', 'seven-string' => '0-7', 'eight-string' => '0-7'];
+const NECKS = [
+    'standard' => '0-15',
+    'drop-d' => '0-12',
+    'open-g' => '0-12',
+    'open-d' => '3-11',
+    'dadgad' => '0-9',
+    'half-down' => '4-12',
+    'baritone-b' => '0-9',
+    'tenor' => '0-15',
+    'seven-string' => '0-7',
+    'eight-string' => '0-7',
+];
 
 /** @return array<string, array{string, string, string, string}> every chord in some role on some neck, every role and neck several times */
 function bareCases(): array
@@ -65,7 +96,16 @@ it('finds exactly the grips that a check of every combination of frets finds', f
     };
     $symbol = ChordSymbol::parse($chord);
     $range = FretRange::parse($frets);
-    $brute = BareRules::grips(Tuning::parse($tuning)->openMidi(0), [$range->lowest, $range->highest], $symbol->rootPitchClass(), $rules[0], $rules[1], $rules[2], $rules[3], $power || $role === 'shell' ? 2 : 3);
+    $brute = BareRules::grips(
+        Tuning::parse($tuning)->openMidi(0),
+        [$range->lowest, $range->highest],
+        $symbol->rootPitchClass(),
+        $rules[0],
+        $rules[1],
+        $rules[2],
+        $rules[3],
+        $power || $role === 'shell' ? 2 : 3,
+    );
     $found = array_map(static fn (Voicing $voicing): string => $voicing->text(), finder($role, $tuning, $frets)->all($symbol));
     sort($found);
 
@@ -101,7 +141,10 @@ it('keeps the best grips of all when it looks at the promising ones only', funct
     $symbol = ChordSymbol::parse($chord);
     $neck = new Neck(Tuning::standard());
     $reach = (new HandProfile())->reachMm();
-    $ranks = array_map(static fn (Voicing $voicing): float => $voicing->rank, array_filter(finder($role)->all($symbol), static fn (Voicing $voicing): bool => $voicing->spanMm <= $reach));
+    $ranks = array_map(
+        static fn (Voicing $voicing): float => $voicing->rank,
+        array_filter(finder($role)->all($symbol), static fn (Voicing $voicing): bool => $voicing->spanMm <= $reach),
+    );
     sort($ranks);
     $best = array_map(static fn (Voicing $voicing): float => $voicing->rank, finder($role)->find($symbol, $limit)->best);
 
@@ -169,20 +212,35 @@ it('begins with the grips everybody knows where a chord stands alone', function 
     $found = (new VoicingFinder(new Neck(Tuning::standard())))->findFamiliar(ChordSymbol::parse($symbol), 12)->best;
 
     expect(array_slice(array_map(static fn (Voicing $voicing): string => Frets::text($voicing->frets), $found), 0, 4))->toContain($grip);
-})->with([['B♭', 'x 1 3 3 3 1'], ['G7', '3 2 0 0 0 1'], ['G', '3 2 0 0 0 3'], ['G13', '3 x 3 4 5 x'], ['F', '1 3 3 2 1 1'], ['C', 'x 3 2 0 1 0'], ['Em', '0 2 2 0 0 0'], ['B7', 'x 2 1 2 0 2']]);
+})->with([
+    ['B♭', 'x 1 3 3 3 1'],
+    ['G7', '3 2 0 0 0 1'],
+    ['G', '3 2 0 0 0 3'],
+    ['G13', '3 x 3 4 5 x'],
+    ['F', '1 3 3 2 1 1'],
+    ['C', 'x 3 2 0 1 0'],
+    ['Em', '0 2 2 0 0 0'],
+    ['B7', 'x 2 1 2 0 2'],
+]);
 
 it('writes grips everybody knows so that each is a grip of its chord', function (): void {
     foreach (require __DIR__.'/../../src/Neck/Grip/Data/common-grips.php' as $ending => $shapes) {
         $chord = ChordSymbol::parse('G'.$ending);
         $common = (new CommonGrips(new Neck(Tuning::standard())))->of($chord);
-        $bare = array_map(static fn (Voicing $voicing): string => Frets::text($voicing->frets), (new VoicingFinder(new Neck(Tuning::standard()), new FretRange(0, 15)))->all($chord));
+        $bare = array_map(
+            static fn (Voicing $voicing): string => Frets::text($voicing->frets),
+            (new VoicingFinder(new Neck(Tuning::standard()), new FretRange(0, 15)))->all($chord),
+        );
         expect(array_diff(array_keys($common), $bare))->toBe([]);
     }
 });
 
 it('lays no finger over a string that is to stay silent', function (string $symbol): void {
     foreach ([Company::Alone, Company::WithBass, Company::Shell] as $company) {
-        foreach ((new VoicingFinder(new Neck(Tuning::standard()), new FretRange(), $company))->find(ChordSymbol::parse($symbol), 24)->best as $grip) {
+        foreach ((new VoicingFinder(new Neck(Tuning::standard()), new FretRange(), $company))->find(
+            ChordSymbol::parse($symbol),
+            24,
+        )->best as $grip) {
             foreach ($grip->barres as $barre) {
                 $under = array_slice($grip->frets, 6 - $barre->from, $barre->from - $barre->to + 1);
                 expect($under)->not->toContain(null);

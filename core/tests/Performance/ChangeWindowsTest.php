@@ -55,7 +55,11 @@ it('needs no time where no finger moves, and leaves the hand free after a dead s
 it('needs no gap where one grip slides a fret or two, and one where it goes farther', function (int $by, bool $gap): void {
     $finder = new VoicingFinder(new Neck(Tuning::standard()));
     $from = $finder->voicing(ChordSymbol::parse('F'), [1, 3, 3, 2, 1, 1]) ?? throw new LogicException('no grip');
-    $to = $finder->voicing(ChordSymbol::parse('F'), array_map(static fn (?int $fret): ?int => $fret === null ? null : $fret + $by, $from->frets)) ?? throw new LogicException('no grip');
+    $to = $finder->voicing(
+        ChordSymbol::parse('F'),
+        array_map(static fn (?int $fret): ?int => $fret === null ? null : $fret + $by, $from->frets),
+    )
+        ?? throw new LogicException('no grip');
 
     expect((new ChangeWindows(new Neck(Tuning::standard())))->needMs($from, $to) > 0)->toBe($gap);
 })->with([[1, false], [2, false], [3, true]]);
@@ -77,7 +81,12 @@ it('offers repairs that make the change fit when they are played, and none that 
     $repairs = (new ChangeRepairs())->of($breakdown, $timeline, $window);
 
     expect($window->fits())->toBeFalse()
-        ->and(array_map(static fn (Repair $repair): string => strtok($repair->text, ' '), $repairs))->toContain('Let', 'Hold', 'Make', 'Strike');
+        ->and(array_map(static fn (Repair $repair): string => strtok($repair->text, ' '), $repairs))->toContain(
+            'Let',
+            'Hold',
+            'Make',
+            'Strike',
+        );
     foreach ($repairs as $repair) {
         $again = array_values(array_filter((new ChangeWindows($breakdown->neck))->of((new Performer())->perform($repair->breakdown)),
             static fn (ChangeWindow $each): bool => $each->first->tick === $window->first->tick));
@@ -86,7 +95,10 @@ it('offers repairs that make the change fit when they are played, and none that 
 });
 
 it('shows a change that comes again and again once, and repairs none that fits', function (): void {
-    $breakdown = Examples::breakdown(['key' => 'C major', 'tempo' => 60, 'sections' => [['name' => 'A', 'line' => '| F | B♭ | F | B♭ | F |']]], 'x.x.x.x.');
+    $breakdown = Examples::breakdown(
+        ['key' => 'C major', 'tempo' => 60, 'sections' => [['name' => 'A', 'line' => '| F | B♭ | F | B♭ | F |']]],
+        'x.x.x.x.',
+    );
     $timeline = (new Performer())->perform($breakdown);
     $windows = (new ChangeWindows($breakdown->neck))->different($timeline);
 

@@ -13,7 +13,13 @@ use Gravik\Time\Meter;
 function counted(string $counted, string $line, string $meter, float $ratio = 1.0): Timeline
 {
     $pattern = (new PatternJson())->write(CountLine::parse($counted, Meter::parse($meter)));
-    $fields = ['meter' => $meter, 'tempo' => 60, 'feel' => Examples::swing($ratio), 'pattern' => $pattern, 'sections' => [['name' => 'A', 'line' => $line]]];
+    $fields = [
+        'meter' => $meter,
+        'tempo' => 60,
+        'feel' => Examples::swing($ratio),
+        'pattern' => $pattern,
+        'sections' => [['name' => 'A', 'line' => $line]],
+    ];
 
     return (new Performer())->perform(Examples::breakdown($fields));
 }

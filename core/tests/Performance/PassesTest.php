@@ -18,21 +18,43 @@ use Gravik\Tests\Support\Examples;
  */
 function twoPasses(array $fields = []): Timeline
 {
-    $pattern = static fn (string $id, string $slots, string $meter = '4/4'): array => ['id' => $id, 'name' => $id, 'meter' => $meter, 'school' => 'pendulum']
+    $pattern = static fn (string $id, string $slots, string $meter = '4/4'): array => [
+        'id' => $id,
+        'name' => $id,
+        'meter' => $meter,
+        'school' => 'pendulum',
+    ]
         + (new PatternJson())->write(Examples::pattern($slots, $meter, 1));
 
     return (new Performer())->perform((new BreakdownJson())->read($fields + [
         'start' => ['key' => 'D minor', 'meter' => '4/4', 'tempo' => 120, 'feel' => Examples::swing(1)],
-        'sections' => [['id' => 'a', 'name' => 'A', 'line' => '| Dm | A7 | Dm |'], ['id' => 'b', 'name' => 'B', 'line' => '| F | C |', 'from' => ['meter' => '3/4', 'tempo' => 60]]],
+        'sections' => [
+            ['id' => 'a', 'name' => 'A', 'line' => '| Dm | A7 | Dm |'],
+            ['id' => 'b', 'name' => 'B', 'line' => '| F | C |', 'from' => ['meter' => '3/4', 'tempo' => 60]],
+        ],
         'form' => [['section' => 'a', 'times' => 1], ['section' => 'b', 'times' => 1]],
         'patterns' => [$pattern('two', 'x...xx..'), $pattern('waltz', 'xxx', '3/4'), $pattern('solo', '.x.x')],
         'passes' => [
             ['id' => '1', 'name' => '', 'notes' => '', 'cells' => []],
-            ['id' => '2', 'name' => '', 'notes' => '', 'cells' => [['part' => 'guitar', 'section' => 'a', 'pattern' => 'solo', 'line' => 'high'], ['part' => 'drums', 'role' => 'out']]],
+            [
+                'id' => '2',
+                'name' => '',
+                'notes' => '',
+                'cells' => [
+                    ['part' => 'guitar', 'section' => 'a', 'pattern' => 'solo', 'line' => 'high'],
+                    ['part' => 'drums', 'role' => 'out'],
+                ],
+            ],
         ],
         'lines' => [
             ['id' => 'low', 'name' => '', 'company' => 'with-bass', 'pins' => []],
-            ['id' => 'high', 'name' => '', 'company' => 'with-bass', 'wishes' => ['window' => '7-15', 'keepTop' => false] + Examples::full()['lines'][0]['wishes'], 'pins' => []],
+            [
+                'id' => 'high',
+                'name' => '',
+                'company' => 'with-bass',
+                'wishes' => ['window' => '7-15', 'keepTop' => false] + Examples::full()['lines'][0]['wishes'],
+                'pins' => [],
+            ],
         ],
         'cells' => [], 'placed' => [], 'moves' => [],
         'parts' => [
@@ -45,7 +67,10 @@ function twoPasses(array $fields = []): Timeline
 /** @return list<array{int, int}> bar and tick within it, of the guitar's strokes */
 function struckIn(Timeline $timeline): array
 {
-    return array_map(static fn (PlayedStroke $stroke): array => [$stroke->bar, $timeline->map->at($stroke->tick)->inBar($stroke->tick)], $timeline->strokes);
+    return array_map(
+        static fn (PlayedStroke $stroke): array => [$stroke->bar, $timeline->map->at($stroke->tick)->inBar($stroke->tick)],
+        $timeline->strokes,
+    );
 }
 
 it('plays each section of each pass with its own pattern, which begins anew with it', function (): void {
@@ -58,7 +83,8 @@ it('plays each section of each pass with its own pattern, which begins anew with
 });
 
 it('lets a pattern that runs on go through sections that follow one another with it', function (): void {
-    $two = ['id' => 'two', 'name' => '', 'meter' => '4/4', 'school' => 'pendulum'] + (new PatternJson())->write(Examples::pattern('x...xx..', '4/4', 1));
+    $two = ['id' => 'two', 'name' => '', 'meter' => '4/4', 'school' => 'pendulum']
+        + (new PatternJson())->write(Examples::pattern('x...xx..', '4/4', 1));
     $fields = [
         'sections' => [['id' => 'a', 'name' => 'A', 'line' => '| Dm |'], ['id' => 'b', 'name' => 'B', 'line' => '| A7 |']],
         'passes' => [['id' => '1', 'name' => '', 'notes' => '', 'cells' => []]],
@@ -71,7 +97,10 @@ it('lets a pattern that runs on go through sections that follow one another with
 
 it('keeps the band’s seconds through a change of meter and tempo, and silent where it is out', function (): void {
     $timeline = twoPasses();
-    $drums = array_values(array_filter($timeline->events, static fn (Event $event): bool => $event->part->instrument === Instrument::Drums));
+    $drums = array_values(array_filter(
+        $timeline->events,
+        static fn (Event $event): bool => $event->part->instrument === Instrument::Drums,
+    ));
 
     // Three bars of two seconds, two of three seconds; then the second pass without drums.
     expect($timeline->seconds)->toEqualWithDelta(24.0, 1e-9)
@@ -100,6 +129,9 @@ it('counts the slots of both patterns through, and finds the one a stray stroke 
     $timeline = twoPasses();
 
     // Eight slots of the first, three of the waltz, four of the solo's.
-    expect(array_map(static fn ($hand): array => [$hand->named->id, $hand->firstSlot], $timeline->hands()))->toBe([['two', 0], ['waltz', 8], ['solo', 11]])
+    expect(array_map(
+        static fn ($hand): array => [$hand->named->id, $hand->firstSlot],
+        $timeline->hands(),
+    ))->toBe([['two', 0], ['waltz', 8], ['solo', 11]])
         ->and($timeline->slotNear(0.52))->toBe(1)->and($timeline->slotNear(7.1))->toBe(9)->and($timeline->slotNear(12.6))->toBe(12);
 });

@@ -46,7 +46,10 @@ it('plays every stroke at its swung place, bar after bar', function (float $rati
 it('sweeps the strings one after the other, low to high for down, high to low for up', function (): void {
     $timeline = performed(withStrokes([['at' => 0, 'division' => 2], ['at' => 480, 'division' => 2]]));
     foreach ([[0.0, Direction::Down], [0.25, Direction::Up]] as [$from, $direction]) {
-        $sweep = array_values(array_filter(eventsOf($timeline, Instrument::Guitar), static fn (Event $event): bool => $event->t >= $from && $event->t < $from + 0.2));
+        $sweep = array_values(array_filter(
+            eventsOf($timeline, Instrument::Guitar),
+            static fn (Event $event): bool => $event->t >= $from && $event->t < $from + 0.2,
+        ));
         $strings = array_map(static fn (Event $event): int => (int) $event->string, $sweep);
         $sorted = $strings;
         $direction === Direction::Down ? rsort($sorted) : sort($sorted);
@@ -61,7 +64,11 @@ it('sweeps the strings one after the other, low to high for down, high to low fo
 it('never takes longer over a sweep than half the gap to the next stroke', function (): void {
     $timeline = performed(Examples::breakdown(['tempo' => 400], str_repeat('x', 16), 4));
     foreach ($timeline->strokes as $place => $stroke) {
-        $sweep = array_filter(eventsOf($timeline, Instrument::Guitar), static fn (Event $event): bool => $event->t >= $stroke->t - 1e-9 && $event->t < ($timeline->strokes[$place + 1]->t ?? INF) - 1e-9);
+        $sweep = array_filter(
+            eventsOf($timeline, Instrument::Guitar),
+            static fn (Event $event): bool => $event->t >= $stroke->t - 1e-9
+                && $event->t < ($timeline->strokes[$place + 1]->t ?? INF) - 1e-9,
+        );
         $last = max(array_map(static fn (Event $event): float => $event->t, $sweep));
         expect($last - $stroke->t)->toBeLessThanOrEqual(60 / 400 / 4 / 2 + 1e-9);
     }
@@ -78,7 +85,10 @@ it('lets strokes ring until that string is struck again, a chuck stops them, or 
 });
 
 it('ends a stroke where its length says, apart from where it sits in time', function (array $length, float $seconds): void {
-    $timeline = performed(withStrokes([['at' => 480, 'division' => 2, 'length' => $length, 'offsetMs' => 25, 'articulation' => 'short']], ['feel' => Examples::swing(2), 'tempo' => 60]));
+    $timeline = performed(withStrokes(
+        [['at' => 480, 'division' => 2, 'length' => $length, 'offsetMs' => 25, 'articulation' => 'short']],
+        ['feel' => Examples::swing(2), 'tempo' => 60],
+    ));
     $stroke = $timeline->strokes[0];
 
     expect($stroke->t)->toEqualWithDelta(2 / 3 + 0.025, 1e-9)->and($stroke->ends[0] - $stroke->t)->toEqualWithDelta($seconds, 1e-9);
@@ -89,7 +99,11 @@ it('ends a stroke where its length says, apart from where it sits in time', func
 ]);
 
 it('lets strings of one stroke end apart: damped bass under a ringing treble', function (): void {
-    $timeline = performed(withStrokes([['at' => 0, 'division' => 1, 'ends' => [['strings' => [4], 'length' => ['share' => 0.25], 'stoppedBy' => 'pick-hand']]]], [
+    $timeline = performed(withStrokes([[
+        'at' => 0,
+        'division' => 1,
+        'ends' => [['strings' => [4], 'length' => ['share' => 0.25], 'stoppedBy' => 'pick-hand']],
+    ]], [
         'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, null, 0, 2, 3, 1]]],
     ]));
     $ends = [];
@@ -107,9 +121,15 @@ it('sounds a push in the chord it belongs to, before that chord comes', function
 });
 
 it('strikes the strings of a zone', function (array $part, array $strings): void {
-    $timeline = performed(withStrokes([['at' => 0, 'division' => 1] + $part], ['pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]]]]));
+    $timeline = performed(withStrokes(
+        [['at' => 0, 'division' => 1] + $part],
+        ['pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]]]],
+    ));
 
-    expect(array_map(static fn (Event $event): int => (int) $event->string, array_slice(eventsOf($timeline, Instrument::Guitar), 0, count($strings))))->toBe($strings)
+    expect(array_map(
+        static fn (Event $event): int => (int) $event->string,
+        array_slice(eventsOf($timeline, Instrument::Guitar), 0, count($strings)),
+    ))->toBe($strings)
         ->and($timeline->strokes[0]->strings)->toHaveCount(count($strings));
 })->with([
     [['zone' => 'all'], [5, 4, 3, 2, 1]], [['zone' => 'bass'], [5]], [['zone' => 'low'], [5, 4]], [['zone' => 'high'], [3, 2, 1]],
@@ -134,7 +154,10 @@ it('keeps bass and drums in the swing unless their part says straight, and moves
         ['name' => 'bass', 'level' => 1, 'offsetMs' => 20, 'straight' => false],
     ]];
     $timeline = performed(Examples::breakdown(['feel' => Examples::swing(2), 'tempo' => 60, 'band' => $parts]));
-    $drums = array_values(array_unique(array_map(static fn (Event $event): float => round($event->t, 6), eventsOf($timeline, Instrument::Drums))));
+    $drums = array_values(array_unique(array_map(
+        static fn (Event $event): float => round($event->t, 6),
+        eventsOf($timeline, Instrument::Drums),
+    )));
     $bass = array_map(static fn (Event $event): float => round($event->t, 6), eventsOf($timeline, Instrument::Bass));
 
     expect(array_slice($drums, 0, 4))->toBe([0.0, 0.5, 1.0, 1.5])
@@ -142,28 +165,50 @@ it('keeps bass and drums in the swing unless their part says straight, and moves
 });
 
 it('lets the bass play the root where a chord begins and lead into the next', function (): void {
-    $timeline = performed(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm | A7/C♯ |']], 'band' => ['groove' => 'four-walk', 'parts' => []]]));
+    $timeline = performed(Examples::breakdown([
+        'sections' => [['name' => 'A', 'line' => '| Dm | A7/C♯ |']],
+        'band' => ['groove' => 'four-walk', 'parts' => []],
+    ]));
     $pitches = array_map(static fn (Event $event): int => (int) $event->pitch, eventsOf($timeline, Instrument::Bass));
 
     // D F A, a step below C♯; then C♯, and on A: the third again, the fifth, a step below D.
-    expect($pitches[0] % 12)->toBe(2)->and($pitches[1] % 12)->toBe(5)->and($pitches[2] % 12)->toBe(9)->and($pitches[3] % 12)->toBe(0)->and($pitches[4] % 12)->toBe(1)->and($pitches[7] % 12)->toBe(1);
+    expect($pitches[0] % 12)->toBe(2)
+        ->and($pitches[1] % 12)->toBe(5)
+        ->and($pitches[2] % 12)->toBe(9)
+        ->and($pitches[3] % 12)->toBe(0)
+        ->and($pitches[4] % 12)->toBe(1)
+        ->and($pitches[7] % 12)->toBe(1);
 });
 
 it('leaves silent bars silent', function (): void {
     $timeline = performed(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| N.C. | Dm |']]]));
 
-    expect(min(array_map(static fn (Event $event): float => $event->t, [...eventsOf($timeline, Instrument::Guitar), ...eventsOf($timeline, Instrument::Bass)])))->toBeGreaterThanOrEqual(2.0)
+    expect(min(array_map(
+        static fn (Event $event): float => $event->t,
+        [...eventsOf($timeline, Instrument::Guitar), ...eventsOf($timeline, Instrument::Bass)],
+    )))->toBeGreaterThanOrEqual(2.0)
         ->and(eventsOf($timeline, Instrument::Drums)[0]->t)->toBe(0.0);
 });
 
 it('plays at another tempo without changing the breakdown', function (): void {
     $breakdown = Examples::breakdown();
-    expect(performed($breakdown, 60)->seconds)->toEqualWithDelta(2 * performed($breakdown)->seconds, 1e-9)->and($breakdown->start->tempo->bpm)->toBe(120.0);
+    expect(performed($breakdown, 60)->seconds)->toEqualWithDelta(2 * performed($breakdown)->seconds, 1e-9)
+        ->and($breakdown->start->tempo->bpm)->toBe(120.0);
 });
 
 it('strikes up strokes a little softer than down strokes with the same accent', function (): void {
-    $timeline = performed(withStrokes([['at' => 0, 'division' => 2, 'direction' => 'down', 'fixed' => ['direction']], ['at' => 480, 'division' => 2, 'direction' => 'up', 'fixed' => ['direction']]]));
-    $loudness = static fn (Direction $direction): float => eventsOf($timeline, Instrument::Guitar)[array_search($direction, array_map(static fn (Event $event): ?Direction => $event->direction, eventsOf($timeline, Instrument::Guitar)), true)]->velocity;
+    $timeline = performed(withStrokes([
+        ['at' => 0, 'division' => 2, 'direction' => 'down', 'fixed' => ['direction']],
+        ['at' => 480, 'division' => 2, 'direction' => 'up', 'fixed' => ['direction']],
+    ]));
+    $loudness = static fn (Direction $direction): float => eventsOf(
+        $timeline,
+        Instrument::Guitar,
+    )[array_search(
+        $direction,
+        array_map(static fn (Event $event): ?Direction => $event->direction, eventsOf($timeline, Instrument::Guitar)),
+        true,
+    )]->velocity;
 
     expect($loudness(Direction::Up) / $loudness(Direction::Down))->toEqualWithDelta(0.92, 1e-9);
 });
@@ -173,11 +218,17 @@ it('moves a stroke with the ends of its strings', function (): void {
     $later = $stroke->shifted(0.25);
 
     expect($later->t - $stroke->t)->toEqualWithDelta(0.25, 1e-12)
-        ->and(array_map(static fn (float $after, float $before): float => $after - $before, $later->ends, $stroke->ends))->toEqualWithDelta(array_fill(0, count($stroke->ends), 0.25), 1e-12);
+        ->and(array_map(static fn (float $after, float $before): float => $after - $before, $later->ends, $stroke->ends))->toEqualWithDelta(
+            array_fill(0, count($stroke->ends), 0.25),
+            1e-12,
+        );
 });
 
 it('leaves a little air after a bass note, by its own length in the swing', function (): void {
-    $timeline = (new Performer())->perform(Examples::breakdown(['feel' => Examples::swing(2), 'band' => ['groove' => 'four-walk', 'parts' => []]]));
+    $timeline = (new Performer())->perform(Examples::breakdown([
+        'feel' => Examples::swing(2),
+        'band' => ['groove' => 'four-walk', 'parts' => []],
+    ]));
     $bass = eventsOf($timeline, Instrument::Bass);
 
     // A walking bass: four quarters a bar at 120, each held for 94 % of its half second.
@@ -200,7 +251,13 @@ it('moves the pitch of a stroke as its ornament says, to where it ends', functio
 ]);
 
 it('plays every part as loud as it is set', function (): void {
-    $loud = static fn (float $level): array => eventsOf((new Performer())->perform(Examples::breakdown(['band' => ['groove' => 'shuffle', 'parts' => [['name' => 'bass', 'level' => $level, 'offsetMs' => 0, 'straight' => false]]]])), Instrument::Bass);
+    $loud = static fn (float $level): array => eventsOf(
+        (new Performer())->perform(Examples::breakdown(['band' => [
+            'groove' => 'shuffle',
+            'parts' => [['name' => 'bass', 'level' => $level, 'offsetMs' => 0, 'straight' => false]],
+        ]])),
+        Instrument::Bass,
+    );
     $half = $loud(0.5);
     foreach ($loud(1.0) as $number => $event) {
         expect($half[$number]->velocity)->toEqualWithDelta($event->velocity / 2, 1e-9);

@@ -18,7 +18,9 @@ use Gravik\Tests\Support\Examples;
 /** @param list<array<string, mixed>> $strokes of one line, or of two lines where each has a name */
 function struck(array $strokes, array $fields = []): Breakdown
 {
-    $streams = array_is_list($strokes) ? [['name' => 'strum', 'strokes' => $strokes]] : array_map(static fn (string $name): array => ['name' => $name, 'strokes' => $strokes[$name]], array_keys($strokes));
+    $streams = array_is_list($strokes)
+        ? [['name' => 'strum', 'strokes' => $strokes]]
+        : array_map(static fn (string $name): array => ['name' => $name, 'strokes' => $strokes[$name]], array_keys($strokes));
 
     return Examples::breakdown(['pattern' => ['ticks' => 3840, 'streams' => $streams]] + $fields);
 }
@@ -40,15 +42,75 @@ it('mends what it warns of, and the warning is gone when the pattern is played a
         expect(array_map(static fn (Warning $each): string => $each->kind->value, warnedOf($repair->breakdown)))->not->toContain($kind);
     }
 })->with([
-    'a stroke against the hand' => ['breaks-the-swing', struck([['at' => 0, 'division' => 2, 'direction' => 'up', 'fixed' => ['direction']]]), ['Let the hand choose there']],
-    'a thumb that doubles' => ['thumb-doubles', struck(['thumb' => [['at' => 0, 'division' => 2, 'by' => 'thumb'], ['at' => 480, 'division' => 2, 'by' => 'thumb']]], ['school' => 'thumb-fingers']), ['Give the later ones to the fingers']],
-    'a triplet without its thumb' => ['thumb-missing', struck(['thumb' => [['at' => 960, 'division' => 1, 'by' => 'thumb', 'zone' => 'bass']], 'brushes' => [['at' => 0, 'division' => 3, 'by' => 'fingers', 'zone' => 'high'], ['at' => 320, 'division' => 3, 'by' => 'fingers', 'zone' => 'high']]], ['school' => 'thumb-fingers']), ['Give the thumb its beat']],
-    'thirds among halves' => ['tuplets-overlap', struck([['at' => 0, 'division' => 2], ['at' => 480, 'division' => 2], ['at' => 640, 'division' => 3]]), ['Move the odd ones to the nearest slot']],
-    'too many downs' => ['same-direction', Examples::breakdown(['school' => 'all-down', 'tempo' => 160], 'xxxxxxxx'), ['Change to the pendulum']],
-    'a short note too short' => ['short-note', Examples::breakdown(['tempo' => 220, 'feel' => ['mode' => 'fixed', 'ratio' => 3, 'unit' => 'eighth']]), ['Let the swing follow the tempo', 'Play it straight']],
-    'strings the grip mutes' => ['silent-strings', struck([['at' => 0, 'division' => 1, 'strings' => [6]]], ['pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]]]]), ['Strike string 5 instead', 'Strike the whole grip']],
-    'a bend that nothing began' => ['no-bend-before', struck([['at' => 0, 'division' => 1, 'strings' => [2]], ['at' => 960, 'division' => 1, 'strings' => [2], 'ornament' => ['kind' => 'release', 'frets' => 2]]]), ['Bend on the stroke before', 'Strike it plainly']],
-    'a slide below the nut' => ['below-the-nut', struck([['at' => 0, 'division' => 1, 'strings' => [1], 'ornament' => ['kind' => 'slide-in', 'frets' => -4]]], ['pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, null, 0, 2, 3, 1]], ['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'A7', 'frets' => [null, 0, 2, 0, 2, 3]]]]), ['Come from one fret away', 'Strike it plainly']],
+    'a stroke against the hand' => [
+        'breaks-the-swing',
+        struck([['at' => 0, 'division' => 2, 'direction' => 'up', 'fixed' => ['direction']]]),
+        ['Let the hand choose there'],
+    ],
+    'a thumb that doubles' => [
+        'thumb-doubles',
+        struck(
+            ['thumb' => [['at' => 0, 'division' => 2, 'by' => 'thumb'], ['at' => 480, 'division' => 2, 'by' => 'thumb']]],
+            ['school' => 'thumb-fingers'],
+        ),
+        ['Give the later ones to the fingers'],
+    ],
+    'a triplet without its thumb' => [
+        'thumb-missing',
+        struck(
+            [
+                'thumb' => [['at' => 960, 'division' => 1, 'by' => 'thumb', 'zone' => 'bass']],
+                'brushes' => [
+                    ['at' => 0, 'division' => 3, 'by' => 'fingers', 'zone' => 'high'],
+                    ['at' => 320, 'division' => 3, 'by' => 'fingers', 'zone' => 'high'],
+                ],
+            ],
+            ['school' => 'thumb-fingers'],
+        ),
+        ['Give the thumb its beat'],
+    ],
+    'thirds among halves' => [
+        'tuplets-overlap',
+        struck([['at' => 0, 'division' => 2], ['at' => 480, 'division' => 2], ['at' => 640, 'division' => 3]]),
+        ['Move the odd ones to the nearest slot'],
+    ],
+    'too many downs' => [
+        'same-direction',
+        Examples::breakdown(['school' => 'all-down', 'tempo' => 160], 'xxxxxxxx'),
+        ['Change to the pendulum'],
+    ],
+    'a short note too short' => [
+        'short-note',
+        Examples::breakdown(['tempo' => 220, 'feel' => ['mode' => 'fixed', 'ratio' => 3, 'unit' => 'eighth']]),
+        ['Let the swing follow the tempo', 'Play it straight'],
+    ],
+    'strings the grip mutes' => [
+        'silent-strings',
+        struck(
+            [['at' => 0, 'division' => 1, 'strings' => [6]]],
+            ['pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]]]],
+        ),
+        ['Strike string 5 instead', 'Strike the whole grip'],
+    ],
+    'a bend that nothing began' => [
+        'no-bend-before',
+        struck([
+            ['at' => 0, 'division' => 1, 'strings' => [2]],
+            ['at' => 960, 'division' => 1, 'strings' => [2], 'ornament' => ['kind' => 'release', 'frets' => 2]],
+        ]),
+        ['Bend on the stroke before', 'Strike it plainly'],
+    ],
+    'a slide below the nut' => [
+        'below-the-nut',
+        struck(
+            [['at' => 0, 'division' => 1, 'strings' => [1], 'ornament' => ['kind' => 'slide-in', 'frets' => -4]]],
+            ['pins' => [
+                ['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, null, 0, 2, 3, 1]],
+                ['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'A7', 'frets' => [null, 0, 2, 0, 2, 3]],
+            ]],
+        ),
+        ['Come from one fret away', 'Strike it plainly'],
+    ],
 ]);
 
 it('offers nothing where nothing helps: more strokes than a hand has', function (): void {
@@ -59,13 +121,20 @@ it('offers nothing where nothing helps: more strokes than a hand has', function 
 });
 
 it('sounds the open strings where the hand travels, and leaves none of the old grip ringing', function (): void {
-    $breakdown = struck([['at' => 0, 'division' => 1], ['at' => 3360, 'division' => 2, 'chord' => 'open', 'zone' => 'high']], ['pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]]]]);
+    $breakdown = struck(
+        [['at' => 0, 'division' => 1], ['at' => 3360, 'division' => 2, 'chord' => 'open', 'zone' => 'high']],
+        ['pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]]]],
+    );
     $strokes = (new Performer())->perform($breakdown)->strokes;
     $hiccup = $strokes[1];
 
-    expect($hiccup->voicing->frets)->toBe([0, 0, 0, 0, 0, 0])->and(array_map(static fn (int $string): int => 6 - $string, $hiccup->strings))->toContain(1)->not->toContain(6)
+    expect($hiccup->voicing->frets)->toBe([0, 0, 0, 0, 0, 0])
+        ->and(array_map(static fn (int $string): int => 6 - $string, $hiccup->strings))->toContain(1)->not->toContain(6)
         ->and(max($strokes[0]->ends))->toEqualWithDelta($hiccup->t, 1e-9)
-        ->and(array_filter(warnedOf($breakdown), static fn (Warning $warning): bool => $warning->kind->value === 'silent-strings'))->toBe([]);
+        ->and(array_filter(
+            warnedOf($breakdown),
+            static fn (Warning $warning): bool => $warning->kind->value === 'silent-strings',
+        ))->toBe([]);
 });
 
 it('asks what a hardest first beat announces where nothing begins, and only there', function (string $slots, string $line, ?string $asks): void {

@@ -33,7 +33,10 @@ function playedEntry(LibraryPattern $entry): Timeline
         'meter' => $entry->pattern->meter->text(), 'tempo' => $tempo, 'key' => 'E minor', 'school' => $entry->school->value,
         'feel' => ['mode' => 'fixed', 'ratio' => $entry->feel->ratio, 'unit' => $entry->feel->unit->value],
         'sections' => [['name' => 'A', 'line' => '| Em '.str_repeat('| % ', $bars - 1).'|']],
-        'pins' => array_map(static fn (int $bar): array => ['section' => 0, 'bar' => $bar, 'at' => 0, 'symbol' => 'Em', 'frets' => [0, 2, 2, 0, 0, 0]], range(0, $bars - 1)),
+        'pins' => array_map(
+            static fn (int $bar): array => ['section' => 0, 'bar' => $bar, 'at' => 0, 'symbol' => 'Em', 'frets' => [0, 2, 2, 0, 0, 0]],
+            range(0, $bars - 1),
+        ),
         'pattern' => (new PatternJson())->write($entry->pattern),
     ], str_repeat('x', 2 * $entry->pattern->meter->beats()));
 
@@ -74,13 +77,25 @@ function pickedAt(array $samples): array
 
 it('sounds every library pattern at the planned times', function (LibraryPattern $entry): void {
     $timeline = playedEntry($entry);
-    $planned = array_values(array_unique(array_map(static fn (PlayedStroke $stroke): string => number_format($stroke->t, 4), $timeline->strokes)));
+    $planned = array_values(array_unique(array_map(
+        static fn (PlayedStroke $stroke): string => number_format($stroke->t, 4),
+        $timeline->strokes,
+    )));
     $heard = pickedAt(renderedGuitar($timeline));
     $near = static fn (float $t): bool => array_filter($heard, static fn (float $onset): bool => abs($onset - $t) < 0.012) !== [];
     $met = count(array_filter($planned, static fn (string $t): bool => $near((float) $t)));
 
-    expect($met / count($planned))->toBeGreaterThanOrEqual(0.9, $entry->slug.': '.implode(' ', $planned).' heard '.implode(' ', array_map(static fn (float $t): string => number_format($t, 3), $heard)));
-})->with(static fn (): array => array_combine(array_map(static fn (LibraryPattern $entry): string => $entry->slug, PatternLibrary::all()), array_map(static fn (LibraryPattern $entry): array => [$entry], PatternLibrary::all())));
+    expect($met / count($planned))->toBeGreaterThanOrEqual(
+        0.9,
+        $entry->slug.': '.implode(' ', $planned).' heard '.implode(
+            ' ',
+            array_map(static fn (float $t): string => number_format($t, 3), $heard),
+        ),
+    );
+})->with(static fn (): array => array_combine(
+    array_map(static fn (LibraryPattern $entry): string => $entry->slug, PatternLibrary::all()),
+    array_map(static fn (LibraryPattern $entry): array => [$entry], PatternLibrary::all()),
+));
 
 it('plucks strings in tune', function (int $pitch): void {
     $samples = (new StringSound(44100))->of($pitch, 'ring', false, 0.5);
@@ -105,7 +120,13 @@ it('plucks strings in tune', function (int $pitch): void {
 
 it('tells ring, palm-mute, dead and up strokes apart by length and brightness', function (): void {
     $string = new StringSound(TEST_RATE);
-    $loudness = static fn (array $samples, float $from, float $to): float => sqrt(array_sum(array_map(static fn (float $value): float => $value ** 2, array_slice($samples, (int) ($from * TEST_RATE), (int) (($to - $from) * TEST_RATE)))) / max(1, (int) (($to - $from) * TEST_RATE)));
+    $loudness = static fn (array $samples, float $from, float $to): float => sqrt(array_sum(array_map(
+        static fn (float $value): float => $value ** 2,
+        array_slice($samples, (int) ($from * TEST_RATE), (int) (($to - $from) * TEST_RATE)),
+    )) / max(
+        1,
+        (int) (($to - $from) * TEST_RATE),
+    ));
     $brightness = static function (array $samples): float {
         $quick = $all = 1e-9;
         for ($i = 1; $i < 0.03 * TEST_RATE; $i++) {
@@ -115,7 +136,12 @@ it('tells ring, palm-mute, dead and up strokes apart by length and brightness', 
 
         return $quick / $all;
     };
-    [$ring, $muted, $dead, $up] = [$string->of(52, 'ring', false), $string->of(52, 'palm-mute', false), $string->chuck(52, false), $string->of(52, 'ring', true)];
+    [$ring, $muted, $dead, $up] = [
+        $string->of(52, 'ring', false),
+        $string->of(52, 'palm-mute', false),
+        $string->chuck(52, false),
+        $string->of(52, 'ring', true),
+    ];
 
     expect($loudness($ring, 0.4, 0.45))->toBeGreaterThan(5 * $loudness($muted, 0.4, 0.45))
         ->and(count($dead))->toBeLessThan(0.1 * TEST_RATE)
@@ -124,15 +150,32 @@ it('tells ring, palm-mute, dead and up strokes apart by length and brightness', 
 });
 
 it('slides, hammers and bends to the pitch that is drawn', function (string $kind, int $frets, float $early, float $late): void {
-    $breakdown = Examples::breakdown(['tempo' => 60, 'pattern' => ['ticks' => 3840, 'streams' => [['name' => 'strum', 'strokes' => [['at' => 0, 'division' => 1, 'strings' => [3], 'ornament' => ['kind' => $kind, 'frets' => $frets]]]]]],
-        'sections' => [['name' => 'A', 'line' => '| Dm |']], 'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => [null, 5, 7, 7, 6, 5]]]]);
-    $event = array_values(array_filter((new Performer())->perform($breakdown)->events, static fn (Event $event): bool => $event->part->instrument === Instrument::Guitar))[0];
+    $breakdown = Examples::breakdown(['tempo' => 60, 'pattern' => [
+        'ticks' => 3840,
+        'streams' => [[
+            'name' => 'strum',
+            'strokes' => [['at' => 0, 'division' => 1, 'strings' => [3], 'ornament' => ['kind' => $kind, 'frets' => $frets]]],
+        ]],
+    ],
+        'sections' => [['name' => 'A', 'line' => '| Dm |']], 'pins' => [[
+            'section' => 0,
+            'bar' => 0,
+            'at' => 0,
+            'symbol' => 'Dm',
+            'frets' => [null, 5, 7, 7, 6, 5],
+        ]]]);
+    $event = array_values(array_filter(
+        (new Performer())->perform($breakdown)->events,
+        static fn (Event $event): bool => $event->part->instrument === Instrument::Guitar,
+    ))[0];
     $at = static function (float $t) use ($event): float {
         $points = $event->glide;
         foreach ($points as $place => [$from, $semitones]) {
             $next = $points[$place + 1] ?? null;
             if ($next === null || $t < $next[0]) {
-                return $next === null || $t <= $from ? $semitones : $semitones + ($next[1] - $semitones) * ($t - $from) / ($next[0] - $from);
+                return $next === null || $t <= $from
+                    ? $semitones
+                    : $semitones + ($next[1] - $semitones) * ($t - $from) / ($next[0] - $from);
             }
         }
 
@@ -161,15 +204,30 @@ it('writes a WAV file that says what it holds', function (): void {
 });
 
 it('says which stroke asks for strings that a grip mutes, or slides below the nut', function (): void {
-    $breakdown = static fn (array $stroke): Breakdown => Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Am |']], 'pins' => [['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Am', 'frets' => [null, 0, 2, 2, 1, 0]]],
+    $breakdown = static fn (array $stroke): Breakdown => Examples::breakdown(['sections' => [[
+        'name' => 'A',
+        'line' => '| Am |',
+    ]], 'pins' => [[
+        'section' => 0,
+        'bar' => 0,
+        'at' => 0,
+        'symbol' => 'Am',
+        'frets' => [null, 0, 2, 2, 1, 0],
+    ]],
         'pattern' => ['ticks' => 3840, 'streams' => [['name' => 'strum', 'strokes' => [$stroke + ['at' => 480, 'division' => 2]]]]]]);
     $faults = static function (Breakdown $breakdown): array {
         $timeline = (new Performer())->perform($breakdown);
 
-        return array_map(static fn ($warning): string => $warning->kind->value.': '.$warning->text, (new StrokeFaults())->of($timeline->voiced['l1'], $timeline->hands()[0]->plan));
+        return array_map(
+            static fn ($warning): string => $warning->kind->value.': '.$warning->text,
+            (new StrokeFaults())->of($timeline->voiced['l1'], $timeline->hands()[0]->plan),
+        );
     };
 
     expect($faults($breakdown(['strings' => [6]]))[0])->toStartWith('silent-strings: The stroke on the “&” of beat 1')
-        ->and($faults($breakdown(['strings' => [2], 'ornament' => ['kind' => 'slide-in', 'frets' => -2]]))[0])->toStartWith('below-the-nut:')
+        ->and($faults($breakdown([
+            'strings' => [2],
+            'ornament' => ['kind' => 'slide-in', 'frets' => -2],
+        ]))[0])->toStartWith('below-the-nut:')
         ->and($faults($breakdown(['strings' => [4], 'ornament' => ['kind' => 'slide-in', 'frets' => -2]])))->toBe([]);
 });

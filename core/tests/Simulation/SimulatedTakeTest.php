@@ -21,8 +21,14 @@ function guitarOf(Timeline $timeline): array
 
 it('puts the simulated player in the guitar’s place and leaves the band as it was', function (): void {
     $timeline = (new Performer())->perform(Examples::breakdown([], 'xxxx', 1));
-    $late = (new SimulatedTake($timeline, (new SimulatedPlayer(20, 0, 0, 0, 1))->play($timeline, 2)))->timeline(new BandPart('guitar', Instrument::Guitar, 1.0));
-    $others = static fn (Timeline $of): array => array_values(array_filter($of->events, static fn (Event $event): bool => $event->part->instrument !== Instrument::Guitar));
+    $late = (new SimulatedTake(
+        $timeline,
+        (new SimulatedPlayer(20, 0, 0, 0, 1))->play($timeline, 2),
+    ))->timeline(new BandPart('guitar', Instrument::Guitar, 1.0));
+    $others = static fn (Timeline $of): array => array_values(array_filter(
+        $of->events,
+        static fn (Event $event): bool => $event->part->instrument !== Instrument::Guitar,
+    ));
 
     expect($others($late))->toEqual($others($timeline))
         ->and(count(guitarOf($late)))->toBe(count(guitarOf($timeline)))
@@ -44,7 +50,10 @@ function inOrder(array $times): array
 
 it('begins no stroke before the form does, however early the player is', function (): void {
     $timeline = (new Performer())->perform(Examples::breakdown([], 'xxxx', 1));
-    $early = (new SimulatedTake($timeline, (new SimulatedPlayer(-60, 0, 0, 0, 1))->play($timeline, 2)))->timeline(new BandPart('guitar', Instrument::Guitar, 1.0));
+    $early = (new SimulatedTake(
+        $timeline,
+        (new SimulatedPlayer(-60, 0, 0, 0, 1))->play($timeline, 2),
+    ))->timeline(new BandPart('guitar', Instrument::Guitar, 1.0));
 
     expect(min(array_map(static fn (PlayedStroke $stroke): float => $stroke->t, $early->strokes)))->toBe(0.0)
         ->and($early->strokes[1]->t)->toEqualWithDelta(0.44, 1e-9);
@@ -52,7 +61,10 @@ it('begins no stroke before the form does, however early the player is', functio
 
 it('plays what it was told: bias, spread, drift, misses and strokes too many', function (): void {
     $timeline = (new Performer())->perform(Examples::breakdown([], 'xxxxxxxx'));
-    $off = static fn (SimulatedPlayer $player): array => array_map(static fn (PlayedStroke $stroke): float => 1000 * ($stroke->t - 0.25 * round($stroke->t / 0.25)), $player->play($timeline, 32));
+    $off = static fn (SimulatedPlayer $player): array => array_map(
+        static fn (PlayedStroke $stroke): float => 1000 * ($stroke->t - 0.25 * round($stroke->t / 0.25)),
+        $player->play($timeline, 32),
+    );
     $sums = static fn (array $values): float => array_sum($values) / count($values);
 
     expect($sums($off(new SimulatedPlayer(15, 0, 0, 0, 1))))->toEqualWithDelta(15, 1e-6)
@@ -64,7 +76,11 @@ it('plays what it was told: bias, spread, drift, misses and strokes too many', f
 });
 
 it('lets a string ring until the pick is there again, but not over a new grip', function (): void {
-    $events = guitarOf((new Performer())->perform(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm | A7 |']]], 'xxxx', 1)));
+    $events = guitarOf((new Performer())->perform(Examples::breakdown(
+        ['sections' => [['name' => 'A', 'line' => '| Dm | A7 |']]],
+        'xxxx',
+        1,
+    )));
     $byString = [];
     foreach ($events as $event) {
         $byString[$event->string][] = $event;

@@ -60,15 +60,25 @@ it('strikes everything down and has no air when asked to', function (): void {
 });
 
 it('keeps a direction that the teacher fixed and says where it stops the hand', function (): void {
-    $strokes = [new Stroke(0, 2), new Stroke(480, 2, direction: Direction::Down, fixed: ['direction']), new Stroke(960, 2, direction: Direction::Up)];
+    $strokes = [
+        new Stroke(0, 2),
+        new Stroke(480, 2, direction: Direction::Down, fixed: ['direction']),
+        new Stroke(960, 2, direction: Direction::Up),
+    ];
     $plan = planned(new Pattern(Meter::parse('2/4'), 1920, [new Stream('strum', $strokes)]));
 
     expect(handLine($plan))->toBe('DDDu')
-        ->and(array_map(static fn (Warning $warning): array => [$warning->kind->value, $warning->at], $plan->warnings))->toBe([['breaks-the-swing', [480]]]);
+        ->and(array_map(
+            static fn (Warning $warning): array => [$warning->kind->value, $warning->at],
+            $plan->warnings,
+        ))->toBe([['breaks-the-swing', [480]]]);
 });
 
 it('says what gets hard at a tempo, by the rate of strokes', function (string $slots, int $grid, School $school, float $bpm, array $kinds): void {
-    expect(array_map(static fn (Warning $warning): string => $warning->kind->value, planned(Examples::pattern($slots, '4/4', $grid), $school, $bpm)->warnings))->toBe($kinds);
+    expect(array_map(
+        static fn (Warning $warning): string => $warning->kind->value,
+        planned(Examples::pattern($slots, '4/4', $grid), $school, $bpm)->warnings,
+    ))->toBe($kinds);
 })->with([
     'eighths all down, 4 a second' => ['xxxxxxxx', 2, School::AllDown, 120, []],
     'eighths all down, over 4' => ['xxxxxxxx', 2, School::AllDown, 126, ['same-direction']],

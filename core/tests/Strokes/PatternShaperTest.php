@@ -17,13 +17,20 @@ function twoLines(): Pattern
 {
     $thumb = array_map(static fn (int $at): Stroke => new Stroke($at, 1, by: PlayedBy::Thumb, strings: Zone::Bass), [0, 960]);
 
-    return new Pattern(Meter::parse('4/4'), 7680, [new Stream('strum', [new Stroke(0, 1), new Stroke(480, 2), new Stroke(4320, 2, accent: 3)]), new Stream('thumb', $thumb)]);
+    return new Pattern(
+        Meter::parse('4/4'),
+        7680,
+        [new Stream('strum', [new Stroke(0, 1), new Stroke(480, 2), new Stroke(4320, 2, accent: 3)]), new Stream('thumb', $thumb)],
+    );
 }
 
 /** @return list<list<int>> ticks of the strokes of each line */
 function tickPairsOf(Pattern $pattern): array
 {
-    return array_map(static fn (Stream $stream): array => array_map(static fn (Stroke $stroke): int => $stroke->at, $stream->strokes), $pattern->streams);
+    return array_map(
+        static fn (Stream $stream): array => array_map(static fn (Stroke $stroke): int => $stroke->at, $stream->strokes),
+        $pattern->streams,
+    );
 }
 
 it('copies the bar of a place to the others, in both lines', function (int $at, array $ticks): void {
@@ -44,7 +51,11 @@ it('exchanges the rhythms of a beat between the lines, each keeping its strings 
 });
 
 it('shows each beat as its strokes divide it, or as it is asked for', function (?int $grid, array $divided, array $divisions): void {
-    $slots = SlotGrid::of(new Pattern(Meter::parse('2/4'), 1920, [new Stream('s', [new Stroke(0, 1), new Stroke(1280, 3)])]), $grid, $divided);
+    $slots = SlotGrid::of(
+        new Pattern(Meter::parse('2/4'), 1920, [new Stream('s', [new Stroke(0, 1), new Stroke(1280, 3)])]),
+        $grid,
+        $divided,
+    );
 
     expect(array_column($slots, 'division'))->toBe($divisions)
         ->and(array_keys(array_filter(array_column($slots, 'onBeat'))))->toBe([0, $divisions[0]])

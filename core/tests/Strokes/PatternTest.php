@@ -40,12 +40,27 @@ it('refuses a grid in five', function (): void {
 it('refuses strokes that do not fit', function (callable $build, string $message): void {
     expect($build)->toThrow(StrokesException::class, $message);
 })->with([
-    'past the end' => [static fn () => new Pattern(Meter::parse('4/4'), 3840, [new Stream('s', [new Stroke(3840, 2)])]), 'outside the pattern'],
-    'before the start' => [static fn () => new Pattern(Meter::parse('4/4'), 3840, [new Stream('s', [new Stroke(-480, 2)])]), 'outside the pattern'],
-    'off its own grid' => [static fn () => new Pattern(Meter::parse('4/4'), 3840, [new Stream('s', [new Stroke(320, 2)])]), 'does not lie on a beat divided in 2'],
-    'two at once in one stream' => [static fn () => new Stream('bass', [new Stroke(480, 2), new Stroke(480, 4)]), 'Stream "bass" has two strokes at tick 480'],
+    'past the end' => [
+        static fn () => new Pattern(Meter::parse('4/4'), 3840, [new Stream('s', [new Stroke(3840, 2)])]),
+        'outside the pattern',
+    ],
+    'before the start' => [
+        static fn () => new Pattern(Meter::parse('4/4'), 3840, [new Stream('s', [new Stroke(-480, 2)])]),
+        'outside the pattern',
+    ],
+    'off its own grid' => [
+        static fn () => new Pattern(Meter::parse('4/4'), 3840, [new Stream('s', [new Stroke(320, 2)])]),
+        'does not lie on a beat divided in 2',
+    ],
+    'two at once in one stream' => [
+        static fn () => new Stream('bass', [new Stroke(480, 2), new Stroke(480, 4)]),
+        'Stream "bass" has two strokes at tick 480',
+    ],
     'half a bar' => [static fn () => new Pattern(Meter::parse('4/4'), 1920, [new Stream('s', [])]), 'one to four whole bars'],
-    'three streams' => [static fn () => new Pattern(Meter::parse('4/4'), 3840, [new Stream('a', []), new Stream('b', []), new Stream('c', [])]), 'one or two streams'],
+    'three streams' => [
+        static fn () => new Pattern(Meter::parse('4/4'), 3840, [new Stream('a', []), new Stream('b', []), new Stream('c', [])]),
+        'one or two streams',
+    ],
     'a length of nothing' => [static fn () => Length::ofSlot(0), 'above 0'],
     'an accent past the hardest' => [static fn () => new Stroke(0, 2, accent: 4), '0 (soft) to 3'],
     'a thousandth too early' => [static fn () => new Stroke(0, 2, offsetMs: -250.001), 'at most 250 ms'],

@@ -43,7 +43,10 @@ function inSchool(Pattern $pattern, School $school, float $bpm = 80): HandPlan
 
 function letters(HandPlan $plan): string
 {
-    return implode('', array_map(static fn (Stroke $stroke): string => $stroke->direction === Direction::Down ? 'D' : 'U', $plan->pattern->strokes()));
+    return implode(
+        '',
+        array_map(static fn (Stroke $stroke): string => $stroke->direction === Direction::Down ? 'D' : 'U', $plan->pattern->strokes()),
+    );
 }
 
 it('turns, or goes on once as it crosses the strings, as the school has it', function (School $school, array $strings, string $expected): void {
@@ -74,8 +77,20 @@ it('comes round fewer strings in the school made for the roll', function (array 
 
 it('gives the bass to the thumb and the upper strings to the fingers', function (): void {
     $pattern = new Pattern(Meter::parse('2/4'), 1920, [
-        new Stream('thumb', [(new Stroke(0, 1))->striking(Zone::Bass, Action::Pick, PlayedBy::Thumb), (new Stroke(960, 1))->striking(Zone::Bass, Action::Pick, PlayedBy::Thumb)]),
-        new Stream('brushes', [(new Stroke(480, 2))->striking(Zone::High, Action::Brush, PlayedBy::Fingers), (new Stroke(1440, 2))->striking(Zone::High, Action::Brush, PlayedBy::Fingers)]),
+        new Stream(
+            'thumb',
+            [
+                (new Stroke(0, 1))->striking(Zone::Bass, Action::Pick, PlayedBy::Thumb),
+                (new Stroke(960, 1))->striking(Zone::Bass, Action::Pick, PlayedBy::Thumb),
+            ],
+        ),
+        new Stream(
+            'brushes',
+            [
+                (new Stroke(480, 2))->striking(Zone::High, Action::Brush, PlayedBy::Fingers),
+                (new Stroke(1440, 2))->striking(Zone::High, Action::Brush, PlayedBy::Fingers),
+            ],
+        ),
     ]);
     $plan = inSchool($pattern, School::ThumbFingers);
 
@@ -86,17 +101,32 @@ it('gives the bass to the thumb and the upper strings to the fingers', function 
 
 it('names a thumb that doubles, and one that leaves a triplet its first third', function (array $bass, string $fault, string $where): void {
     $pattern = new Pattern(Meter::parse('2/4'), 1920, [
-        new Stream('thumb', array_map(static fn (array $place): Stroke => (new Stroke(...$place))->striking(Zone::Bass, Action::Pick, PlayedBy::Thumb), $bass)),
+        new Stream(
+            'thumb',
+            array_map(
+                static fn (array $place): Stroke => (new Stroke(...$place))->striking(Zone::Bass, Action::Pick, PlayedBy::Thumb),
+                $bass,
+            ),
+        ),
         new Stream('brushes', [(new Stroke(320, 3))->striking(Zone::High, Action::Brush, PlayedBy::Fingers)]),
     ]);
     $warnings = inSchool($pattern, School::ThumbFingers)->warnings;
-    $named = array_combine(array_map(static fn (Warning $warning): string => $warning->kind->value, $warnings), array_column($warnings, 'text'));
+    $named = array_combine(
+        array_map(static fn (Warning $warning): string => $warning->kind->value, $warnings),
+        array_column($warnings, 'text'),
+    );
     expect($named[$fault] ?? '')->toContain($where);
-})->with(['doubled' => [[[0, 2], [480, 2]], 'thumb-doubles', '(beat 1, the “ta” of beat 1)'], 'missing' => [[[960, 1]], 'thumb-missing', 'the first third of beat 1']]);
+})->with([
+    'doubled' => [[[0, 2], [480, 2]], 'thumb-doubles', '(beat 1, the “ta” of beat 1)'],
+    'missing' => [[[960, 1]], 'thumb-missing', 'the first third of beat 1'],
+]);
 
 it('keeps a direction that the teacher fixed in every school', function (School $school): void {
     $pattern = Examples::pattern('xxxxxxxx');
-    $fixed = $pattern->withStreams([new Stream('strum', [new Stroke(0, 2, direction: Direction::Up, fixed: ['direction']), ...array_slice($pattern->streams[0]->strokes, 1)])]);
+    $fixed = $pattern->withStreams([new Stream(
+        'strum',
+        [new Stroke(0, 2, direction: Direction::Up, fixed: ['direction']), ...array_slice($pattern->streams[0]->strokes, 1)],
+    )]);
     expect(letters(inSchool($fixed, $school))[0])->toBe('U');
 })->with(School::cases());
 
@@ -123,13 +153,25 @@ it('knows to which tempo a school holds, and what gives out first', function (st
 ]);
 
 it('warns at a tempo beyond the limit and not below it', function (): void {
-    $kinds = static fn (float $bpm): array => array_map(static fn (Warning $warning): string => $warning->kind->value, inSchool(Examples::pattern('xxxxxxxx'), School::AllDown, $bpm)->warnings);
+    $kinds = static fn (float $bpm): array => array_map(
+        static fn (Warning $warning): string => $warning->kind->value,
+        inSchool(Examples::pattern('xxxxxxxx'), School::AllDown, $bpm)->warnings,
+    );
     expect($kinds(119))->toBe([])->and($kinds(121))->toBe(['same-direction']);
 });
 
 it('names thirds among halves in one beat, and nothing where two lines share the beat or each has its own', function (array $lines, array $at): void {
-    $streams = array_map(static fn (array $places): Stream => new Stream('line', array_map(static fn (array $place): Stroke => new Stroke(...$place), $places)), $lines);
-    $named = array_filter(inSchool(new Pattern(Meter::parse('2/4'), 1920, $streams), School::Pendulum)->warnings, static fn (Warning $warning): bool => $warning->kind->value === 'tuplets-overlap');
+    $streams = array_map(
+        static fn (array $places): Stream => new Stream(
+            'line',
+            array_map(static fn (array $place): Stroke => new Stroke(...$place), $places),
+        ),
+        $lines,
+    );
+    $named = array_filter(
+        inSchool(new Pattern(Meter::parse('2/4'), 1920, $streams), School::Pendulum)->warnings,
+        static fn (Warning $warning): bool => $warning->kind->value === 'tuplets-overlap',
+    );
 
     expect(array_merge([], ...array_map(static fn (Warning $warning): array => $warning->at, array_values($named))))->toBe($at);
 })->with([
@@ -140,8 +182,16 @@ it('names thirds among halves in one beat, and nothing where two lines share the
 ]);
 
 it('shows every school beside the one chosen, and where they part', function (): void {
-    $all = SchoolInUse::all(roll([4, 3, 2]), School::Alternate, new Ruler(Meter::parse('2/4'), new Tempo(80), Feel::straight()), Feel::straight());
-    $of = static fn (School $school): SchoolInUse => array_values(array_filter($all, static fn (SchoolInUse $each): bool => $each->school === $school))[0];
+    $all = SchoolInUse::all(
+        roll([4, 3, 2]),
+        School::Alternate,
+        new Ruler(Meter::parse('2/4'), new Tempo(80), Feel::straight()),
+        Feel::straight(),
+    );
+    $of = static fn (School $school): SchoolInUse => array_values(array_filter(
+        $all,
+        static fn (SchoolInUse $each): bool => $each->school === $school,
+    ))[0];
 
     // DDUDDU against DUDUDU: the second, third and fourth strokes part.
     expect(array_map(static fn (SchoolInUse $each): School => $each->school, $all))->toBe(School::cases())
@@ -151,8 +201,18 @@ it('shows every school beside the one chosen, and where they part', function ():
 });
 
 it('limits the tempo by the fastest stretch of the bar, not by its average', function (): void {
-    $pattern = static fn (string $count): Pattern => (new HandPlanner())->plan(CountLine::parse($count, Meter::parse('4/4')), School::AllDown, new Ruler(Meter::parse('4/4'), new Tempo(160), Feel::straight()), Feel::straight())->pattern;
-    $gallop = (new HandPlanner())->plan(CountLine::parse('1 e & a (2) (3) (4)', Meter::parse('4/4')), School::AllDown, new Ruler(Meter::parse('4/4'), new Tempo(160), Feel::straight()), Feel::straight());
+    $pattern = static fn (string $count): Pattern => (new HandPlanner())->plan(
+        CountLine::parse($count, Meter::parse('4/4')),
+        School::AllDown,
+        new Ruler(Meter::parse('4/4'), new Tempo(160), Feel::straight()),
+        Feel::straight(),
+    )->pattern;
+    $gallop = (new HandPlanner())->plan(
+        CountLine::parse('1 e & a (2) (3) (4)', Meter::parse('4/4')),
+        School::AllDown,
+        new Ruler(Meter::parse('4/4'), new Tempo(160), Feel::straight()),
+        Feel::straight(),
+    );
 
     expect(TempoLimit::busiest($pattern('1 e & a (2) (3) (4)'), Direction::Down))->toBe(4)
         ->and(TempoLimit::busiest($pattern('1 2 3 4'), Direction::Down))->toBe(1)
@@ -162,7 +222,19 @@ it('limits the tempo by the fastest stretch of the bar, not by its average', fun
 });
 
 it('counts a crossing once, whether the pick comes round one string or both', function (): void {
-    $roll = static fn (string ...$directions): array => array_map(static fn (int $place, string $direction): Stroke => (new Stroke(480 * $place, 2, direction: Direction::from($direction)))->striking([4 - $place], Action::Pick, PlayedBy::Pick), array_keys($directions), $directions);
+    $roll = static fn (string ...$directions): array => array_map(
+        static fn (int $place, string $direction): Stroke => (new Stroke(
+            480 * $place,
+            2,
+            direction: Direction::from($direction),
+        ))->striking(
+            [4 - $place],
+            Action::Pick,
+            PlayedBy::Pick,
+        ),
+        array_keys($directions),
+        $directions,
+    );
 
     // Back from the highest string to the lowest closes each round.
     expect(Crossings::of($roll('down', 'down', 'up')))->toMatchObject(['count' => 3, 'around' => 2])

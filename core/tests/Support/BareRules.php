@@ -21,8 +21,16 @@ final class BareRules
      *
      * @return list<string> "x 3 2 0 1 0", sorted
      */
-    public static function grips(array $open, array $frets, int $root, array $required, array $optional, array $oneOf, bool $rootLowest, int $fewest): array
-    {
+    public static function grips(
+        array $open,
+        array $frets,
+        int $root,
+        array $required,
+        array $optional,
+        array $oneOf,
+        bool $rootLowest,
+        int $fewest,
+    ): array {
         $allowed = [...$required, ...$optional, ...$oneOf];
         $choices = array_map(static fn (int $string): array => [null, ...array_values(array_filter(
             range($frets[0], $frets[1]),

@@ -40,7 +40,14 @@ final class Examples
             'sections' => [['name' => 'A', 'line' => '| Dm | A7 |']],
             'pins' => [],
             'approaches' => [],
-            'path' => ['window' => '0-15', 'strings' => '', 'keepTop' => false, 'bass' => 'free', 'parallel' => false, 'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1]],
+            'path' => [
+                'window' => '0-15',
+                'strings' => '',
+                'keepTop' => false,
+                'bass' => 'free',
+                'parallel' => false,
+                'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1],
+            ],
             'pattern' => (new PatternJson())->write(self::pattern($slots, $meter, $grid)),
             'school' => 'pendulum',
             'band' => ['groove' => \Gravik\Band\Groove::defaultFor(Meter::parse($meter))->slug, 'parts' => []],
@@ -86,7 +93,12 @@ final class Examples
     {
         $old = self::old();
         $strokes = ['ticks' => $old['pattern']['ticks'], 'streams' => $old['pattern']['streams']];
-        $place = static fn (int $bar, int $tick = 0, ?int $ending = null): array => ['section' => 'a', 'ending' => $ending, 'bar' => $bar, 'tick' => $tick];
+        $place = static fn (int $bar, int $tick = 0, ?int $ending = null): array => [
+            'section' => 'a',
+            'ending' => $ending,
+            'bar' => $bar,
+            'tick' => $tick,
+        ];
         $waltz = (new PatternJson())->write(self::pattern('x.xxxx', '3/4', 2));
 
         return [
@@ -95,11 +107,26 @@ final class Examples
             'title' => 'Tide Table',
             'genre' => 'Test drive',
             'notes' => "Count aloud.\nThen not.",
-            'start' => ['key' => 'D minor', 'meter' => '4/4', 'tempo' => 138.5, 'feel' => ['mode' => 'follows-tempo', 'ratio' => 1.3, 'unit' => 'sixteenth']],
+            'start' => [
+                'key' => 'D minor',
+                'meter' => '4/4',
+                'tempo' => 138.5,
+                'feel' => ['mode' => 'follows-tempo', 'ratio' => 1.3, 'unit' => 'sixteenth'],
+            ],
             'guitar' => ['tuning' => 'D2,A2,D3,G3,B3,E4', 'capo' => 2],
             'sections' => [
-                ['id' => 'a', 'name' => 'Verse', 'line' => '| Dm6 | % |', 'endings' => [['times' => [1], 'line' => '| A7 |'], ['times' => [2, 3], 'line' => '| Gm A7 | Dm |']]],
-                ['id' => 'b', 'name' => 'Bridge', 'line' => '| F | C |', 'from' => ['key' => 'F major', 'meter' => '3/4', 'tempo' => 90, 'feel' => self::swing(2)]],
+                [
+                    'id' => 'a',
+                    'name' => 'Verse',
+                    'line' => '| Dm6 | % |',
+                    'endings' => [['times' => [1], 'line' => '| A7 |'], ['times' => [2, 3], 'line' => '| Gm A7 | Dm |']],
+                ],
+                [
+                    'id' => 'b',
+                    'name' => 'Bridge',
+                    'line' => '| F | C |',
+                    'from' => ['key' => 'F major', 'meter' => '3/4', 'tempo' => 90, 'feel' => self::swing(2)],
+                ],
             ],
             'form' => [['section' => 'a', 'times' => 2], ['section' => 'b', 'times' => 1], ['section' => 'a', 'times' => 1]],
             'patterns' => [
@@ -111,7 +138,13 @@ final class Examples
                     ['at' => $place(0), 'symbol' => 'Dm6', 'frets' => [null, 5, 7, 4, 6, null], 'linked' => true],
                     ['at' => $place(0, 1920, 1), 'symbol' => 'A7', 'frets' => [null, 0, 2, 0, 2, 0]],
                 ]],
-                ['id' => 'high', 'name' => 'high grips', 'company' => 'with-bass', 'wishes' => ['window' => '5-12', 'strings' => ''] + $old['path'], 'pins' => []],
+                [
+                    'id' => 'high',
+                    'name' => 'high grips',
+                    'company' => 'with-bass',
+                    'wishes' => ['window' => '5-12', 'strings' => ''] + $old['path'],
+                    'pins' => [],
+                ],
             ],
             'moves' => [['id' => 'm1', 'name' => 'walk in', 'rule' => ['kind' => 'walk-up', 'steps' => 2, 'slotTicks' => 480]]],
             'placed' => [['what' => 'm1', 'at' => $place(0), 'symbol' => 'Dm6', 'passes' => ['2'], 'times' => [1]]],
@@ -122,12 +155,23 @@ final class Examples
             'passes' => [
                 ['id' => '1', 'name' => 'plain', 'notes' => '', 'cells' => []],
                 ['id' => '2', 'name' => 'solo', 'notes' => 'under the horn', 'cells' => [
-                    ['part' => 'guitar', 'section' => 'a', 'times' => [2], 'role' => 'active', 'pattern' => 'p1', 'line' => 'high', 'level' => 2],
+                    [
+                        'part' => 'guitar',
+                        'section' => 'a',
+                        'times' => [2],
+                        'role' => 'active',
+                        'pattern' => 'p1',
+                        'line' => 'high',
+                        'level' => 2,
+                    ],
                     ['part' => 'drums', 'section' => 'b', 'role' => 'out'],
                 ]],
             ],
             'cells' => [['part' => 'drums', 'section' => 'b', 'groove' => 'slipway-waltz']],
-            'lesson' => [['stage' => 'damped-rhythm', 'gate' => ['biasMs' => 25, 'spreadMs' => 30.5, 'swingPoints' => 6, 'missedShare' => 0.05]]],
+            'lesson' => [[
+                'stage' => 'damped-rhythm',
+                'gate' => ['biasMs' => 25, 'spreadMs' => 30.5, 'swingPoints' => 6, 'missedShare' => 0.05],
+            ]],
         ];
     }
 

@@ -21,8 +21,12 @@ final class PluckedTake
     private const OPEN = [40, 45, 50, 55, 59, 64];
 
     /** @param 'delay'|'partials'|'modulated' $method */
-    public function __construct(private readonly string $method, public readonly int $rate, private readonly int $seed, private readonly float $attackMs = 0.5)
-    {
+    public function __construct(
+        private readonly string $method,
+        public readonly int $rate,
+        private readonly int $seed,
+        private readonly float $attackMs = 0.5,
+    ) {
         $this->chance = new Randomizer(new Mt19937($seed));
     }
 
@@ -42,18 +46,34 @@ final class PluckedTake
             $step = count($strings) > 1 ? $stroke['sweepMs'] / 1000 / (count($strings) - 1) : 0.0;
             foreach ($strings as $order => $string) {
                 $t = $stroke['t'] + $order * $step;
-                $voices[] = ['string' => $string, 't' => $t, 'until' => $t + ($stroke['dead'] ? 0.12 : $stroke['seconds']), 'pitch' => self::OPEN[$string] + (int) $stroke['frets'][$string], 'dead' => $stroke['dead'], 'level' => $stroke['level'] * (0.85 + 0.3 * $this->even()), 'number' => $number];
+                $voices[] = [
+                    'string' => $string,
+                    't' => $t,
+                    'until' => $t + ($stroke['dead'] ? 0.12 : $stroke['seconds']),
+                    'pitch' => self::OPEN[$string] + (int) $stroke['frets'][$string],
+                    'dead' => $stroke['dead'],
+                    'level' => $stroke['level'] * (0.85 + 0.3 * $this->even()),
+                    'number' => $number,
+                ];
             }
             $truth[] = $stroke['t'] + ($stroke['dead'] ? 0.0 : 0.1 * $this->attackMs / 1000);
         }
         foreach ($voices as $place => $voice) {
             $until = $voice['until'];
             foreach (array_slice($voices, $place + 1, 24) as $later) {
-                if (($later['string'] === $voice['string'] || ($later['dead'] && $later['number'] !== $voice['number'])) && $later['t'] > $voice['t']) {
+                if (
+                    ($later['string'] === $voice['string'] || ($later['dead'] && $later['number'] !== $voice['number']))
+                    && $later['t'] > $voice['t']
+                ) {
                     $until = min($until, $later['t']);
                 }
             }
-            $this->add($voice['dead'] ? $this->knock($voice['pitch']) : $this->note($voice['pitch'], min($until - $voice['t'] + 0.03, 3.0)), $voice['t'], $until, $voice['level']);
+            $this->add(
+                $voice['dead'] ? $this->knock($voice['pitch']) : $this->note($voice['pitch'], min($until - $voice['t'] + 0.03, 3.0)),
+                $voice['t'],
+                $until,
+                $voice['level'],
+            );
             $this->add($this->scrape(), $voice['t'] - 0.004, INF, 0.02 * $voice['level']);
         }
 

@@ -12,7 +12,9 @@ use Random\Randomizer;
 /** Plain tones, each beginning at its own moment and struck anew a second later, so that the truth needs no guitar. */
 final readonly class Tones implements AudioSource
 {
-    /** @param list<array{0: float, 1: float, 2: float, 3?: float}> $tones Hz, second it begins, second it is struck anew, and how high then (1 for as at first) */
+    /**
+     * @param list<array{0: float, 1: float, 2: float, 3?: float}> $tones Hz, second it begins, second it is struck anew, and how high then (1 for as at first)
+     */
     public function __construct(private array $tones, private float $noise = 0.0) {}
 
     public function rate(): int
@@ -35,7 +37,9 @@ final readonly class Tones implements AudioSource
             foreach ($this->tones as $tone) {
                 [$hz, $begins, $again] = $tone;
                 $since = $t >= $again ? $t - $again : $t - $begins;
-                $value += $since < 0 ? 0.0 : 0.15 * ($t >= $again ? $tone[3] ?? 1.0 : 1.0) * exp(-$since / 1.2) * sin(2 * M_PI * $hz * $since + ($t >= $again ? 1.9 : 0.0));
+                $value += $since < 0
+                    ? 0.0
+                    : 0.15 * ($t >= $again ? $tone[3] ?? 1.0 : 1.0) * exp(-$since / 1.2) * sin(2 * M_PI * $hz * $since + ($t >= $again ? 1.9 : 0.0));
             }
             $samples[] = $value;
         }

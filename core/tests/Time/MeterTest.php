@@ -9,7 +9,12 @@ use Gravik\Time\TimeException;
 it('knows its bar and its beat', function (string $typed, int $barTicks, int $beats, int $beatTicks, float $quarters): void {
     $meter = Meter::parse($typed);
 
-    expect([$meter->barTicks(), $meter->beats(), $meter->beatTicks(), $meter->quartersPerBeat()])->toBe([$barTicks, $beats, $beatTicks, $quarters]);
+    expect([
+        $meter->barTicks(),
+        $meter->beats(),
+        $meter->beatTicks(),
+        $meter->quartersPerBeat(),
+    ])->toBe([$barTicks, $beats, $beatTicks, $quarters]);
 })->with([
     ['2/4', 1920, 2, 960, 1.0], ['3/4', 2880, 3, 960, 1.0], ['4/4', 3840, 4, 960, 1.0], ['5/4', 4800, 5, 960, 1.0],
     ['6/8', 2880, 2, 1440, 1.5], ['7/8', 3360, 7, 480, 0.5], ['9/8', 4320, 3, 1440, 1.5], ['12/8', 5760, 4, 1440, 1.5],
@@ -20,7 +25,10 @@ it('refuses a meter nobody counts and lists those we have', function (string $ty
 })->with(['4/3', '0/4', 'waltz', '', '13/8'])->throws(TimeException::class, 'Choose one of 2/4');
 
 it('weighs the places of a bar: the bar line most, each division one less', function (string $meter, int $slotTicks, array $weights): void {
-    expect(array_map(static fn (int $slot): int => Meter::parse($meter)->weightAt($slot * $slotTicks), range(0, count($weights) - 1)))->toBe($weights);
+    expect(array_map(
+        static fn (int $slot): int => Meter::parse($meter)->weightAt($slot * $slotTicks),
+        range(0, count($weights) - 1),
+    ))->toBe($weights);
 })->with([
     'four in eighths' => ['4/4', 480, [0, -3, -2, -3, -1, -3, -2, -3]],
     'three in eighths' => ['3/4', 480, [0, -2, -1, -2, -1, -2]],

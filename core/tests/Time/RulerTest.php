@@ -32,7 +32,10 @@ it('moves quarters of a swung beat to the middles of its parts', function (): vo
 
 it('swings sixteenths inside each half beat and leaves the halves alone', function (): void {
     $ruler = ruler(60, 2, SwingUnit::Sixteenth);
-    expect(array_map(static fn (int $slot): float => $ruler->beatsAt($slot * 240, 4), range(0, 4)))->toEqualWithDelta([0, 1 / 3, 0.5, 0.5 + 1 / 3, 1], 1e-12)
+    expect(array_map(static fn (int $slot): float => $ruler->beatsAt($slot * 240, 4), range(0, 4)))->toEqualWithDelta(
+        [0, 1 / 3, 0.5, 0.5 + 1 / 3, 1],
+        1e-12,
+    )
         ->and($ruler->beatsAt(480, 2))->toBe(0.5);
 });
 
@@ -61,7 +64,11 @@ it('works out a swing from the tempo: triplet up to 182, then less, straight at 
     $feel = new Feel(FeelMode::FollowsTempo, 1.0, $unit);
     expect($feel->ratioAt(new Tempo($bpm)))->toEqualWithDelta($ratio, 0.005);
 })->with([
-    [100, SwingUnit::Eighth, 2.0], [181, SwingUnit::Eighth, 2.0], [200, SwingUnit::Eighth, (300 - 110) / 110], [240, SwingUnit::Eighth, (250 - 110) / 110],
+    [100, SwingUnit::Eighth, 2.0], [181, SwingUnit::Eighth, 2.0], [
+        200,
+        SwingUnit::Eighth,
+        (300 - 110) / 110,
+    ], [240, SwingUnit::Eighth, (250 - 110) / 110],
     [300, SwingUnit::Eighth, 1.0], [96, SwingUnit::Sixteenth, (312.5 - 110) / 110], [120, SwingUnit::Sixteenth, (250 - 110) / 110],
 ]);
 
@@ -89,13 +96,32 @@ it('reads a feel by name, by ratio and by share', function (string $typed, float
     $feel = Feel::parse($typed);
     expect($feel->ratio)->toEqualWithDelta($ratio, 1e-9)->and($feel->mode)->toBe($mode);
 })->with([
-    ['straight', 1.0, FeelMode::Fixed], ['Triplet', 2.0, FeelMode::Fixed], ['shuffle', 2.0, FeelMode::Fixed], ['dotted', 3.0, FeelMode::Fixed], ['light', 1.3, FeelMode::Fixed],
-    ['2', 2.0, FeelMode::Fixed], ['3:2', 1.5, FeelMode::Fixed], ['1,6', 1.6, FeelMode::Fixed], ['60 %', 1.5, FeelMode::Fixed], ['75%', 3.0, FeelMode::Fixed], ['follows the tempo', 1.0, FeelMode::FollowsTempo],
+    [
+        'straight',
+        1.0,
+        FeelMode::Fixed,
+    ], [
+        'Triplet',
+        2.0,
+        FeelMode::Fixed,
+    ], ['shuffle', 2.0, FeelMode::Fixed], ['dotted', 3.0, FeelMode::Fixed], ['light', 1.3, FeelMode::Fixed],
+    ['2', 2.0, FeelMode::Fixed], ['3:2', 1.5, FeelMode::Fixed], ['1,6', 1.6, FeelMode::Fixed], ['60 %', 1.5, FeelMode::Fixed], ['75%', 3.0, FeelMode::Fixed], [
+        'follows the tempo',
+        1.0,
+        FeelMode::FollowsTempo,
+    ],
 ]);
 
 it('says what a feel can be where it cannot read one', function (string $typed, string $says): void {
     expect(fn () => Feel::parse($typed))->toThrow(TimeException::class, $says);
-})->with([['bouncy', '"bouncy" is no feel'], ['', 'is no feel'], ['100 %', 'is no feel'], ['2:0', 'is no feel'], ['90 %', 'outside what can be felt'], ['4', 'outside what can be felt']]);
+})->with([
+    ['bouncy', '"bouncy" is no feel'],
+    ['', 'is no feel'],
+    ['100 %', 'is no feel'],
+    ['2:0', 'is no feel'],
+    ['90 %', 'outside what can be felt'],
+    ['4', 'outside what can be felt'],
+]);
 
 it('puts a triplet\'s off-beat a sixth of a pair later than straight', function (float $bpm, SwingUnit $unit, float $ms): void {
     expect(Feel::fixed(2, $unit)->offBeatMs(new Tempo($bpm)))->toEqualWithDelta($ms, 1e-9);

@@ -44,8 +44,16 @@ final readonly class Ear
     public function __construct(private Page $page)
     {
         // The ear is a script that is not ours: for it alone the page's policy is lifted.
-        $page->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Page.setBypassCSP', 'params' => ['enabled' => true]]);
-        $page->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Page.addScriptToEvaluateOnNewDocument', 'params' => ['source' => self::WORKLET]]);
+        $page->driver->executeCustomCommand(
+            '/session/:sessionId/goog/cdp/execute',
+            'POST',
+            ['cmd' => 'Page.setBypassCSP', 'params' => ['enabled' => true]],
+        );
+        $page->driver->executeCustomCommand(
+            '/session/:sessionId/goog/cdp/execute',
+            'POST',
+            ['cmd' => 'Page.addScriptToEvaluateOnNewDocument', 'params' => ['source' => self::WORKLET]],
+        );
     }
 
     public function forget(): void
@@ -75,7 +83,12 @@ final readonly class Ear
         $onsets = [];
         $recent = [];
         foreach ($this->blocks() as [$time, $peak]) {
-            if (count($recent) === self::BLOCKS_BEFORE && $peak > $threshold && $peak > self::ABOVE * max($recent) && ($onsets === [] || $time - $onsets[count($onsets) - 1] > $apart)) {
+            if (
+                count($recent) === self::BLOCKS_BEFORE
+                && $peak > $threshold
+                && $peak > self::ABOVE * max($recent)
+                && ($onsets === [] || $time - $onsets[count($onsets) - 1] > $apart)
+            ) {
                 $onsets[] = $time;
             }
             $recent = array_slice([...$recent, $peak], -self::BLOCKS_BEFORE);
@@ -87,6 +100,9 @@ final readonly class Ear
     /** The loudest peak between two moments. */
     public function peak(float $from, float $to): float
     {
-        return max(0.0, ...array_map(static fn (array $block): float => $block[0] >= $from && $block[0] < $to ? $block[1] : 0.0, $this->blocks()));
+        return max(
+            0.0,
+            ...array_map(static fn (array $block): float => $block[0] >= $from && $block[0] < $to ? $block[1] : 0.0, $this->blocks()),
+        );
     }
 }

@@ -103,13 +103,19 @@ final class Page
     /** The words of everything that matches, however it is drawn. */
     public function words(string $css): string
     {
-        return (string) $this->script('return [...document.querySelectorAll(arguments[0])].map((each) => each.textContent).join(" | ")', [$css]);
+        return (string) $this->script(
+            'return [...document.querySelectorAll(arguments[0])].map((each) => each.textContent).join(" | ")',
+            [$css],
+        );
     }
 
     /** Presses the button that says this. */
     public function press(string $words): self
     {
-        $named = sprintf('//button[normalize-space(.)=%1$s or @aria-label=%1$s or (.//kbd and starts-with(normalize-space(.), %1$s))]', self::quoted($words));
+        $named = sprintf(
+            '//button[normalize-space(.)=%1$s or @aria-label=%1$s or (.//kbd and starts-with(normalize-space(.), %1$s))]',
+            self::quoted($words),
+        );
         $this->waitFor(function () use ($named): bool {
             $button = $this->shown(WebDriverBy::xpath($named));
             if ($button === null || ! $button->isEnabled()) {
@@ -130,7 +136,10 @@ final class Page
         $field->click();
         $field->sendKeys($words);
         $option = sprintf('//div[contains(@class,"ant-select-item-option-content") and normalize-space(.)=%s]', self::quoted($words));
-        $this->waitFor(fn (): ?RemoteWebElement => $this->shown(WebDriverBy::xpath($option)), "\"{$words}\" is not on offer under {$label}")->click();
+        $this->waitFor(
+            fn (): ?RemoteWebElement => $this->shown(WebDriverBy::xpath($option)),
+            "\"{$words}\" is not on offer under {$label}",
+        )->click();
 
         return $this;
     }
@@ -166,7 +175,11 @@ final class Page
 
     public function sees(string $words, float $seconds = self::PATIENCE_SECONDS): self
     {
-        $this->waitFor(fn (): bool => str_contains((string) $this->script('return document.body.innerText'), $words), "the page does not say \"{$words}\"", $seconds);
+        $this->waitFor(
+            fn (): bool => str_contains((string) $this->script('return document.body.innerText'), $words),
+            "the page does not say \"{$words}\"",
+            $seconds,
+        );
 
         return $this;
     }
@@ -198,7 +211,10 @@ final class Page
                 if ($attempt === self::ATTEMPTS || ($stood < self::STANDSTILL_MS && $slipped < self::SLIP_MS)) {
                     throw $problem;
                 }
-                fwrite(STDERR, sprintf("\n  the page stood still for %.0f ms, its audio clock slipped %.0f ms; measuring again\n", $stood, $slipped));
+                fwrite(
+                    STDERR,
+                    sprintf("\n  the page stood still for %.0f ms, its audio clock slipped %.0f ms; measuring again\n", $stood, $slipped),
+                );
             }
         }
     }
@@ -258,7 +274,12 @@ final class Page
             }
             usleep(40_000);
         } while (microtime(true) < $until);
-        throw new \RuntimeException(sprintf('After %.0f s %s. The page says: %s', $seconds, $otherwise, mb_substr((string) $this->script('return document.body.innerText'), 0, 900)));
+        throw new \RuntimeException(sprintf(
+            'After %.0f s %s. The page says: %s',
+            $seconds,
+            $otherwise,
+            mb_substr((string) $this->script('return document.body.innerText'), 0, 900),
+        ));
     }
 
     private function shown(WebDriverBy $by): ?RemoteWebElement

@@ -32,7 +32,11 @@ final class Stage
 
     private ?Page $teacher = null;
 
-    private function __construct(public readonly DemoServer $server, private readonly Process $chromeDriver, private readonly int $driverPort) {}
+    private function __construct(
+        public readonly DemoServer $server,
+        private readonly Process $chromeDriver,
+        private readonly int $driverPort,
+    ) {}
 
     public static function running(): self
     {
@@ -43,8 +47,17 @@ final class Stage
     public function page(): Page
     {
         $options = new ChromeOptions();
-        $options->addArguments([...self::CHROMIUM, '--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream', '--use-file-for-fake-audio-capture='.$this->microphone(), '--user-data-dir='.$this->server->folder.'/profile-'.$this->opened++]);
-        $options->setExperimentalOption('prefs', ['download.default_directory' => $this->downloads(), 'download.prompt_for_download' => false]);
+        $options->addArguments([
+            ...self::CHROMIUM,
+            '--use-fake-ui-for-media-stream',
+            '--use-fake-device-for-media-stream',
+            '--use-file-for-fake-audio-capture='.$this->microphone(),
+            '--user-data-dir='.$this->server->folder.'/profile-'.$this->opened++,
+        ]);
+        $options->setExperimentalOption(
+            'prefs',
+            ['download.default_directory' => $this->downloads(), 'download.prompt_for_download' => false],
+        );
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $driver = RemoteWebDriver::create('http://127.0.0.1:'.$this->driverPort, $capabilities, 30_000, 120_000);

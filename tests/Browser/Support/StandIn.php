@@ -65,7 +65,11 @@ final readonly class StandIn
 
     public function __construct(private Page $page)
     {
-        $page->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Page.addScriptToEvaluateOnNewDocument', 'params' => ['source' => self::SCRIPT]]);
+        $page->driver->executeCustomCommand(
+            '/session/:sessionId/goog/cdp/execute',
+            'POST',
+            ['cmd' => 'Page.addScriptToEvaluateOnNewDocument', 'params' => ['source' => self::SCRIPT]],
+        );
     }
 
     /** Hears the loudspeaker, so many ms late. */
@@ -77,6 +81,9 @@ final readonly class StandIn
     /** @param float $after seconds from the first click of the count-in to the beginning of the recording */
     public function plays(string $wav, float $after): void
     {
-        $this->page->script('Object.assign(window.standIn, { wav: arguments[0], after: arguments[1], loopMs: null })', [base64_encode($wav), $after]);
+        $this->page->script(
+            'Object.assign(window.standIn, { wav: arguments[0], after: arguments[1], loopMs: null })',
+            [base64_encode($wav), $after],
+        );
     }
 }

@@ -24,14 +24,20 @@ final class ListVersions extends Controller
     #[OA\Get(path: '/api/breakdowns/{id}/versions', summary: 'Versions to go back to', parameters: [
         new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string')),
         new OA\QueryParameter(name: 'cursor', description: 'where the page before ended', schema: new OA\Schema(type: 'string')),
-    ], responses: [new OA\Response(response: 200, description: 'newest first', content: new OA\JsonContent(required: ['items', 'next'], properties: [
+    ], responses: [new OA\Response(response: 200, description: 'newest first',
+        content: new OA\JsonContent(required: ['items', 'next'], properties: [
         new OA\Property(property: 'items', type: 'array', items: new OA\Items(ref: '#/components/schemas/Version')),
         new OA\Property(property: 'next', description: 'cursor of the next page', type: 'string', nullable: true),
     ]))])]
     public function __invoke(PageRequest $request, Breakdown $breakdown): JsonResponse
     {
         $this->authorize('own', $breakdown);
-        $page = $breakdown->revisions()->latest('number')->latest('id')->cursorPaginate(self::A_PAGE, ['id', 'number', 'refused', 'updated_at'], 'cursor', $request->cursor('number', 'id'));
+        $page = $breakdown->revisions()->latest('number')->latest('id')->cursorPaginate(
+            self::A_PAGE,
+            ['id', 'number', 'refused', 'updated_at'],
+            'cursor',
+            $request->cursor('number', 'id'),
+        );
 
         return new JsonResponse([
             'items' => array_map(static fn (BreakdownRevision $version): array => [

@@ -11,7 +11,12 @@ use OpenApi\Attributes as OA;
 
 final class PutBackBreakdown extends Controller
 {
-    #[OA\Post(path: '/api/breakdowns/{id}/put-back', summary: 'Undo a deletion', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 204, description: 'on the shelf again')])]
+    #[OA\Post(
+        path: '/api/breakdowns/{id}/put-back',
+        summary: 'Undo a deletion',
+        parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 204, description: 'on the shelf again')],
+    )]
     public function __invoke(string $id): Response
     {
         $breakdown = Breakdown::withTrashed()->findOrFail($id);

@@ -13,7 +13,16 @@ use OpenApi\Attributes as OA;
 
 final class ShowBreakdown extends Controller
 {
-    #[OA\Get(path: '/api/breakdowns/{id}', summary: 'One breakdown with its document', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'the breakdown', content: new OA\JsonContent(ref: '#/components/schemas/StoredBreakdown'))])]
+    #[OA\Get(
+        path: '/api/breakdowns/{id}',
+        summary: 'One breakdown with its document',
+        parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(
+            response: 200,
+            description: 'the breakdown',
+            content: new OA\JsonContent(ref: '#/components/schemas/StoredBreakdown'),
+        )],
+    )]
     public function __invoke(Request $request, Breakdown $breakdown): JsonResponse
     {
         $this->authorize('view', $breakdown);

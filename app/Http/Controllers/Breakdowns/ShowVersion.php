@@ -15,7 +15,8 @@ final class ShowVersion extends Controller
     #[OA\Get(path: '/api/breakdowns/{id}/versions/{version}', summary: 'One version\'s document', parameters: [
         new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string')),
         new OA\PathParameter(name: 'version', schema: new OA\Schema(type: 'integer')),
-    ], responses: [new OA\Response(response: 200, description: 'the document', content: new OA\JsonContent(required: ['document'], properties: [
+    ], responses: [new OA\Response(response: 200, description: 'the document',
+        content: new OA\JsonContent(required: ['document'], properties: [
         new OA\Property(property: 'document', type: 'object'),
     ]))])]
     public function __invoke(Breakdown $breakdown, int $version): JsonResponse

@@ -18,8 +18,13 @@ use OpenApi\Attributes as OA;
 ])]
 final class ShowDelay extends Controller
 {
-    #[OA\Get(path: '/api/calibrations/{device}', summary: 'The measured delay of a device, null where there is none', parameters: [new OA\PathParameter(name: 'device', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'the delay', content: new OA\JsonContent(required: ['calibration'], properties: [
-        new OA\Property(property: 'calibration', ref: '#/components/schemas/Calibration', nullable: true),
+    #[OA\Get(path: '/api/calibrations/{device}', summary: 'The measured delay of a device, null where there is none',
+        parameters: [new OA\PathParameter(
+            name: 'device',
+            schema: new OA\Schema(type: 'string'),
+        )], responses: [new OA\Response(response: 200, description: 'the delay',
+            content: new OA\JsonContent(required: ['calibration'], properties: [
+            new OA\Property(property: 'calibration', ref: '#/components/schemas/Calibration', nullable: true),
     ]))])]
     public function __invoke(Request $request, string $device): JsonResponse
     {
@@ -31,6 +36,11 @@ final class ShowDelay extends Controller
     /** @return array<string, mixed> */
     public static function of(Calibration $calibration): array
     {
-        return ['latency_ms' => $calibration->latency_ms, 'spread_ms' => $calibration->spread_ms, 'was_ms' => $calibration->was_ms, 'measured_at' => $calibration->measured_at->toIso8601String()];
+        return [
+            'latency_ms' => $calibration->latency_ms,
+            'spread_ms' => $calibration->spread_ms,
+            'was_ms' => $calibration->was_ms,
+            'measured_at' => $calibration->measured_at->toIso8601String(),
+        ];
     }
 }

@@ -14,11 +14,16 @@ use OpenApi\Attributes as OA;
 
 final class BuildTimeline extends Controller
 {
-    #[OA\Post(path: '/api/compute/timeline', summary: 'The whole form as timed events', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
+    #[OA\Post(path: '/api/compute/timeline', summary: 'The whole form as timed events',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'tempo', type: 'number', nullable: true),
         new OA\Property(property: 'level', description: 'of the guitar\'s pattern, 1 to 3', type: 'integer'),
-    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(ref: '#/components/schemas/Timeline'))])]
+    ])), responses: [new OA\Response(
+        response: 200,
+        description: 'computed',
+        content: new OA\JsonContent(ref: '#/components/schemas/Timeline'),
+    )])]
     public function __invoke(DocumentRequest $request, VoicedForms $voiced, Performer $performer): JsonResponse
     {
         $desk = $request->desk();

@@ -13,10 +13,15 @@ use OpenApi\Attributes as OA;
 
 final class CompareSchools extends Controller
 {
-    #[OA\Post(path: '/api/compute/schools', summary: 'What each picking school makes of the pattern', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
+    #[OA\Post(path: '/api/compute/schools', summary: 'What each picking school makes of the pattern',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'tempo', type: 'number', nullable: true),
-    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/SchoolInUse')))])]
+    ])), responses: [new OA\Response(
+        response: 200,
+        description: 'computed',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/SchoolInUse')),
+    )])]
     public function __invoke(DocumentRequest $request): JsonResponse
     {
         $desk = $request->desk();

@@ -18,10 +18,18 @@ use OpenApi\Attributes as OA;
 
 final class EaseForHand extends Controller
 {
-    #[OA\Post(path: '/api/compute/easier', summary: 'For each chord whose grip a hand cannot take: why, and an easier one', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document', 'hand'], properties: [
+    #[OA\Post(path: '/api/compute/easier', summary: 'For each chord whose grip a hand cannot take: why, and an easier one',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document', 'hand'], properties: [
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'hand', type: 'string'),
-    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(type: 'array', items: new OA\Items(required: ['chord', 'symbol', 'why', 'instead', 'refusal'], properties: [
+    ])), responses: [new OA\Response(response: 200, description: 'computed',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(required: [
+        'chord',
+        'symbol',
+        'why',
+        'instead',
+        'refusal',
+    ], properties: [
         new OA\Property(property: 'chord', description: 'of the form, from 0', type: 'integer'),
         new OA\Property(property: 'symbol', type: 'string'),
         new OA\Property(property: 'why', type: 'string'),
@@ -37,7 +45,8 @@ final class EaseForHand extends Controller
         foreach ($voiced->of($desk->breakdown, $desk->line())->path->voicings as $place => $grip) {
             $why = $easier->whyNot($grip);
             if ($why !== null) {
-                $hard[] = ['chord' => $place, 'symbol' => $grip->chord->text(), 'why' => $why] + self::instead($easier, $grip, $desk->breakdown->neck);
+                $hard[] = ['chord' => $place, 'symbol' => $grip->chord->text(), 'why' => $why]
+                    + self::instead($easier, $grip, $desk->breakdown->neck);
             }
         }
 

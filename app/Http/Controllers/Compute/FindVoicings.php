@@ -15,7 +15,8 @@ use OpenApi\Attributes as OA;
 
 final class FindVoicings extends Controller
 {
-    #[OA\Post(path: '/api/compute/voicings', summary: 'The best grips for one chord', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['symbol'], properties: [
+    #[OA\Post(path: '/api/compute/voicings', summary: 'The best grips for one chord',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['symbol'], properties: [
         new OA\Property(property: 'symbol', type: 'string'),
         new OA\Property(property: 'tuning', type: 'string'),
         new OA\Property(property: 'capo', type: 'integer'),
@@ -24,10 +25,32 @@ final class FindVoicings extends Controller
         new OA\Property(property: 'company', type: 'string'),
         new OA\Property(property: 'hand', type: 'string'),
         new OA\Property(property: 'kind', type: 'string', nullable: true),
-        new OA\Property(property: 'before', description: 'the grip before it in the line: then those that suit the line come first', type: 'object', nullable: true, properties: [new OA\Property(property: 'symbol', type: 'string'), new OA\Property(property: 'frets', type: 'array', items: new OA\Items(type: 'integer', nullable: true))]),
-        new OA\Property(property: 'after', description: 'the grip after it', type: 'object', nullable: true, properties: [new OA\Property(property: 'symbol', type: 'string'), new OA\Property(property: 'frets', type: 'array', items: new OA\Items(type: 'integer', nullable: true))]),
+        new OA\Property(
+            property: 'before',
+            description: 'the grip before it in the line: then those that suit the line come first',
+            type: 'object',
+            nullable: true,
+            properties: [
+                new OA\Property(property: 'symbol', type: 'string'),
+                new OA\Property(property: 'frets', type: 'array', items: new OA\Items(type: 'integer', nullable: true)),
+            ],
+        ),
+        new OA\Property(
+            property: 'after',
+            description: 'the grip after it',
+            type: 'object',
+            nullable: true,
+            properties: [
+                new OA\Property(property: 'symbol', type: 'string'),
+                new OA\Property(property: 'frets', type: 'array', items: new OA\Items(type: 'integer', nullable: true)),
+            ],
+        ),
         new OA\Property(property: 'limit', type: 'integer'),
-    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(required: ['symbol', 'count', 'voicings'], properties: [
+    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(required: [
+        'symbol',
+        'count',
+        'voicings',
+    ], properties: [
         new OA\Property(property: 'symbol', type: 'string'),
         new OA\Property(property: 'count', type: 'integer'),
         new OA\Property(property: 'voicings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Voicing')),
@@ -43,7 +66,10 @@ final class FindVoicings extends Controller
         return new JsonResponse([
             'symbol' => $chord->text(),
             'count' => $found->count,
-            'voicings' => array_map(static fn (Voicing $voicing): array => VoicingResource::of($voicing, $neck), array_slice($best, 0, $request->limit())),
+            'voicings' => array_map(
+                static fn (Voicing $voicing): array => VoicingResource::of($voicing, $neck),
+                array_slice($best, 0, $request->limit()),
+            ),
         ]);
     }
 }

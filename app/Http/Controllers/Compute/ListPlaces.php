@@ -12,7 +12,17 @@ use Gravik\Chart\Section;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'SongPlace', required: ['pass', 'pass_name', 'section', 'section_name', 'pattern', 'line', 'level', 'role', 'meter'], properties: [
+#[OA\Schema(schema: 'SongPlace', required: [
+    'pass',
+    'pass_name',
+    'section',
+    'section_name',
+    'pattern',
+    'line',
+    'level',
+    'role',
+    'meter',
+], properties: [
     new OA\Property(property: 'pass', type: 'string'),
     new OA\Property(property: 'pass_name', type: 'string'),
     new OA\Property(property: 'section', type: 'string'),
@@ -25,13 +35,24 @@ use OpenApi\Attributes as OA;
 ])]
 final class ListPlaces extends Controller
 {
-    #[OA\Post(path: '/api/compute/places', summary: 'Every section of every pass, and what the guitar plays there', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
+    #[OA\Post(path: '/api/compute/places', summary: 'Every section of every pass, and what the guitar plays there',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
         new OA\Property(property: 'document', type: 'object'),
-    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/SongPlace')))])]
+    ])), responses: [new OA\Response(
+        response: 200,
+        description: 'computed',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/SongPlace')),
+    )])]
     public function __invoke(DocumentRequest $request): JsonResponse
     {
         $breakdown = $request->breakdown();
-        $places = array_map(static fn (Pass $pass): array => array_map(static fn (Section $section): array => self::place($breakdown, $pass, $section), $breakdown->sections), $breakdown->passes);
+        $places = array_map(
+            static fn (Pass $pass): array => array_map(
+                static fn (Section $section): array => self::place($breakdown, $pass, $section),
+                $breakdown->sections,
+            ),
+            $breakdown->passes,
+        );
 
         return new JsonResponse(array_merge(...$places));
     }

@@ -14,17 +14,27 @@ use OpenApi\Attributes as OA;
 
 final class MoveToKey extends Controller
 {
-    #[OA\Post(path: '/api/compute/key', summary: 'The document in another key', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
+    #[OA\Post(path: '/api/compute/key', summary: 'The document in another key',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'key', type: 'string'),
-    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(required: ['document', 'dropped'], properties: [
+    ])), responses: [new OA\Response(response: 200, description: 'computed',
+        content: new OA\JsonContent(required: ['document', 'dropped'], properties: [
         new OA\Property(property: 'document', type: 'object'),
-        new OA\Property(property: 'dropped', description: 'pinned grips that could not move along', type: 'array', items: new OA\Items(ref: '#/components/schemas/LoosePin')),
+        new OA\Property(
+            property: 'dropped',
+            description: 'pinned grips that could not move along',
+            type: 'array',
+            items: new OA\Items(ref: '#/components/schemas/LoosePin'),
+        ),
     ]))])]
     public function __invoke(DocumentRequest $request, BreakdownJson $json): JsonResponse
     {
         $moved = (new Transposer())->transpose($request->breakdown(), Key::parse($request->string('key')->toString()));
 
-        return new JsonResponse(['document' => $json->write($moved->breakdown), 'dropped' => array_map(BreakdownJson::pin(...), $moved->dropped)]);
+        return new JsonResponse([
+            'document' => $json->write($moved->breakdown),
+            'dropped' => array_map(BreakdownJson::pin(...), $moved->dropped),
+        ]);
     }
 }

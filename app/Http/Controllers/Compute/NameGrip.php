@@ -15,14 +15,26 @@ use OpenApi\Attributes as OA;
 
 final class NameGrip extends Controller
 {
-    #[OA\Post(path: '/api/compute/name', summary: 'Every name a grip can have, and how it is fingered', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['frets'], properties: [
-        new OA\Property(property: 'frets', description: 'low to high, null where muted', type: 'array', items: new OA\Items(type: 'integer', nullable: true)),
+    #[OA\Post(path: '/api/compute/name', summary: 'Every name a grip can have, and how it is fingered',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['frets'], properties: [
+        new OA\Property(
+            property: 'frets',
+            description: 'low to high, null where muted',
+            type: 'array',
+            items: new OA\Items(type: 'integer', nullable: true),
+        ),
         new OA\Property(property: 'key', type: 'string'),
         new OA\Property(property: 'tuning', type: 'string'),
         new OA\Property(property: 'capo', type: 'integer'),
-    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(required: ['names', 'voicing'], properties: [
+    ])), responses: [new OA\Response(response: 200, description: 'computed',
+        content: new OA\JsonContent(required: ['names', 'voicing'], properties: [
         new OA\Property(property: 'names', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChordName')),
-        new OA\Property(property: 'voicing', description: 'under its first name; null where it has none or four fingers cannot hold it', ref: '#/components/schemas/Voicing', nullable: true),
+        new OA\Property(
+            property: 'voicing',
+            description: 'under its first name; null where it has none or four fingers cannot hold it',
+            ref: '#/components/schemas/Voicing',
+            nullable: true,
+        ),
     ]))])]
     public function __invoke(GripRequest $request): JsonResponse
     {

@@ -13,14 +13,22 @@ use OpenApi\Attributes as OA;
 
 final class PlaceRiff extends Controller
 {
-    #[OA\Post(path: '/api/compute/riff', summary: 'A figure in other registers, and where it goes for IV and V', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
+    #[OA\Post(path: '/api/compute/riff', summary: 'A figure in other registers, and where it goes for IV and V',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'figure', description: 'string and fret of each note, such as 6:3 5:2 5:5', type: 'string'),
-    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/RiffPlace')))])]
+    ])), responses: [new OA\Response(
+        response: 200,
+        description: 'computed',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/RiffPlace')),
+    )])]
     public function __invoke(DocumentRequest $request): JsonResponse
     {
         $planner = new RiffPlanner($request->breakdown()->neck);
 
-        return new JsonResponse(array_map(MelodyResource::place(...), $planner->places($planner->parse($request->string('figure')->toString()))));
+        return new JsonResponse(array_map(
+            MelodyResource::place(...),
+            $planner->places($planner->parse($request->string('figure')->toString())),
+        ));
     }
 }

@@ -14,7 +14,15 @@ use OpenApi\Attributes as OA;
 
 final class PlanLadder extends Controller
 {
-    #[OA\Post(path: '/api/compute/ladder', summary: 'A tempo ladder within the minutes, and where a player stands on it', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['start', 'goal', 'minutes', 'bars', 'mode', 'meter'], properties: [
+    #[OA\Post(path: '/api/compute/ladder', summary: 'A tempo ladder within the minutes, and where a player stands on it',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: [
+        'start',
+        'goal',
+        'minutes',
+        'bars',
+        'mode',
+        'meter',
+    ], properties: [
         new OA\Property(property: 'start', type: 'number'),
         new OA\Property(property: 'goal', type: 'number'),
         new OA\Property(property: 'minutes', type: 'number'),
@@ -27,11 +35,29 @@ final class PlanLadder extends Controller
         new OA\Property(property: 'rested', description: 'seconds of playing after which the last rest was taken', type: 'number'),
         new OA\Property(property: 'rest_after', description: 'minutes of playing in a row', type: 'number'),
         new OA\Property(property: 'hurts', description: 'on a day with pain nobody climbs', type: 'boolean'),
-    ])), responses: [new OA\Response(response: 200, description: 'planned', content: new OA\JsonContent(allOf: [new OA\Schema(ref: '#/components/schemas/Ladder'), new OA\Schema(required: ['at', 'raised', 'pause', 'backings'], properties: [
-        new OA\Property(property: 'backings', description: 'what can be played along to, from most help to least', type: 'array', items: new OA\Items(ref: '#/components/schemas/Backing')),
-        new OA\Property(property: 'pause', description: 'why it does not go on by itself; told where rest_after is given', type: 'string', enum: ['over', 'rest', 'tension'], nullable: true),
+    ])), responses: [new OA\Response(response: 200, description: 'planned',
+        content: new OA\JsonContent(allOf: [new OA\Schema(ref: '#/components/schemas/Ladder'), new OA\Schema(required: [
+        'at',
+        'raised',
+        'pause',
+        'backings',
+    ], properties: [
+        new OA\Property(
+            property: 'backings',
+            description: 'what can be played along to, from most help to least',
+            type: 'array',
+            items: new OA\Items(ref: '#/components/schemas/Backing'),
+        ),
+        new OA\Property(
+            property: 'pause',
+            description: 'why it does not go on by itself; told where rest_after is given',
+            type: 'string',
+            enum: ['over', 'rest', 'tension'],
+            nullable: true,
+        ),
         new OA\Property(property: 'at', description: 'index of the step that comes next', type: 'integer'),
-        new OA\Property(property: 'raised', description: 'for the next time, when this one has become easy', type: 'object', required: ['start', 'goal'], properties: [
+        new OA\Property(property: 'raised',
+            description: 'for the next time, when this one has become easy', type: 'object', required: ['start', 'goal'], properties: [
             new OA\Property(property: 'start', type: 'integer'),
             new OA\Property(property: 'goal', type: 'integer'),
         ]),
@@ -43,6 +69,14 @@ final class PlanLadder extends Controller
         $bars = $request->integer('bars');
         $ladder = $planner->plan($request->start(), $request->goal(), $minutes, $request->meter(), $request->mode(), $step, $bars);
 
-        return new JsonResponse(LadderResource::of($ladder) + ['raised' => array_combine(['start', 'goal'], $ladder->raised()), 'at' => $ladder->stepAfter($request->clean(), ! $request->boolean('hurts')), 'pause' => $request->pause()?->value, 'backings' => array_map(static fn (Backing $backing): array => LadderResource::backing($backing, $request->meter()), Backing::cases())]);
+        return new JsonResponse(LadderResource::of($ladder) + [
+            'raised' => array_combine(['start', 'goal'], $ladder->raised()),
+            'at' => $ladder->stepAfter($request->clean(), ! $request->boolean('hurts')),
+            'pause' => $request->pause()?->value,
+            'backings' => array_map(
+                static fn (Backing $backing): array => LadderResource::backing($backing, $request->meter()),
+                Backing::cases(),
+            ),
+        ]);
     }
 }

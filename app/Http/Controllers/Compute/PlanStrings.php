@@ -16,10 +16,15 @@ use OpenApi\Attributes as OA;
 
 final class PlanStrings extends Controller
 {
-    #[OA\Post(path: '/api/compute/strings-plan', summary: 'How to retune for the tune, and where a capo would make its chords open grips', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
+    #[OA\Post(path: '/api/compute/strings-plan', summary: 'How to retune for the tune, and where a capo would make its chords open grips',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'from', description: 'the tuning the guitar is in; standard where nothing is said', type: 'string'),
-    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(ref: '#/components/schemas/StringsPlan'))])]
+    ])), responses: [new OA\Response(
+        response: 200,
+        description: 'computed',
+        content: new OA\JsonContent(ref: '#/components/schemas/StringsPlan'),
+    )])]
     public function __invoke(DocumentRequest $request, VoicedForms $voiced): JsonResponse
     {
         $desk = $request->desk();

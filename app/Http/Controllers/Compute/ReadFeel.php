@@ -11,7 +11,8 @@ use OpenApi\Attributes as OA;
 
 final class ReadFeel extends Controller
 {
-    #[OA\Post(path: '/api/compute/feel', summary: 'A feel typed as a name, a ratio or a share', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['typed', 'unit'], properties: [
+    #[OA\Post(path: '/api/compute/feel', summary: 'A feel typed as a name, a ratio or a share',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['typed', 'unit'], properties: [
         new OA\Property(property: 'typed', type: 'string'),
         new OA\Property(property: 'unit', type: 'string', enum: ['eighth', 'sixteenth']),
     ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(required: ['feel'], properties: [

@@ -14,22 +14,34 @@ use OpenApi\Attributes as OA;
 
 final class ReadTapped extends Controller
 {
-    #[OA\Post(path: '/api/compute/tapped', summary: 'A tapped rhythm as patterns to choose from', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document', 'taps', 'bars'], properties: [
+    #[OA\Post(path: '/api/compute/tapped', summary: 'A tapped rhythm as patterns to choose from',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document', 'taps', 'bars'], properties: [
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'tempo', type: 'number', nullable: true),
         new OA\Property(property: 'bars', description: '1 to 4', type: 'integer'),
-        new OA\Property(property: 'taps', description: 'seconds from bar 1 beat 1', type: 'array', items: new OA\Items(required: ['t'], properties: [
+        new OA\Property(property: 'taps', description: 'seconds from bar 1 beat 1', type: 'array', items: new OA\Items(required: ['t'],
+            properties: [
             new OA\Property(property: 't', type: 'number'),
             new OA\Property(property: 'key', type: 'string', enum: ['down', 'up']),
             new OA\Property(property: 'dead', type: 'boolean'),
         ], type: 'object')),
-    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/PatternReading')))])]
+    ])), responses: [new OA\Response(
+        response: 200,
+        description: 'computed',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/PatternReading')),
+    )])]
     public function __invoke(TappedRequest $request): JsonResponse
     {
         $desk = $request->desk();
         $tempo = $desk->ruler($request->tempo())->tempo;
-        $readings = (new PatternReader($tempo, $desk->setting->meter, $desk->school()))->read($request->take()->taps, $request->integer('bars'));
+        $readings = (new PatternReader($tempo, $desk->setting->meter, $desk->school()))->read(
+            $request->take()->taps,
+            $request->integer('bars'),
+        );
 
-        return new JsonResponse(array_map(static fn (PatternReading $reading): array => PatternReadingResource::of($desk, $reading, $request->tempo()), $readings));
+        return new JsonResponse(array_map(
+            static fn (PatternReading $reading): array => PatternReadingResource::of($desk, $reading, $request->tempo()),
+            $readings,
+        ));
     }
 }

@@ -13,13 +13,23 @@ use OpenApi\Attributes as OA;
 
 final class SetPlace extends Controller
 {
-    #[OA\Post(path: '/api/compute/played-here', summary: 'The document with another pattern or line of grips in one section of a pass', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document', 'what'], properties: [
+    #[OA\Post(path: '/api/compute/played-here', summary: 'The document with another pattern or line of grips in one section of a pass',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document', 'what'], properties: [
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'pass', type: 'string', nullable: true),
         new OA\Property(property: 'section', type: 'string', nullable: true),
         new OA\Property(property: 'what', type: 'string', enum: ['pattern', 'line']),
-        new OA\Property(property: 'named', description: 'its id; null for one of its own, a copy of what is played there now', type: 'string', nullable: true),
-    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(required: ['document'], properties: [new OA\Property(property: 'document', type: 'object')]))])]
+        new OA\Property(
+            property: 'named',
+            description: 'its id; null for one of its own, a copy of what is played there now',
+            type: 'string',
+            nullable: true,
+        ),
+    ])), responses: [new OA\Response(
+        response: 200,
+        description: 'computed',
+        content: new OA\JsonContent(required: ['document'], properties: [new OA\Property(property: 'document', type: 'object')]),
+    )])]
     public function __invoke(DocumentRequest $request, BreakdownJson $json, PlaceSetter $setter): JsonResponse
     {
         $named = $request->filled('named') ? $request->string('named')->toString() : null;

@@ -18,7 +18,9 @@ use OpenApi\Attributes as OA;
 
 final class SimulateTake extends Controller
 {
-    #[OA\Post(path: '/api/compute/simulate', summary: 'The band with a simulated student in the guitar\'s place, and the report on them; nothing is kept', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document', 'bars'], properties: [
+    #[OA\Post(path: '/api/compute/simulate',
+        summary: 'The band with a simulated student in the guitar\'s place, and the report on them; nothing is kept',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document', 'bars'], properties: [
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'tempo', type: 'number', nullable: true),
         new OA\Property(property: 'bars', type: 'integer'),
@@ -29,7 +31,8 @@ final class SimulateTake extends Controller
         new OA\Property(property: 'missed', description: 'share', type: 'number'),
         new OA\Property(property: 'extra', description: 'share', type: 'number'),
         new OA\Property(property: 'seed', type: 'integer'),
-    ])), responses: [new OA\Response(response: 200, description: 'played', content: new OA\JsonContent(required: ['timeline', 'report'], properties: [
+    ])), responses: [new OA\Response(response: 200, description: 'played',
+        content: new OA\JsonContent(required: ['timeline', 'report'], properties: [
         new OA\Property(property: 'timeline', ref: '#/components/schemas/Timeline'),
         new OA\Property(property: 'report', ref: '#/components/schemas/LockReport'),
     ]))])]
@@ -39,8 +42,17 @@ final class SimulateTake extends Controller
         $timeline = $performer->perform($breakdown, $request->tempo(), $voiced->all($breakdown));
         $player = $request->player();
         $heard = new SimulatedTake($timeline, $player->play($timeline, $timeline->bars()));
-        $report = $reporter->report(Take::read($player->taps($timeline, $request->integer('bars'))), $timeline, $breakdown->start->feel->unit, 0.0, bars: $request->integer('bars'));
+        $report = $reporter->report(
+            Take::read($player->taps($timeline, $request->integer('bars'))),
+            $timeline,
+            $breakdown->start->feel->unit,
+            0.0,
+            bars: $request->integer('bars'),
+        );
 
-        return new JsonResponse(['timeline' => TimelineResource::of($request->desk(), $request->tempo(), $heard->timeline($breakdown->guitar())), 'report' => LockResource::of($report)]);
+        return new JsonResponse([
+            'timeline' => TimelineResource::of($request->desk(), $request->tempo(), $heard->timeline($breakdown->guitar())),
+            'report' => LockResource::of($report),
+        ]);
     }
 }

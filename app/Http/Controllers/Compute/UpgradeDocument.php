@@ -12,9 +12,14 @@ use OpenApi\Attributes as OA;
 
 final class UpgradeDocument extends Controller
 {
-    #[OA\Post(path: '/api/compute/upgrade', summary: 'A document of an older version as it is written today: a draft that a browser kept', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
+    #[OA\Post(path: '/api/compute/upgrade', summary: 'A document of an older version as it is written today: a draft that a browser kept',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
         new OA\Property(property: 'document', type: 'object'),
-    ])), responses: [new OA\Response(response: 200, description: 'computed', content: new OA\JsonContent(required: ['document'], properties: [new OA\Property(property: 'document', type: 'object')]))])]
+    ])), responses: [new OA\Response(
+        response: 200,
+        description: 'computed',
+        content: new OA\JsonContent(required: ['document'], properties: [new OA\Property(property: 'document', type: 'object')]),
+    )])]
     public function __invoke(DocumentRequest $request, BreakdownJson $json): JsonResponse
     {
         return new JsonResponse(['document' => $json->write($request->breakdown())]);

@@ -17,12 +17,17 @@ use OpenApi\Attributes as OA;
 
 final class KeepGrip extends Controller
 {
-    #[OA\Post(path: '/api/grips', summary: 'Give a grip a name of your own; the same name again replaces it', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name', 'symbol', 'frets'], properties: [
+    #[OA\Post(path: '/api/grips', summary: 'Give a grip a name of your own; the same name again replaces it',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name', 'symbol', 'frets'], properties: [
         new OA\Property(property: 'name', type: 'string'),
         new OA\Property(property: 'symbol', type: 'string'),
         new OA\Property(property: 'frets', description: 'low to high, such as x 3 2 3 3 x', type: 'string'),
         new OA\Property(property: 'tuning', type: 'string'),
-    ])), responses: [new OA\Response(response: 200, description: 'kept', content: new OA\JsonContent(ref: '#/components/schemas/OwnGrip'))])]
+    ])), responses: [new OA\Response(
+        response: 200,
+        description: 'kept',
+        content: new OA\JsonContent(ref: '#/components/schemas/OwnGrip'),
+    )])]
     public function __invoke(OwnGripRequest $request): JsonResponse
     {
         $neck = $request->neck();
@@ -30,7 +35,10 @@ final class KeepGrip extends Controller
         $chord = ChordSymbol::parse($request->string('symbol')->toString());
         $frets = GripNamer::parse($request->string('frets')->toString(), $neck->tuning->strings());
         $finder->voicing($chord, $frets) ?? throw NeckException::grip($request->string('frets')->toString(), $neck->tuning->strings());
-        $grip = Grip::query()->updateOrCreate(['owner_id' => $this->user($request)->id, 'name' => trim($request->string('name')->toString())], ['symbol' => $chord->text(), 'tuning' => $neck->tuning->slug, 'frets' => $frets]);
+        $grip = Grip::query()->updateOrCreate(
+            ['owner_id' => $this->user($request)->id, 'name' => trim($request->string('name')->toString())],
+            ['symbol' => $chord->text(), 'tuning' => $neck->tuning->slug, 'frets' => $frets],
+        );
 
         return new JsonResponse(GripResource::of($grip, $chord, $neck, $finder));
     }

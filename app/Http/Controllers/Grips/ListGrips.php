@@ -18,7 +18,11 @@ final class ListGrips extends Controller
         new OA\Parameter(name: 'symbol', in: 'query', schema: new OA\Schema(type: 'string')),
         new OA\Parameter(name: 'tuning', in: 'query', schema: new OA\Schema(type: 'string')),
         new OA\Parameter(name: 'capo', in: 'query', schema: new OA\Schema(type: 'integer')),
-    ], responses: [new OA\Response(response: 200, description: 'grips', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/OwnGrip')))])]
+    ], responses: [new OA\Response(
+        response: 200,
+        description: 'grips',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/OwnGrip')),
+    )])]
     public function __invoke(OwnGripRequest $request): JsonResponse
     {
         $chord = $request->chord();

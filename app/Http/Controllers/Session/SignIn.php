@@ -17,10 +17,15 @@ use OpenApi\Attributes as OA;
 
 final class SignIn extends Controller
 {
-    #[OA\Post(path: '/api/session', summary: 'Sign in', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['email', 'password'], properties: [
+    #[OA\Post(path: '/api/session', summary: 'Sign in',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['email', 'password'], properties: [
         new OA\Property(property: 'email', type: 'string'),
         new OA\Property(property: 'password', type: 'string'),
-    ])), responses: [new OA\Response(response: 200, description: 'who is signed in', content: new OA\JsonContent(ref: '#/components/schemas/Person'))])]
+    ])), responses: [new OA\Response(
+        response: 200,
+        description: 'who is signed in',
+        content: new OA\JsonContent(ref: '#/components/schemas/Person'),
+    )])]
     public function __invoke(SignInRequest $request, SignInGuard $guard): JsonResponse
     {
         $email = $request->email();
@@ -31,7 +36,10 @@ final class SignIn extends Controller
         if ($user === null || ! $right) {
             $guard->countWrong($request, $email, $user);
 
-            return new JsonResponse(['message' => 'This address and password do not belong together. Check both and try again.', 'errors' => (object) []], 422);
+            return new JsonResponse(
+                ['message' => 'This address and password do not belong together. Check both and try again.', 'errors' => (object) []],
+                422,
+            );
         }
         if (Hash::needsRehash($user->password)) {
             $user->update(['password' => $request->password()]);
@@ -46,6 +54,9 @@ final class SignIn extends Controller
     /** A hash of a password that nobody has, as dear to check as anybody's. */
     private static function nobodys(): string
     {
-        return Cache::rememberForever('sign-in:nobody:'.config('hashing.bcrypt.rounds'), static fn (): string => Hash::make(Str::random(40)));
+        return Cache::rememberForever(
+            'sign-in:nobody:'.config('hashing.bcrypt.rounds'),
+            static fn (): string => Hash::make(Str::random(40)),
+        );
     }
 }

@@ -11,7 +11,10 @@ use OpenApi\Attributes as OA;
 
 final class TurnNeck extends Controller
 {
-    #[OA\Put(path: '/api/session/neck', summary: 'How this person wants to see necks', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NeckView')), responses: [
+    #[OA\Put(path: '/api/session/neck', summary: 'How this person wants to see necks', requestBody: new OA\RequestBody(
+        required: true,
+        content: new OA\JsonContent(ref: '#/components/schemas/NeckView'),
+    ), responses: [
         new OA\Response(response: 200, description: 'the person', content: new OA\JsonContent(ref: '#/components/schemas/Person')),
     ])]
     public function __invoke(NeckViewRequest $request): JsonResponse

@@ -21,7 +21,15 @@ use OpenApi\Attributes as OA;
 ])]
 final class WhoAmI extends Controller
 {
-    #[OA\Get(path: '/api/session', summary: 'Who is signed in', responses: [new OA\Response(response: 200, description: 'the person', content: new OA\JsonContent(ref: '#/components/schemas/Person'))])]
+    #[OA\Get(
+        path: '/api/session',
+        summary: 'Who is signed in',
+        responses: [new OA\Response(
+            response: 200,
+            description: 'the person',
+            content: new OA\JsonContent(ref: '#/components/schemas/Person'),
+        )],
+    )]
     public function __invoke(Request $request): JsonResponse
     {
         return new JsonResponse(self::person($this->user($request)));
@@ -30,6 +38,10 @@ final class WhoAmI extends Controller
     /** @return array{name: string, role: string, neck: array{left_handed: bool, high_on_top: bool}} */
     public static function person(User $user): array
     {
-        return ['name' => $user->name, 'role' => $user->role->value, 'neck' => ['left_handed' => $user->left_handed, 'high_on_top' => $user->high_on_top]];
+        return [
+            'name' => $user->name,
+            'role' => $user->role->value,
+            'neck' => ['left_handed' => $user->left_handed, 'high_on_top' => $user->high_on_top],
+        ];
     }
 }

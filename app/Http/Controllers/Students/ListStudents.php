@@ -17,11 +17,23 @@ use OpenApi\Attributes as OA;
 ])]
 final class ListStudents extends Controller
 {
-    #[OA\Get(path: '/api/students', summary: 'Whoever one of your breakdowns is assigned to, with their hands', responses: [new OA\Response(response: 200, description: 'students', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Student')))])]
+    #[OA\Get(
+        path: '/api/students',
+        summary: 'Whoever one of your breakdowns is assigned to, with their hands',
+        responses: [new OA\Response(
+            response: 200,
+            description: 'students',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Student')),
+        )],
+    )]
     public function __invoke(Request $request): JsonResponse
     {
         $students = User::taughtBy($this->user($request))->get()->sortBy('name')->values();
 
-        return new JsonResponse($students->map(static fn (User $student): array => ['id' => $student->id, 'name' => $student->name, 'hand' => $student->hand])->all());
+        return new JsonResponse($students->map(static fn (User $student): array => [
+            'id' => $student->id,
+            'name' => $student->name,
+            'hand' => $student->hand,
+        ])->all());
     }
 }

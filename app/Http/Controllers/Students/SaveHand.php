@@ -12,9 +12,18 @@ use OpenApi\Attributes as OA;
 
 final class SaveHand extends Controller
 {
-    #[OA\Put(path: '/api/students/{student}/hand', summary: 'What a student\'s hand can do', parameters: [new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['hand'], properties: [
+    #[OA\Put(path: '/api/students/{student}/hand', summary: 'What a student\'s hand can do', parameters: [new OA\Parameter(
+        name: 'student',
+        in: 'path',
+        required: true,
+        schema: new OA\Schema(type: 'integer'),
+    )], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['hand'], properties: [
         new OA\Property(property: 'hand', type: 'string'),
-    ])), responses: [new OA\Response(response: 200, description: 'kept', content: new OA\JsonContent(ref: '#/components/schemas/Student'))])]
+    ])), responses: [new OA\Response(
+        response: 200,
+        description: 'kept',
+        content: new OA\JsonContent(ref: '#/components/schemas/Student'),
+    )])]
     public function __invoke(HandOfStudentRequest $request, int $student): JsonResponse
     {
         $taught = User::taughtBy($this->user($request))->findOrFail($student);

@@ -19,30 +19,68 @@ use OpenApi\Attributes as OA;
 
 final class HearTake extends Controller
 {
-    #[OA\Post(path: '/api/breakdowns/{id}/recordings', summary: 'Hear, judge and keep a take that was recorded; the sound itself is not kept', parameters: [
+    #[OA\Post(path: '/api/breakdowns/{id}/recordings',
+        summary: 'Hear, judge and keep a take that was recorded; the sound itself is not kept', parameters: [
         new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string')),
         new OA\QueryParameter(name: 'id', description: 'of the take', required: true, schema: new OA\Schema(type: 'string')),
         new OA\QueryParameter(name: 'tempo', required: true, schema: new OA\Schema(type: 'number')),
         new OA\QueryParameter(name: 'bars', required: true, schema: new OA\Schema(type: 'integer')),
-        new OA\QueryParameter(name: 'first_beat', description: 'seconds into the recording: only what was played in the bars from there on counts; found where it is missing', schema: new OA\Schema(type: 'number')),
-        new OA\QueryParameter(name: 'stage', description: 'of the lesson, 1 to 10: whose gate it is', schema: new OA\Schema(type: 'integer')),
-        new OA\QueryParameter(name: 'level', description: 'of the pattern that was asked for, 1 to 3', schema: new OA\Schema(type: 'integer')),
+        new OA\QueryParameter(
+            name: 'first_beat',
+            description: 'seconds into the recording: only what was played in the bars from there on counts; found where it is missing',
+            schema: new OA\Schema(type: 'number'),
+        ),
+        new OA\QueryParameter(
+            name: 'stage',
+            description: 'of the lesson, 1 to 10: whose gate it is',
+            schema: new OA\Schema(type: 'integer'),
+        ),
+        new OA\QueryParameter(
+            name: 'level',
+            description: 'of the pattern that was asked for, 1 to 3',
+            schema: new OA\Schema(type: 'integer'),
+        ),
         new OA\QueryParameter(name: 'latency_ms', description: 'missing or empty: never measured', schema: new OA\Schema(type: 'number')),
-    ], requestBody: new OA\RequestBody(required: true, content: [new OA\MediaType(mediaType: 'audio/wav', schema: new OA\Schema(type: 'string', format: 'binary')), new OA\MediaType(mediaType: 'audio/midi', schema: new OA\Schema(type: 'string', format: 'binary'))]),
-        responses: [new OA\Response(response: 201, description: 'the take with its report', content: new OA\JsonContent(ref: '#/components/schemas/Take'))])]
-    public function __invoke(RecordingRequest $request, Breakdown $breakdown, StrokeListener $listener, TakeJudge $judge, Hearings $hearings): JsonResponse
-    {
+    ], requestBody: new OA\RequestBody(
+        required: true,
+        content: [
+            new OA\MediaType(mediaType: 'audio/wav', schema: new OA\Schema(type: 'string', format: 'binary')),
+            new OA\MediaType(mediaType: 'audio/midi', schema: new OA\Schema(type: 'string', format: 'binary')),
+        ],
+    ),
+        responses: [new OA\Response(
+            response: 201,
+            description: 'the take with its report',
+            content: new OA\JsonContent(ref: '#/components/schemas/Take'),
+        )])]
+    public function __invoke(
+        RecordingRequest $request,
+        Breakdown $breakdown,
+        StrokeListener $listener,
+        TakeJudge $judge,
+        Hearings $hearings,
+    ): JsonResponse {
         $this->authorize('view', $breakdown);
         $user = $this->user($request);
         $asked = $request->asked();
         $hear = static function (Timeline $timeline) use ($request, $listener, $hearings, $user, $asked): Take {
-            $file = TakeFile::read($request->sound(), $request->soundName(), $listener, static fn (float $done) => $hearings->note($user, $done));
+            $file = TakeFile::read(
+                $request->sound(),
+                $request->soundName(),
+                $listener,
+                static fn (float $done) => $hearings->note($user, $done),
+            );
             $ear = $file->hearing?->ear;
             $firstBeat = $request->firstBeat();
 
-            return $firstBeat === null ? Take::placed($file->strokes, $timeline, $ear) : Take::of($file->strokes, $firstBeat, $ear)->within($asked->bars, $timeline);
+            return $firstBeat === null
+                ? Take::placed($file->strokes, $timeline, $ear)
+                : Take::of($file->strokes, $firstBeat, $ear)->within($asked->bars, $timeline);
         };
 
-        return new JsonResponse(TakeResource::of($hearings->of($user, static fn () => $judge->judge($breakdown, $user, $asked, $hear))), 201);
+        return new JsonResponse(
+            TakeResource::of($hearings->of($user, static fn () => $judge->judge($breakdown, $user, $asked, $hear))),
+            201,
+        );
     }
 }

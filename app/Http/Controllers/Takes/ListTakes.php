@@ -16,12 +16,32 @@ final class ListTakes extends Controller
 {
     private const A_PAGE = 40;
 
-    private const COLUMNS = ['id', 'breakdown_id', 'player_id', 'number', 'created_at', 'tempo', 'swing', 'bars', 'stage', 'level', 'revision', 'latency_ms', 'passed', 'bias_ms', 'spread_ms', 'gate_ms', 'finding'];
+    private const COLUMNS = [
+        'id',
+        'breakdown_id',
+        'player_id',
+        'number',
+        'created_at',
+        'tempo',
+        'swing',
+        'bars',
+        'stage',
+        'level',
+        'revision',
+        'latency_ms',
+        'passed',
+        'bias_ms',
+        'spread_ms',
+        'gate_ms',
+        'finding',
+    ];
 
-    #[OA\Get(path: '/api/breakdowns/{id}/takes', summary: 'Takes of this breakdown: one\'s own, and for its owner everybody\'s', parameters: [
+    #[OA\Get(path: '/api/breakdowns/{id}/takes', summary: 'Takes of this breakdown: one\'s own, and for its owner everybody\'s',
+        parameters: [
         new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string')),
         new OA\QueryParameter(name: 'cursor', description: 'where the page before ended', schema: new OA\Schema(type: 'string')),
-    ], responses: [new OA\Response(response: 200, description: 'newest first', content: new OA\JsonContent(required: ['items', 'next'], properties: [
+    ], responses: [new OA\Response(response: 200, description: 'newest first',
+        content: new OA\JsonContent(required: ['items', 'next'], properties: [
         new OA\Property(property: 'items', type: 'array', items: new OA\Items(ref: '#/components/schemas/TakeRow')),
         new OA\Property(property: 'next', description: 'cursor of the next page', type: 'string', nullable: true),
     ]))])]
@@ -29,9 +49,15 @@ final class ListTakes extends Controller
     {
         $this->authorize('view', $breakdown);
         $user = $this->user($request);
-        $takes = $breakdown->takes()->with('player')->when($breakdown->owner_id !== $user->id, static fn ($own) => $own->where('player_id', $user->id));
+        $takes = $breakdown->takes()->with('player')->when(
+            $breakdown->owner_id !== $user->id,
+            static fn ($own) => $own->where('player_id', $user->id),
+        );
         $page = $takes->latest()->latest('id')->cursorPaginate(self::A_PAGE, self::COLUMNS, 'cursor', $request->cursor('created_at', 'id'));
 
-        return new JsonResponse(['items' => array_map(static fn (Take $take): array => TakeResource::row($take), $page->items()), 'next' => $page->nextCursor()?->encode()]);
+        return new JsonResponse([
+            'items' => array_map(static fn (Take $take): array => TakeResource::row($take), $page->items()),
+            'next' => $page->nextCursor()?->encode(),
+        ]);
     }
 }

@@ -15,18 +15,32 @@ use OpenApi\Attributes as OA;
 
 final class RecordTake extends Controller
 {
-    #[OA\Post(path: '/api/breakdowns/{id}/takes', summary: 'Judge and keep a take; the same id twice gives the first one back', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['id', 'tempo', 'bars', 'taps', 'latency_ms'], properties: [
-        new OA\Property(property: 'id', type: 'string'),
-        new OA\Property(property: 'tempo', type: 'number'),
-        new OA\Property(property: 'bars', type: 'integer'),
-        new OA\Property(property: 'latency_ms', type: 'number', nullable: true),
-        new OA\Property(property: 'stage', description: 'of the lesson, 1 to 10: whose gate it is', type: 'integer'),
-        new OA\Property(property: 'level', description: 'of the pattern that was asked for, 1 to 3', type: 'integer'),
-        new OA\Property(property: 'taps', type: 'array', items: new OA\Items(required: ['t'], properties: [
-            new OA\Property(property: 't', type: 'number'),
-            new OA\Property(property: 'key', type: 'string', enum: ['down', 'up']),
-        ], type: 'object')),
-    ])), responses: [new OA\Response(response: 201, description: 'the take with its report', content: new OA\JsonContent(ref: '#/components/schemas/Take'))])]
+    #[OA\Post(path: '/api/breakdowns/{id}/takes', summary: 'Judge and keep a take; the same id twice gives the first one back',
+        parameters: [new OA\PathParameter(
+            name: 'id',
+            schema: new OA\Schema(type: 'string'),
+        )], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: [
+            'id',
+            'tempo',
+            'bars',
+            'taps',
+            'latency_ms',
+        ], properties: [
+            new OA\Property(property: 'id', type: 'string'),
+            new OA\Property(property: 'tempo', type: 'number'),
+            new OA\Property(property: 'bars', type: 'integer'),
+            new OA\Property(property: 'latency_ms', type: 'number', nullable: true),
+            new OA\Property(property: 'stage', description: 'of the lesson, 1 to 10: whose gate it is', type: 'integer'),
+            new OA\Property(property: 'level', description: 'of the pattern that was asked for, 1 to 3', type: 'integer'),
+            new OA\Property(property: 'taps', type: 'array', items: new OA\Items(required: ['t'], properties: [
+                new OA\Property(property: 't', type: 'number'),
+                new OA\Property(property: 'key', type: 'string', enum: ['down', 'up']),
+            ], type: 'object')),
+        ])), responses: [new OA\Response(
+            response: 201,
+            description: 'the take with its report',
+            content: new OA\JsonContent(ref: '#/components/schemas/Take'),
+        )])]
     public function __invoke(TakeRequest $request, Breakdown $breakdown, TakeJudge $judge): JsonResponse
     {
         $this->authorize('view', $breakdown);

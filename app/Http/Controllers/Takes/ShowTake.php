@@ -21,7 +21,10 @@ final class ShowTake extends Controller
     {
         $this->authorize('view', $breakdown);
         $user = $this->user($request);
-        $takes = $breakdown->takes()->with('player')->when($breakdown->owner_id !== $user->id, static fn ($own) => $own->where('player_id', $user->id));
+        $takes = $breakdown->takes()->with('player')->when(
+            $breakdown->owner_id !== $user->id,
+            static fn ($own) => $own->where('player_id', $user->id),
+        );
 
         return new JsonResponse(TakeResource::of($takes->findOrFail(mb_strtolower($take))));
     }

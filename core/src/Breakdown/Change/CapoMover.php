@@ -16,6 +16,9 @@ final readonly class CapoMover
     {
         $neck = new Neck($breakdown->neck->tuning, $capo);
 
-        return MovedBreakdown::of($breakdown->with(neck: $neck), static fn (Pin $pin): ?Pin => $pin->shifted($breakdown->neck->capo - $capo));
+        return MovedBreakdown::of(
+            $breakdown->with(neck: $neck),
+            static fn (Pin $pin): ?Pin => $pin->shifted($breakdown->neck->capo - $capo),
+        );
     }
 }

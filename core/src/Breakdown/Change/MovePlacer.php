@@ -28,7 +28,10 @@ final readonly class MovePlacer
         }
         $move = new Move("m{$number}", '', $kind, $steps, $slotTicks);
 
-        return $left->with(moves: [...$left->moves, $move], placed: [...$left->placed, new PlacedMove($move, $chord->at, $chord->chord->text())]);
+        return $left->with(
+            moves: [...$left->moves, $move],
+            placed: [...$left->placed, new PlacedMove($move, $chord->at, $chord->chord->text())],
+        );
     }
 
     /** Takes what leads to the chord out; a move that is placed nowhere else and has no name goes with it. */
@@ -38,7 +41,10 @@ final readonly class MovePlacer
         $used = array_map(static fn (PlacedMove $each): string => $each->move->id, $placed);
 
         return $breakdown->with(
-            moves: array_values(array_filter($breakdown->moves, static fn (Move $move): bool => $move->name !== '' || in_array($move->id, $used, true))),
+            moves: array_values(array_filter(
+                $breakdown->moves,
+                static fn (Move $move): bool => $move->name !== '' || in_array($move->id, $used, true),
+            )),
             placed: $placed,
         );
     }

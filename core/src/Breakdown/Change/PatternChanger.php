@@ -39,7 +39,10 @@ final readonly class PatternChanger
             patterns: array_map(fn (NamedPattern $each): NamedPattern => $each->pattern->meter->equals($was)
                 ? $each->with($this->shaper->shaped($each->pattern, $meter, $each->pattern->bars(), $each->pattern->grid()))
                 : $each, $breakdown->patterns),
-            parts: array_map(static fn (BandPart $part): BandPart => $part->groove === null ? $part : $part->playing(Groove::defaultFor($meter)), $breakdown->parts),
+            parts: array_map(
+                static fn (BandPart $part): BandPart => $part->groove === null ? $part : $part->playing(Groove::defaultFor($meter)),
+                $breakdown->parts,
+            ),
         );
     }
 

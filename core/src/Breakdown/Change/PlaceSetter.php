@@ -68,7 +68,10 @@ final readonly class PlaceSetter
 
         return count($breakdown->passes) === 1
             ? $breakdown->with(cells: $cells($breakdown->cells))
-            : $breakdown->with(passes: array_map(static fn (Pass $pass): Pass => $pass->id === $desk->pass ? $pass->with($cells($pass->cells)) : $pass, $breakdown->passes));
+            : $breakdown->with(passes: array_map(
+                static fn (Pass $pass): Pass => $pass->id === $desk->pass ? $pass->with($cells($pass->cells)) : $pass,
+                $breakdown->passes,
+            ));
     }
 
     /** @param list<string> $taken */

@@ -46,12 +46,20 @@ final readonly class SectionSplitter
         };
 
         return $breakdown->with(
-            sections: [...array_slice($breakdown->sections, 0, $place), $section->with(line: $before, endings: []), $second, ...array_slice($breakdown->sections, $place + 1)],
+            sections: [
+                ...array_slice($breakdown->sections, 0, $place),
+                $section->with(line: $before, endings: []),
+                $second,
+                ...array_slice($breakdown->sections, $place + 1),
+            ],
             form: self::form($breakdown->form, $id, $second->id),
             lines: array_map(static fn (VoicingLine $line): VoicingLine => $line->with(
                 pins: array_map(static fn (Pin $pin): Pin => $pin->with(at: $moved($pin->at)), $line->pins),
             ), $breakdown->lines),
-            passes: array_map(static fn (Pass $pass): Pass => $pass->with(self::inBoth($pass->cells, $id, $second->id)), $breakdown->passes),
+            passes: array_map(
+                static fn (Pass $pass): Pass => $pass->with(self::inBoth($pass->cells, $id, $second->id)),
+                $breakdown->passes,
+            ),
             cells: self::inBoth($breakdown->cells, $id, $second->id),
             placed: array_map(static fn (PlacedMove $each): PlacedMove => $each->with(at: $moved($each->at)), $breakdown->placed),
         );

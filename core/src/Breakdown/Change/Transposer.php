@@ -25,7 +25,10 @@ final readonly class Transposer
         $semitones = $from->semitonesTo($to);
         $moved = $breakdown->with(
             start: $breakdown->start->with(key: $to),
-            sections: array_map(static fn (Section $section): Section => self::section($section, $reader, $from, $to), $breakdown->sections),
+            sections: array_map(
+                static fn (Section $section): Section => self::section($section, $reader, $from, $to),
+                $breakdown->sections,
+            ),
             placed: array_map(static fn (PlacedMove $each): PlacedMove => $each->with(symbol: $carried($each->symbol)), $breakdown->placed),
         );
 
@@ -37,7 +40,10 @@ final readonly class Transposer
         return $section->with(
             line: $reader->carriedTo($to, $section->line),
             key: $section->key === null ? null : $from->carryKey($section->key, $to),
-            endings: array_map(static fn (Ending $ending): Ending => new Ending($ending->times, $reader->carriedTo($to, $ending->line)), $section->endings),
+            endings: array_map(
+                static fn (Ending $ending): Ending => new Ending($ending->times, $reader->carriedTo($to, $ending->line)),
+                $section->endings,
+            ),
         );
     }
 }

@@ -40,7 +40,8 @@ final readonly class Cells
 
         return new Playing(
             self::first($cells, static fn (Cell $cell): ?Role => $cell->role) ?? Role::Active,
-            $this->pattern($cells, $meter) ?? throw BreakdownNotValid::noPattern($this->place($section), $this->section($section)->name, $meter->text()),
+            $this->pattern($cells, $meter)
+                ?? throw BreakdownNotValid::noPattern($this->place($section), $this->section($section)->name, $meter->text()),
             $this->line($cells),
             self::first($cells, static fn (Cell $cell): ?int => $cell->level) ?? Levels::HIGHEST,
             $this->groove($cells, $this->part($part), $meter),
@@ -75,7 +76,10 @@ final readonly class Cells
     /** @param list<Cell> $cells */
     private function pattern(array $cells, Meter $meter): ?NamedPattern
     {
-        $named = array_filter(array_map(static fn (Cell $cell): ?string => $cell->pattern, $cells), static fn (?string $id): bool => $id !== null);
+        $named = array_filter(
+            array_map(static fn (Cell $cell): ?string => $cell->pattern, $cells),
+            static fn (?string $id): bool => $id !== null,
+        );
         $byId = array_column(array_map(static fn (NamedPattern $each): array => [$each->id, $each], $this->breakdown->patterns), 1, 0);
         foreach ([...array_map(static fn (string $id): NamedPattern => $byId[$id], $named), ...$this->breakdown->patterns] as $pattern) {
             if ($pattern->pattern->meter->equals($meter)) {

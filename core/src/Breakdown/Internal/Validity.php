@@ -23,7 +23,17 @@ use Gravik\Neck\Neck;
  */
 final readonly class Validity
 {
-    private const MOST = ['sections' => 24, 'form' => 64, 'patterns' => 40, 'lines' => 12, 'parts' => 12, 'passes' => 64, 'cells' => 200, 'moves' => 200, 'placed' => 400];
+    private const MOST = [
+        'sections' => 24,
+        'form' => 64,
+        'patterns' => 40,
+        'lines' => 12,
+        'parts' => 12,
+        'passes' => 64,
+        'cells' => 200,
+        'moves' => 200,
+        'placed' => 400,
+    ];
 
     private function __construct(private Breakdown $breakdown) {}
 
@@ -104,7 +114,10 @@ final readonly class Validity
     private function endings(): void
     {
         foreach ($this->breakdown->sections as $place => $section) {
-            $comes = array_sum(array_map(static fn (FormEntry $entry): int => $entry->section === $section->id ? $entry->times : 0, $this->breakdown->form));
+            $comes = array_sum(array_map(
+                static fn (FormEntry $entry): int => $entry->section === $section->id ? $entry->times : 0,
+                $this->breakdown->form,
+            ));
             $taken = [];
             foreach ($section->endings as $number => $ending) {
                 if ($comes < 2) {
@@ -153,7 +166,12 @@ final readonly class Validity
             $meter = $section->setting($this->breakdown->start)->meter;
             foreach ($this->breakdown->patterns as $pattern) {
                 if ($cell->section === $section->id && $cell->pattern === $pattern->id && ! $pattern->pattern->meter->equals($meter)) {
-                    throw BreakdownNotValid::patternMeter("{$pointer}/pattern", $pattern->pattern->meter->text(), $section->name, $meter->text());
+                    throw BreakdownNotValid::patternMeter(
+                        "{$pointer}/pattern",
+                        $pattern->pattern->meter->text(),
+                        $section->name,
+                        $meter->text(),
+                    );
                 }
             }
         }
@@ -183,7 +201,12 @@ final readonly class Validity
         $this->guitar();
         foreach ($this->breakdown->parts as $place => $part) {
             if ($part->groove !== null && ! $part->groove->meter->equals($this->breakdown->start->meter)) {
-                throw BreakdownNotValid::grooveMeter("/parts/{$place}/groove", $part->groove->name, $part->groove->meter->text(), $this->breakdown->start->meter->text());
+                throw BreakdownNotValid::grooveMeter(
+                    "/parts/{$place}/groove",
+                    $part->groove->name,
+                    $part->groove->meter->text(),
+                    $this->breakdown->start->meter->text(),
+                );
             }
         }
     }

@@ -51,13 +51,23 @@ final readonly class BandJson
     {
         $fields = Fields::of($value, $pointer)->only(['id', 'name', 'notes', 'cells']);
 
-        return new Pass($fields->string('id'), $fields->string('name'), $fields->string('notes'), $fields->list('cells', $this->cell(...), 200));
+        return new Pass(
+            $fields->string('id'),
+            $fields->string('name'),
+            $fields->string('notes'),
+            $fields->list('cells', $this->cell(...), 200),
+        );
     }
 
     /** @return array<string, mixed> */
     public function writePass(Pass $pass): array
     {
-        return ['id' => $pass->id, 'name' => $pass->name, 'notes' => $pass->notes, 'cells' => array_map($this->writeCell(...), $pass->cells)];
+        return [
+            'id' => $pass->id,
+            'name' => $pass->name,
+            'notes' => $pass->notes,
+            'cells' => array_map($this->writeCell(...), $pass->cells),
+        ];
     }
 
     public function cell(mixed $value, string $pointer): Cell
@@ -101,7 +111,12 @@ final readonly class BandJson
 
         return [
             'stage' => $stage->value,
-            'gate' => $gate->build(static fn (): Gate => new Gate($gate->number('biasMs'), $gate->number('spreadMs'), $gate->number('swingPoints'), $gate->number('missedShare'))),
+            'gate' => $gate->build(static fn (): Gate => new Gate(
+                $gate->number('biasMs'),
+                $gate->number('spreadMs'),
+                $gate->number('swingPoints'),
+                $gate->number('missedShare'),
+            )),
         ];
     }
 
@@ -110,7 +125,15 @@ final readonly class BandJson
     {
         return [
             'stage' => Stage::from($stage)->slug(),
-            'gate' => array_map(Plain::number(...), ['biasMs' => $gate->biasMs, 'spreadMs' => $gate->spreadMs, 'swingPoints' => $gate->swingPoints, 'missedShare' => $gate->missedShare]),
+            'gate' => array_map(
+                Plain::number(...),
+                [
+                    'biasMs' => $gate->biasMs,
+                    'spreadMs' => $gate->spreadMs,
+                    'swingPoints' => $gate->swingPoints,
+                    'missedShare' => $gate->missedShare,
+                ],
+            ),
         ];
     }
 

@@ -21,7 +21,9 @@ final readonly class Fields
 
     public static function of(mixed $value, string $pointer): self
     {
-        return is_array($value) && ($value === [] || ! array_is_list($value)) ? new self($value, $pointer) : throw DocumentNotReadable::at($pointer, 'an object is expected here.');
+        return is_array($value) && ($value === [] || ! array_is_list($value))
+            ? new self($value, $pointer)
+            : throw DocumentNotReadable::at($pointer, 'an object is expected here.');
     }
 
     /** @param list<string> $known */
@@ -59,7 +61,9 @@ final readonly class Fields
     {
         $value = $this->value($name);
 
-        return is_int($value) || is_float($value) ? (float) $value : throw DocumentNotReadable::at($this->at($name), 'a number is expected here.');
+        return is_int($value) || is_float($value)
+            ? (float) $value
+            : throw DocumentNotReadable::at($this->at($name), 'a number is expected here.');
     }
 
     public function bool(string $name): bool
@@ -154,7 +158,9 @@ final readonly class Fields
 
     public static function intOrNull(mixed $value, string $pointer): ?int
     {
-        return $value === null || is_int($value) ? $value : throw DocumentNotReadable::at($pointer, 'a whole number or null is expected here.');
+        return $value === null || is_int($value)
+            ? $value
+            : throw DocumentNotReadable::at($pointer, 'a whole number or null is expected here.');
     }
 
     public static function intIn(mixed $value, string $pointer): int
@@ -169,7 +175,9 @@ final readonly class Fields
 
     private function value(string $name): mixed
     {
-        return array_key_exists($name, $this->values) ? $this->values[$name] : throw DocumentNotReadable::at($this->pointer, sprintf('the field "%s" is missing.', $name));
+        return array_key_exists($name, $this->values)
+            ? $this->values[$name]
+            : throw DocumentNotReadable::at($this->pointer, sprintf('the field "%s" is missing.', $name));
     }
 
     private function at(string $name): string

@@ -54,7 +54,8 @@ final readonly class LinesJson
     /** @return array<string, mixed> */
     public static function writePin(Pin $pin): array
     {
-        return ['at' => self::writePlace($pin->at), 'symbol' => $pin->symbol, 'frets' => $pin->frets] + ($pin->linked ? ['linked' => true] : []);
+        return ['at' => self::writePlace($pin->at), 'symbol' => $pin->symbol, 'frets' => $pin->frets]
+            + ($pin->linked ? ['linked' => true] : []);
     }
 
     /** @return array{section: string, ending: ?int, bar: int, tick: int} */
@@ -68,13 +69,23 @@ final readonly class LinesJson
         $fields = Fields::of($value, $pointer)->only(['id', 'name', 'rule']);
         $rule = $fields->object('rule')->only(['kind', 'steps', 'slotTicks']);
 
-        return $rule->build(static fn (): Move => new Move($fields->string('id'), $fields->string('name'), $rule->enum('kind', ApproachKind::class), $rule->int('steps'), $rule->int('slotTicks')));
+        return $rule->build(static fn (): Move => new Move(
+            $fields->string('id'),
+            $fields->string('name'),
+            $rule->enum('kind', ApproachKind::class),
+            $rule->int('steps'),
+            $rule->int('slotTicks'),
+        ));
     }
 
     /** @return array<string, mixed> */
     public function writeMove(Move $move): array
     {
-        return ['id' => $move->id, 'name' => $move->name, 'rule' => ['kind' => $move->kind->value, 'steps' => $move->steps, 'slotTicks' => $move->slotTicks]];
+        return [
+            'id' => $move->id,
+            'name' => $move->name,
+            'rule' => ['kind' => $move->kind->value, 'steps' => $move->steps, 'slotTicks' => $move->slotTicks],
+        ];
     }
 
     /** @param list<Move> $moves of the document */
@@ -123,7 +134,12 @@ final readonly class LinesJson
             $fields->bool('keepTop'),
             $fields->enum('bass', BassMotion::class),
             $fields->bool('parallel'),
-            $weights->build(static fn (): PathWeights => new PathWeights($weights->number('shift'), $weights->number('fingers'), $weights->number('top'), $weights->number('rank'))),
+            $weights->build(static fn (): PathWeights => new PathWeights(
+                $weights->number('shift'),
+                $weights->number('fingers'),
+                $weights->number('top'),
+                $weights->number('rank'),
+            )),
             $fields->has('loop') && $fields->bool('loop'),
         ));
     }
@@ -139,7 +155,10 @@ final readonly class LinesJson
             'keepTop' => $wishes->keepTop,
             'bass' => $wishes->bass->value,
             'parallel' => $wishes->parallel,
-            'weights' => array_map(Plain::number(...), ['shift' => $weights->shift, 'fingers' => $weights->fingers, 'top' => $weights->top, 'rank' => $weights->rank]),
+            'weights' => array_map(
+                Plain::number(...),
+                ['shift' => $weights->shift, 'fingers' => $weights->fingers, 'top' => $weights->top, 'rank' => $weights->rank],
+            ),
         ] + ($wishes->loop ? ['loop' => true] : []);
     }
 }

@@ -107,7 +107,14 @@ final class MidiReader
             $voice = ($status & 0x0F) << 7 | $data;
             if ($kind === 0x90 && $value > 0) {
                 $sounding[$voice][] = count($this->notes);
-                $this->notes[] = ['tick' => $tick, 'until' => $tick, 'pitch' => $data, 'velocity' => $value, 'channel' => $status & 0x0F, 'track' => $this->track];
+                $this->notes[] = [
+                    'tick' => $tick,
+                    'until' => $tick,
+                    'pitch' => $data,
+                    'velocity' => $value,
+                    'channel' => $status & 0x0F,
+                    'track' => $this->track,
+                ];
             } elseif (($kind === 0x80 || $kind === 0x90) && isset($sounding[$voice])) {
                 $note = array_shift($sounding[$voice]);
                 if ($note !== null) {

@@ -33,7 +33,12 @@ final readonly class SongJson
     /** @return array<string, mixed> */
     public function writeStart(Setting $start): array
     {
-        return ['key' => $start->key->text(), 'meter' => $start->meter->text(), 'tempo' => Plain::number($start->tempo->bpm), 'feel' => self::writeFeel($start->feel)];
+        return [
+            'key' => $start->key->text(),
+            'meter' => $start->meter->text(),
+            'tempo' => Plain::number($start->tempo->bpm),
+            'feel' => self::writeFeel($start->feel),
+        ];
     }
 
     public function section(mixed $value, string $pointer): Section
@@ -64,7 +69,10 @@ final readonly class SongJson
         ], static fn (mixed $value): bool => $value !== null);
 
         return ['id' => $section->id, 'name' => $section->name, 'line' => $section->line] + ($own === [] ? [] : ['from' => $own])
-            + ($section->endings === [] ? [] : ['endings' => array_map(static fn (Ending $ending): array => ['times' => $ending->times, 'line' => $ending->line], $section->endings)]);
+            + ($section->endings === [] ? [] : ['endings' => array_map(
+                static fn (Ending $ending): array => ['times' => $ending->times, 'line' => $ending->line],
+                $section->endings,
+            )]);
     }
 
     public function entry(mixed $value, string $pointer): FormEntry
@@ -78,7 +86,12 @@ final readonly class SongJson
     {
         $fields->only(['section', 'ending', 'bar', 'tick']);
 
-        return $fields->build(static fn (): Place => new Place($fields->string('section'), $fields->has('ending') ? $fields->int('ending') : null, $fields->int('bar'), $fields->int('tick')));
+        return $fields->build(static fn (): Place => new Place(
+            $fields->string('section'),
+            $fields->has('ending') ? $fields->int('ending') : null,
+            $fields->int('bar'),
+            $fields->int('tick'),
+        ));
     }
 
     private function ending(mixed $value, string $pointer): Ending
@@ -108,7 +121,11 @@ final readonly class SongJson
     {
         $fields->only(['mode', 'ratio', 'unit']);
 
-        return $fields->build(static fn (): Feel => new Feel($fields->enum('mode', FeelMode::class), $fields->number('ratio'), $fields->enum('unit', SwingUnit::class)));
+        return $fields->build(static fn (): Feel => new Feel(
+            $fields->enum('mode', FeelMode::class),
+            $fields->number('ratio'),
+            $fields->enum('unit', SwingUnit::class),
+        ));
     }
 
     /** @return array<string, mixed> */

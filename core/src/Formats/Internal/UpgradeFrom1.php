@@ -18,7 +18,22 @@ use Gravik\Time\Meter;
  */
 final readonly class UpgradeFrom1
 {
-    private const MOVED = ['key', 'meter', 'tempo', 'feel', 'tuning', 'capo', 'company', 'pins', 'approaches', 'path', 'pattern', 'school', 'band', 'gates'];
+    private const MOVED = [
+        'key',
+        'meter',
+        'tempo',
+        'feel',
+        'tuning',
+        'capo',
+        'company',
+        'pins',
+        'approaches',
+        'path',
+        'pattern',
+        'school',
+        'band',
+        'gates',
+    ];
 
     /** What a part that was not listed played like. */
     private const PLAIN_PART = ['level' => 0.8, 'offsetMs' => 0, 'straight' => false];
@@ -37,9 +52,16 @@ final readonly class UpgradeFrom1
         return ['version' => 2, 'sections' => $sections] + array_diff_key($old, array_flip(self::MOVED)) + [
             'start' => self::having($old, ['key', 'meter', 'tempo', 'feel']),
             'guitar' => self::having($old, ['tuning', 'capo']),
-            'form' => array_map(static fn (int $place): array => ['section' => self::id($place), 'times' => 1], $known === 0 ? [] : range(0, $known - 1)),
+            'form' => array_map(
+                static fn (int $place): array => ['section' => self::id($place), 'times' => 1],
+                $known === 0 ? [] : range(0, $known - 1),
+            ),
             'patterns' => [$this->pattern($old)],
-            'lines' => [self::having($old, ['company']) + (isset($old['path']) ? ['wishes' => $old['path']] : []) + ['id' => 'l1', 'name' => '', 'pins' => $this->pins($old, $known)]],
+            'lines' => [self::having($old, ['company']) + (isset($old['path']) ? ['wishes' => $old['path']] : []) + [
+                'id' => 'l1',
+                'name' => '',
+                'pins' => $this->pins($old, $known),
+            ]],
             'moves' => $moves,
             'placed' => $placed,
             'parts' => $this->parts($old['band'] ?? null),
@@ -82,7 +104,10 @@ final readonly class UpgradeFrom1
     {
         $pattern = is_array($old['pattern'] ?? null) ? $old['pattern'] : [];
 
-        return $pattern + self::having($old, ['meter', 'school']) + ['id' => 'p1', 'name' => ''] + ($this->soundsOtherwise($old, $pattern) ? ['runsOn' => true] : []);
+        return $pattern
+            + self::having($old, ['meter', 'school'])
+            + ['id' => 'p1', 'name' => '']
+            + ($this->soundsOtherwise($old, $pattern) ? ['runsOn' => true] : []);
     }
 
     /**
@@ -94,7 +119,12 @@ final readonly class UpgradeFrom1
      */
     private function soundsOtherwise(array $old, array $pattern): bool
     {
-        if (! is_string($old['key'] ?? null) || ! is_string($old['meter'] ?? null) || ! is_int($pattern['ticks'] ?? null) || ! is_array($old['sections'] ?? null)) {
+        if (
+            ! is_string($old['key'] ?? null)
+            || ! is_string($old['meter'] ?? null)
+            || ! is_int($pattern['ticks'] ?? null)
+            || ! is_array($old['sections'] ?? null)
+        ) {
             return false;
         }
 
@@ -124,9 +154,18 @@ final readonly class UpgradeFrom1
     private function pins(array $old, int $sections): mixed
     {
         $pins = $old['pins'] ?? null;
-        $kept = is_array($pins) ? array_values(array_filter($pins, static fn (mixed $pin): bool => ! is_array($pin) || ! is_int($pin['section'] ?? null) || $pin['section'] < $sections)) : $pins;
+        $kept = is_array($pins)
+            ? array_values(array_filter(
+                $pins,
+                static fn (mixed $pin): bool => ! is_array($pin) || ! is_int($pin['section'] ?? null) || $pin['section'] < $sections,
+            ))
+            : $pins;
 
-        return $this->each(['pins' => $kept], 'pins', static fn (array $pin): array => ['at' => self::place($pin)] + array_diff_key($pin, ['section' => 0, 'bar' => 0, 'at' => 0]));
+        return $this->each(
+            ['pins' => $kept],
+            'pins',
+            static fn (array $pin): array => ['at' => self::place($pin)] + array_diff_key($pin, ['section' => 0, 'bar' => 0, 'at' => 0]),
+        );
     }
 
     /**
@@ -153,7 +192,8 @@ final readonly class UpgradeFrom1
                 $known = count($moves);
                 $moves[] = ['id' => 'm'.($known + 1), 'name' => '', 'rule' => $rule];
             }
-            $placed[] = ['what' => 'm'.($known + 1), 'at' => self::place($approach)] + array_diff_key($approach, array_flip(['section', 'bar', 'at', 'kind', 'steps', 'slotTicks']));
+            $placed[] = ['what' => 'm'.($known + 1), 'at' => self::place($approach)]
+                + array_diff_key($approach, array_flip(['section', 'bar', 'at', 'kind', 'steps', 'slotTicks']));
         }
 
         return [$moves, $placed];
@@ -166,13 +206,28 @@ final readonly class UpgradeFrom1
         }
         $parts = [];
         foreach (['drums', 'bass', 'guitar'] as $instrument) {
-            $told = array_values(array_filter($band['parts'], static fn (mixed $part): bool => is_array($part) && ($part['name'] ?? null) === $instrument))[0] ?? self::PLAIN_PART;
+            $told = array_values(array_filter(
+                $band['parts'],
+                static fn (mixed $part): bool => is_array($part) && ($part['name'] ?? null) === $instrument,
+            ))[0]
+                ?? self::PLAIN_PART;
             $parts[] = ['id' => $instrument, 'instrument' => $instrument] + array_diff_key($told, ['name' => 0])
                 + ($instrument === 'guitar' ? [] : self::having($band, ['groove']));
         }
-        $others = array_filter($band['parts'], static fn (mixed $part): bool => ! is_array($part) || ! in_array($part['name'] ?? null, ['drums', 'bass', 'guitar'], true));
+        $others = array_filter(
+            $band['parts'],
+            static fn (mixed $part): bool => ! is_array($part) || ! in_array($part['name'] ?? null, ['drums', 'bass', 'guitar'], true),
+        );
 
-        return [...$parts, ...array_map(static fn (mixed $part): mixed => is_array($part) ? ['id' => 'other', 'instrument' => $part['name'] ?? null] + array_diff_key($part, ['name' => 0]) : $part, array_values($others))];
+        return [
+            ...$parts,
+            ...array_map(
+                static fn (mixed $part): mixed => is_array($part)
+                    ? ['id' => 'other', 'instrument' => $part['name'] ?? null] + array_diff_key($part, ['name' => 0])
+                    : $part,
+                array_values($others),
+            ),
+        ];
     }
 
     /**
@@ -224,7 +279,11 @@ final readonly class UpgradeFrom1
         $list = $old[$name] ?? null;
 
         return is_array($list) && array_is_list($list)
-            ? array_map(static fn (mixed $each, int $place): mixed => is_array($each) ? $upgraded($each, $place) : $each, $list, array_keys($list))
+            ? array_map(
+                static fn (mixed $each, int $place): mixed => is_array($each) ? $upgraded($each, $place) : $each,
+                $list,
+                array_keys($list),
+            )
             : $list;
     }
 }

@@ -73,7 +73,10 @@ final readonly class WavCoding
             /** @var array<int, float> $values */
             $values = unpack('g*', $data);
 
-            return array_map(static fn (float $value): float => is_finite($value) ? max(-8.0, min(8.0, $value)) : 0.0, array_values($values));
+            return array_map(
+                static fn (float $value): float => is_finite($value) ? max(-8.0, min(8.0, $value)) : 0.0,
+                array_values($values),
+            );
         }
         $out = [];
         if ($width === 3) {

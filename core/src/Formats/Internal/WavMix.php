@@ -48,7 +48,9 @@ final readonly class WavMix
             }
         }
         $loudest = (int) array_search(max(0.0, ...$energies), $energies, true);
-        $channel = $channels > 1 && $energies[$loudest] > 0.0 && $mixed < self::CANCELS * array_sum($energies) / $channels ? $loudest : null;
+        $channel = $channels > 1 && $energies[$loudest] > 0.0 && $mixed < self::CANCELS * array_sum($energies) / $channels
+            ? $loudest
+            : null;
         $mean = $frames < self::FEWEST_FRAMES ? 0.0 : ($channel === null ? array_sum($means) / $channels : $means[$channel]) / $frames;
 
         return new self($channel, abs($mean) < self::OFFSET ? 0.0 : $mean);

@@ -119,7 +119,8 @@ final class Ending
     public function contradiction(): ?string
     {
         return match (true) {
-            $this->power && ($this->third === 'minor' || $this->top > 0 || $this->suspension !== null || $this->alterations !== [] || $this->fifth !== 0)
+            $this->power
+                && ($this->third === 'minor' || $this->top > 0 || $this->suspension !== null || $this->alterations !== [] || $this->fifth !== 0)
                 => 'a power chord has a root and a fifth and nothing else',
             $this->suspension !== null && $this->third === 'minor' => 'a suspended chord has no third, so it cannot be minor too',
             $this->suspension !== null && $this->noThird => 'a suspended chord has no third to leave out',
@@ -137,7 +138,9 @@ final class Ending
     public function on(NoteName $root, ?NoteName $bass): ChordSymbol
     {
         $required = $this->required();
-        $shell = $this->power ? [new Degree(5)] : array_values(array_filter([$this->noThird ? null : $this->thirdDegree(), $this->seventh()]));
+        $shell = $this->power
+            ? [new Degree(5)]
+            : array_values(array_filter([$this->noThird ? null : $this->thirdDegree(), $this->seventh()]));
 
         return new ChordSymbol($root, $this->text(), $required, $this->optional($required), $this->oneOf(), $shell, $this->power, $bass);
     }
@@ -260,7 +263,10 @@ final class Ending
     private function augment(): void
     {
         $this->fifth = 1;
-        $this->alterations = array_values(array_filter($this->alterations, static fn (Degree $degree): bool => $degree->number !== 5 || $degree->alter !== 1));
+        $this->alterations = array_values(array_filter(
+            $this->alterations,
+            static fn (Degree $degree): bool => $degree->number !== 5 || $degree->alter !== 1,
+        ));
     }
 
     private function isAltered(int $number): bool

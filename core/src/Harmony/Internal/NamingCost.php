@@ -78,7 +78,8 @@ final readonly class NamingCost
         $cost += match (true) {
             $foreignBass => self::FOREIGN_BASS,
             $chord->bass !== null && $chord->power => self::POWER_INVERSION,
-            $chord->bass !== null => self::INVERSION + ($chord->degreeOf($chord->bass->pitchClass())->number === 6 ? self::SIXTH_IN_THE_BASS : 0.0),
+            $chord->bass !== null => self::INVERSION
+                + ($chord->degreeOf($chord->bass->pitchClass())->number === 6 ? self::SIXTH_IN_THE_BASS : 0.0),
             default => 0.0,
         };
         foreach ($omitted as $degree) {
@@ -123,7 +124,9 @@ final readonly class NamingCost
             return 0.0;
         }
 
-        return self::STEPS[$this->key->mode->value][$this->step($chord)] + self::OUTSIDE_THE_KEY * $this->foreignTones($chord) + self::OUTSIDE_BY_CUSTOM * $this->tonesByCustom($chord);
+        return self::STEPS[$this->key->mode->value][$this->step($chord)]
+            + self::OUTSIDE_THE_KEY * $this->foreignTones($chord)
+            + self::OUTSIDE_BY_CUSTOM * $this->tonesByCustom($chord);
     }
 
     private function step(ChordSymbol $chord): int
@@ -133,23 +136,33 @@ final readonly class NamingCost
 
     private function foreignTones(ChordSymbol $chord): int
     {
-        return count(array_filter([new Degree(1), ...$chord->required], fn (Degree $degree): bool => ! $this->isOwn($chord, $degree) && ! $this->isByCustom($chord, $degree)));
+        return count(array_filter(
+            [new Degree(1), ...$chord->required],
+            fn (Degree $degree): bool => ! $this->isOwn($chord, $degree) && ! $this->isByCustom($chord, $degree),
+        ));
     }
 
     private function tonesByCustom(ChordSymbol $chord): int
     {
-        return count(array_filter($chord->required, fn (Degree $degree): bool => ! $this->isOwn($chord, $degree) && $this->isByCustom($chord, $degree)));
+        return count(array_filter(
+            $chord->required,
+            fn (Degree $degree): bool => ! $this->isOwn($chord, $degree) && $this->isByCustom($chord, $degree),
+        ));
     }
 
     private function isOwn(ChordSymbol $chord, Degree $degree): bool
     {
         $place = ($this->step($chord) + $degree->semitones()) % 12;
 
-        return in_array($place, $this->key?->mode->steps() ?? [], true) || ($place === self::LEADING_NOTE && $this->key?->mode === Mode::Minor);
+        return in_array($place, $this->key?->mode->steps() ?? [], true)
+            || ($place === self::LEADING_NOTE && $this->key?->mode === Mode::Minor);
     }
 
     private function isByCustom(ChordSymbol $chord, Degree $degree): bool
     {
-        return $this->key?->mode === Mode::Major && $degree->number === 7 && $degree->alter === -1 && in_array($this->step($chord), [0, 5], true);
+        return $this->key?->mode === Mode::Major
+            && $degree->number === 7
+            && $degree->alter === -1
+            && in_array($this->step($chord), [0, 5], true);
     }
 }

@@ -36,8 +36,13 @@ final readonly class FeelMeter
      *
      * @throws ListeningException where there are too few strokes to say
      */
-    public function measure(array $strokes, Meter $meter, ?Tempo $tempo = null, ?float $firstBeat = null, ?int $division = null): FeelReading
-    {
+    public function measure(
+        array $strokes,
+        Meter $meter,
+        ?Tempo $tempo = null,
+        ?float $firstBeat = null,
+        ?int $division = null,
+    ): FeelReading {
         if (count($strokes) < self::FEWEST) {
             throw ListeningException::tooFewForFeel(count($strokes), self::FEWEST);
         }
@@ -61,7 +66,14 @@ final readonly class FeelMeter
             $bar = (int) floor($beats[$number] / $meter->beats());
             $slot = ($beats[$number] - $bar * $meter->beats()) * $grid->division + $slots[$number];
             $hits[] = new Hit($slot, $bar, $at, 1000 * ($stroke->t - $at));
-            $placed[] = new PlacedStroke($stroke->t, $bar, $slot, 1000 * ($stroke->t - $line->at($beats[$number] + $grid->places[$slots[$number]])), $stroke->levelDb, $stroke->muted);
+            $placed[] = new PlacedStroke(
+                $stroke->t,
+                $bar,
+                $slot,
+                1000 * ($stroke->t - $line->at($beats[$number] + $grid->places[$slots[$number]])),
+                $stroke->levelDb,
+                $stroke->muted,
+            );
         }
         $deviations = Deviations::of($hits);
 

@@ -49,7 +49,10 @@ final readonly class FeelPattern
             if (count($played) < self::OFTEN * count($rounds[intdiv($place, $perBar)] ?? [])) {
                 continue;
             }
-            $levels = array_values(array_filter(array_map(static fn (PlacedStroke $stroke): ?float => $stroke->levelDb, $played), static fn (?float $level): bool => $level !== null));
+            $levels = array_values(array_filter(
+                array_map(static fn (PlacedStroke $stroke): ?float => $stroke->levelDb, $played),
+                static fn (?float $level): bool => $level !== null,
+            ));
             $level = $levels === [] ? null : Statistics::median($levels);
             $dead = count(array_filter($played, static fn (PlacedStroke $stroke): bool => $stroke->muted === true));
             $strokes[] = new Stroke(
@@ -70,6 +73,9 @@ final readonly class FeelPattern
      */
     private static function places(array $strokes, int $barTicks, int $bar): array
     {
-        return array_values(array_map(static fn (Stroke $stroke): int => $stroke->at % $barTicks, array_filter($strokes, static fn (Stroke $stroke): bool => intdiv($stroke->at, $barTicks) === $bar)));
+        return array_values(array_map(
+            static fn (Stroke $stroke): int => $stroke->at % $barTicks,
+            array_filter($strokes, static fn (Stroke $stroke): bool => intdiv($stroke->at, $barTicks) === $bar),
+        ));
     }
 }

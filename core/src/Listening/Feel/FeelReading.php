@@ -71,7 +71,10 @@ final readonly class FeelReading
     public function arm(): array
     {
         $slotTicks = intdiv($this->meter->beatTicks(), $this->grid);
-        $strokes = array_map(fn (int $slot): Stroke => new Stroke($slot * $slotTicks, $this->grid), range(0, $this->meter->beats() * $this->grid - 1));
+        $strokes = array_map(
+            fn (int $slot): Stroke => new Stroke($slot * $slotTicks, $this->grid),
+            range(0, $this->meter->beats() * $this->grid - 1),
+        );
         $pattern = new Pattern($this->meter, $this->meter->barTicks(), [new Stream('arm', $strokes)]);
         $ruler = new Ruler($this->meter, $this->tempo(), Feel::straight());
         $hand = (new HandPlanner())->plan($pattern, School::Pendulum, $ruler, Feel::straight());
@@ -82,6 +85,8 @@ final readonly class FeelReading
     /** How the strokes scatter about their slots, ms, when the beat is followed as it drifts. */
     public function scatterMs(): float
     {
-        return $this->strokes === [] ? 0.0 : Statistics::spread(array_map(static fn (PlacedStroke $stroke): float => $stroke->ms, $this->strokes));
+        return $this->strokes === []
+            ? 0.0
+            : Statistics::spread(array_map(static fn (PlacedStroke $stroke): float => $stroke->ms, $this->strokes));
     }
 }

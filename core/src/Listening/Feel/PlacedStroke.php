@@ -20,7 +20,14 @@ final readonly class PlacedStroke
      * @param ?float $levelDb against the median stroke, where known
      * @param ?bool  $muted   where known
      */
-    public function __construct(public float $t, public int $bar, public int $slot, public float $ms, public ?float $levelDb, public ?bool $muted) {}
+    public function __construct(
+        public float $t,
+        public int $bar,
+        public int $slot,
+        public float $ms,
+        public ?float $levelDb,
+        public ?bool $muted,
+    ) {}
 
     /** @return int 0 soft, 1 plain, 2 accented */
     public function accent(): int

@@ -15,5 +15,13 @@ final readonly class SlotHeard
      * @param float  $pushed  share of the bars in which it takes the place of the beat after it, 0–1
      * @param float  $ms      median distance from the slot, + late
      */
-    public function __construct(public int $slot, public string $name, public float $share, public ?float $levelDb, public float $dead, public float $pushed, public float $ms) {}
+    public function __construct(
+        public int $slot,
+        public string $name,
+        public float $share,
+        public ?float $levelDb,
+        public float $dead,
+        public float $pushed,
+        public float $ms,
+    ) {}
 }

@@ -17,7 +17,13 @@ final readonly class HeardStroke
      * @param bool  $muted   a dead stroke, without pitch
      * @param ?Direction $direction which way it went through the strings; null where that cannot be told
      */
-    public function __construct(public float $t, public float $levelDb, public float $seconds, public bool $muted, public ?Direction $direction = null) {}
+    public function __construct(
+        public float $t,
+        public float $levelDb,
+        public float $seconds,
+        public bool $muted,
+        public ?Direction $direction = null,
+    ) {}
 
     public function asOnset(): PlayedOnset
     {

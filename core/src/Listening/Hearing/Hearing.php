@@ -14,5 +14,11 @@ final readonly class Hearing
      * @param float             $seconds of the recording
      * @param GripEar           $ear     that hears more once the grips are known
      */
-    public function __construct(public array $strokes, public ?TuningHeard $tuning, public array $outline, public float $seconds, public GripEar $ear) {}
+    public function __construct(
+        public array $strokes,
+        public ?TuningHeard $tuning,
+        public array $outline,
+        public float $seconds,
+        public GripEar $ear,
+    ) {}
 }

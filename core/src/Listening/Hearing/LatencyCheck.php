@@ -26,7 +26,9 @@ final readonly class LatencyCheck
     {
         $late = self::late($clicks, array_map(static fn (HeardStroke $stroke): float => $stroke->t, $strokes));
 
-        return $late === [] || count($late) < self::FEWEST ? throw ListeningException::clicksNotHeard(count($late), count($clicks)) : new self(Statistics::median($late), Statistics::spread($late), count($late));
+        return $late === [] || count($late) < self::FEWEST
+            ? throw ListeningException::clicksNotHeard(count($late), count($clicks))
+            : new self(Statistics::median($late), Statistics::spread($late), count($late));
     }
 
     /**
@@ -41,7 +43,9 @@ final readonly class LatencyCheck
     {
         $late = self::late($clicks, $taps);
 
-        return $late === [] || count($late) < self::FEWEST ? throw ListeningException::tooFewChecks(count($late)) : new self(Statistics::median($late), Statistics::spread($late), count($late));
+        return $late === [] || count($late) < self::FEWEST
+            ? throw ListeningException::tooFewChecks(count($late))
+            : new self(Statistics::median($late), Statistics::spread($late), count($late));
     }
 
     /**

@@ -93,7 +93,9 @@ final readonly class StrokeListener
     /** @throws ListeningException at once where the recording is longer than is heard */
     private static function envelopes(AudioSource $source): Envelopes
     {
-        return $source->seconds() > 60 * self::MOST_MINUTES ? throw ListeningException::tooLong($source->seconds() / 60, self::MOST_MINUTES) : Envelopes::of($source);
+        return $source->seconds() > 60 * self::MOST_MINUTES
+            ? throw ListeningException::tooLong($source->seconds() / 60, self::MOST_MINUTES)
+            : Envelopes::of($source);
     }
 
     /** @return list<HeardStroke> */

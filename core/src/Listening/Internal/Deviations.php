@@ -21,7 +21,13 @@ final readonly class Deviations
      * @param bool   $isLine      whether a steady tempo, another than planned perhaps, explains them at least as well as one that moves
      * @param ?Drift $drift       where the tempo moves
      */
-    private function __construct(public float $biasMs, public float $spreadMs, public float $lineSlope, public bool $isLine, public ?Drift $drift) {}
+    private function __construct(
+        public float $biasMs,
+        public float $spreadMs,
+        public float $lineSlope,
+        public bool $isLine,
+        public ?Drift $drift,
+    ) {}
 
     /**
      * @param list<Hit> $hits
@@ -35,13 +41,19 @@ final readonly class Deviations
         $times = array_map(static fn (Hit $hit): float => $hit->t, $hits);
         $raw = array_map(static fn (Hit $hit): float => $hit->ms, $hits);
         [, $lineSlope] = Statistics::line($times, self::withoutSlotMedians($hits, $raw));
-        $offLine = Statistics::spread(self::withoutSlotMedians($hits, array_map(static fn (float $value, float $t): float => $value - $lineSlope * $t, $raw, $times)));
+        $offLine = Statistics::spread(self::withoutSlotMedians(
+            $hits,
+            array_map(static fn (float $value, float $t): float => $value - $lineSlope * $t, $raw, $times),
+        ));
         $ms = $drift === null ? $raw : array_map(static fn (Hit $hit): float => $hit->ms - $drift->at($hit->t), $hits);
         [, $slope] = Statistics::line($times, self::withoutSlotMedians($hits, $ms));
 
         return new self(
             Statistics::median($ms),
-            Statistics::spread(self::withoutSlotMedians($hits, array_map(static fn (float $value, float $t): float => $value - $slope * $t, $ms, $times))),
+            Statistics::spread(self::withoutSlotMedians(
+                $hits,
+                array_map(static fn (float $value, float $t): float => $value - $slope * $t, $ms, $times),
+            )),
             $lineSlope,
             $drift === null || $offLine <= Statistics::spread(self::withoutSlotMedians($hits, $ms)),
             $drift,

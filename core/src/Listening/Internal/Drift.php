@@ -31,7 +31,13 @@ final readonly class Drift
     private const HUBER = 1.5;
 
     /** @param ?float $bpmPerMin + faster and faster; null where the take is too short to put a figure to it */
-    private function __construct(public ?float $bpmPerMin, public float $ms, public float $leastMs, private float $perMin, private float $bpm) {}
+    private function __construct(
+        public ?float $bpmPerMin,
+        public float $ms,
+        public float $leastMs,
+        private float $perMin,
+        private float $bpm,
+    ) {}
 
     /**
      * @param list<Hit> $hits
@@ -114,7 +120,10 @@ final readonly class Drift
     {
         $median = Statistics::median($values);
 
-        return array_sum(array_map(static fn (float $value): float => max($median - $reach, min($median + $reach, $value)), $values)) / count($values);
+        return array_sum(array_map(
+            static fn (float $value): float => max($median - $reach, min($median + $reach, $value)),
+            $values,
+        )) / count($values);
     }
 
     /**
@@ -133,7 +142,11 @@ final readonly class Drift
             $off = array_map(static fn (array $point): float => $point['y'] - $slope * $point['x'], $points);
             $level = Statistics::median($off);
             $scale = self::HUBER * max(0.5, Statistics::spread($off));
-            $weights = array_map(static fn (array $point, float $value): float => $point['weight'] * min(1.0, $scale / max(1e-9, abs($value - $level))), $points, $off);
+            $weights = array_map(
+                static fn (array $point, float $value): float => $point['weight'] * min(1.0, $scale / max(1e-9, abs($value - $level))),
+                $points,
+                $off,
+            );
             $slope = self::line($points, $weights)[1];
         }
 
@@ -158,7 +171,8 @@ final readonly class Drift
         // Of few bars the bootstrap makes too narrow an interval: the two figures taken from them count as in Student's t.
         $wider = $last < 2 ? INF : (1 + 2.5 / ($last - 1)) * sqrt(($last + 1) / ($last - 1));
 
-        return $perMin + $wider * $slopes[(int) floor(0.025 * self::RESAMPLES)] > 0 || $perMin + $wider * $slopes[(int) ceil(0.975 * self::RESAMPLES) - 1] < 0;
+        return $perMin + $wider * $slopes[(int) floor(0.025 * self::RESAMPLES)] > 0
+            || $perMin + $wider * $slopes[(int) ceil(0.975 * self::RESAMPLES) - 1] < 0;
     }
 
     /**

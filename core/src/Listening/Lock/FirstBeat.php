@@ -48,7 +48,10 @@ final readonly class FirstBeat
     {
         $off = [];
         foreach ($onsets as $onset) {
-            $near = array_filter(array_map(static fn (float $stroke): float => $stroke - $at - $onset->t, $played), static fn (float $distance): bool => abs($distance) <= self::NEAR);
+            $near = array_filter(
+                array_map(static fn (float $stroke): float => $stroke - $at - $onset->t, $played),
+                static fn (float $distance): bool => abs($distance) <= self::NEAR,
+            );
             if ($near !== []) {
                 usort($near, static fn (float $a, float $b): int => abs($a) <=> abs($b));
                 $off[] = $near[0];

@@ -32,8 +32,15 @@ final readonly class LockReporter
      * @param ?float $cleanTempo the last tempo played clean, where known
      * @param ?int   $bars       that were asked for: those not played are missed; null where nobody said how many
      */
-    public function report(Take $take, Timeline $timeline, SwingUnit $unit, ?float $latencyMs = null, ?float $cleanTempo = null, Gate $gate = new Gate(), ?int $bars = null): LockReport
-    {
+    public function report(
+        Take $take,
+        Timeline $timeline,
+        SwingUnit $unit,
+        ?float $latencyMs = null,
+        ?float $cleanTempo = null,
+        Gate $gate = new Gate(),
+        ?int $bars = null,
+    ): LockReport {
         if ($latencyMs !== null && ($latencyMs < -500 || $latencyMs > 1000)) {
             throw ListeningException::latency();
         }
@@ -48,11 +55,18 @@ final readonly class LockReporter
         $lastBar = $bars === null ? max([-1, ...array_map(static fn (Hit $hit): int => $hit->bar, $hits)]) : $asked->bars - 1;
         $lastMet = max([0.0, ...array_map(static fn (Hit $hit): float => $hit->t, $hits)]);
         // Of bars that nobody asked for only what comes before the last stroke met is missed.
-        $missed = array_values(array_filter($matching->missed, static fn (int $index): bool => $plan->onsets[$index]->bar <= $lastBar && ($bars === null || $plan->onsets[$index]->bar < $bars || $plan->onsets[$index]->t <= $lastMet)));
+        $missed = array_values(array_filter(
+            $matching->missed,
+            static fn (int $index): bool => $plan->onsets[$index]->bar <= $lastBar
+                && ($bars === null || $plan->onsets[$index]->bar < $bars || $plan->onsets[$index]->t <= $lastMet),
+        ));
         $after = count(array_filter($missed, static fn (int $index): bool => $plan->onsets[$index]->t > $lastMet));
         $missedSlots = array_map(static fn (int $index): int => $plan->onsets[$index]->slot, $missed);
         $extra = array_values(array_filter($matching->extra, static fn (int $stroke): bool => ! $asked->isClosing($played[$stroke])));
-        $extraSlots = array_map(static fn (int $stroke): int => (int) $timeline->slotNear($played[$stroke] - self::shiftAt($plan, $matching, $played[$stroke])), $extra);
+        $extraSlots = array_map(
+            static fn (int $stroke): int => (int) $timeline->slotNear($played[$stroke] - self::shiftAt($plan, $matching, $played[$stroke])),
+            $extra,
+        );
         $drift = Drift::of($hits, $plan->ruler()->tempo->bpm, $names->slotsInBar());
         $deviations = Deviations::of($hits, $drift);
         $steady = $drift === null ? $played : array_map(static fn (float $t): float => $t - $drift->at($t) / 1000, $played);
@@ -80,7 +94,12 @@ final readonly class LockReporter
             anchored: $take->anchored,
         );
 
-        return (new Findings($plan->ruler(), $unit, $cleanTempo))->addedTo($report, $deviations, (new OtherTake($timeline, $this->matcher))->finding($report, $deviations, $take, count($missed) - $after), $after);
+        return (new Findings($plan->ruler(), $unit, $cleanTempo))->addedTo(
+            $report,
+            $deviations,
+            (new OtherTake($timeline, $this->matcher))->finding($report, $deviations, $take, count($missed) - $after),
+            $after,
+        );
     }
 
     /** How far from the plan the player was, seconds, at the planned onset nearest to a stroke. */
@@ -105,8 +124,15 @@ final readonly class LockReporter
      *
      * @return list<SlotFigures>
      */
-    private function slots(Plan $plan, SlotNames $names, array $hits, ?Deviations $deviations, array $missed, array $extra, SwingUnit $unit): array
-    {
+    private function slots(
+        Plan $plan,
+        SlotNames $names,
+        array $hits,
+        ?Deviations $deviations,
+        array $missed,
+        array $extra,
+        SwingUnit $unit,
+    ): array {
         $used = array_unique([...array_map(static fn (PlannedOnset $onset): int => $onset->slot, $plan->onsets), ...$extra]);
         sort($used);
         $slots = [];

@@ -51,7 +51,11 @@ final readonly class Matcher
         $shifts = array_fill(0, count($plan), 0);
         foreach (array_unique([0, $constant]) as $begun) {
             $followed = self::follow($plan, $strokes, $window, $begun);
-            $found = OrderedPairs::of(array_map(static fn (int $onset, int $shift): int => $onset + $shift, $plan, $followed), $strokes, $window);
+            $found = OrderedPairs::of(
+                array_map(static fn (int $onset, int $shift): int => $onset + $shift, $plan, $followed),
+                $strokes,
+                $window,
+            );
             if (count($found) > count($pairs)) {
                 [$pairs, $shifts] = [$found, $followed];
             }

@@ -84,7 +84,8 @@ final readonly class Plan
     {
         $within = $this->inRound($tick);
 
-        return $this->timeline->map->secondsAt($within, 1) + intdiv($tick - $within, max(1, $this->timeline->map->ticks)) * $this->timeline->seconds;
+        return $this->timeline->map->secondsAt($within, 1)
+            + intdiv($tick - $within, max(1, $this->timeline->map->ticks)) * $this->timeline->seconds;
     }
 
     private function inRound(int $tick): int
@@ -104,7 +105,10 @@ final readonly class Plan
             $stroke->stroke->direction,
             $stroke->stroke->isDead(),
             max([$stroke->t + 0.01, ...$stroke->ends]) - $stroke->t,
-            array_values(array_filter(array_map(static fn (int $string): ?int => $stroke->voicing->midi[$string], $stroke->strings), static fn (?int $pitch): bool => $pitch !== null)),
+            array_values(array_filter(
+                array_map(static fn (int $string): ?int => $stroke->voicing->midi[$string], $stroke->strings),
+                static fn (?int $pitch): bool => $pitch !== null,
+            )),
         );
     }
 }

@@ -18,5 +18,14 @@ final readonly class PlannedOnset
      * @param float     $seconds  how long it is to sound
      * @param list<int> $midi     pitches of the strings struck
      */
-    public function __construct(public float $t, public int $slot, public int $bar, public int $tick, public ?Direction $direction, public bool $muted, public float $seconds, public array $midi) {}
+    public function __construct(
+        public float $t,
+        public int $slot,
+        public int $bar,
+        public int $tick,
+        public ?Direction $direction,
+        public bool $muted,
+        public float $seconds,
+        public array $midi,
+    ) {}
 }

@@ -23,7 +23,12 @@ final readonly class Take
      * @param ?GripEar  $ear      of a recording
      * @param float     $firstBeat where bar 1 beat 1 lies in that recording, seconds
      */
-    private function __construct(public array $taps, public bool $anchored = true, private ?GripEar $ear = null, private float $firstBeat = 0.0) {}
+    private function __construct(
+        public array $taps,
+        public bool $anchored = true,
+        private ?GripEar $ear = null,
+        private float $firstBeat = 0.0,
+    ) {}
 
     /**
      * Reads {"taps": [{"t": 1.234, "key"?: "down"|"up", "dead"?: true}]} or a list of seconds.
@@ -45,7 +50,11 @@ final readonly class Take
             if (! (is_int($t) || is_float($t)) || $t < -1 || $t > self::LONGEST_SECONDS) {
                 throw ListeningException::tapTime($index);
             }
-            $taps[] = new PlayedOnset((float) $t - $firstBeat, self::direction(is_array($tap) ? $tap['key'] ?? null : null, $index), is_array($tap) && ($tap['dead'] ?? false) === true ? true : null);
+            $taps[] = new PlayedOnset(
+                (float) $t - $firstBeat,
+                self::direction(is_array($tap) ? $tap['key'] ?? null : null, $index),
+                is_array($tap) && ($tap['dead'] ?? false) === true ? true : null,
+            );
         }
         usort($taps, static fn (PlayedOnset $a, PlayedOnset $b): int => $a->t <=> $b->t);
 
@@ -61,7 +70,21 @@ final readonly class Take
      */
     public static function of(array $strokes, float $firstBeat, ?GripEar $ear = null): self
     {
-        return new self(array_map(static fn (PlayedOnset $tap): PlayedOnset => new PlayedOnset($tap->t - $firstBeat, $tap->direction, $tap->muted, $tap->levelDb, $tap->seconds), $strokes), true, $ear, $firstBeat);
+        return new self(
+            array_map(
+                static fn (PlayedOnset $tap): PlayedOnset => new PlayedOnset(
+                    $tap->t - $firstBeat,
+                    $tap->direction,
+                    $tap->muted,
+                    $tap->levelDb,
+                    $tap->seconds,
+                ),
+                $strokes,
+            ),
+            true,
+            $ear,
+            $firstBeat,
+        );
     }
 
     /**
@@ -94,7 +117,11 @@ final readonly class Take
             return null;
         }
 
-        $byGrip = $this->ear?->direction($tap->t + $this->firstBeat, ($this->taps[$stroke + 1]->t ?? $tap->t + 1) + $this->firstBeat, $midi);
+        $byGrip = $this->ear?->direction(
+            $tap->t + $this->firstBeat,
+            ($this->taps[$stroke + 1]->t ?? $tap->t + 1) + $this->firstBeat,
+            $midi,
+        );
 
         // Heard twice, with the grip and without; where the two disagree nobody knows.
         return $byGrip === null || $tap->direction === null || $byGrip === $tap->direction ? $byGrip ?? $tap->direction : null;
@@ -112,7 +139,12 @@ final readonly class Take
         $from = -0.5 * $beat;
         $until = $timeline->secondsOfBars($bars) + $beat;
 
-        return new self(array_values(array_filter($this->taps, static fn (PlayedOnset $tap): bool => $tap->t >= $from && $tap->t < $until)), $this->anchored, $this->ear, $this->firstBeat);
+        return new self(
+            array_values(array_filter($this->taps, static fn (PlayedOnset $tap): bool => $tap->t >= $from && $tap->t < $until)),
+            $this->anchored,
+            $this->ear,
+            $this->firstBeat,
+        );
     }
 
     private static function direction(mixed $key, int $index): ?Direction

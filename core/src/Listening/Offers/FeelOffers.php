@@ -11,7 +11,10 @@ use Gravik\Listening\Feel\FeelReading;
 use Gravik\Strokes\Written\CountLine;
 use Gravik\Time\FeelWords;
 
-/** What a breakdown could take over of a feel that was heard, each with what it has now; the meter goes along with the strokes counted in it. */
+/**
+ * What a breakdown could take over of a feel that was heard, each with what it has now; the meter goes along with the strokes
+ * counted in it.
+ */
 final readonly class FeelOffers
 {
     /** @return list<FeelOffer> */
@@ -21,12 +24,24 @@ final readonly class FeelOffers
         $tempo = $reading->tempo();
         $feel = $reading->feel();
         $pattern = FeelPattern::of($reading);
-        $offers = [new FeelOffer('Tempo', $tempo->bpm.' bpm', $start->tempo->bpm.' bpm', $desk->breakdown->with(start: $start->with(tempo: $tempo)))];
+        $offers = [new FeelOffer(
+            'Tempo',
+            $tempo->bpm.' bpm',
+            $start->tempo->bpm.' bpm',
+            $desk->breakdown->with(start: $start->with(tempo: $tempo)),
+        )];
         if ($feel !== null) {
-            $offers[] = new FeelOffer('Feel', FeelWords::of($feel, $tempo), FeelWords::of($desk->setting->feel, $start->tempo), $desk->withFeel($feel));
+            $offers[] = new FeelOffer(
+                'Feel',
+                FeelWords::of($feel, $tempo),
+                FeelWords::of($desk->setting->feel, $start->tempo),
+                $desk->withFeel($feel),
+            );
         }
         if ($pattern !== null) {
-            $inMeter = $reading->meter->equals($desk->setting->meter) ? $desk : $desk->in((new PatternChanger())->meter($desk->breakdown, $reading->meter));
+            $inMeter = $reading->meter->equals($desk->setting->meter)
+                ? $desk
+                : $desk->in((new PatternChanger())->meter($desk->breakdown, $reading->meter));
             $offers[] = new FeelOffer('Strokes', CountLine::write($pattern), CountLine::write($desk->pattern()), $inMeter->with($pattern));
         }
 

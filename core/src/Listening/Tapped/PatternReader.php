@@ -46,7 +46,12 @@ final readonly class PatternReader
     /** A way to hear it that is this much dearer than the best is not offered. */
     private const WORTH_OFFERING = 40.0;
 
-    public function __construct(private Tempo $tempo, private Meter $meter, private School $school = School::Pendulum, private HandPlanner $planner = new HandPlanner()) {}
+    public function __construct(
+        private Tempo $tempo,
+        private Meter $meter,
+        private School $school = School::Pendulum,
+        private HandPlanner $planner = new HandPlanner(),
+    ) {}
 
     /**
      * @param list<PlayedOnset> $taps in order of time, over the pattern's bars once
@@ -63,15 +68,26 @@ final readonly class PatternReader
             throw ListeningException::nothingTapped();
         }
         $all = array_keys(self::DIVISIONS);
-        $ways = $this->meter->isCompound() ? [[null, $all]] : [[null, $all], [null, [1, 3, 6]], [SwingUnit::Eighth, $all], [SwingUnit::Sixteenth, $all]];
+        $ways = $this->meter->isCompound()
+            ? [[null, $all]]
+            : [[null, $all], [null, [1, 3, 6]], [SwingUnit::Eighth, $all], [SwingUnit::Sixteenth, $all]];
         $readings = array_map(fn (array $way): PatternReading => $this->cheapest($taps, $bars, ...$way), $ways);
         usort($readings, static fn (PatternReading $a, PatternReading $b): int => $a->cost <=> $b->cost);
         $plain = (new PlainReading($this->tempo, $this->meter))->of($taps, $bars);
-        $plain = $plain->withPattern($plain->pattern->withStreams([new Stream('strum', $this->fixedWhereTheHandDiffers($plain->pattern->streams[0]->strokes, 1, $plain->feel))]));
+        $plain = $plain->withPattern($plain->pattern->withStreams([new Stream(
+            'strum',
+            $this->fixedWhereTheHandDiffers($plain->pattern->streams[0]->strokes, 1, $plain->feel),
+        )]));
         $different = [];
         foreach ([...$readings, $plain] as $reading) {
-            if ($reading->isPlain || ($reading->cost <= $readings[0]->cost + self::WORTH_OFFERING && ($reading->feel->ratio <= 1 || $reading->hasPair()))) {
-                $different[$reading->feel->ratio.serialize(array_map(fn (Stroke $stroke): array => [$stroke->at, $stroke->at % $this->meter->beatTicks() === 0 ? 1 : $stroke->division], $reading->pattern->strokes())).$reading->pattern->ticks] ??= $reading;
+            if (
+                $reading->isPlain
+                || ($reading->cost <= $readings[0]->cost + self::WORTH_OFFERING && ($reading->feel->ratio <= 1 || $reading->hasPair()))
+            ) {
+                $different[$reading->feel->ratio.serialize(array_map(
+                    fn (Stroke $stroke): array => [$stroke->at, $stroke->at % $this->meter->beatTicks() === 0 ? 1 : $stroke->division],
+                    $reading->pattern->strokes(),
+                )).$reading->pattern->ticks] ??= $reading;
             }
         }
 
@@ -105,9 +121,19 @@ final readonly class PatternReader
      */
     private function cheapest(array $taps, int $bars, ?SwingUnit $unit, array $divisions): PatternReading
     {
-        $coarse = $this->search($taps, $bars, $unit, $divisions, range(-120, 120, 8), $unit === null ? [50.0] : array_map(static fn (int $percent): float => (float) $percent, range(self::SWUNG[0], self::SWUNG[1])));
+        $coarse = $this->search(
+            $taps,
+            $bars,
+            $unit,
+            $divisions,
+            range(-120, 120, 8),
+            $unit === null ? [50.0] : array_map(static fn (int $percent): float => (float) $percent, range(self::SWUNG[0], self::SWUNG[1])),
+        );
         [$delay, $percent] = [$coarse['delay'], $coarse['percent']];
-        $around = array_map(static fn (int $step): float => max((float) self::SWUNG[0], min($percent + $step / 4, (float) self::SWUNG[1])), range(-3, 3));
+        $around = array_map(
+            static fn (int $step): float => max((float) self::SWUNG[0], min($percent + $step / 4, (float) self::SWUNG[1])),
+            range(-3, 3),
+        );
         $fine = $this->search($taps, $bars, $unit, $divisions, range($delay - 7, $delay + 7), $unit === null ? [50.0] : $around);
 
         return $this->reading($taps, $bars, $this->feel($unit, $fine['percent']), $fine);
@@ -223,12 +249,28 @@ final readonly class PatternReader
                 }
                 [$place, $tap] = $inBeat[$number];
                 $squares[] = (1000 * $this->tempo->beatSeconds() * ($place - $slots[$slot])) ** 2;
-                $strokes[] = new Stroke($beat * $beatTicks + $slot * intdiv($beatTicks, $division), $division, direction: $tap->direction, articulation: $tap->muted === true ? Articulation::Chuck : Articulation::Ring);
+                $strokes[] = new Stroke(
+                    $beat * $beatTicks + $slot * intdiv($beatTicks, $division),
+                    $division,
+                    direction: $tap->direction,
+                    articulation: $tap->muted === true ? Articulation::Chuck : Articulation::Ring,
+                );
             }
         }
-        $pattern = new Pattern($this->meter, $bars * $this->meter->barTicks(), [new Stream('strum', $this->fixedWhereTheHandDiffers($strokes, $bars, $feel))]);
+        $pattern = new Pattern(
+            $this->meter,
+            $bars * $this->meter->barTicks(),
+            [new Stream('strum', $this->fixedWhereTheHandDiffers($strokes, $bars, $feel))],
+        );
 
-        return new PatternReading($pattern, $feel, (float) $found['delay'], sqrt(array_sum($squares) / max(1, count($squares))), count($taps) - count($strokes), $found['cost']);
+        return new PatternReading(
+            $pattern,
+            $feel,
+            (float) $found['delay'],
+            sqrt(array_sum($squares) / max(1, count($squares))),
+            count($taps) - count($strokes),
+            $found['cost'],
+        );
     }
 
     /**
@@ -241,8 +283,19 @@ final readonly class PatternReader
     private function fixedWhereTheHandDiffers(array $strokes, int $bars, Feel $feel): array
     {
         $pattern = new Pattern($this->meter, $bars * $this->meter->barTicks(), [new Stream('strum', $strokes)]);
-        $planned = $this->planner->plan($pattern, $this->school, new Ruler($this->meter, $this->tempo, $feel), $feel)->pattern->streams[0]->strokes;
+        $planned = $this->planner->plan(
+            $pattern,
+            $this->school,
+            new Ruler($this->meter, $this->tempo, $feel),
+            $feel,
+        )->pattern->streams[0]->strokes;
 
-        return array_map(static fn (Stroke $tapped, Stroke $given): Stroke => $tapped->direction === null || $tapped->direction === $given->direction ? $tapped->freed('direction') : $tapped->heldTo('direction'), $pattern->streams[0]->strokes, $planned);
+        return array_map(
+            static fn (Stroke $tapped, Stroke $given): Stroke => $tapped->direction === null || $tapped->direction === $given->direction
+                ? $tapped->freed('direction')
+                : $tapped->heldTo('direction'),
+            $pattern->streams[0]->strokes,
+            $planned,
+        );
     }
 }

@@ -20,7 +20,15 @@ final readonly class PatternReading
      * @param float $cost     the less, the likelier: −log of how well it fits, and of how much it assumes
      * @param bool  $isPlain  whether it is written on one grid, however single taps stray
      */
-    public function __construct(public Pattern $pattern, public Feel $feel, public float $shiftMs, public float $spreadMs, public int $leftOut, public float $cost, public bool $isPlain = false) {}
+    public function __construct(
+        public Pattern $pattern,
+        public Feel $feel,
+        public float $shiftMs,
+        public float $spreadMs,
+        public int $leftOut,
+        public float $cost,
+        public bool $isPlain = false,
+    ) {}
 
     public function withPattern(Pattern $pattern): self
     {
@@ -33,7 +41,15 @@ final readonly class PatternReading
         $pair = intdiv($this->pattern->meter->beatTicks(), $this->feel->unit === SwingUnit::Eighth ? 1 : 2);
         $struck = array_map(static fn (Stroke $stroke): int => $stroke->at, $this->pattern->strokes());
 
-        return array_filter($struck, fn (int $at): bool => 2 * ($at % $pair) === $pair && (in_array($at - intdiv($pair, 2), $struck, true) || in_array(($at + intdiv($pair, 2)) % $this->pattern->ticks, $struck, true))) !== [];
+        return array_filter(
+            $struck,
+            fn (int $at): bool => 2 * ($at % $pair) === $pair
+                && (in_array($at - intdiv($pair, 2), $struck, true) || in_array(
+                    ($at + intdiv($pair, 2)) % $this->pattern->ticks,
+                    $struck,
+                    true,
+                )),
+        ) !== [];
     }
 
     public function words(): string

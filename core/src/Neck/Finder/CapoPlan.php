@@ -59,7 +59,8 @@ final readonly class CapoPlan
         $pitchClass = ($sounding->tonic->pitchClass() - $capo + 24) % 12;
         $sharp = NoteName::plain($pitchClass, true);
         $flat = NoteName::plain($pitchClass, false);
-        $preferFlat = ! $sharp->equals($flat) && ($sounding->mode === Mode::Major ? $pitchClass !== 6 : in_array($pitchClass, [3, 10], true));
+        $preferFlat = ! $sharp->equals($flat)
+            && ($sounding->mode === Mode::Major ? $pitchClass !== 6 : in_array($pitchClass, [3, 10], true));
 
         return new Key($preferFlat ? $flat : $sharp, $sounding->mode);
     }
@@ -94,6 +95,11 @@ final readonly class CapoPlan
             return false;
         }
 
-        return array_filter($best, static fn (Voicing $voicing): bool => in_array(0, $voicing->frets, true) && $voicing->barres === [] && $voicing->difficultySum() <= self::EASY) !== [];
+        return array_filter(
+            $best,
+            static fn (Voicing $voicing): bool => in_array(0, $voicing->frets, true)
+                && $voicing->barres === []
+                && $voicing->difficultySum() <= self::EASY,
+        ) !== [];
     }
 }

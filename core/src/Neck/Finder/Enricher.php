@@ -18,7 +18,12 @@ final readonly class Enricher
 
     private const HAND = 4;
 
-    public function __construct(private Neck $neck, private VoicingFinder $finder, private Company $company, private HandProfile $hand = new HandProfile()) {}
+    public function __construct(
+        private Neck $neck,
+        private VoicingFinder $finder,
+        private Company $company,
+        private HandProfile $hand = new HandProfile(),
+    ) {}
 
     /**
      * @return list<Enrichment> string by string from the highest; none for a part that keeps to shells, where colour
@@ -41,7 +46,13 @@ final readonly class Enricher
                 }
                 $richer = $this->finder->voicing($grip->chord, array_values($frets));
                 if ($richer !== null && $richer->spanMm <= $this->hand->reachMm() && $richer->bassMidi() === $grip->bassMidi()) {
-                    $found[] = new Enrichment(count($open) - $string, $fret, $grip->chord->degreeOf(($midi + $fret) % 12)->label(), $grip->chord->isFoughtBy($midi + $fret), $richer);
+                    $found[] = new Enrichment(
+                        count($open) - $string,
+                        $fret,
+                        $grip->chord->degreeOf(($midi + $fret) % 12)->label(),
+                        $grip->chord->isFoughtBy($midi + $fret),
+                        $richer,
+                    );
                 }
             }
         }

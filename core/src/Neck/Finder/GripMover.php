@@ -46,6 +46,8 @@ final readonly class GripMover
             return $scale->has($pitchClass) ? $this->key->spell($pitchClass) : NoteName::plain($pitchClass, $semitones < 0);
         };
 
-        return $semitones === 0 ? $chord : $chord->onRoot($spelled($chord->rootPitchClass()), $chord->bass === null ? null : $spelled($chord->bass->pitchClass()));
+        return $semitones === 0
+            ? $chord
+            : $chord->onRoot($spelled($chord->rootPitchClass()), $chord->bass === null ? null : $spelled($chord->bass->pitchClass()));
     }
 }

@@ -54,7 +54,11 @@ final readonly class VoicingFinder
                 ? sprintf('It has no such grip here (%s): choose another kind, or allow more strings or frets.', $this->kind->words())
                 : ($grips === []
                 ? 'No four-fret box on these strings and frets holds all its required notes: allow more strings or frets'.($this->company === Company::Alone ? ', or choose with a bass, where the root may be left out, or shells only.' : '.')
-                : sprintf('All %d grips need more than the %d mm this hand reaches: choose a larger hand or higher frets.', count($grips), (int) $this->hand->reachMm())));
+                : sprintf(
+                    'All %d grips need more than the %d mm this hand reaches: choose a larger hand or higher frets.',
+                    count($grips),
+                    (int) $this->hand->reachMm(),
+                )));
         }
         asort($atLeast);
         $best = [];
@@ -74,7 +78,10 @@ final readonly class VoicingFinder
             }
         }
         if ($best === []) {
-            throw NeckException::nothingFits($chord->text(), 'The fingers of this hand cannot hold any of its grips here: let it use a barre, the thumb or more fingers, or allow more strings.');
+            throw NeckException::nothingFits(
+                $chord->text(),
+                'The fingers of this hand cannot hold any of its grips here: let it use a barre, the thumb or more fingers, or allow more strings.',
+            );
         }
         usort($best, self::bestFirst(...));
 
@@ -97,7 +104,13 @@ final readonly class VoicingFinder
                 $known[] = $grip;
             }
         }
-        usort($known, static fn (Voicing $a, Voicing $b): int => [$a->position, $common[Frets::text($a->frets)]] <=> [$b->position, $common[Frets::text($b->frets)]]);
+        usort(
+            $known,
+            static fn (Voicing $a, Voicing $b): int => [
+                $a->position,
+                $common[Frets::text($a->frets)],
+            ] <=> [$b->position, $common[Frets::text($b->frets)]],
+        );
         $others = array_filter($found->best, static fn (Voicing $grip): bool => ! isset($common[Frets::text($grip->frets)]));
 
         $best = array_slice([...$known, ...array_values($others)], 0, max(1, $limit));
@@ -112,7 +125,10 @@ final readonly class VoicingFinder
      */
     public function all(ChordSymbol $chord): array
     {
-        return array_values(array_filter(array_map(fn (array $frets): ?Voicing => $this->voicing($chord, $frets, true), $this->search($chord))));
+        return array_values(array_filter(array_map(
+            fn (array $frets): ?Voicing => $this->voicing($chord, $frets, true),
+            $this->search($chord),
+        )));
     }
 
     /**
@@ -133,7 +149,9 @@ final readonly class VoicingFinder
             $midi[] = $fret === null ? null : $open[$index] + $fret;
             $sounding += $fret === null ? 0 : 1;
         }
-        $fingering = $sounding < 2 ? null : $this->fingering->easiest($frets, $this->hand) ?? ($bare ? $this->fingering->easiest($frets, $this->hand, true) : null);
+        $fingering = $sounding < 2
+            ? null
+            : $this->fingering->easiest($frets, $this->hand) ?? ($bare ? $this->fingering->easiest($frets, $this->hand, true) : null);
         if ($fingering === null) {
             return null;
         }
@@ -238,7 +256,10 @@ final readonly class VoicingFinder
         $rules = new KindRules($this->kind, $chord, $this->company);
         $open = $this->neck->openMidi();
 
-        return array_values(array_filter((new GripSearch($this->neck, $this->range, $rules->demand(), $fingers))->run(), static fn (array $frets): bool => $rules->accepts($frets, $open)));
+        return array_values(array_filter(
+            (new GripSearch($this->neck, $this->range, $rules->demand(), $fingers))->run(),
+            static fn (array $frets): bool => $rules->accepts($frets, $open),
+        ));
     }
 
     /**

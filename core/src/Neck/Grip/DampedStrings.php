@@ -19,7 +19,11 @@ final readonly class DampedStrings
                 $damped[$count - $string] = self::barreOver($grip, $count - $string)
                     ?? self::finger($grip, $string - 1, 'tip of')
                     ?? self::finger($grip, $string + 1, 'underside of')
-                    ?? ($string === 0 || ($grip->frets[0] === null && $string === 1 && ! in_array(HandProfile::THUMB, $grip->fingers, true)) ? 'thumb' : 'pick hand');
+                    ?? ($string === 0 || ($grip->frets[0] === null && $string === 1 && ! in_array(
+                        HandProfile::THUMB,
+                        $grip->fingers,
+                        true,
+                    )) ? 'thumb' : 'pick hand');
             }
         }
 

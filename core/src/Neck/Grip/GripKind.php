@@ -25,7 +25,8 @@ enum GripKind: string
 
     public static function parse(string $typed): self
     {
-        return self::tryFrom($typed) ?? throw NeckException::choice('kind of grip', $typed, implode(', ', array_column(self::cases(), 'value')));
+        return self::tryFrom($typed)
+            ?? throw NeckException::choice('kind of grip', $typed, implode(', ', array_column(self::cases(), 'value')));
     }
 
     /** As it stands on the screen. */

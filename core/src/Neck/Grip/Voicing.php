@@ -44,7 +44,9 @@ final readonly class Voicing
     /** Which open grip this one comes from; null on tunings whose strings do not lie like the standard ones. */
     public function familyOn(Neck $neck): ?ShapeFamily
     {
-        return $neck->tuning->keepsStandardIntervals() ? ShapeFamily::of($this->frets, $neck->openMidi(), $this->chord->rootPitchClass()) : null;
+        return $neck->tuning->keepsStandardIntervals()
+            ? ShapeFamily::of($this->frets, $neck->openMidi(), $this->chord->rootPitchClass())
+            : null;
     }
 
     public function difficultySum(): float

@@ -44,7 +44,10 @@ final readonly class EasierGrip
         $best = $candidates[0];
         $least = INF;
         foreach ($candidates as $easier) {
-            $changed = count(array_filter(array_keys($easier->frets), static fn (int $string): bool => $easier->frets[$string] !== $grip->frets[$string]));
+            $changed = count(array_filter(
+                array_keys($easier->frets),
+                static fn (int $string): bool => $easier->frets[$string] !== $grip->frets[$string],
+            ));
             $cost = $easier->rank + self::PER_STRING_CHANGED * $changed + self::PER_FRET_AWAY * abs($easier->position - $grip->position);
             if ($cost < $least) {
                 [$best, $least] = [$easier, $cost];

@@ -49,7 +49,9 @@ final readonly class FamilyPlanner
         return $routes;
     }
 
-    /** @return array<string, Voicing> family letter => the nearest grip of that family for the same chord; the best of those equally near */
+    /**
+     * @return array<string, Voicing> family letter => the nearest grip of that family for the same chord; the best of those equally near
+     */
     public function inOtherFamilies(Voicing $grip): array
     {
         return $this->nearest($grip, $grip->chord);
@@ -62,7 +64,13 @@ final readonly class FamilyPlanner
         $nearest = [];
         foreach ($home === null ? [] : $this->finder->find($chord, PathFinder::CANDIDATES)->best as $voicing) {
             $letter = $voicing->familyOn($this->neck)?->letter;
-            if ($letter !== null && $letter !== $home && (! isset($nearest[$letter]) || $this->neck->travelMm($from->position, $voicing->position) < $this->neck->travelMm($from->position, $nearest[$letter]->position) - 0.01)) {
+            if ($letter !== null && $letter !== $home && (! isset($nearest[$letter]) || $this->neck->travelMm(
+                $from->position,
+                $voicing->position,
+            ) < $this->neck->travelMm(
+                $from->position,
+                $nearest[$letter]->position,
+            ) - 0.01)) {
                 $nearest[$letter] = $voicing;
             }
         }

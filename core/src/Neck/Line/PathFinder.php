@@ -38,7 +38,11 @@ final readonly class PathFinder
         }
         $layers = array_map(static fn (array $layer): array => array_slice($layer, 0, self::CANDIDATES), $candidates);
         if ($this->wishes->loop) {
-            [$cost, $voicings] = (new RoundSearch($this->change, $layers, array_map(fn (array $layer): array => array_map($this->own(...), $layer), $layers)))->run();
+            [$cost, $voicings] = (new RoundSearch(
+                $this->change,
+                $layers,
+                array_map(fn (array $layer): array => array_map($this->own(...), $layer), $layers),
+            ))->run();
 
             return new Path($cost, $voicings, self::moves($voicings));
         }
@@ -69,7 +73,13 @@ final readonly class PathFinder
      */
     public function cheapestWithCommonTop(array $candidates): Path
     {
-        $tops = array_map(static fn (array $layer): array => array_values(array_unique(array_map(static fn (Voicing $voicing): int => $voicing->topMidi(), $layer))), $candidates);
+        $tops = array_map(
+            static fn (array $layer): array => array_values(array_unique(array_map(
+                static fn (Voicing $voicing): int => $voicing->topMidi(),
+                $layer,
+            ))),
+            $candidates,
+        );
         $common = $tops === [] ? [] : array_values(array_intersect(...$tops));
         $best = null;
         foreach ($common as $top) {
@@ -116,7 +126,10 @@ final readonly class PathFinder
         $others = [];
         foreach ($candidates as $chord => $layer) {
             $before = $first->voicings[$chord]->position;
-            $away = array_values(array_filter($layer, static fn (Voicing $voicing): bool => abs($voicing->position - $before) >= self::ANOTHER_PLACE));
+            $away = array_values(array_filter(
+                $layer,
+                static fn (Voicing $voicing): bool => abs($voicing->position - $before) >= self::ANOTHER_PLACE,
+            ));
             $others[] = $away === [] ? $layer : $away;
         }
 

@@ -12,14 +12,20 @@ use Gravik\Neck\Neck;
 use Gravik\Neck\NeckException;
 
 /**
- * A grip carried to another tuning. It stays where it is if it sounds the same there; else the same notes on other frets where one hand can hold them, found by trying every
+ * A grip carried to another tuning. It stays where it is if it sounds the same there; else the same notes on other frets where
+ * one hand can hold them, found by trying every
  * way to lay them on the strings; else the grip of the same chord whose notes lie nearest.
  */
 final readonly class TuningConverter
 {
     private const BOX = 3;
 
-    public function __construct(private Neck $to, private VoicingFinder $finder, private HandProfile $hand = new HandProfile(), private FretRange $range = new FretRange()) {}
+    public function __construct(
+        private Neck $to,
+        private VoicingFinder $finder,
+        private HandProfile $hand = new HandProfile(),
+        private FretRange $range = new FretRange(),
+    ) {}
 
     /** @throws NeckException where the chord has no grip in the other tuning */
     public function convert(Voicing $grip): Voicing
@@ -69,7 +75,12 @@ final readonly class TuningConverter
         foreach ($open as $string => $midi) {
             $fret = $notes[$place] - $midi;
             $fretted = array_filter([...$taken, $fret], static fn (int $each): bool => $each > 0);
-            if (! isset($taken[$string]) && $fret >= $this->range->lowest && $fret <= $this->range->highest && ($fretted === [] || max($fretted) - min($fretted) <= self::BOX)) {
+            if (
+                ! isset($taken[$string])
+                && $fret >= $this->range->lowest
+                && $fret <= $this->range->highest
+                && ($fretted === [] || max($fretted) - min($fretted) <= self::BOX)
+            ) {
                 array_push($found, ...$this->layings($notes, $place + 1, $taken + [$string => $fret]));
             }
         }

@@ -135,15 +135,28 @@ final readonly class Harmoniser
                 foreach (array_slice($open, 0, $high, true) as $low => $lowOpen) {
                     $frets = [$lower - $lowOpen, $midi - $highOpen];
                     $apart = $frets[0] > 0 && $frets[1] > 0 ? abs($frets[0] - $frets[1]) : 0;
-                    if ($high - $low <= 2 && min($frets) >= $this->range->lowest && max($frets) <= $this->range->highest && $apart <= self::WIDEST_FRETS) {
-                        $choices[] = ['strings' => [count($open) - $low, count($open) - $high], 'frets' => $frets, 'midi' => [$lower, $midi], 'chordTone' => $chordTone,
+                    if (
+                        $high - $low <= 2
+                        && min($frets) >= $this->range->lowest
+                        && max($frets) <= $this->range->highest
+                        && $apart <= self::WIDEST_FRETS
+                    ) {
+                        $choices[] = ['strings' => [
+                            count($open) - $low,
+                            count($open) - $high,
+                        ], 'frets' => $frets, 'midi' => [$lower, $midi], 'chordTone' => $chordTone,
                             'cost' => ($chordTone ? 0.0 : self::SCALE_NOTE) + self::PER_SEMITONE_BELOW * ($below - self::NEAREST)];
                     }
                 }
             }
         }
 
-        return $choices === [] ? throw NeckException::melodyOffTheNeck(Pitch::ofMidi(max(0, min(127, $midi)), NoteName::plain($midi % 12, $this->key->signature() > 0))->text()) : $choices;
+        return $choices === []
+            ? throw NeckException::melodyOffTheNeck(Pitch::ofMidi(
+                max(0, min(127, $midi)),
+                NoteName::plain($midi % 12, $this->key->signature() > 0),
+            )->text())
+            : $choices;
     }
 
     /**
@@ -155,7 +168,9 @@ final readonly class Harmoniser
         $held = self::holds($from, $to);
         $moved = abs(max(1, min($to['frets'])) - max(1, min($from['frets'])));
 
-        return ($held ? self::HELD : 0.0) + self::PER_FRET_MOVED * $moved + ($from['strings'] === $to['strings'] ? 0.0 : self::ANOTHER_STRING_PAIR);
+        return ($held ? self::HELD : 0.0)
+            + self::PER_FRET_MOVED * $moved
+            + ($from['strings'] === $to['strings'] ? 0.0 : self::ANOTHER_STRING_PAIR);
     }
 
     /**
@@ -179,7 +194,15 @@ final readonly class Harmoniser
         foreach ($line as $place => $choice) {
             $held = isset($line[$place - 1]) && self::holds($line[$place - 1], $choice);
             $shared = isset($line[$place + 1]) && self::holds($choice, $line[$place + 1]);
-            $written[] = new HarmonisedNote($melody[$place][1], $choice['strings'], $choice['frets'], $choice['midi'], $choice['chordTone'], $held, $shared);
+            $written[] = new HarmonisedNote(
+                $melody[$place][1],
+                $choice['strings'],
+                $choice['frets'],
+                $choice['midi'],
+                $choice['chordTone'],
+                $held,
+                $shared,
+            );
         }
 
         return $written;

@@ -36,7 +36,12 @@ final readonly class InnerLine
                     foreach ($this->places($open[$high], $tonic->rootPitchClass()) as $held) {
                         $grips = $this->grips($tonic, $low, $high, $first, $held);
                         $cost = array_sum(array_map(static fn (Voicing $grip): float => $grip->difficultySum(), $grips)) + 0.05 * $first;
-                        if (count($grips) === count(self::FALL) && $open[$low] + $first < $open[$high] + $held && $cost < $least && self::isClear($grips)) {
+                        if (
+                            count($grips) === count(self::FALL)
+                            && $open[$low] + $first < $open[$high] + $held
+                            && $cost < $least
+                            && self::isClear($grips)
+                        ) {
                             [$best, $least] = [$grips, $cost];
                         }
                     }
@@ -63,7 +68,10 @@ final readonly class InnerLine
     /** @return list<int> the frets at which a string sounds that pitch class */
     private function places(int $open, int $pitchClass): array
     {
-        return array_values(array_filter(range($this->range->lowest, $this->range->highest), static fn (int $fret): bool => ($open + $fret - $pitchClass) % 12 === 0));
+        return array_values(array_filter(
+            range($this->range->lowest, $this->range->highest),
+            static fn (int $fret): bool => ($open + $fret - $pitchClass) % 12 === 0,
+        ));
     }
 
     /** @return list<Voicing> */

@@ -42,7 +42,14 @@ final readonly class NeckMap
                 }
             }
         }
-        usort($stops, static fn (DoubleStop $a, DoubleStop $b): int => [-$a->strings[0], -$a->strings[1], min($a->frets)] <=> [-$b->strings[0], -$b->strings[1], min($b->frets)]);
+        usort(
+            $stops,
+            static fn (DoubleStop $a, DoubleStop $b): int => [
+                -$a->strings[0],
+                -$a->strings[1],
+                min($a->frets),
+            ] <=> [-$b->strings[0], -$b->strings[1], min($b->frets)],
+        );
 
         return $stops;
     }
@@ -62,7 +69,13 @@ final readonly class NeckMap
         foreach ($open as $index => $midi) {
             for ($fret = $from; $fret <= max($position, 1) + self::HAND; $fret++) {
                 if ($scale->has(($midi + $fret) % 12)) {
-                    $zone[] = ['string' => count($open) - $index, 'fret' => $fret, 'midi' => $midi + $fret, 'chordTone' => $chord->has($midi + $fret), 'fights' => $chord->isFoughtBy($midi + $fret)];
+                    $zone[] = [
+                        'string' => count($open) - $index,
+                        'fret' => $fret,
+                        'midi' => $midi + $fret,
+                        'chordTone' => $chord->has($midi + $fret),
+                        'fights' => $chord->isFoughtBy($midi + $fret),
+                    ];
                 }
             }
         }
@@ -85,7 +98,11 @@ final readonly class NeckMap
             foreach ($sizes as $size) {
                 $midi = [$open[$low] + $fret, $open[$low] + $fret + $size];
                 $upper = $midi[1] - $open[$high];
-                if ($upper < $this->range->lowest || $upper > $this->range->highest || ($fret > 0 && $upper > 0 && abs($upper - $fret) > self::WIDEST)) {
+                if (
+                    $upper < $this->range->lowest
+                    || $upper > $this->range->highest
+                    || ($fret > 0 && $upper > 0 && abs($upper - $fret) > self::WIDEST)
+                ) {
                     continue;
                 }
                 $tones = array_map(static fn (int $note): bool => $chord->has($note), $midi);
@@ -97,7 +114,14 @@ final readonly class NeckMap
                         default => DoubleStopKind::Passing,
                     };
                     $places = [[$count - $low, $fret, $midi[0], $tones[0]], [$count - $high, $upper, $midi[1], $tones[1]]];
-                    $stops[] = new DoubleStop([$count - $low, $count - $high], [$fret, $upper], $midi, $interval, $kind, $this->hammers($places, $scale));
+                    $stops[] = new DoubleStop(
+                        [$count - $low, $count - $high],
+                        [$fret, $upper],
+                        $midi,
+                        $interval,
+                        $kind,
+                        $this->hammers($places, $scale),
+                    );
                 }
             }
         }

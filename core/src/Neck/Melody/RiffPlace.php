@@ -15,5 +15,12 @@ final readonly class RiffPlace
      * @param list<RiffNote> $five
      * @param float          $travelMm of the hand, I to IV to V and back
      */
-    public function __construct(public string $where, public array $one, public string $way, public array $four, public array $five, public float $travelMm) {}
+    public function __construct(
+        public string $where,
+        public array $one,
+        public string $way,
+        public array $four,
+        public array $five,
+        public float $travelMm,
+    ) {}
 }

@@ -37,13 +37,19 @@ final readonly class RiffPlanner
         $open = $this->neck->openMidi();
         $notes = [];
         foreach (Words::of($typed) as $word) {
-            if (preg_match('/^(\d):(\d{1,2})$/', $word, $found) !== 1 || (int) $found[1] < 1 || (int) $found[1] > count($open) || (int) $found[2] > self::HIGHEST_FRET) {
+            if (preg_match(
+                '/^(\d):(\d{1,2})$/',
+                $word,
+                $found,
+            ) !== 1 || (int) $found[1] < 1 || (int) $found[1] > count($open) || (int) $found[2] > self::HIGHEST_FRET) {
                 throw NeckException::riff($word, count($open), self::HIGHEST_FRET);
             }
             $notes[] = $this->note((int) $found[1], (int) $found[2]);
         }
 
-        return $notes === [] || count($notes) > self::MOST_NOTES ? throw NeckException::riff($typed, count($open), self::HIGHEST_FRET) : $notes;
+        return $notes === [] || count($notes) > self::MOST_NOTES
+            ? throw NeckException::riff($typed, count($open), self::HIGHEST_FRET)
+            : $notes;
     }
 
     /**

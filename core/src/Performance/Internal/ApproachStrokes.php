@@ -23,7 +23,13 @@ final readonly class ApproachStrokes
      * @param int $slotTicks of the pattern, whose slots the strokes are counted on
      * @param int $firstSlot number of the pattern's first
      */
-    public function __construct(private TimeMap $map, private ChordClock $clock, private int $slotTicks, private int $firstSlot, private float $offsetMs) {}
+    public function __construct(
+        private TimeMap $map,
+        private ChordClock $clock,
+        private int $slotTicks,
+        private int $firstSlot,
+        private float $offsetMs,
+    ) {}
 
     /** @return list<PlayedStroke> without ends */
     public function of(PlacedApproach $approach): array
@@ -40,7 +46,17 @@ final readonly class ApproachStrokes
             $strings = ZoneStrings::of($stroke, $grip);
             $t = $this->map->secondsAt($tick, $division) + $this->offsetMs / 1000;
             $slot = $this->firstSlot + intdiv($inBar, $this->slotTicks);
-            $strokes[] = new PlayedStroke($stroke, $slot, $this->map->barAt($tick), $tick, $t, $this->clock->at($tick) ?? $approach->target, $grip, $strings, []);
+            $strokes[] = new PlayedStroke(
+                $stroke,
+                $slot,
+                $this->map->barAt($tick),
+                $tick,
+                $t,
+                $this->clock->at($tick) ?? $approach->target,
+                $grip,
+                $strings,
+                [],
+            );
         }
 
         return $strokes;

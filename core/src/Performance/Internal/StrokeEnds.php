@@ -48,7 +48,17 @@ final readonly class StrokeEnds
                     $nextOnString[$string] = $played->t;
                 }
             }
-            $ended[] = new PlayedStroke($played->stroke, $played->slot, $played->bar, $played->tick, $played->t, $played->chord, $played->voicing, $played->strings, $ends);
+            $ended[] = new PlayedStroke(
+                $played->stroke,
+                $played->slot,
+                $played->bar,
+                $played->tick,
+                $played->t,
+                $played->chord,
+                $played->voicing,
+                $played->strings,
+                $ends,
+            );
         }
 
         return array_reverse($ended);

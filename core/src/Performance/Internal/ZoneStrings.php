@@ -23,7 +23,10 @@ final readonly class ZoneStrings
         $sounding = array_keys(array_filter($voicing->frets, static fn (?int $fret): bool => $fret !== null));
         $half = intdiv(count($sounding), 2);
         $struck = match (true) {
-            is_array($stroke->strings) => array_values(array_intersect($sounding, array_map(static fn (int $number): int => $count - $number, $stroke->strings))),
+            is_array($stroke->strings) => array_values(array_intersect(
+                $sounding,
+                array_map(static fn (int $number): int => $count - $number, $stroke->strings),
+            )),
             $stroke->strings === Zone::Bass => array_slice($sounding, 0, 1),
             $stroke->strings === Zone::Low => array_slice($sounding, 0, max(1, $half)),
             $stroke->strings === Zone::High => array_slice($sounding, $half),

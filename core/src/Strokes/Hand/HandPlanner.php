@@ -27,7 +27,10 @@ final readonly class HandPlanner
         foreach ($pattern->streams as $stream) {
             $strokes = [];
             $directions = match ($school) {
-                School::Pendulum => array_map(static fn (Stroke $stroke): Direction => $pendulum->directionAt($stroke->at, $stroke->division), $stream->strokes),
+                School::Pendulum => array_map(
+                    static fn (Stroke $stroke): Direction => $pendulum->directionAt($stroke->at, $stroke->division),
+                    $stream->strokes,
+                ),
                 School::AllDown => array_map(static fn (): Direction => Direction::Down, $stream->strokes),
                 default => (new Turns($school))->directions($stream->strokes),
             };
@@ -56,7 +59,16 @@ final readonly class HandPlanner
     {
         $warnings = [];
         if ($against !== [] && $school === School::Pendulum) {
-            $warnings[] = new Warning(WarningKind::BreaksTheSwing, sprintf('%d %s against the swing of the hand (%s): it has to stop or double back there.', count($against), count($against) === 1 ? 'stroke goes' : 'strokes go', Counting::places($pattern, $against)), $against);
+            $warnings[] = new Warning(
+                WarningKind::BreaksTheSwing,
+                sprintf(
+                    '%d %s against the swing of the hand (%s): it has to stop or double back there.',
+                    count($against),
+                    count($against) === 1 ? 'stroke goes' : 'strokes go',
+                    Counting::places($pattern, $against),
+                ),
+                $against,
+            );
         }
         array_push($warnings, ...Faults::of($pattern, $school));
         $beat = $ruler->tempo->beatSeconds();
@@ -65,16 +77,33 @@ final readonly class HandPlanner
             $hard = $same > TempoLimit::SAME_DIRECTION['hard'];
             $warnings[] = new Warning(WarningKind::SameDirection, sprintf(
                 '%.1f strokes a second in one direction %s at this tempo.%s',
-                $same, $hard ? 'is more than most hands hold' : 'is hard work', $school === School::AllDown ? ' The pendulum would halve it.' : '',
+                $same, $hard
+                    ? 'is more than most hands hold'
+                    : 'is hard work', $school === School::AllDown
+                    ? ' The pendulum would halve it.'
+                    : '',
             ));
         }
         $all = TempoLimit::busiest($pattern, null) / $beat;
         if ($all > TempoLimit::ANY_DIRECTION['easy']) {
-            $warnings[] = new Warning(WarningKind::TotalRate, sprintf('%.1f strokes a second %s at this tempo.', $all, $all > TempoLimit::ANY_DIRECTION['hard'] ? 'is more than most hands hold' : 'is hard work'));
+            $warnings[] = new Warning(
+                WarningKind::TotalRate,
+                sprintf(
+                    '%.1f strokes a second %s at this tempo.',
+                    $all,
+                    $all > TempoLimit::ANY_DIRECTION['hard'] ? 'is more than most hands hold' : 'is hard work',
+                ),
+            );
         }
         $short = $feel->tooShortMs($ruler->tempo);
         if ($short !== null) {
-            $warnings[] = new Warning(WarningKind::ShortNote, sprintf('The short note of the swing is only %d ms at this tempo, too short to be heard as swing. A straighter feel would speak.', (int) round($short)));
+            $warnings[] = new Warning(
+                WarningKind::ShortNote,
+                sprintf(
+                    'The short note of the swing is only %d ms at this tempo, too short to be heard as swing. A straighter feel would speak.',
+                    (int) round($short),
+                ),
+            );
         }
 
         return $warnings;

@@ -40,7 +40,10 @@ final readonly class Levels
     {
         $count = fn (int $level): int => count($this->thinned($pattern, $level)->strokes());
 
-        return array_values(array_filter(range(1, self::HIGHEST - 1), static fn (int $level): bool => $count($level) === $count($level + 1)));
+        return array_values(array_filter(
+            range(1, self::HIGHEST - 1),
+            static fn (int $level): bool => $count($level) === $count($level + 1),
+        ));
     }
 
     /** @param Pattern $pattern with directions, which are kept */

@@ -27,7 +27,10 @@ final readonly class SchoolAdvice
         $climb = self::climb($strokes);
         if ($climb !== 0) {
             return $climb > 0
-                ? new self(School::DownDownUp, 'The roll climbs the strings: the pick goes on in its direction as it crosses to the next higher one.')
+                ? new self(
+                    School::DownDownUp,
+                    'The roll climbs the strings: the pick goes on in its direction as it crosses to the next higher one.',
+                )
                 : new self(School::Alternate, 'The roll falls through the strings: turning every time keeps it even and quick.');
         }
         $beat = $pattern->meter->beatTicks();
@@ -49,13 +52,18 @@ final readonly class SchoolAdvice
      */
     private static function climb(array $strokes): int
     {
-        $single = array_values(array_filter($strokes, static fn (Stroke $stroke): bool => is_array($stroke->strings) && count($stroke->strings) === 1));
+        $single = array_values(array_filter(
+            $strokes,
+            static fn (Stroke $stroke): bool => is_array($stroke->strings) && count($stroke->strings) === 1,
+        ));
         if (count($single) < 3 || 2 * count($single) < count($strokes)) {
             return 0;
         }
         $steps = 0;
         foreach (array_slice($single, 1) as $place => $stroke) {
-            $steps += is_array($stroke->strings) && is_array($single[$place]->strings) ? $single[$place]->strings[0] <=> $stroke->strings[0] : 0;
+            $steps += is_array($stroke->strings) && is_array($single[$place]->strings)
+                ? $single[$place]->strings[0] <=> $stroke->strings[0]
+                : 0;
         }
 
         return $steps <=> 0;

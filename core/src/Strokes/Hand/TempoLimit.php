@@ -37,13 +37,19 @@ final readonly class TempoLimit
     /** Strokes within a beat's length where they come fastest, wherever that begins; the pattern goes round. */
     public static function busiest(Pattern $pattern, ?Direction $direction): int
     {
-        $strokes = array_values(array_filter($pattern->strokes(), static fn (Stroke $stroke): bool => $direction === null || $stroke->direction === $direction));
+        $strokes = array_values(array_filter(
+            $pattern->strokes(),
+            static fn (Stroke $stroke): bool => $direction === null || $stroke->direction === $direction,
+        ));
         // Strokes of two lines at one moment are one movement.
         $at = array_values(array_unique(array_map(static fn (Stroke $stroke): int => $stroke->at, $strokes)));
         $beat = $pattern->meter->beatTicks();
         $most = 0;
         foreach ($at as $from) {
-            $most = max($most, count(array_filter($at, static fn (int $tick): bool => ($tick - $from + $pattern->ticks) % $pattern->ticks < $beat)));
+            $most = max(
+                $most,
+                count(array_filter($at, static fn (int $tick): bool => ($tick - $from + $pattern->ticks) % $pattern->ticks < $beat)),
+            );
         }
 
         return $most;

@@ -21,13 +21,16 @@ enum AccentProfile: string
 
     public static function parse(string $typed): self
     {
-        return self::tryFrom($typed) ?? throw StrokesException::choice('accent profile', $typed, implode(', ', array_column(self::cases(), 'value')));
+        return self::tryFrom($typed)
+            ?? throw StrokesException::choice('accent profile', $typed, implode(', ', array_column(self::cases(), 'value')));
     }
 
     public function over(Pattern $pattern): Pattern
     {
         return $pattern->withStreams(array_map(fn (Stream $stream): Stream => new Stream($stream->name, array_map(
-            fn (Stroke $stroke): Stroke => $stroke->articulation === Articulation::Ghost ? $stroke : $stroke->accented($this->accentAt($stroke->at, $pattern->meter)),
+            fn (Stroke $stroke): Stroke => $stroke->articulation === Articulation::Ghost
+                ? $stroke
+                : $stroke->accented($this->accentAt($stroke->at, $pattern->meter)),
             $stream->strokes,
         )), $pattern->streams));
     }

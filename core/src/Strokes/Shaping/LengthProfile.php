@@ -25,7 +25,8 @@ enum LengthProfile: string
 
     public static function parse(string $typed): self
     {
-        return self::tryFrom($typed) ?? throw StrokesException::choice('length profile', $typed, implode(', ', array_column(self::cases(), 'value')));
+        return self::tryFrom($typed)
+            ?? throw StrokesException::choice('length profile', $typed, implode(', ', array_column(self::cases(), 'value')));
     }
 
     /** Strokes on a beat get their length; what lies between keeps its own. */
@@ -34,7 +35,8 @@ enum LengthProfile: string
         $beat = $pattern->meter->beatTicks();
 
         return $pattern->withStreams(array_map(fn (Stream $stream): Stream => new Stream($stream->name, array_map(
-            fn (Stroke $stroke): Stroke => $stroke->at % $beat === 0 && in_array($stroke->articulation, [Articulation::Ring, Articulation::Short], true)
+            fn (Stroke $stroke): Stroke => $stroke->at % $beat === 0
+                && in_array($stroke->articulation, [Articulation::Ring, Articulation::Short], true)
                 ? $this->applied($stroke, intdiv($stroke->at % $pattern->meter->barTicks(), $beat) % 2 === 1)
                 : $stroke,
             $stream->strokes,
@@ -45,8 +47,12 @@ enum LengthProfile: string
     {
         return match ($this) {
             self::Ringing => $stroke->articulated(Articulation::Ring)->lasting(null),
-            self::LongDry => $back ? $stroke->articulated(Articulation::Short)->lasting(Length::ofSlot(self::DRY)) : $stroke->articulated(Articulation::Ring)->lasting(null),
-            self::ReleaseTwoAndFour => $back ? $stroke->articulated(Articulation::Short)->lasting(Length::ofSlot(self::RELEASED)) : $stroke->articulated(Articulation::Ring)->lasting(null),
+            self::LongDry => $back
+                ? $stroke->articulated(Articulation::Short)->lasting(Length::ofSlot(self::DRY))
+                : $stroke->articulated(Articulation::Ring)->lasting(null),
+            self::ReleaseTwoAndFour => $back
+                ? $stroke->articulated(Articulation::Short)->lasting(Length::ofSlot(self::RELEASED))
+                : $stroke->articulated(Articulation::Ring)->lasting(null),
             self::ReleaseAll => $stroke->articulated(Articulation::Short)->lasting(Length::ofSlot(self::RELEASED)),
         };
     }

@@ -28,7 +28,10 @@ final readonly class PatternShaper
         ($bars >= 1 && $bars <= 4) || throw StrokesException::length($bars * $meter->barTicks(), $meter->barTicks());
         $slotTicks = intdiv($meter->beatTicks(), $grid);
         $ticks = $bars * $meter->barTicks();
-        $streams = array_map(fn (Stream $stream): Stream => new Stream($stream->name, $this->strokes($stream, $pattern, $meter, $ticks, $slotTicks, $grid)), $pattern->streams);
+        $streams = array_map(
+            fn (Stream $stream): Stream => new Stream($stream->name, $this->strokes($stream, $pattern, $meter, $ticks, $slotTicks, $grid)),
+            $pattern->streams,
+        );
 
         return new Pattern($meter, $ticks, $streams);
     }
@@ -64,7 +67,10 @@ final readonly class PatternShaper
         return $pattern->withStreams(array_map(static function (Stream $stream) use ($pattern, $bar, $from): Stream {
             $model = array_filter($stream->strokes, static fn (Stroke $stroke): bool => $stroke->at >= $from && $stroke->at < $from + $bar);
             $copies = array_map(
-                static fn (int $number): array => array_map(static fn (Stroke $stroke): Stroke => $stroke->movedTo($stroke->at - $from + $number * $bar, $stroke->division), array_values($model)),
+                static fn (int $number): array => array_map(
+                    static fn (Stroke $stroke): Stroke => $stroke->movedTo($stroke->at - $from + $number * $bar, $stroke->division),
+                    array_values($model),
+                ),
                 range(0, $pattern->bars() - 1),
             );
 
@@ -85,7 +91,10 @@ final readonly class PatternShaper
         $inBeat = static fn (Stroke $stroke): bool => intdiv($stroke->at, $beat) === intdiv($at, $beat);
         $handed = static fn (Stream $keeps, Stream $comes): Stream => new Stream($keeps->name, [
             ...array_values(array_filter($keeps->strokes, static fn (Stroke $stroke): bool => ! $inBeat($stroke))),
-            ...array_map(static fn (Stroke $stroke): Stroke => $stroke->striking(...$keeps->usualWay()), array_values(array_filter($comes->strokes, $inBeat))),
+            ...array_map(
+                static fn (Stroke $stroke): Stroke => $stroke->striking(...$keeps->usualWay()),
+                array_values(array_filter($comes->strokes, $inBeat)),
+            ),
         ]);
         [$first, $second] = $pattern->streams;
 

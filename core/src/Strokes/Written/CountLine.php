@@ -18,7 +18,8 @@ use Gravik\Words;
 /**
  * A pattern typed as it is counted aloud: "1 & (2) & 3 & (4) &". What is said is struck, what stands in brackets passes
  * through air. A sign after a syllable says how: ! accented (!! and !!! harder), x dead, ~ ghost, . short, _ palm-muted,
- * > belongs to the next chord, o sounds the open strings, v and ^ fix down and up. Each beat is divided by the syllables in it; | is for the eye.
+ * > belongs to the next chord, o sounds the open strings, v and ^ fix down and up. Each beat is divided by the syllables in
+ * it; | is for the eye.
  */
 final readonly class CountLine
 {
@@ -54,7 +55,11 @@ final readonly class CountLine
                 }
                 $last = $slot;
                 if (! $syllable['air']) {
-                    $strokes[] = self::stroke($syllable['signs'], $number * $meter->beatTicks() + intdiv($slot * $meter->beatTicks(), $division), $division);
+                    $strokes[] = self::stroke(
+                        $syllable['signs'],
+                        $number * $meter->beatTicks() + intdiv($slot * $meter->beatTicks(), $division),
+                        $division,
+                    );
                 }
             }
         }
@@ -79,7 +84,11 @@ final readonly class CountLine
             $struck = $at[$beat] ?? [];
             $division = max([1, ...array_map(static fn (Stroke $stroke): int => $stroke->division, array_values($struck))]);
             $said = [];
-            foreach (array_slice(Counting::syllables($meter, $division), ($beat % $meter->beats()) * $division, $division) as $slot => $syllable) {
+            foreach (array_slice(
+                Counting::syllables($meter, $division),
+                ($beat % $meter->beats()) * $division,
+                $division,
+            ) as $slot => $syllable) {
                 $stroke = $struck[intdiv($slot * $meter->beatTicks(), $division)] ?? null;
                 $said[] = $stroke === null ? "({$syllable})" : $syllable.self::signs($stroke);
             }
@@ -167,7 +176,15 @@ final readonly class CountLine
         $direction = $has('v') ? Direction::Down : ($has('^') ? Direction::Up : null);
         $accent = $articulation === Articulation::Ghost ? 0 : min(Stroke::STRONGEST_ACCENT, 1 + substr_count($signs, '!'));
 
-        return new Stroke($at, $division, direction: $direction, articulation: $articulation, accent: $accent, chord: $has('>') ? ChordOf::Next : ($has('o') ? ChordOf::Open : ChordOf::This), fixed: $direction === null ? [] : ['direction']);
+        return new Stroke(
+            $at,
+            $division,
+            direction: $direction,
+            articulation: $articulation,
+            accent: $accent,
+            chord: $has('>') ? ChordOf::Next : ($has('o') ? ChordOf::Open : ChordOf::This),
+            fixed: $direction === null ? [] : ['direction'],
+        );
     }
 
     /** What stands behind a syllable for this stroke. */

@@ -21,12 +21,17 @@ final readonly class PatternLibrary
     /** @return list<LibraryPattern> */
     public static function all(): array
     {
-        /** @var array<string, array{name: string, meter?: string, count?: string, bass?: string, upper?: string, roll?: list<int>, zone?: string, swing: array{float|int, string}, tempo: array{int, int}, school: string, difficulty: int, when: string, caution: string}> $entries */
+        /**
+         * @var array<string, array{name: string, meter?: string, count?: string, bass?: string, upper?: string, roll?: list<int>, zone?: string, swing: array{float|int, string}, tempo: array{int, int}, school: string, difficulty: int, when: string, caution: string}> $entries
+         */
         $entries = require __DIR__.'/Data/patterns.php';
         $all = [];
         foreach ($entries as $slug => $entry) {
             $meter = Meter::parse($entry['meter'] ?? '4/4');
-            $all[] = new LibraryPattern($slug, $entry['name'], self::pattern($entry, $meter), Feel::fixed((float) $entry['swing'][0], SwingUnit::from($entry['swing'][1])),
+            $all[] = new LibraryPattern($slug, $entry['name'], self::pattern($entry, $meter), Feel::fixed(
+                (float) $entry['swing'][0],
+                SwingUnit::from($entry['swing'][1]),
+            ),
                 $entry['tempo'], School::parse($entry['school']), $entry['difficulty'], $entry['when'], $entry['caution']);
         }
 
@@ -43,7 +48,15 @@ final readonly class PatternLibrary
 
             return new Pattern($meter, $upper->ticks, [
                 new Stream($thumb ? 'thumb' : 'bass', self::on($bass, Zone::Bass, Action::Pick, $thumb ? PlayedBy::Thumb : PlayedBy::Pick)),
-                new Stream($thumb ? 'brushes' : 'upper', self::on($upper, Zone::High, $thumb ? Action::Brush : Action::Strum, $thumb || $entry['school'] === School::PickFingers->value ? PlayedBy::Fingers : PlayedBy::Pick)),
+                new Stream(
+                    $thumb ? 'brushes' : 'upper',
+                    self::on(
+                        $upper,
+                        Zone::High,
+                        $thumb ? Action::Brush : Action::Strum,
+                        $thumb || $entry['school'] === School::PickFingers->value ? PlayedBy::Fingers : PlayedBy::Pick,
+                    ),
+                ),
             ]);
         }
         $line = CountLine::parse($entry['count'] ?? '', $meter);
@@ -57,7 +70,9 @@ final readonly class PatternLibrary
             return $line->withStreams([new Stream('roll', $strokes)]);
         }
 
-        return isset($entry['zone']) ? $line->withStreams([new Stream('strum', self::on($line, Zone::from($entry['zone']), Action::Strum, PlayedBy::Pick))]) : $line;
+        return isset($entry['zone'])
+            ? $line->withStreams([new Stream('strum', self::on($line, Zone::from($entry['zone']), Action::Strum, PlayedBy::Pick))])
+            : $line;
     }
 
     /** @return list<Stroke> */

@@ -40,8 +40,14 @@ final readonly class BarSlots
         $slots = [];
         foreach ($bySlot as $slot => $played) {
             $beforeBeat = $this->division > 1 && ($slot + 1) % $this->division === 0;
-            $pushes = array_filter($played, static fn (PlacedStroke $stroke): bool => $beforeBeat && ! isset($at[$stroke->bar * $perBar + $slot + 1]));
-            $levels = array_values(array_filter(array_map(static fn (PlacedStroke $stroke): ?float => $stroke->levelDb, $played), static fn (?float $level): bool => $level !== null));
+            $pushes = array_filter(
+                $played,
+                static fn (PlacedStroke $stroke): bool => $beforeBeat && ! isset($at[$stroke->bar * $perBar + $slot + 1]),
+            );
+            $levels = array_values(array_filter(
+                array_map(static fn (PlacedStroke $stroke): ?float => $stroke->levelDb, $played),
+                static fn (?float $level): bool => $level !== null,
+            ));
             $beat = (string) (intdiv($slot, $this->division) + 1);
             $slots[] = new SlotHeard(
                 $slot,

@@ -20,7 +20,14 @@ final readonly class BeatLine
      * @param BeatGrid    $grid      leaning as it was played
      * @param non-empty-list<float> $residuals seconds each stroke lies off its slot
      */
-    private function __construct(public float $start, private float $beat, private float $bend, private float $beats, public BeatGrid $grid, public array $residuals) {}
+    private function __construct(
+        public float $start,
+        private float $beat,
+        private float $bend,
+        private float $beats,
+        public BeatGrid $grid,
+        public array $residuals,
+    ) {}
 
     /**
      * @param non-empty-list<float> $times
@@ -95,7 +102,9 @@ final readonly class BeatLine
         [$level, $slope] = Statistics::line($x, $square);
         $curved = array_map(static fn (float $value, float $place): float => $value - $level - $slope * $place, $square, $x);
         $strength = array_sum(array_map(static fn (float $value): float => $value ** 2, $curved));
-        $bend = $strength > 1e-9 ? array_sum(array_map(static fn (float $value, float $seconds): float => $value * $seconds, $curved, $t)) / $strength : 0.0;
+        $bend = $strength > 1e-9
+            ? array_sum(array_map(static fn (float $value, float $seconds): float => $value * $seconds, $curved, $t)) / $strength
+            : 0.0;
 
         return [$start - $bend * $level, $beat - $bend * $slope, $bend];
     }

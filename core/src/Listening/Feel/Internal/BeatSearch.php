@@ -89,7 +89,12 @@ final readonly class BeatSearch
             $rough = [];
             foreach ($this->tempos($bpm) as $tempo) {
                 $tracked = $this->tracker->track($times, 60 / $tempo, $grid, $firstBeat);
-                $rough[] = [$tracked['cost'] + $this->pattern($tracked['beats'], $tracked['slots'], $grid) + $this->unusual($tempo, $grid->division, false), $tempo];
+                $rough[] = [
+                    $tracked['cost']
+                        + $this->pattern($tracked['beats'], $tracked['slots'], $grid)
+                        + $this->unusual($tempo, $grid->division, false),
+                    $tempo,
+                ];
             }
             sort($rough);
             foreach (array_slice($rough, 0, self::WEIGHED) as [, $tempo]) {
@@ -122,7 +127,10 @@ final readonly class BeatSearch
             ? [new BeatGrid(1), new BeatGrid(3), new BeatGrid(6)]
             : [
                 new BeatGrid(1), new BeatGrid(3), new BeatGrid(6),
-                ...array_map(static fn (float $share): BeatGrid => new BeatGrid(2, SwingUnit::Eighth, $share), [0.5, 0.55, 0.6, 0.64, 0.68, 0.73]),
+                ...array_map(
+                    static fn (float $share): BeatGrid => new BeatGrid(2, SwingUnit::Eighth, $share),
+                    [0.5, 0.55, 0.6, 0.64, 0.68, 0.73],
+                ),
                 ...array_map(static fn (float $share): BeatGrid => new BeatGrid(4, SwingUnit::Sixteenth, $share), [0.5, 0.56, 0.61, 0.67]),
             ];
 
@@ -154,7 +162,9 @@ final readonly class BeatSearch
         }
         $off = $line->residuals;
         $scatter = max(self::LEAST_SCATTER, Statistics::spread($off));
-        $score = $this->unusual(60 / $beat, $grid->division, self::irregular($tracked['beats'])) + self::RARE[$grid->division] + ($grid->share > self::LEANS ? $grid->division / 4 : 0.0);
+        $score = $this->unusual(60 / $beat, $grid->division, self::irregular($tracked['beats']))
+            + self::RARE[$grid->division]
+            + ($grid->share > self::LEANS ? $grid->division / 4 : 0.0);
         $score += $firstBeat === null ? 0.0 : min(self::UNANCHORED, (($line->start - $firstBeat) / self::ANCHORED) ** 2 / 2);
         foreach ($off as $seconds) {
             $score -= log((1 - self::STRAY) * exp(-$seconds ** 2 / (2 * $scatter ** 2)) / ($scatter * sqrt(2 * M_PI)) + self::STRAY / $beat);
@@ -192,7 +202,13 @@ final readonly class BeatSearch
         }
         $last = max([0, ...array_keys($places)]);
         $shortest = INF;
-        foreach ([1, $grid->division, 2 * $grid->division, $this->meter->beats() * $grid->division, 2 * $this->meter->beats() * $grid->division] as $period) {
+        foreach ([
+            1,
+            $grid->division,
+            2 * $grid->division,
+            $this->meter->beats() * $grid->division,
+            2 * $this->meter->beats() * $grid->division,
+        ] as $period) {
             $played = array_fill(0, $period, 0);
             foreach ($places as $place => $_) {
                 $played[$place % $period]++;
@@ -216,7 +232,10 @@ final readonly class BeatSearch
     {
         foreach ([1, 2, 3] as $coarser) {
             if ($coarser < $division && $division % $coarser === 0
-                && count(array_filter($slots, static fn (int $slot): bool => $slot % intdiv($division, $coarser) !== 0)) <= self::FEW * count($slots)) {
+                && count(array_filter(
+                    $slots,
+                    static fn (int $slot): bool => $slot % intdiv($division, $coarser) !== 0,
+                )) <= self::FEW * count($slots)) {
                 return true;
             }
         }
@@ -232,7 +251,11 @@ final readonly class BeatSearch
      */
     private static function skipsBeats(array $beats, array $slots): bool
     {
-        $skips = array_filter($beats, static fn (int $beat, int $number): bool => $slots[$number] !== 0 || ($beat - $beats[0]) % 2 !== 0, ARRAY_FILTER_USE_BOTH);
+        $skips = array_filter(
+            $beats,
+            static fn (int $beat, int $number): bool => $slots[$number] !== 0 || ($beat - $beats[0]) % 2 !== 0,
+            ARRAY_FILTER_USE_BOTH,
+        );
 
         return count($skips) <= self::FEW * count($beats);
     }

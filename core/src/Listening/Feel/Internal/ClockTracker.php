@@ -56,7 +56,10 @@ final readonly class ClockTracker
                         }
                         $here = $beats + $at;
                         $away = ($clock - $here) * $steady / self::AWAY;
-                        $total = $cost + BeatTracker::price($gap, $here - $was, $steady) + ($slot === 0 ? 0.0 : BeatTracker::OFF_BEAT) + ($away * $away < self::AWAY_AT_MOST ? $away * $away : self::AWAY_AT_MOST);
+                        $total = $cost
+                            + BeatTracker::price($gap, $here - $was, $steady)
+                            + ($slot === 0 ? 0.0 : BeatTracker::OFF_BEAT)
+                            + ($away * $away < self::AWAY_AT_MOST ? $away * $away : self::AWAY_AT_MOST);
                         if ($total < ($next[$place] ?? INF)) {
                             $next[$place] = $total;
                             $came[$place] = $before;

@@ -41,7 +41,11 @@ final readonly class TempoBend
         [$level, $slope] = Statistics::line($x, $square);
         $bend = array_map(static fn (float $value, float $place): float => $value - $level - $slope * $place, $square, $x);
         $strength = array_sum(array_map(static fn (float $value): float => $value ** 2, $bend));
-        $along = array_sum(array_map(static fn (float $value, Hit $hit): float => $value * ($hit->ms - $medians[$hit->slot]), $bend, $hits));
+        $along = array_sum(array_map(
+            static fn (float $value, Hit $hit): float => $value * ($hit->ms - $medians[$hit->slot]),
+            $bend,
+            $hits,
+        ));
 
         return $strength > 1e-9 ? -120 * $bpm * $along / $strength / 1000 / $half ** 2 : 0.0;
     }

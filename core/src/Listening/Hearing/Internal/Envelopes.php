@@ -66,7 +66,12 @@ final class Envelopes
     /** The energy of all bands together. */
     public function total(): Series
     {
-        return $this->total ??= new Series(array_map(static fn (float $low, float $middle, float $high): float => $low + $middle + $high, $this->low, $this->middle, $this->high));
+        return $this->total ??= new Series(array_map(
+            static fn (float $low, float $middle, float $high): float => $low + $middle + $high,
+            $this->low,
+            $this->middle,
+            $this->high,
+        ));
     }
 
     /** @return list<Series> low, middle, high */

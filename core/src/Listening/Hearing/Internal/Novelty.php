@@ -59,7 +59,10 @@ final class Novelty
         $surprise = [];
         for ($step = 0; $step < $steps; $step += 2) {
             $from = $step * self::STEP_MS / 1000 - $size / 2 / $rate;
-            foreach ($spectrum->spectra($envelopes->slow($from, $size), $envelopes->slow($from + self::STEP_MS / 1000, $size)) as [$re, $im]) {
+            foreach ($spectrum->spectra(
+                $envelopes->slow($from, $size),
+                $envelopes->slow($from + self::STEP_MS / 1000, $size),
+            ) as [$re, $im]) {
                 [$flux[], $surprise[]] = $self->step($re, $im);
             }
         }
@@ -74,7 +77,11 @@ final class Novelty
         $fluxScale = 1 / max(self::LEAST_FLUX, $loud - $usual);
         $surpriseScale = 1 / max(self::LEAST_SURPRISE, $surprises->quantile(self::LOUD) - $expected);
 
-        return new Series(array_map(static fn (float $flux, float $surprise): float => (($flux - $usual) * $fluxScale + self::SURPRISE_COUNTS * ($surprise - $expected) * $surpriseScale) / (1 + self::SURPRISE_COUNTS), $flux, $surprise));
+        return new Series(array_map(
+            static fn (float $flux, float $surprise): float => (($flux - $usual) * $fluxScale + self::SURPRISE_COUNTS * ($surprise - $expected) * $surpriseScale) / (1 + self::SURPRISE_COUNTS),
+            $flux,
+            $surprise,
+        ));
     }
 
     /**

@@ -94,7 +94,11 @@ final readonly class OnsetFinder
 
     public function __construct(private Envelopes $envelopes)
     {
-        $this->attacks = new Series(array_map(static fn (float $high, float $middle): float => $high + 0.1 * $middle, $envelopes->high, $envelopes->middle));
+        $this->attacks = new Series(array_map(
+            static fn (float $high, float $middle): float => $high + 0.1 * $middle,
+            $envelopes->high,
+            $envelopes->middle,
+        ));
     }
 
     /** @return list<Onset> where each strum begins */
@@ -106,7 +110,8 @@ final readonly class OnsetFinder
         }
         $peaks = [];
         foreach (self::peaks($novelty) as $number) {
-            $peaks[$number] = $novelty[$number] + self::CHANGE_COUNTS * min(self::CHANGE_AT_MOST, $this->change($number * Novelty::STEP_MS - self::AHEAD));
+            $peaks[$number] = $novelty[$number]
+                + self::CHANGE_COUNTS * min(self::CHANGE_AT_MOST, $this->change($number * Novelty::STEP_MS - self::AHEAD));
         }
         $begins = self::between($peaks);
         $rises = $this->rises();
@@ -118,7 +123,13 @@ final readonly class OnsetFinder
             }
         }
 
-        return array_map(fn (int $frame): Onset => new Onset($frame, max([0.0, ...array_slice($rises, max(0, $frame - self::SHARP_BEFORE), self::SHARP_BEFORE + self::SHARP_AFTER)])), $this->loudEnough($found));
+        return array_map(
+            fn (int $frame): Onset => new Onset(
+                $frame,
+                max([0.0, ...array_slice($rises, max(0, $frame - self::SHARP_BEFORE), self::SHARP_BEFORE + self::SHARP_AFTER)]),
+            ),
+            $this->loudEnough($found),
+        );
     }
 
     /**
@@ -130,7 +141,10 @@ final readonly class OnsetFinder
     {
         $peaks = [];
         foreach ($novelty as $number => $new) {
-            if ($new >= self::LOOKED_AT && $new >= max($new, ...array_slice($novelty, max(0, $number - self::APART), 2 * self::APART + 1))) {
+            if ($new >= self::LOOKED_AT && $new >= max(
+                $new,
+                ...array_slice($novelty, max(0, $number - self::APART), 2 * self::APART + 1),
+            )) {
                 $peaks[] = $number;
             }
         }
@@ -149,7 +163,10 @@ final readonly class OnsetFinder
         $best = self::BEGINS;
         $fewest = INF;
         for ($least = self::BEGINS_LEAST; $least <= self::BEGINS_MOST; $least *= self::BEGINS_STEP) {
-            $near = array_sum(array_map(static fn (float $peak): float => exp(-(log($peak / $least) / self::NEAR) ** 2 / 2), $peaks)) / max(1, count($peaks));
+            $near = array_sum(array_map(
+                static fn (float $peak): float => exp(-(log($peak / $least) / self::NEAR) ** 2 / 2),
+                $peaks,
+            )) / max(1, count($peaks));
             $cost = $near + self::UNUSUAL * abs(log($least / self::BEGINS));
             if ($cost < $fewest) {
                 [$fewest, $best] = [$cost, $least];
@@ -203,7 +220,10 @@ final readonly class OnsetFinder
         foreach ($this->envelopes->bands() as $band) {
             $floor = 1e-3 * $band->loudest($frame - 200, $frame + 200) + 1e-15;
             $before = $band->mean($frame - 24, $frame - 4) + $floor;
-            $falling = max(-self::FALLS_BY_ITSELF, min(0.0, self::FALLS_FASTER * log($before / ($band->mean($frame - 64, $frame - 44) + $floor))));
+            $falling = max(
+                -self::FALLS_BY_ITSELF,
+                min(0.0, self::FALLS_FASTER * log($before / ($band->mean($frame - 64, $frame - 44) + $floor))),
+            );
             $nepers = log(($band->mean($frame + 26, $frame + 46) + $floor) / $before);
             $change += $nepers >= 0 ? $nepers / self::RISES : max(0.0, $falling - $nepers) / self::FALLS;
         }
@@ -217,7 +237,10 @@ final readonly class OnsetFinder
         $floor = self::FLOOR * $this->attacks->quantile(self::LOUD) + 1e-12;
         $rises = [];
         foreach ($this->attacks->values as $frame => $_) {
-            $rises[] = log(($this->attacks->mean($frame, $frame + self::AFTER) + $floor) / ($this->attacks->mean($frame - self::GAP - self::BEFORE, $frame - self::GAP) + $floor));
+            $rises[] = log(($this->attacks->mean($frame, $frame + self::AFTER) + $floor) / ($this->attacks->mean(
+                $frame - self::GAP - self::BEFORE,
+                $frame - self::GAP,
+            ) + $floor));
         }
 
         return $rises;
@@ -234,6 +257,10 @@ final readonly class OnsetFinder
         $after = array_map(static fn (int $frame): float => $total->mean($frame, $frame + self::ATTACK), $found);
         $least = self::FAINT * (new Series($after))->quantile(self::USUAL_STROKE);
 
-        return array_values(array_filter($found, static fn (int $frame, int $place): bool => $after[$place] >= $least, ARRAY_FILTER_USE_BOTH));
+        return array_values(array_filter(
+            $found,
+            static fn (int $frame, int $place): bool => $after[$place] >= $least,
+            ARRAY_FILTER_USE_BOTH,
+        ));
     }
 }

@@ -80,7 +80,9 @@ final class SweepReader
         for ($step = -$steps; $step <= $steps; $step++) {
             $z = $step * self::STEP / self::WINDOW;
             $this->shapes[$step] = $z < -0.5 ? 0.0 : ($z > 0.5 ? 1.0 : 0.5 + $z + sin(2 * M_PI * $z) / (2 * M_PI));
-            $this->ramps[$step] = $z < -0.5 ? 0.0 : ($z > 0.5 ? $z : 0.125 + 0.5 * $z + 0.5 * $z * $z - (cos(2 * M_PI * $z) + 1) / (4 * M_PI * M_PI));
+            $this->ramps[$step] = $z < -0.5
+                ? 0.0
+                : ($z > 0.5 ? $z : 0.125 + 0.5 * $z + 0.5 * $z * $z - (cos(2 * M_PI * $z) + 1) / (4 * M_PI * M_PI));
         }
     }
 
@@ -100,7 +102,12 @@ final class SweepReader
             return null;
         }
 
-        return $this->along($samples, $t - $from, $next - $t, $this->partials(array_slice($samples, (int) (($settled - $from) * $this->rate), (int) (($end - $settled) * $this->rate))));
+        return $this->along(
+            $samples,
+            $t - $from,
+            $next - $t,
+            $this->partials(array_slice($samples, (int) (($settled - $from) * $this->rate), (int) (($end - $settled) * $this->rate))),
+        );
     }
 
     /**
@@ -114,7 +121,14 @@ final class SweepReader
     {
         $from = $t - self::BEFORE - self::WINDOW;
 
-        return $next - $t < self::SHORTEST ? null : $this->along($this->envelopes->deep($from, (int) (($t + self::AFTER + self::WINDOW - $from) * $this->rate)), $t - $from, $next - $t, $hz);
+        return $next - $t < self::SHORTEST
+            ? null
+            : $this->along(
+                $this->envelopes->deep($from, (int) (($t + self::AFTER + self::WINDOW - $from) * $this->rate)),
+                $t - $from,
+                $next - $t,
+                $hz,
+            );
     }
 
     /**
@@ -134,7 +148,10 @@ final class SweepReader
         $told = abs($slope) >= self::TELLS && $scatter < self::SCATTERS;
         $counts = array_filter($points, static fn (array $point): bool => $point['weight'] > self::COUNTS * $weights);
 
-        return new Sweep($told ? ($slope > 0 ? Direction::Down : Direction::Up) : null, min(1000 * self::LATEST, ...array_column($counts, 'ms')));
+        return new Sweep(
+            $told ? ($slope > 0 ? Direction::Down : Direction::Up) : null,
+            min(1000 * self::LATEST, ...array_column($counts, 'ms')),
+        );
     }
 
     /**
@@ -215,13 +232,17 @@ final class SweepReader
         $best = (int) array_search(max([0.0, ...$explained]), $explained, true);
         // Between two steps of time the parabola through the best three has its top.
         $bend = ($explained[$best - 1] ?? $explained[$best]) - 2 * $explained[$best] + ($explained[$best + 1] ?? $explained[$best]);
-        $beside = isset($explained[$best - 1], $explained[$best + 1]) && $bend < 0 ? ($explained[$best - 1] - $explained[$best + 1]) / (2 * $bend) : 0.0;
+        $beside = isset($explained[$best - 1], $explained[$best + 1]) && $bend < 0
+            ? ($explained[$best - 1] - $explained[$best + 1]) / (2 * $bend)
+            : 0.0;
 
         // What would fit best later still was not struck by this strum.
         return [
             'octave' => log($hz, 2),
             'ms' => 1000 * (self::EARLIEST + ($best + $beside) * self::STEP),
-            'weight' => $total > 0 && $best < $lastAt ? sqrt($explained[$best] / $this->fits($count, $firstAt, $lastAt)[$best][0]) * $explained[$best] / $total / $hz : 0.0,
+            'weight' => $total > 0 && $best < $lastAt
+                ? sqrt($explained[$best] / $this->fits($count, $firstAt, $lastAt)[$best][0]) * $explained[$best] / $total / $hz
+                : 0.0,
         ];
     }
 
@@ -237,7 +258,11 @@ final class SweepReader
             for ($at = 0; $at <= $lastAt; $at++) {
                 $shapes = array_map(fn (int $k): float => $this->shapes[$k - $firstAt - $at], range(0, max(0, $count - 1)));
                 $ramps = array_map(fn (int $k): float => $this->ramps[$k - $firstAt - $at], range(0, max(0, $count - 1)));
-                $fits[] = [max(1e-9, self::covered($shapes, $shapes)), self::HELD * max(1e-9, self::covered($ramps, $ramps)), self::covered($shapes, $ramps)];
+                $fits[] = [
+                    max(1e-9, self::covered($shapes, $shapes)),
+                    self::HELD * max(1e-9, self::covered($ramps, $ramps)),
+                    self::covered($shapes, $ramps),
+                ];
             }
             $this->fits[$count] = $fits;
         }
@@ -285,7 +310,11 @@ final class SweepReader
      */
     private static function covered(array $a, array $b): float
     {
-        return array_sum(array_map(static fn (float $x, float $y): float => $x * $y, $a, $b)) - array_sum($a) * array_sum($b) / max(1, count($a));
+        return array_sum(array_map(
+            static fn (float $x, float $y): float => $x * $y,
+            $a,
+            $b,
+        )) - array_sum($a) * array_sum($b) / max(1, count($a));
     }
 
     /** @param list<float> $values */

@@ -44,7 +44,10 @@ final class TuningMeter
     /** @param list<HeardStroke> $strokes */
     public static function measure(Envelopes $envelopes, array $strokes): ?TuningHeard
     {
-        $ringing = array_values(array_filter($strokes, static fn (HeardStroke $stroke): bool => ! $stroke->muted && $stroke->seconds >= self::SHORTEST_WINDOW / 2));
+        $ringing = array_values(array_filter(
+            $strokes,
+            static fn (HeardStroke $stroke): bool => ! $stroke->muted && $stroke->seconds >= self::SHORTEST_WINDOW / 2,
+        ));
         usort($ringing, static fn (HeardStroke $a, HeardStroke $b): int => $b->seconds <=> $a->seconds);
         $ringing = array_slice($ringing, 0, self::LOOKED_AT);
         if (count($ringing) < self::FEWEST) {
@@ -72,7 +75,11 @@ final class TuningMeter
 
         $cents = self::circularMean($partials, $cents) ?? $cents;
 
-        return new TuningHeard($cents, self::lowest(array_map(static fn (float $pitch): int => (int) round($pitch - $cents / 100), $lows)), count($ringing));
+        return new TuningHeard(
+            $cents,
+            self::lowest(array_map(static fn (float $pitch): int => (int) round($pitch - $cents / 100), $lows)),
+            count($ringing),
+        );
     }
 
     /**

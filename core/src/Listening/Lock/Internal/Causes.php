@@ -36,7 +36,12 @@ final readonly class Causes
             return new self(0.0, $offBeat === [] ? 0.0 : Statistics::median($offBeat), false, $known);
         }
         $shared = Statistics::median($onBeat !== [] ? $onBeat : ($offBeat !== [] ? $offBeat : [0.0]));
-        $self = new self($shared, $onBeat === [] || $offBeat === [] || $report->swing === null ? 0.0 : Statistics::median($offBeat) - $shared, true, $known);
+        $self = new self(
+            $shared,
+            $onBeat === [] || $offBeat === [] || $report->swing === null ? 0.0 : Statistics::median($offBeat) - $shared,
+            true,
+            $known,
+        );
         $within = $of = 0;
         foreach ($report->slots as $slot) {
             $of += $slot->n;

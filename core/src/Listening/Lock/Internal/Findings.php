@@ -38,12 +38,22 @@ final readonly class Findings
     public function addedTo(LockReport $report, ?Deviations $deviations, ?Finding $other, int $after): LockReport
     {
         if ($other !== null) {
-            return $report->saying([$other], [$other->kind === FindingKind::Tempo ? 'another tempo than was asked' : 'another part than was asked', ...$this->failed($report)]);
+            return $report->saying(
+                [$other],
+                [
+                    $other->kind === FindingKind::Tempo ? 'another tempo than was asked' : 'another part than was asked',
+                    ...$this->failed($report),
+                ],
+            );
         }
         if ($report->matched < LockReporter::FEWEST || $deviations === null) {
             $text = $report->played === 0
                 ? 'No strokes were heard. Tap along or play while the band does, and check that the microphone is on.'
-                : sprintf('Only %d of your %d strokes met the plan: too few to say how they sit. Play at least four bars.', $report->matched, $report->played);
+                : sprintf(
+                    'Only %d of your %d strokes met the plan: too few to say how they sit. Play at least four bars.',
+                    $report->matched,
+                    $report->played,
+                );
 
             return $report->saying([new Finding(FindingKind::TooFew, [], $text)], ['too few strokes to judge']);
         }
@@ -79,7 +89,9 @@ final readonly class Findings
         $severity = abs($causes->sharedMs) / $report->gate->biasMs;
         if (! $causes->isKnown) {
             return new Finding(FindingKind::Device, $slots, sprintf(
-                'Everything comes %s by about the same. The delay of this device was never measured, so that may be the device alone: measure it first, then play again.', $causes->sharedMs < 0 ? 'early' : 'late',
+                'Everything comes %s by about the same. The delay of this device was never measured, so that may be the device alone: measure it first, then play again.', $causes->sharedMs < 0
+                    ? 'early'
+                    : 'late',
             ), $severity, $report->matched);
         }
 
@@ -107,7 +119,10 @@ final readonly class Findings
             $this->unit === SwingUnit::Eighth ? 'beat' : 'half beat',
             $planned,
             $points < 0 ? 'Wait for them.' : 'Lift the hand sooner.',
-        ), abs($points) / $report->gate->swingPoints, array_sum(array_map(static fn (SlotFigures $slot): int => $slot->n, $offBeats)), Stage::DampedRhythm, $this->practiceTempo());
+        ), abs($points) / $report->gate->swingPoints, array_sum(array_map(
+            static fn (SlotFigures $slot): int => $slot->n,
+            $offBeats,
+        )), Stage::DampedRhythm, $this->practiceTempo());
     }
 
     /**
@@ -127,7 +142,11 @@ final readonly class Findings
             $own = $slot->biasMs - $cause;
             if (abs($own) >= (self::HALF_AGAIN - 1) * abs($cause)) {
                 $comes = $causes->isKnown ? self::early($slot->biasMs) : self::early($own).' against your other strokes';
-                $findings[] = new Finding(FindingKind::Slot, [$slot->slot], sprintf('The %s comes %s. Count it aloud and play up to it slowly.', $slot->name, $comes),
+                $findings[] = new Finding(FindingKind::Slot, [$slot->slot], sprintf(
+                    'The %s comes %s. Count it aloud and play up to it slowly.',
+                    $slot->name,
+                    $comes,
+                ),
                     abs($own) / $report->gate->biasMs, $slot->n, Stage::SlowAndEven, $this->practiceTempo());
             }
         }
@@ -153,10 +172,22 @@ final readonly class Findings
         usort($slots, static fn (SlotFigures $a, SlotFigures $b): int => $b->missed <=> $a->missed);
 
         $text = $after > $report->missed / 2
-            ? sprintf('The take stops before its end: %d of %d strokes come after the last one played. Play it through.', $after, $report->planned)
+            ? sprintf(
+                'The take stops before its end: %d of %d strokes come after the last one played. Play it through.',
+                $after,
+                $report->planned,
+            )
             : sprintf('%d of %d strokes are missing, most often the %s.', $report->missed, $report->planned, $slots[0]->name);
 
-        return new Finding(FindingKind::Missed, array_map(static fn (SlotFigures $slot): int => $slot->slot, $slots), $text, $report->missed / $report->planned / $report->gate->missedShare, $report->missed, Stage::SlowAndEven, $this->practiceTempo());
+        return new Finding(
+            FindingKind::Missed,
+            array_map(static fn (SlotFigures $slot): int => $slot->slot, $slots),
+            $text,
+            $report->missed / $report->planned / $report->gate->missedShare,
+            $report->missed,
+            Stage::SlowAndEven,
+            $this->practiceTempo(),
+        );
     }
 
     private function extra(LockReport $report): ?Finding
@@ -168,7 +199,9 @@ final readonly class Findings
         usort($slots, static fn (SlotFigures $a, SlotFigures $b): int => $b->extra <=> $a->extra);
 
         return new Finding(FindingKind::Extra, array_map(static fn (SlotFigures $slot): int => $slot->slot, $slots), sprintf(
-            '%d %s not in the part, most often near the %s: let the hand pass through the air there.', $report->extra, $report->extra === 1 ? 'stroke is' : 'strokes are', $slots[0]->name,
+            '%d %s not in the part, most often near the %s: let the hand pass through the air there.', $report->extra, $report->extra === 1
+                ? 'stroke is'
+                : 'strokes are', $slots[0]->name,
         ), $report->extra / $report->planned / $report->gate->missedShare, $report->extra, Stage::SlowAndEven, $this->practiceTempo());
     }
 
@@ -180,7 +213,13 @@ final readonly class Findings
             'The tempo moves: you are %d ms %s by the end%s. Listen for the hi-hat and let it carry you.',
             (int) round(abs($drift->ms)),
             $drift->ms < 0 ? 'ahead of the band' : 'behind the band',
-            $drift->bpmPerMin === null ? '' : sprintf(', as if it %s by %s beats a minute each minute', $drift->ms < 0 ? 'rose' : 'fell', number_format(abs($drift->bpmPerMin), 1)),
+            $drift->bpmPerMin === null
+                ? ''
+                : sprintf(
+                    ', as if it %s by %s beats a minute each minute',
+                    $drift->ms < 0 ? 'rose' : 'fell',
+                    number_format(abs($drift->bpmPerMin), 1),
+                ),
         ), abs($drift->ms) / $drift->leastMs, $report->matched, Stage::BassAndDrums, $this->practiceTempo());
     }
 
@@ -193,12 +232,23 @@ final readonly class Findings
         if ($held === []) {
             return null;
         }
-        usort($held, static fn (SlotFigures $a, SlotFigures $b): int => abs($place($a)) + (float) $a->spreadMs <=> abs($place($b)) + (float) $b->spreadMs);
+        usort(
+            $held,
+            static fn (SlotFigures $a, SlotFigures $b): int => abs($place($a))
+                + (float) $a->spreadMs <=> abs($place($b))
+                + (float) $b->spreadMs,
+        );
         $steady = max(1, (int) round((float) $held[0]->spreadMs));
         $sits = match (true) {
             ! $causes->isKnown => sprintf('The %s is your steadiest: within %d ms each time.', $held[0]->name, $steady),
             round(abs($place($held[0]))) < 1 => sprintf('The %s sits on its place, within %d ms each time.', $held[0]->name, $steady),
-            default => sprintf('The %s sits well: %d ms %s its place, within %d ms each time.', $held[0]->name, (int) round(abs($place($held[0]))), $place($held[0]) < 0 ? 'before' : 'behind', $steady),
+            default => sprintf(
+                'The %s sits well: %d ms %s its place, within %d ms each time.',
+                $held[0]->name,
+                (int) round(abs($place($held[0]))),
+                $place($held[0]) < 0 ? 'before' : 'behind',
+                $steady,
+            ),
         };
 
         return new Finding(FindingKind::Holds, [$held[0]->slot], $sits.' Keep it as your anchor.', 0.0, $held[0]->n);
@@ -211,12 +261,25 @@ final readonly class Findings
         $points = $report->swing?->points() ?? 0.0;
 
         return array_values(array_filter([
-            abs((float) $report->biasMs) > $gate->biasMs ? sprintf('%s overall%s; within %d ms passes', self::early((float) $report->biasMs), $report->latencyMs === null ? ', the device’s delay included' : '', (int) $gate->biasMs) : null,
-            $report->spreadMs > $gate->spreadMs ? sprintf('spread %d ms; up to %d ms passes', (int) round($report->spreadMs), (int) $gate->spreadMs) : null,
-            abs($points) > $gate->swingPoints ? sprintf('swing %s points off; within %d passes', number_format(abs($points), 1), (int) $gate->swingPoints) : null,
+            abs((float) $report->biasMs) > $gate->biasMs
+                ? sprintf(
+                    '%s overall%s; within %d ms passes',
+                    self::early((float) $report->biasMs),
+                    $report->latencyMs === null ? ', the device’s delay included' : '',
+                    (int) $gate->biasMs,
+                )
+                : null,
+            $report->spreadMs > $gate->spreadMs
+                ? sprintf('spread %d ms; up to %d ms passes', (int) round($report->spreadMs), (int) $gate->spreadMs)
+                : null,
+            abs($points) > $gate->swingPoints
+                ? sprintf('swing %s points off; within %d passes', number_format(abs($points), 1), (int) $gate->swingPoints)
+                : null,
             // Bias and swing are told after the curve of a drift; a tempo that runs away does not lock for that.
             $report->driftMs !== null ? sprintf('the tempo moves by %d ms over the take', (int) round(abs($report->driftMs))) : null,
-            $report->missed / max(1, $report->planned) > $gate->missedShare ? sprintf('%d of %d strokes missed; %d %% passes', $report->missed, $report->planned, (int) round(100 * $gate->missedShare)) : null,
+            $report->missed / max(1, $report->planned) > $gate->missedShare
+                ? sprintf('%d of %d strokes missed; %d %% passes', $report->missed, $report->planned, (int) round(100 * $gate->missedShare))
+                : null,
         ]));
     }
 

@@ -67,7 +67,11 @@ final readonly class HandFindings
             return null;
         }
 
-        return new Finding(FindingKind::Direction, [], sprintf('%d of %d strokes went the other way than planned.', $report->directionsWrong, $report->directionsTold),
+        return new Finding(FindingKind::Direction, [], sprintf(
+            '%d of %d strokes went the other way than planned.',
+            $report->directionsWrong,
+            $report->directionsTold,
+        ),
             $report->directionsWrong / $report->directionsTold / self::WRONG_DIRECTIONS, $report->directionsWrong, Stage::DampedRhythm, $this->practiceTempo);
     }
 
@@ -93,7 +97,13 @@ final readonly class HandFindings
             return null;
         }
 
-        return new Finding(FindingKind::Direction, $slots, sprintf('The %s %s the other way than planned: %d of the %d strokes there whose direction can be heard.', self::listed($slots, $names), count($slots) === 1 ? 'goes' : 'go', $wrong, $told),
+        return new Finding(FindingKind::Direction, $slots, sprintf(
+            'The %s %s the other way than planned: %d of the %d strokes there whose direction can be heard.',
+            self::listed($slots, $names),
+            count($slots) === 1 ? 'goes' : 'go',
+            $wrong,
+            $told,
+        ),
             self::beyond($wrong / $told, self::MISHEARD), $wrong, Stage::DampedRhythm, $this->practiceTempo);
     }
 
@@ -113,7 +123,12 @@ final readonly class HandFindings
         arsort($counts);
         $worst = array_key_first($counts);
 
-        return new Finding(FindingKind::Muting, array_keys($counts), sprintf('%d of %d strokes rang where they should be dead, or were dead where they should ring, most often the %s.', count($wrong), count($known), $names[$worst] ?? ''),
+        return new Finding(FindingKind::Muting, array_keys($counts), sprintf(
+            '%d of %d strokes rang where they should be dead, or were dead where they should ring, most often the %s.',
+            count($wrong),
+            count($known),
+            $names[$worst] ?? '',
+        ),
             self::beyond(count($wrong) / count($known), self::MISHEARD_MUTING), count($wrong), Stage::DampedRhythm, $this->practiceTempo);
     }
 
@@ -146,10 +161,28 @@ final readonly class HandFindings
         $slots = array_keys($shares);
         $worst = $tooLong ? max($shares) : min($shares);
         $text = $tooLong
-            ? sprintf('The %s %s on: up to %.1f times as long as planned. Let go with the fretting hand and keep the fingers on the strings.', self::listed($slots, $names), count($slots) === 1 ? 'rings' : 'ring', $worst)
-            : sprintf('The %s %s off after %d %% of the length planned. Hold the grip until the hand moves on.', self::listed($slots, $names), count($slots) === 1 ? 'breaks' : 'break', (int) round(100 * $worst));
+            ? sprintf(
+                'The %s %s on: up to %.1f times as long as planned. Let go with the fretting hand and keep the fingers on the strings.',
+                self::listed($slots, $names),
+                count($slots) === 1 ? 'rings' : 'ring',
+                $worst,
+            )
+            : sprintf(
+                'The %s %s off after %d %% of the length planned. Hold the grip until the hand moves on.',
+                self::listed($slots, $names),
+                count($slots) === 1 ? 'breaks' : 'break',
+                (int) round(100 * $worst),
+            );
 
-        return new Finding(FindingKind::Length, $slots, $text, $tooLong ? $worst / self::RINGS_ON : self::BREAKS_OFF / max(0.01, $worst), $strokes, Stage::Releases, $this->practiceTempo);
+        return new Finding(
+            FindingKind::Length,
+            $slots,
+            $text,
+            $tooLong ? $worst / self::RINGS_ON : self::BREAKS_OFF / max(0.01, $worst),
+            $strokes,
+            Stage::Releases,
+            $this->practiceTempo,
+        );
     }
 
     /** How severe a share is of which so much may be misheard: 1 where mishearing hardly explains it, 3 where all are wrong. */

@@ -61,7 +61,14 @@ final readonly class OrderedPairs
      */
     private static function worthKeeping(array $ways): array
     {
-        usort($ways, static fn (PairedSoFar $a, PairedSoFar $b): int => [$a->stroke, -$a->pairs, $a->distance] <=> [$b->stroke, -$b->pairs, $b->distance]);
+        usort(
+            $ways,
+            static fn (PairedSoFar $a, PairedSoFar $b): int => [
+                $a->stroke,
+                -$a->pairs,
+                $a->distance,
+            ] <=> [$b->stroke, -$b->pairs, $b->distance],
+        );
         $kept = [];
         foreach ($ways as $way) {
             $before = $kept[count($kept) - 1] ?? null;

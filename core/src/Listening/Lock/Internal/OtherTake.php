@@ -46,14 +46,25 @@ final readonly class OtherTake
             // Followed stroke by stroke: who is later and later by 50 ms a second keeps 5 % less.
             $kept = $asked / (1 + ($deviations->lineSlope ?? 0.0) / 1000);
 
-            return $deviations !== null && $deviations->isLine && abs($kept / $asked - 1) > self::OTHER_TEMPO ? $this->another($kept, $report) : null;
+            return $deviations !== null && $deviations->isLine && abs($kept / $asked - 1) > self::OTHER_TEMPO
+                ? $this->another($kept, $report)
+                : null;
         }
         if (count($take->taps) < 2 * FeelMeter::FEWEST) {
             return null;
         }
         $pace = $this->pace($take);
         if ($pace !== null) {
-            return new Finding(FindingKind::Tempo, [], sprintf('This take plays the part at %s the tempo: about %d beats a minute where %d were asked. Set the tempo to what you play, or count with the click.', $pace, (int) round($asked * self::PACES[$pace]), (int) round($asked)));
+            return new Finding(
+                FindingKind::Tempo,
+                [],
+                sprintf(
+                    'This take plays the part at %s the tempo: about %d beats a minute where %d were asked. Set the tempo to what you play, or count with the click.',
+                    $pace,
+                    (int) round($asked * self::PACES[$pace]),
+                    (int) round($asked),
+                ),
+            );
         }
         $kept = (new FeelMeter())->measure($take->taps, $this->timeline->map->first()->meter)->tempoBpm;
         // Half and double may be the same tempo, counted otherwise.
@@ -63,7 +74,15 @@ final readonly class OtherTake
         }
 
         return $unmet > $report->matched
-            ? new Finding(FindingKind::Other, [], sprintf('Most of this take is not this part: %d of %d strokes met the plan. Is it a take of another breakdown?', $report->matched, $report->played))
+            ? new Finding(
+                FindingKind::Other,
+                [],
+                sprintf(
+                    'Most of this take is not this part: %d of %d strokes met the plan. Is it a take of another breakdown?',
+                    $report->matched,
+                    $report->played,
+                ),
+            )
             : null;
     }
 

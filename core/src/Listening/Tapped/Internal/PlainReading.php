@@ -46,7 +46,11 @@ final readonly class PlainReading
             $strays = count(array_filter($offMs, fn (float $ms): bool => abs($ms) > 0.3 * 1000 * $this->tempo->beatSeconds() / $division));
             $meet = count($slots) - count(array_unique($slots));
             $reading = $this->reading($taps, $bars, $division, $slots, $shiftMs, $offMs);
-            if (Statistics::median(array_map(abs(...), $offMs)) <= self::USUAL_MS && $strays <= self::STRAYS * count($taps) && $meet === 0) {
+            if (
+                Statistics::median(array_map(abs(...), $offMs)) <= self::USUAL_MS
+                && $strays <= self::STRAYS * count($taps)
+                && $meet === 0
+            ) {
                 return $reading;
             }
         }

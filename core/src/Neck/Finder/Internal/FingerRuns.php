@@ -12,7 +12,9 @@ namespace Gravik\Neck\Finder\Internal;
  */
 final readonly class FingerRuns
 {
-    /** @param list<array{fret: int, strings: non-empty-list<int>}> $runs by fret, then from the lowest string; strings are indexes from 0 (lowest) */
+    /**
+     * @param list<array{fret: int, strings: non-empty-list<int>}> $runs by fret, then from the lowest string; strings are indexes from 0 (lowest)
+     */
     private function __construct(public array $runs) {}
 
     /** @param list<int|null> $frets low to high */

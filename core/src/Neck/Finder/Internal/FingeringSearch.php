@@ -9,7 +9,8 @@ use Gravik\Neck\HandProfile;
 
 /**
  * The easiest way to finger a grip: every run is taken by one finger (a barre) or by a finger each, fingers rise with
- * the frets, and all such plans are compared; where the hand can, the thumb may take the lowest strings from above. The cost is in the same unit as the grip's difficulty (a heuristic).
+ * the frets, and all such plans are compared; where the hand can, the thumb may take the lowest strings from above. The cost
+ * is in the same unit as the grip's difficulty (a heuristic).
  *
  * @internal VoicingFinder is the door
  */
@@ -209,7 +210,12 @@ final readonly class FingeringSearch
         $pairs = 0;
         foreach ($presses as $place => [$fret, $strings]) {
             foreach (array_slice($presses, $place + 1) as [$other, $others]) {
-                $between = array_filter($presses, static fn (array $press): bool => $press[0] > $fret && min($press[1]) > min($strings[0], $others[0]) && max($press[1]) < max(end($strings), end($others)));
+                $between = array_filter(
+                    $presses,
+                    static fn (array $press): bool => $press[0] > $fret
+                        && min($press[1]) > min($strings[0], $others[0])
+                        && max($press[1]) < max(end($strings), end($others)),
+                );
                 $pairs += $other === $fret && $between !== [] ? 1 : 0;
             }
         }

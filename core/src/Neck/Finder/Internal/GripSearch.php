@@ -48,7 +48,11 @@ final class GripSearch
         $this->playable = $playable;
         $reachable = array_fill(0, $strings + 1, 0);
         for ($index = $strings - 1; $index >= 0; $index--) {
-            $reachable[$index] = $reachable[$index + 1] | array_reduce($playable[$index], static fn (int $all, int $bit): int => $all | $bit, 0);
+            $reachable[$index] = $reachable[$index + 1] | array_reduce(
+                $playable[$index],
+                static fn (int $all, int $bit): int => $all | $bit,
+                0,
+            );
         }
         $this->reachable = array_values($reachable);
     }

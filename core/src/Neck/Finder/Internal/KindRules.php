@@ -29,7 +29,12 @@ final readonly class KindRules
 
         return match ($this->kind) {
             GripKind::Power => Demand::exactly($this->chord, [new Degree(1), new Degree(5)], [], 2),
-            GripKind::TriadRoot, GripKind::TriadFirst, GripKind::TriadSecond => Demand::exactly($this->chord, [new Degree(1), ...$third, $this->fifth()], [], 3),
+            GripKind::TriadRoot, GripKind::TriadFirst, GripKind::TriadSecond => Demand::exactly(
+                $this->chord,
+                [new Degree(1), ...$third, $this->fifth()],
+                [],
+                3,
+            ),
             GripKind::Shell => Demand::exactly($this->chord, [new Degree(1), ...$this->chord->shell], [], 2),
             GripKind::GuideTones => Demand::exactly($this->chord, $this->chord->shell, [], 2),
             GripKind::GuideTonesAndColour => Demand::exactly($this->chord, $this->chord->shell, $this->colours(), 3),
@@ -64,11 +69,14 @@ final readonly class KindRules
             GripKind::TriadSecond => count($notes) === 3 && $neighbours && $lowest === $this->fifth()->label(),
             GripKind::Shell => count($notes) === 3 && $lowest === 'R',
             GripKind::GuideTones => count($notes) === 2,
-            GripKind::GuideTonesAndColour => count($notes) === 3 && in_array($this->chord->degreeOf(max($notes) % 12)->number, [9, 13], true),
-            GripKind::MiddleStrings => count($notes) === 4 && array_keys($notes) === range(intdiv(count($frets) - 4, 2), intdiv(count($frets) - 4, 2) + 3),
+            GripKind::GuideTonesAndColour => count($notes) === 3
+                && in_array($this->chord->degreeOf(max($notes) % 12)->number, [9, 13], true),
+            GripKind::MiddleStrings => count($notes) === 4
+                && array_keys($notes) === range(intdiv(count($frets) - 4, 2), intdiv(count($frets) - 4, 2) + 3),
             GripKind::Slash => $lowest !== 'R',
             GripKind::Barre => $this->isBarre($frets),
-            GripKind::OpenBarre => count($notes) >= 4 && count(array_unique(array_filter($frets, static fn (?int $fret): bool => $fret !== null))) === 1,
+            GripKind::OpenBarre => count($notes) >= 4
+                && count(array_unique(array_filter($frets, static fn (?int $fret): bool => $fret !== null))) === 1,
             GripKind::DoubleStop => self::isDoubleStop($notes),
             GripKind::Pedal => self::isPedal($frets, $notes),
         };
@@ -112,10 +120,17 @@ final readonly class KindRules
     /** @return list<Degree> the ninth and thirteenth as the chord has them, else the plain ones */
     private function colours(): array
     {
-        $own = array_values(array_filter($this->chord->degrees(), static fn (Degree $degree): bool => in_array($degree->number, [9, 13], true)));
+        $own = array_values(array_filter(
+            $this->chord->degrees(),
+            static fn (Degree $degree): bool => in_array($degree->number, [9, 13], true),
+        ));
         $numbers = array_map(static fn (Degree $degree): int => $degree->number, $own);
 
-        return [...$own, ...(in_array(9, $numbers, true) ? [] : [new Degree(9)]), ...(in_array(13, $numbers, true) ? [] : [new Degree(13)])];
+        return [
+            ...$own,
+            ...(in_array(9, $numbers, true) ? [] : [new Degree(9)]),
+            ...(in_array(13, $numbers, true) ? [] : [new Degree(13)]),
+        ];
     }
 
     /** @param list<int|null> $frets */
@@ -123,6 +138,8 @@ final readonly class KindRules
     {
         $lowest = FingerRuns::of($frets)->runs[0] ?? null;
 
-        return $lowest !== null && ! in_array(0, $frets, true) && max($lowest['strings']) - min($lowest['strings']) + 1 >= self::BARRE_SPANS;
+        return $lowest !== null
+            && ! in_array(0, $frets, true)
+            && max($lowest['strings']) - min($lowest['strings']) + 1 >= self::BARRE_SPANS;
     }
 }

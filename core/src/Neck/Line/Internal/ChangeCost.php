@@ -36,7 +36,13 @@ final readonly class ChangeCost
             }
         }
 
-        return ['mm' => $voicing->position === 0 ? null : $this->neck->tipMm($voicing->position), 'top' => $voicing->topMidi(), 'bass' => $voicing->bassMidi(), 'shape' => $voicing->shape(), 'fingers' => $fingers];
+        return [
+            'mm' => $voicing->position === 0 ? null : $this->neck->tipMm($voicing->position),
+            'top' => $voicing->topMidi(),
+            'bass' => $voicing->bassMidi(),
+            'shape' => $voicing->shape(),
+            'fingers' => $fingers,
+        ];
     }
 
     /**

@@ -111,6 +111,9 @@ final class RoundSearch
 
     private function cost(int $chord, int $from, int $to): float
     {
-        return $this->known[$chord][$from][$to] ??= $this->change->between($this->unpacked[$chord][$from], $this->unpacked[$chord + 1][$to]);
+        return $this->known[$chord][$from][$to] ??= $this->change->between(
+            $this->unpacked[$chord][$from],
+            $this->unpacked[$chord + 1][$to],
+        );
     }
 }

@@ -39,7 +39,10 @@ final readonly class Faults
             foreach ($within as $beat => $kinds) {
                 [$thirds, $halves] = [$kinds['thirds'] ?? [], $kinds['halves'] ?? []];
                 if ($thirds !== [] && $halves !== []) {
-                    $warnings[] = new Warning(WarningKind::TupletsOverlap, sprintf('On %s thirds lie among halves: nobody counts both in one beat. Move one kind, or write it in a second line.', Counting::place($pattern, $beat * $beatTicks)),
+                    $warnings[] = new Warning(WarningKind::TupletsOverlap, sprintf(
+                        'On %s thirds lie among halves: nobody counts both in one beat. Move one kind, or write it in a second line.',
+                        Counting::place($pattern, $beat * $beatTicks),
+                    ),
                         count($thirds) > count($halves) ? $halves : $thirds);
                 }
             }
@@ -67,10 +70,21 @@ final readonly class Faults
         $left = array_map(static fn (int $number): int => $number * $beat, array_keys(array_diff_key($triplets, $thumbs)));
         $warnings = [];
         if ($doubled !== []) {
-            $warnings[] = new Warning(WarningKind::ThumbDoubles, sprintf('The thumb plays more than once within a beat (%s): it keeps one note a beat, and the fingers take what lies between.', Counting::places($pattern, $doubled)), $doubled);
+            $warnings[] = new Warning(
+                WarningKind::ThumbDoubles,
+                sprintf(
+                    'The thumb plays more than once within a beat (%s): it keeps one note a beat, and the fingers take what lies between.',
+                    Counting::places($pattern, $doubled),
+                ),
+                $doubled,
+            );
         }
         if ($left !== []) {
-            $warnings[] = new Warning(WarningKind::ThumbMissing, sprintf('In triplets the thumb still plays once a beat: give it the first third of %s.', Counting::places($pattern, $left)), $left);
+            $warnings[] = new Warning(
+                WarningKind::ThumbMissing,
+                sprintf('In triplets the thumb still plays once a beat: give it the first third of %s.', Counting::places($pattern, $left)),
+                $left,
+            );
         }
 
         return $warnings;

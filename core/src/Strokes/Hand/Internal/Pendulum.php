@@ -69,7 +69,11 @@ final readonly class Pendulum
         for ($beat = 0; $beat < intdiv($this->pattern->ticks, $beatTicks); $beat++) {
             foreach ($this->passes($beat) as [$within, $division]) {
                 if (! isset($this->played[$beat][$within])) {
-                    $air[] = new AirStroke($beat * $beatTicks + $within, $division, $this->directionAt($beat * $beatTicks + $within, $division));
+                    $air[] = new AirStroke(
+                        $beat * $beatTicks + $within,
+                        $division,
+                        $this->directionAt($beat * $beatTicks + $within, $division),
+                    );
                 }
             }
         }

@@ -20,6 +20,8 @@ final class StringPlace
     /** @return ?float string number, 1 = highest; null for a strum over all strings */
     public static function of(Stroke $stroke): ?float
     {
-        return is_array($stroke->strings) ? array_sum($stroke->strings) / max(1, count($stroke->strings)) : ($stroke->strings === Zone::All ? null : self::OF_ZONE[$stroke->strings->value]);
+        return is_array($stroke->strings)
+            ? array_sum($stroke->strings) / max(1, count($stroke->strings))
+            : ($stroke->strings === Zone::All ? null : self::OF_ZONE[$stroke->strings->value]);
     }
 }
