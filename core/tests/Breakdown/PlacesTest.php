@@ -6,8 +6,10 @@ use Gravik\Band\Role;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Cell;
+use Gravik\Breakdown\Change\PatternChanger;
 use Gravik\Breakdown\Desk;
 use Gravik\Formats\BreakdownJson;
+use Gravik\Strokes\Stream;
 use Gravik\Tests\Support\Examples;
 
 /** @param array<string, mixed> $fields of the full document */
@@ -74,3 +76,13 @@ it('plays a pattern at levels 1 to 3 and at no other', function (int $level, boo
     $build = static fn () => new Cell('guitar', level: $level);
     $there ? expect($build()->level)->toBe($level) : expect($build)->toThrow(BreakdownNotValid::class, 'levels 1, 2 and 3');
 })->with([[0, false], [1, true], [3, true], [4, false]]);
+
+it('takes a counted line for the line of the pattern that is meant, the first where none is', function (): void {
+    $desk = Desk::of(songWith([]));
+    $strokes = static fn (int ...$line): array => array_map(
+        static fn (Stream $stream): int => count($stream->strokes),
+        Desk::of((new PatternChanger())->recount($desk, '1 2 3 4 | 1 2 3 4', ...$line))->pattern()->streams,
+    );
+
+    expect([$strokes(), $strokes(0), $strokes(1)])->toBe([[8, 1], [8, 1], [1, 8]]);
+});

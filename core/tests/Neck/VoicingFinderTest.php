@@ -248,3 +248,7 @@ it('lays no finger over a string that is to stay silent', function (string $symb
         }
     }
 })->with(['C', 'Gm7', 'C9', 'F♯m7♭5', 'Dm6', 'G7']);
+
+it('knows grips everybody knows on strings tuned as usual alone, and of chords on their root', function (string $tuning, string $symbol, bool $any): void {
+    expect((new CommonGrips(new Neck(Tuning::parse($tuning))))->of(ChordSymbol::parse($symbol)) !== [])->toBe($any);
+})->with([['standard', 'G7', true], ['standard', 'G7/B', false], ['open-g', 'G7', false], ['open-d', 'D', false]]);

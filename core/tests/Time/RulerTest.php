@@ -126,3 +126,8 @@ it('says what a feel can be where it cannot read one', function (string $typed, 
 it('puts a triplet\'s off-beat a sixth of a pair later than straight', function (float $bpm, SwingUnit $unit, float $ms): void {
     expect(Feel::fixed(2, $unit)->offBeatMs(new Tempo($bpm)))->toEqualWithDelta($ms, 1e-9);
 })->with([[60.0, SwingUnit::Eighth, 1000 / 6], [120.0, SwingUnit::Eighth, 500 / 6], [60.0, SwingUnit::Sixteenth, 500 / 6]]);
+
+it('has tempos from 20 to 400 beats a minute', function (float $bpm, bool $played): void {
+    $build = static fn (): Tempo => new Tempo($bpm);
+    $played ? expect($build()->beatSeconds())->toEqualWithDelta(60 / $bpm, 1e-12) : expect($build)->toThrow(TimeException::class);
+})->with([[20, true], [400, true], [19.99, false], [400.01, false]]);
