@@ -86,15 +86,47 @@ final readonly class Stroke
     {
         $length = $counted->articulation === $this->articulation ? $this->length : null;
 
-        return new self($counted->at, $counted->division, $this->action, $counted->direction, $this->by, $this->strings, $counted->articulation,
-            $counted->accent, $length, $this->stoppedBy, $this->ends, $this->offsetMs, $this->ornament, $counted->chord, $counted->fixed, $this->level);
+        return new self(
+            $counted->at,
+            $counted->division,
+            $this->action,
+            $counted->direction,
+            $this->by,
+            $this->strings,
+            $counted->articulation,
+            $counted->accent,
+            $length,
+            $this->stoppedBy,
+            $this->ends,
+            $this->offsetMs,
+            $this->ornament,
+            $counted->chord,
+            $counted->fixed,
+            $this->level,
+        );
     }
 
     /** @param list<int>|Zone $strings */
     public function striking(array|Zone $strings, Action $action, PlayedBy $by): self
     {
-        return new self($this->at, $this->division, $action, $this->direction, $by, $strings, $this->articulation,
-            $this->accent, $this->length, $this->stoppedBy, $this->ends, $this->offsetMs, $this->ornament, $this->chord, $this->fixed, $this->level);
+        return new self(
+            $this->at,
+            $this->division,
+            $action,
+            $this->direction,
+            $by,
+            $strings,
+            $this->articulation,
+            $this->accent,
+            $this->length,
+            $this->stoppedBy,
+            $this->ends,
+            $this->offsetMs,
+            $this->ornament,
+            $this->chord,
+            $this->fixed,
+            $this->level,
+        );
     }
 
     /** Without its ornament. */
@@ -133,8 +165,24 @@ final readonly class Stroke
         bool $keepsOrnament = true,
         ?array $fixed = null,
     ): self {
-        return new self($at ?? $this->at, $division ?? $this->division, $this->action, $direction ?? $this->direction, $this->by, $this->strings, $articulation ?? $this->articulation,
-            $accent ?? $this->accent, $keepsLength ? $this->length : $length, $this->stoppedBy, $this->ends, $this->offsetMs, $keepsOrnament ? $this->ornament : $ornament, $this->chord, $fixed ?? $this->fixed, $this->level);
+        return new self(
+            $at ?? $this->at,
+            $division ?? $this->division,
+            $this->action,
+            $direction ?? $this->direction,
+            $this->by,
+            $this->strings,
+            $articulation ?? $this->articulation,
+            $accent ?? $this->accent,
+            $keepsLength ? $this->length : $length,
+            $this->stoppedBy,
+            $this->ends,
+            $this->offsetMs,
+            $keepsOrnament ? $this->ornament : $ornament,
+            $this->chord,
+            $fixed ?? $this->fixed,
+            $this->level,
+        );
     }
 
     public function hasFixed(string $field): bool

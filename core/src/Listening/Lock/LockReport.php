@@ -53,8 +53,27 @@ final readonly class LockReport
      */
     public function saying(array $findings, array $failed): self
     {
-        return new self($this->planned, $this->played, $this->matched, $this->missed, $this->extra, $this->latencyMs, $this->biasMs, $this->spreadMs, $this->driftMs,
-            $this->driftBpmPerMin, $this->swing, $this->directionsTold, $this->directionsWrong, $this->slots, $this->hits, $findings, $failed, $this->gate, $this->anchored);
+        return new self(
+            $this->planned,
+            $this->played,
+            $this->matched,
+            $this->missed,
+            $this->extra,
+            $this->latencyMs,
+            $this->biasMs,
+            $this->spreadMs,
+            $this->driftMs,
+            $this->driftBpmPerMin,
+            $this->swing,
+            $this->directionsTold,
+            $this->directionsWrong,
+            $this->slots,
+            $this->hits,
+            $findings,
+            $failed,
+            $this->gate,
+            $this->anchored,
+        );
     }
 
     /**
