@@ -46,11 +46,10 @@ final readonly class Stream
         }
         usort($ways, static fn (array $a, array $b): int => $b['count'] <=> $a['count']);
 
-        return $ways[0]['way']
-            ?? (preg_match('/thumb|bass/i', $this->name) === 1 ? [
-                Zone::Bass,
-                Action::Pick,
-                PlayedBy::Thumb,
-            ] : [Zone::All, Action::Strum, PlayedBy::Pick]);
+        return $ways[0]['way'] ?? match (1) {
+            preg_match('/thumb/i', $this->name) => [Zone::Bass, Action::Pick, PlayedBy::Thumb],
+            preg_match('/bass/i', $this->name) => [Zone::Bass, Action::Pick, PlayedBy::Pick],
+            default => [Zone::All, Action::Strum, PlayedBy::Pick],
+        };
     }
 }

@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
+use Gravik\Strokes\Action;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\Length;
 use Gravik\Strokes\Pattern;
+use Gravik\Strokes\PlayedBy;
 use Gravik\Strokes\School;
 use Gravik\Strokes\Shaping\PatternShaper;
 use Gravik\Strokes\Stream;
@@ -12,6 +14,7 @@ use Gravik\Strokes\Stroke;
 use Gravik\Strokes\StrokesException;
 use Gravik\Strokes\Written\CountLine;
 use Gravik\Strokes\Written\SlotLine;
+use Gravik\Strokes\Zone;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\Meter;
 use Gravik\Time\TimeException;
@@ -116,3 +119,22 @@ it('divides one beat anew and leaves the others', function (): void {
         ->and(CountLine::write((new PatternShaper())->withBeatDivided($pattern, 1, 1)))->toBe('1 & 2 3 & 4 &')
         ->and(fn () => (new PatternShaper())->withBeatDivided($pattern, 1, 5))->toThrow(TimeException::class, 'cannot be divided in 5');
 });
+
+it('strikes a line as most of its strokes are struck, an empty one as its name says', function (Stream $line, array $way): void {
+    expect($line->usualWay())->toBe($way);
+})->with([
+    'bass' => [Stream::second(), [Zone::Bass, Action::Pick, PlayedBy::Pick]],
+    'thumb' => [new Stream('Thumb', []), [Zone::Bass, Action::Pick, PlayedBy::Thumb]],
+    'anything' => [new Stream('chords', []), [Zone::All, Action::Strum, PlayedBy::Pick]],
+    'mostly brushed' => [
+        new Stream('bass', array_map(
+            static fn (int $at): Stroke => (new Stroke($at, 1))->striking($at === 0 ? Zone::Bass : Zone::High, Action::Brush, PlayedBy::Fingers),
+            [0, 960, 1920],
+        )),
+        [Zone::High, Action::Brush, PlayedBy::Fingers],
+    ],
+    'single strings of the thumb' => [
+        new Stream('x', [(new Stroke(0, 1))->striking([5], Action::Pick, PlayedBy::Thumb)]),
+        [Zone::Bass, Action::Pick, PlayedBy::Thumb],
+    ],
+]);
