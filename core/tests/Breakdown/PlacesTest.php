@@ -7,6 +7,7 @@ use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Change\PatternChanger;
+use Gravik\Breakdown\Change\PlaceSetter;
 use Gravik\Breakdown\Desk;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Strokes\Stream;
@@ -85,4 +86,13 @@ it('takes a counted line for the line of the pattern that is meant, the first wh
     );
 
     expect([$strokes(), $strokes(0), $strokes(1)])->toBe([[8, 1], [8, 1], [1, 8]]);
+});
+
+it('writes into the only pass where that tells of its own what is played, so that the change is heard', function (): void {
+    $cells = [['part' => 'guitar', 'section' => 'a', 'pattern' => 'p1', 'line' => 'high']];
+    $desk = Desk::of(songWith(['passes' => [['id' => '1', 'name' => '', 'notes' => '', 'cells' => $cells]], 'placed' => []]));
+    $after = (new PlaceSetter())->line($desk, 'low');
+
+    expect($desk->line()->id)->toBe('high')->and($desk->in($after)->line()->id)->toBe('low')
+        ->and($after->passes[0]->cells)->toHaveCount(1)->and($after->cells)->toEqual($desk->breakdown->cells);
 });

@@ -21,12 +21,7 @@ final readonly class MovePlacer
                 return $left->with(placed: [...$left->placed, new PlacedMove($move, $chord->at, $chord->chord->text())]);
             }
         }
-        $ids = array_map(static fn (Move $move): string => $move->id, $left->moves);
-        $number = 1;
-        while (in_array("m{$number}", $ids, true)) {
-            $number++;
-        }
-        $move = new Move("m{$number}", '', $kind, $steps, $slotTicks);
+        $move = new Move(FreeId::after('m', $left->moves), '', $kind, $steps, $slotTicks);
 
         return $left->with(
             moves: [...$left->moves, $move],

@@ -14,7 +14,7 @@ use Gravik\Strokes\NamedPattern;
 
 /**
  * Says which pattern, or which line of grips, the guitar plays in one section: in the pass that is worked at, or in the song
- * where it has only one.
+ * where its only pass is told nothing of its own.
  */
 final readonly class PlaceSetter
 {
@@ -29,7 +29,7 @@ final readonly class PlaceSetter
             return $this->named($desk, $desk->breakdown, pattern: $pattern);
         }
         $now = $desk->named();
-        $id = self::free('p', array_map(static fn (NamedPattern $each): string => $each->id, $desk->breakdown->patterns));
+        $id = FreeId::after('p', $desk->breakdown->patterns);
         $own = new NamedPattern($id, $desk->section->name, $now->pattern, $now->school, $now->runsOn);
 
         return $this->named($desk, $desk->breakdown->with(patterns: [...$desk->breakdown->patterns, $own]), pattern: $id);
@@ -46,7 +46,7 @@ final readonly class PlaceSetter
             return $this->named($desk, $desk->breakdown, line: $line);
         }
         $now = $desk->line();
-        $id = self::free('l', array_map(static fn (VoicingLine $each): string => $each->id, $desk->breakdown->lines));
+        $id = FreeId::after('l', $desk->breakdown->lines);
         $own = new VoicingLine($id, $desk->section->name, $now->company, $now->wishes, $now->pins);
 
         return $this->named($desk, $desk->breakdown->with(lines: [...$desk->breakdown->lines, $own]), line: $id);
@@ -66,22 +66,11 @@ final readonly class PlaceSetter
             return [...$cells, new Cell($guitar, $desk->section->id, pattern: $pattern, line: $line)];
         };
 
-        return count($breakdown->passes) === 1
+        return count($breakdown->passes) === 1 && $breakdown->passes[0]->cells === []
             ? $breakdown->with(cells: $cells($breakdown->cells))
             : $breakdown->with(passes: array_map(
                 static fn (Pass $pass): Pass => $pass->id === $desk->pass ? $pass->with($cells($pass->cells)) : $pass,
                 $breakdown->passes,
             ));
-    }
-
-    /** @param list<string> $taken */
-    private static function free(string $letter, array $taken): string
-    {
-        $number = count($taken) + 1;
-        while (in_array("{$letter}{$number}", $taken, true)) {
-            $number++;
-        }
-
-        return "{$letter}{$number}";
     }
 }

@@ -67,14 +67,18 @@ final readonly class SectionSplitter
 
     private function second(Breakdown $breakdown, Section $section, string $line): Section
     {
-        $ids = array_map(static fn (Section $each): string => $each->id, $breakdown->sections);
-        $number = count($ids) + 1;
-        while (in_array("s{$number}", $ids, true)) {
-            $number++;
-        }
         $name = mb_substr($section->name, 0, self::LONGEST_NAME - 2).' 2';
 
-        return new Section("s{$number}", $name, $line, $section->key, $section->meter, $section->tempo, $section->feel, $section->endings);
+        return new Section(
+            FreeId::after('s', $breakdown->sections),
+            $name,
+            $line,
+            $section->key,
+            $section->meter,
+            $section->tempo,
+            $section->feel,
+            $section->endings,
+        );
     }
 
     /**
