@@ -10,7 +10,6 @@ use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Simulation\SimulatedTake;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\Tempo;
-use Illuminate\Testing\TestResponse;
 
 function takeOf(string $id, float $biasMs = 0, ?float $latency = 0, float $tempo = 120): array
 {
@@ -164,88 +163,6 @@ it('seeds a made-up band with breakdowns in several feels, one of them practised
     expect($this->getJson('/api/breakdowns')->json('items'))->toHaveCount(count($shelf));
 });
 
-/** A take of the simulated player as a WAV file. */
-function soundOf(float $biasMs): string
-{
-    $timeline = (new Performer())->perform(Examples::breakdown(), new Tempo(120));
-
-    return (new SimulatedTake($timeline, (new SimulatedPlayer($biasMs, 0, 3, 0, 5))->play($timeline, 4)))->wav(16000);
-}
-
-it('hears a recording, judges and keeps it without its sound, and says what is wrong with one it cannot hear', function (): void {
-    $teacher = $this->teacher();
-    $breakdown = $this->shelved($teacher);
-    $this->actingAs($teacher);
-    $sent = fn (string $sound, string $more = ''): TestResponse => $this->call(
-        'POST',
-        "/api/breakdowns/{$breakdown->id}/recordings?id={$this->newId()}&tempo=120&bars=4{$more}",
-        [],
-        [],
-        [],
-        ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
-        $sound,
-    );
-    $report = $sent(soundOf(25), '&first_beat='.SimulatedTake::LEAD)->assertCreated()->json('report');
-    $found = $sent(soundOf(25))->assertCreated()->json('report');
-
-    expect($report['missed'])->toBe(0)->and($report['bias_ms'])->toEqualWithDelta(25, 2)->and($report['latency_ms'])->toBeNull()
-        ->and(array_filter(array_column($report['slots'], 'muted_ok'), static fn (float $ok): bool => $ok < 0.75))->toBe([])
-        ->and($found['missed'])->toBe(0)->and($found['bias_ms'])->toEqualWithDelta(0, 3)
-        ->and(Take::query()->first()?->strokes[0])->toHaveKeys(['t', 'level_db', 'muted']);
-    foreach ([
-        'Dear diary' => 'no WAV file',
-        '' => 'holds no sound',
-        WavFile::write([array_fill(0, 8000, 0.0)], 8000, 8000) => 'is silent',
-    ] as $sound => $says) {
-        $sent((string) $sound)->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, $says));
-    }
-    $sent(soundOf(0), '&bars=99')->assertStatus(422);
-    expect(Take::query()->count())->toBe(2);
-    $this->actingAs($this->student('Somebody else'));
-    $sent(soundOf(0))->assertForbidden();
-});
-
-it('measures the microphone by its own clicks, remembers what it was before, and keeps it apart from the keys', function (): void {
-    $clicks = static function (float $lateMs): string {
-        $samples = array_fill(0, 16 * 4800 + 16000, 0.0);
-        foreach (range(0, 15) as $click) {
-            $at = (int) round((0.5 + 0.3 * $click + $lateMs / 1000) * 16000);
-            for ($i = 0; $i < 400; $i++) {
-                $samples[$at + $i] += 0.6 * sin(2 * M_PI * 1800 * $i / 16000) * exp(-$i / 90);
-            }
-        }
-
-        return Gravik\Formats\WavFile::write([$samples], count($samples), 16000);
-    };
-    $put = fn (string $wav) => $this->actingAs($this->teacher())->call(
-        'PUT',
-        '/api/calibrations/mic/recording?first=0.5&every=0.3&count=16',
-        [],
-        [],
-        [],
-        ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
-        $wav,
-    );
-
-    $first = $put($clicks(62.0))->assertOk()->json();
-    expect($first['latency_ms'])->toEqualWithDelta(62, 2)->and($first['was_ms'])->toBeNull();
-    $this->getJson('/api/calibrations/keys')->assertJsonPath('calibration', null);
-});
-
-it('says that the clicks were not heard, and keeps nothing', function (): void {
-    $quiet = Gravik\Formats\WavFile::write([array_fill(0, 16000, 0.0)], 16000, 8000);
-    $this->actingAs($this->teacher())->call(
-        'PUT',
-        '/api/calibrations/mic/recording?first=0&every=0.6&count=16',
-        [],
-        [],
-        [],
-        ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
-        $quiet,
-    )->assertUnprocessable();
-    $this->getJson('/api/calibrations/mic')->assertJsonPath('calibration', null);
-});
-
 it('judges a take by the gate that the teacher set for its stage, and refuses stages that no lesson has', function (): void {
     $document = Examples::document(
         ['gates' => [['stage' => 2, 'biasMs' => 60, 'spreadMs' => 60, 'swingPoints' => 20, 'missedShare' => 0.5]]],
@@ -277,29 +194,6 @@ it('judges a take by the gate that the teacher set for its stage, and refuses st
         ->and($take([])->json('strokes.1'))->toBe(0.54)
         ->and($take([])->json('report.bars.3.ms'))->toEqualWithDelta(40, 0.1);
     $take(['stage' => 11])->assertUnprocessable();
-});
-
-it('takes a MIDI file as a take, and says what is wrong with one that is cut short', function (): void {
-    $breakdown = Examples::breakdown([], 'x.xcx.xx');
-    $id = $this->newId();
-    $this->actingAs($this->teacher())->postJson(
-        '/api/breakdowns',
-        ['id' => $id, 'document' => Examples::document([], 'x.xcx.xx'), 'sitting' => 'one'],
-    )->assertCreated();
-    $midi = (new Gravik\Formats\MidiFile())->write($breakdown, (new Gravik\Performance\Performer())->perform($breakdown));
-    $send = fn (string $bytes) => $this->call(
-        'POST',
-        "/api/breakdowns/{$id}/recordings?id={$this->newId()}&tempo=120&bars=2",
-        [],
-        [],
-        [],
-        ['CONTENT_TYPE' => 'audio/midi', 'HTTP_ACCEPT' => 'application/json'],
-        $bytes,
-    );
-
-    expect($send($midi)->assertCreated()->json('report'))->toMatchArray(['missed' => 0, 'extra' => 0, 'matched' => 12])
-        ->and($send(substr($midi, 0, 200))->assertUnprocessable()->json('message'))->toContain('cut short')
-        ->and(App\Models\Take::query()->count())->toBe(1);
 });
 
 it('judges a take by the level that was asked for', function (): void {
@@ -337,6 +231,24 @@ it('keeps the version that a take was played to, however soon the next save come
         ->and($breakdown->revisions()->where('number', 2)->sole()->document)->toContain('As it was played');
 });
 
+it('takes an empty delay for one that was never measured', function (): void {
+    $teacher = $this->teacher();
+    $breakdown = $this->shelved($teacher);
+    $timeline = (new Performer())->perform(Examples::breakdown(), new Tempo(120));
+    $wav = (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 3, 0, 5))->play($timeline, 2)))->wav(22050);
+
+    $this->actingAs($teacher)->call(
+        'POST',
+        "/api/breakdowns/{$breakdown->id}/recordings?id={$this->newId()}&tempo=120&bars=2&latency_ms=&first_beat=",
+        [],
+        [],
+        [],
+        ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
+        $wav,
+    )
+        ->assertCreated()->assertJsonPath('latency_ms', null);
+});
+
 it('neither hears nor judges a take again that was sent twice, and gives nobody another one\'s', function (): void {
     $teacher = $this->teacher();
     [$breakdown, $other] = [$this->shelved($teacher), $this->shelved($teacher, ['title' => 'Another'])];
@@ -356,46 +268,4 @@ it('neither hears nor judges a take again that was sent twice, and gives nobody 
     $again($other->id)->assertStatus(409);
     $this->postJson("/api/breakdowns/{$other->id}/takes", takeOf($id))->assertStatus(409)->assertJsonMissingPath('report');
     expect(Take::query()->count())->toBe(1);
-});
-
-it('takes an empty delay for one that was never measured', function (): void {
-    $teacher = $this->teacher();
-    $breakdown = $this->shelved($teacher);
-    $timeline = (new Performer())->perform(Examples::breakdown(), new Tempo(120));
-    $wav = (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 3, 0, 5))->play($timeline, 2)))->wav(22050);
-
-    $this->actingAs($teacher)->call(
-        'POST',
-        "/api/breakdowns/{$breakdown->id}/recordings?id={$this->newId()}&tempo=120&bars=2&latency_ms=&first_beat=",
-        [],
-        [],
-        [],
-        ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
-        $wav,
-    )
-        ->assertCreated()->assertJsonPath('latency_ms', null);
-});
-
-it('hears one recording of a person at a time, and none of a stranger\'s', function (): void {
-    $unread = fopen('php://temp', 'w+b');
-    fwrite($unread, str_repeat('x', 4096));
-    rewind($unread);
-    $request = fn ($body) => $this->call(
-        'POST',
-        '/api/compute/hear',
-        [],
-        [],
-        [],
-        ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
-        $body,
-    );
-    expect($request($unread)->status())->toBe(401)->and(ftell($unread))->toBe(0);
-
-    $teacher = $this->teacher();
-    $this->actingAs($teacher);
-    $lock = Illuminate\Support\Facades\Cache::lock("hearing:{$teacher->id}", 60);
-    $lock->get();
-    expect($request('RIFF')->assertStatus(429)->json('message'))->toContain('still being heard');
-    $lock->release();
-    $request('RIFF')->assertStatus(422);
 });

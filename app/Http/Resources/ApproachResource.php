@@ -17,20 +17,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'voicing', ref: '#/components/schemas/Voicing'),
 ])]
 #[OA\Schema(schema: 'ApproachOffer', required: ['kind', 'words', 'steps', 'from', 'grips'], properties: [
-    new OA\Property(
-        property: 'kind',
-        type: 'string',
-        enum: [
-            'slide-from-below',
-            'slide-from-above',
-            'walk-up',
-            'walk-down',
-            'whole-tones',
-            'whole-tones-and-a-half',
-            'inner-line',
-            'open-strings',
-        ],
-    ),
+    new OA\Property(property: 'kind', type: 'string', enum: ApproachKind::class),
     new OA\Property(property: 'words', type: 'string'),
     new OA\Property(property: 'steps', description: 'grips before the chord', type: 'integer'),
     new OA\Property(property: 'from', description: 'where it begins, in words', type: 'string'),

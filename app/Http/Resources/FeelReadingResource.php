@@ -82,7 +82,7 @@ use OpenApi\Attributes as OA;
         property: 'arm',
         description: 'which way a hand that keeps swinging crosses at each slot of a bar',
         type: 'array',
-        items: new OA\Items(type: 'string', enum: ['down', 'up']),
+        items: new OA\Items(type: 'string', enum: Direction::class),
     ),
     new OA\Property(
         property: 'beats',

@@ -6,6 +6,8 @@ namespace App\Http\Resources;
 
 use Gravik\Breakdown\Desk;
 use Gravik\Formats\HandSketch;
+use Gravik\Strokes\ChordOf;
+use Gravik\Strokes\Direction;
 use Gravik\Strokes\Hand\Crossings;
 use Gravik\Strokes\Hand\HandPlan;
 use Gravik\Strokes\Hand\Levels;
@@ -16,6 +18,7 @@ use Gravik\Strokes\Hand\TempoLimit;
 use Gravik\Strokes\Hand\Warning;
 use Gravik\Strokes\Measures;
 use Gravik\Strokes\Pattern;
+use Gravik\Strokes\School;
 use Gravik\Strokes\SlotGrid;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Written\CountLine;
@@ -26,7 +29,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'HandStroke', required: ['at', 'slot', 'direction', 'beats', 'kind', 'accent'], properties: [
     new OA\Property(property: 'at', description: 'ticks', type: 'integer'),
     new OA\Property(property: 'slot', type: 'integer'),
-    new OA\Property(property: 'direction', type: 'string', enum: ['down', 'up']),
+    new OA\Property(property: 'direction', type: 'string', enum: Direction::class),
     new OA\Property(property: 'beats', description: 'where it sounds, swing included', type: 'number'),
     new OA\Property(property: 'kind', type: 'string', enum: ['ring', 'short', 'palm-mute', 'chuck', 'ghost', 'air']),
     new OA\Property(property: 'accent', type: 'integer'),
@@ -34,7 +37,7 @@ use OpenApi\Attributes as OA;
         property: 'chord',
         description: 'whether it sounds the grip held, the next one (a push) or the open strings; none for air',
         type: 'string',
-        enum: ['this', 'next', 'open'],
+        enum: ChordOf::class,
     ),
     new OA\Property(
         property: 'ornament',
@@ -121,7 +124,7 @@ use OpenApi\Attributes as OA;
         new OA\Property(
             property: 'school',
             type: 'string',
-            enum: ['pendulum', 'all-down', 'down-down-up', 'down-up-up', 'alternate', 'thumb-fingers', 'pick-fingers'],
+            enum: School::class,
         ),
         new OA\Property(property: 'reason', type: 'string'),
     ], type: 'object'),
@@ -136,7 +139,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(
         property: 'school',
         type: 'string',
-        enum: ['pendulum', 'all-down', 'down-down-up', 'down-up-up', 'alternate', 'thumb-fingers', 'pick-fingers'],
+        enum: School::class,
     ),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'sketch', ref: '#/components/schemas/HandSketch'),

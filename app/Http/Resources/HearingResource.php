@@ -7,11 +7,12 @@ namespace App\Http\Resources;
 use Gravik\Formats\TakeFile;
 use Gravik\Listening\PlayedOnset;
 use Gravik\Neck\Tuning;
+use Gravik\Strokes\Direction;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'HeardStroke', required: ['t', 'direction', 'muted', 'level_db'], properties: [
     new OA\Property(property: 't', description: 'seconds into the recording', type: 'number'),
-    new OA\Property(property: 'direction', type: 'string', enum: ['down', 'up'], nullable: true),
+    new OA\Property(property: 'direction', type: 'string', enum: Direction::class, nullable: true),
     new OA\Property(property: 'muted', type: 'boolean', nullable: true),
     new OA\Property(property: 'level_db', description: 'against the median stroke', type: 'number', nullable: true),
 ])]

@@ -11,7 +11,7 @@ use Gravik\Time\Meter;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'Backing', required: ['id', 'name', 'click_on', 'click_off_beats', 'click_rests'], properties: [
-    new OA\Property(property: 'id', type: 'string', enum: ['band', 'all', 'back', 'one', 'off', 'rests']),
+    new OA\Property(property: 'id', type: 'string', enum: Backing::class),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'click_on', description: 'beats of the bar, from 0', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'click_off_beats', type: 'boolean'),

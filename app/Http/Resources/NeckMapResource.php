@@ -7,6 +7,7 @@ namespace App\Http\Resources;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
 use Gravik\Neck\Melody\DoubleStop;
+use Gravik\Neck\Melody\DoubleStopKind;
 use Gravik\Pitch\Pitch;
 use OpenApi\Attributes as OA;
 
@@ -24,7 +25,7 @@ use OpenApi\Attributes as OA;
         property: 'kind',
         description: 'both chord tones, one and a colour, or passing',
         type: 'string',
-        enum: ['both', 'one', 'passing'],
+        enum: DoubleStopKind::class,
     ),
     new OA\Property(property: 'degrees', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'notes', type: 'array', items: new OA\Items(type: 'string')),

@@ -4,31 +4,35 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use Gravik\Band\Instrument;
 use Gravik\Breakdown\Desk;
 use Gravik\Chart\CourseBar;
 use Gravik\Chart\CourseChord;
 use Gravik\Performance\CountAloud;
 use Gravik\Performance\Event;
+use Gravik\Performance\EventKind;
 use Gravik\Performance\HandInUse;
 use Gravik\Performance\PlayedStroke;
 use Gravik\Performance\ResetAccents;
 use Gravik\Performance\StrokeFaults;
 use Gravik\Performance\Timeline;
+use Gravik\Strokes\Articulation;
+use Gravik\Strokes\Direction;
 use Gravik\Strokes\Hand\Warning;
 use Gravik\Time\FeelWords;
 use Gravik\Time\Tempo;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'TimedEvent', required: ['part', 't', 'dur', 'pitch', 'velocity', 'kind'], properties: [
-    new OA\Property(property: 'part', type: 'string', enum: ['drums', 'bass', 'guitar']),
+    new OA\Property(property: 'part', type: 'string', enum: Instrument::class),
     new OA\Property(property: 't', type: 'number'),
     new OA\Property(property: 'dur', type: 'number'),
     new OA\Property(property: 'pitch', type: 'integer', nullable: true),
     new OA\Property(property: 'velocity', type: 'number'),
-    new OA\Property(property: 'kind', type: 'string', enum: ['ring', 'short', 'palm-mute', 'chuck', 'ghost', 'bass', 'drum']),
+    new OA\Property(property: 'kind', type: 'string', enum: EventKind::class),
     new OA\Property(property: 'string', type: 'integer'),
     new OA\Property(property: 'fret', type: 'integer'),
-    new OA\Property(property: 'direction', type: 'string', enum: ['down', 'up']),
+    new OA\Property(property: 'direction', type: 'string', enum: Direction::class),
     new OA\Property(
         property: 'glide',
         description: 'seconds from its start and semitones from its pitch, where an ornament moves it',
@@ -57,8 +61,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'at', description: 'ticks in the pattern', type: 'integer'),
     new OA\Property(property: 'bar', type: 'integer'),
     new OA\Property(property: 'chord', type: 'integer'),
-    new OA\Property(property: 'direction', type: 'string', enum: ['down', 'up']),
-    new OA\Property(property: 'kind', type: 'string', enum: ['ring', 'short', 'palm-mute', 'chuck', 'ghost']),
+    new OA\Property(property: 'direction', type: 'string', enum: Direction::class),
+    new OA\Property(property: 'kind', type: 'string', enum: Articulation::class),
     new OA\Property(property: 'accent', type: 'integer'),
     new OA\Property(
         property: 'strings',

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Compute;
 
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
+use Gravik\Band\Role;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Pass;
 use Gravik\Chart\Section;
@@ -30,7 +31,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'pattern', description: 'that the guitar plays there', type: 'string'),
     new OA\Property(property: 'line', description: 'of grips that it plays there', type: 'string'),
     new OA\Property(property: 'level', type: 'integer'),
-    new OA\Property(property: 'role', type: 'string', enum: ['active', 'out']),
+    new OA\Property(property: 'role', type: 'string', enum: Role::class),
     new OA\Property(property: 'meter', type: 'string'),
 ])]
 final class ListPlaces extends Controller

@@ -8,7 +8,9 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\LadderRequest;
 use App\Http\Resources\LadderResource;
 use Gravik\Lesson\Backing;
+use Gravik\Lesson\LadderMode;
 use Gravik\Lesson\LadderPlanner;
+use Gravik\Lesson\Pause;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -28,7 +30,7 @@ final class PlanLadder extends Controller
         new OA\Property(property: 'minutes', type: 'number'),
         new OA\Property(property: 'step', description: 'per cent', type: 'number'),
         new OA\Property(property: 'bars', description: 'in a cycle', type: 'integer'),
-        new OA\Property(property: 'mode', type: 'string', enum: ['gated', 'ramp', 'bursts']),
+        new OA\Property(property: 'mode', type: 'string', enum: LadderMode::class),
         new OA\Property(property: 'meter', type: 'string'),
         new OA\Property(property: 'clean', description: 'the cycles played so far', type: 'array', items: new OA\Items(type: 'boolean')),
         new OA\Property(property: 'played', description: 'seconds of playing so far', type: 'number'),
@@ -52,7 +54,7 @@ final class PlanLadder extends Controller
             property: 'pause',
             description: 'why it does not go on by itself; told where rest_after is given',
             type: 'string',
-            enum: ['over', 'rest', 'tension'],
+            enum: Pause::class,
             nullable: true,
         ),
         new OA\Property(property: 'at', description: 'index of the step that comes next', type: 'integer'),

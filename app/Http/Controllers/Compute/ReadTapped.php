@@ -9,6 +9,7 @@ use App\Http\Requests\TappedRequest;
 use App\Http\Resources\PatternReadingResource;
 use Gravik\Listening\Tapped\PatternReader;
 use Gravik\Listening\Tapped\PatternReading;
+use Gravik\Strokes\Direction;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -22,7 +23,7 @@ final class ReadTapped extends Controller
         new OA\Property(property: 'taps', description: 'seconds from bar 1 beat 1', type: 'array', items: new OA\Items(required: ['t'],
             properties: [
             new OA\Property(property: 't', type: 'number'),
-            new OA\Property(property: 'key', type: 'string', enum: ['down', 'up']),
+            new OA\Property(property: 'key', type: 'string', enum: Direction::class),
             new OA\Property(property: 'dead', type: 'boolean'),
         ], type: 'object')),
     ])), responses: [new OA\Response(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Session;
 
 use App\Http\Controllers\Controller;
+use App\Models\Role;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -16,7 +17,7 @@ use OpenApi\Attributes as OA;
 ])]
 #[OA\Schema(schema: 'Person', required: ['name', 'role', 'neck'], properties: [
     new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'role', type: 'string', enum: ['teacher', 'student']),
+    new OA\Property(property: 'role', type: 'string', enum: Role::class),
     new OA\Property(property: 'neck', ref: '#/components/schemas/NeckView'),
 ])]
 final class WhoAmI extends Controller

@@ -10,6 +10,7 @@ use App\Http\Requests\TakeRequest;
 use App\Http\Resources\TakeResource;
 use App\Models\Breakdown;
 use Gravik\Listening\Lock\Take;
+use Gravik\Strokes\Direction;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -34,7 +35,7 @@ final class RecordTake extends Controller
             new OA\Property(property: 'level', description: 'of the pattern that was asked for, 1 to 3', type: 'integer'),
             new OA\Property(property: 'taps', type: 'array', items: new OA\Items(required: ['t'], properties: [
                 new OA\Property(property: 't', type: 'number'),
-                new OA\Property(property: 'key', type: 'string', enum: ['down', 'up']),
+                new OA\Property(property: 'key', type: 'string', enum: Direction::class),
             ], type: 'object')),
         ])), responses: [new OA\Response(
             response: 201,

@@ -144,7 +144,7 @@ final class SweepReader
         if (count($points) < 2 || $weights <= 0) {
             return null;
         }
-        [$slope, $scatter] = self::line($points, $weights);
+        [$slope, $scatter] = PartialsLine::through($points, $weights);
         $told = abs($slope) >= self::TELLS && $scatter < self::SCATTERS;
         $counts = array_filter($points, static fn (array $point): bool => $point['weight'] > self::COUNTS * $weights);
 
@@ -323,31 +323,5 @@ final class SweepReader
         $mean = array_sum($values) / max(1, count($values));
 
         return array_sum(array_map(static fn (float $value): float => ($value - $mean) ** 2, $values));
-    }
-
-    /**
-     * The weighted line through the partials.
-     *
-     * @param non-empty-list<array{octave: float, ms: float, weight: float}> $points
-     * @param float                                                          $weights of all together, above 0
-     *
-     * @return array{float, float} ms an octave, + when the low ones come first; and how far they lie from the line, ms, as the
-     *                             root of the mean square
-     */
-    private static function line(array $points, float $weights): array
-    {
-        $octave = $ms = 0.0;
-        foreach ($points as $point) {
-            $octave += $point['weight'] * $point['octave'] / $weights;
-            $ms += $point['weight'] * $point['ms'] / $weights;
-        }
-        $along = $across = $high = 0.0;
-        foreach ($points as $point) {
-            $along += $point['weight'] * ($point['octave'] - $octave) * ($point['ms'] - $ms) / $weights;
-            $across += $point['weight'] * ($point['octave'] - $octave) ** 2 / $weights;
-            $high += $point['weight'] * ($point['ms'] - $ms) ** 2 / $weights;
-        }
-
-        return $across > 0 ? [$along / $across, sqrt(max(0.0, $high - $along * $along / $across))] : [0.0, 0.0];
     }
 }
