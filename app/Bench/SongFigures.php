@@ -58,7 +58,10 @@ final readonly class SongFigures
         $this->server->artisan('gravik:make-school', '--force', '--takes=0', '--breakdowns='.self::UPGRADED);
         $rows = new PDO('sqlite:'.$this->server->folder.'/gravik.sqlite');
         $rows->prepare('update breakdowns set document = ?')->execute([$old]);
-        $rows->prepare("insert into breakdown_revisions (breakdown_id, saved_by, number, sitting, document) select id, owner_id, revision, 'bench', ? from breakdowns")->execute([$old]);
+        $rows->prepare(<<<'SQL'
+            insert into breakdown_revisions (breakdown_id, saved_by, number, sitting, document)
+            select id, owner_id, revision, 'bench', ? from breakdowns
+            SQL)->execute([$old]);
         $started = hrtime(true);
         $this->server->artisan('gravik:upgrade');
 

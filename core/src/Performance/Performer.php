@@ -118,7 +118,8 @@ final readonly class Performer
             $gap = max(0.0, ($strokes[$place + 1]->t ?? $again) - $played->t);
             $step = Sweep::secondsBetweenStrings($stroke, count($played->strings), $gap);
             $ghost = $stroke->articulation === Articulation::Ghost;
-            $velocity = ($ghost ? self::GHOST : self::ACCENT[$stroke->accent]) * ($stroke->direction === Direction::Up ? self::UP : 1.0) * $part->level;
+            $weight = $ghost ? self::GHOST : self::ACCENT[$stroke->accent];
+            $velocity = $weight * ($stroke->direction === Direction::Up ? self::UP : 1.0) * $part->level;
             foreach ($played->strings as $order => $string) {
                 $t = max(0.0, $played->t + $order * $step);
                 $dur = max(0.01, self::end($strokes, $place, $order, $again) - $t);

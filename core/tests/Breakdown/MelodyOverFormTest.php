@@ -6,7 +6,11 @@ use Gravik\Breakdown\MelodyOverForm;
 use Gravik\Neck\Melody\HarmonisedNote;
 use Gravik\Tests\Support\Examples;
 
-it('harmonises each note over its chord; the tonic stands in over silence and beyond the end', function (string $melody, int $bar, array $chords): void {
+it('harmonises each note over its chord; the tonic stands in over silence and beyond the end', function (
+    string $melody,
+    int $bar,
+    array $chords,
+): void {
     $breakdown = Examples::breakdown(['key' => 'E minor', 'sections' => [['name' => 'A', 'line' => '| Em Am | N.C. | B7 |']]]);
     $line = (new MelodyOverForm())->harmonise($breakdown, $melody, $bar);
 
