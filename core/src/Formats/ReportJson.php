@@ -22,8 +22,9 @@ final readonly class ReportJson
      */
     public static function shown(array $kept): array
     {
-        $ratios = is_array($kept['swing'] ?? null) ? array_filter($kept['swing'], is_float(...)) : [];
-        $shares = array_map(static fn (float $ratio): float => round(Swing::share($ratio), 4), $ratios);
+        // A whole ratio comes back from where it was kept as an integer.
+        $ratios = is_array($kept['swing'] ?? null) ? array_filter($kept['swing'], is_numeric(...)) : [];
+        $shares = array_map(static fn (int|float|string $ratio): float => round(Swing::share((float) $ratio), 4), $ratios);
 
         return [...$kept, 'swing_shares' => $shares === [] ? null : $shares];
     }
