@@ -35,7 +35,7 @@ final readonly class Exports
             ),
             'wav' => $this->wav($breakdown),
             'json' => new ExportedFile($this->json->print($breakdown), 'application/json', 'gravik.json', []),
-            default => throw UnknownFormat::named($format),
+            default => throw new UnknownFormat($format),
         };
     }
 

@@ -6,12 +6,11 @@ namespace App\Documents;
 
 use Gravik\CoreException;
 use Gravik\Quote;
-use InvalidArgumentException;
 
-final class UnknownFormat extends InvalidArgumentException implements CoreException
+final class UnknownFormat extends CoreException
 {
-    public static function named(string $format): self
+    public function __construct(public readonly string $format)
     {
-        return new self(sprintf('"%s" is no format we write. Choose one of %s.', Quote::short($format), implode(', ', Exports::FORMATS)));
+        parent::__construct(sprintf('"%s" is no format we write. Choose one of %s.', Quote::short($format), implode(', ', Exports::FORMATS)));
     }
 }

@@ -8,11 +8,7 @@ use App\Documents\IdTaken;
 use App\Documents\StaleRevision;
 use App\Http\Resources\BreakdownResource;
 use App\Models\User;
-use Gravik\Breakdown\BreakdownNotValid;
-use Gravik\Chart\ChartNotReadable;
 use Gravik\CoreException;
-use Gravik\Formats\DocumentNotReadable;
-use Gravik\Harmony\ChordNotUnderstood;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -42,11 +38,7 @@ final class RefusalAnswers
     {
         $exceptions->dontReport([CoreException::class, StaleRevision::class, IdTaken::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api', 'api/*') || $request->expectsJson());
-        $exceptions->render(static fn (CoreException $refusal): JsonResponse => self::answer(
-            422,
-            $refusal->getMessage(),
-            self::place($refusal),
-        ));
+        $exceptions->render(static fn (CoreException $refusal): JsonResponse => self::refused($refusal));
         $exceptions->render(static function (StaleRevision $refusal, Request $request): JsonResponse {
             $reader = $request->user();
 
@@ -70,6 +62,18 @@ final class RefusalAnswers
             return $request->is('api', 'api/*') ? self::answer($status, self::sentence($refusal), [], $refusal->getHeaders()) : null;
         });
         $exceptions->render(static fn (Throwable $failure, Request $request): ?JsonResponse => $request->is('api', 'api/*') && config('app.debug') !== true ? self::answer(500, self::SENTENCES[500]) : null);
+    }
+
+    /** What the core refuses, with its place where it has one; a place in a document stands among the errors, as fields of a form do. */
+    private static function refused(CoreException $refusal): JsonResponse
+    {
+        $at = $refusal->at();
+        $errors = is_string($at) && $at !== '' ? [$at => [$refusal->getMessage()]] : [];
+
+        return new JsonResponse(
+            ['message' => $refusal->getMessage(), 'errors' => (object) $errors] + ($at === null ? [] : ['at' => $at]),
+            422,
+        );
     }
 
     /**
@@ -97,17 +101,5 @@ final class RefusalAnswers
         return $refusal instanceof TooManyRequestsHttpException && $refusal->getMessage() !== ''
             ? $refusal->getMessage()
             : self::SENTENCES[$status] ?? self::SENTENCES[$status < 500 ? 400 : 500];
-    }
-
-    /** @return array{at?: int|string} a character of the text or a JSON pointer */
-    private static function place(CoreException $refusal): array
-    {
-        $at = match (true) {
-            $refusal instanceof DocumentNotReadable, $refusal instanceof BreakdownNotValid => $refusal->pointer,
-            $refusal instanceof ChordNotUnderstood, $refusal instanceof ChartNotReadable => $refusal->at,
-            default => null,
-        };
-
-        return $at === null ? [] : ['at' => $at];
     }
 }

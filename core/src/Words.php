@@ -14,4 +14,16 @@ final class Words
 
         return $words === false ? [] : $words;
     }
+
+    /** @return array<int, string> the same words, each at the character it begins with */
+    public static function placed(string $typed): array
+    {
+        preg_match_all('/[^\s,]+/u', mb_scrub($typed), $found, PREG_OFFSET_CAPTURE);
+        $placed = [];
+        foreach ($found[0] as [$word, $byte]) {
+            $placed[mb_strlen(substr(mb_scrub($typed), 0, $byte))] = $word;
+        }
+
+        return $placed;
+    }
 }

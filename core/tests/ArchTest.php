@@ -31,7 +31,7 @@ it('tells of every room of the core, and of every house of a street', function (
     $folders = array_map(basename(...), (array) glob(__DIR__.'/../src/*', GLOB_ONLYDIR));
     foreach (array_filter($folders, $isStreet) as $street) {
         foreach ((array) glob(__DIR__."/../src/{$street}/*", GLOB_ONLYDIR) as $house) {
-            $folders = in_array(basename($house), ['Data', 'Internal'], true) ? $folders : [...$folders, $street.'/'.basename($house)];
+            $folders = in_array(basename($house), ['Data', 'Failure', 'Internal'], true) ? $folders : [...$folders, $street.'/'.basename($house)];
         }
     }
 
@@ -48,10 +48,10 @@ it('lets houses of a street look to their left only', function () use ($neighbou
 foreach ($neighbours as $room => $known) {
     $street = explode('/', $room)[0];
     arch("{$room} knows only what stands before it")
-        ->expect($isStreet($room) ? $words($room) : $namespace($room))
+        ->expect($isStreet($room) ? [...$words($room), $namespace($room).'\Failure'] : $namespace($room))
         ->toOnlyUse([
             ...$base,
-            ...($isStreet($street) ? [...$words($street), $namespace($street).'\Internal'] : []),
+            ...($isStreet($street) ? [...$words($street), $namespace($street).'\Failure', $namespace($street).'\Internal'] : []),
             ...($isStreet($room) ? [] : [$namespace($room)]),
             ...array_map($namespace, $known),
         ]);
@@ -71,10 +71,21 @@ arch('the core never sees the framework or the app')
     ->expect('Gravik')
     ->not->toUse(['Illuminate', 'Laravel', 'Symfony', 'App']);
 
+// What a room can fail by shares a base, so that it can be caught together.
+$failures = array_map(
+    static fn (string $path): string => 'Gravik\\'.strtr(substr($path, strlen(__DIR__.'/../src/'), -4), '/', '\\'),
+    array_filter(
+        array_merge((array) glob(__DIR__.'/../src/*.php'), (array) glob(__DIR__.'/../src/*/*.php')),
+        static fn (string|false $path): bool => preg_match('/(Exception|NotReadable|NotUnderstood|NotValid)\.php$/', (string) $path) === 1,
+    ),
+);
+
 arch('core types cannot be extended')
     ->expect('Gravik')
     ->classes()->toBeFinal()
-    ->ignoring('Gravik\Tests');
+    ->ignoring(['Gravik\Tests', ...$failures]);
+
+arch('what groups failures is no failure itself')->expect($failures)->toBeAbstract();
 
 arch('types are strict everywhere')
     ->expect('Gravik')

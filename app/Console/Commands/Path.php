@@ -7,13 +7,15 @@ namespace App\Console\Commands;
 use App\Console\CoreCommand;
 use App\Http\Resources\VoicingResource;
 use Gravik\Chart\ChartLine;
-use Gravik\Chart\ChartNotReadable;
+use Gravik\Chart\Failure\LineEmpty;
+use Gravik\Chart\Failure\LineNotReadable;
 use Gravik\Chart\Form;
 use Gravik\Chart\FormVoicer;
 use Gravik\Chart\Section;
 use Gravik\Chart\Setting;
 use Gravik\Harmony\Key;
 use Gravik\Neck\Company;
+use Gravik\Neck\Failure\NeckChoiceUnknown;
 use Gravik\Neck\Finder\VoicingFinder;
 use Gravik\Neck\FretRange;
 use Gravik\Neck\Grip\Voicing;
@@ -22,7 +24,6 @@ use Gravik\Neck\Line\BassMotion;
 use Gravik\Neck\Line\PathFinder;
 use Gravik\Neck\Line\PathWishes;
 use Gravik\Neck\Neck;
-use Gravik\Neck\NeckException;
 use Gravik\Neck\Tuning;
 use Gravik\Time\Feel;
 use Gravik\Time\Meter;
@@ -45,18 +46,18 @@ final class Path extends CoreCommand
         $wishes = new PathWishes(
             keepTop: $this->option('keep-top') === true,
             bass: BassMotion::tryFrom($this->text('bass'))
-                ?? throw NeckException::choice('bass motion', $this->text('bass'), 'free, stepwise'),
+                ?? throw new NeckChoiceUnknown('bass motion', $this->text('bass'), 'free, stepwise'),
             parallel: $this->option('parallel') === true,
             loop: $this->option('loop') === true,
         );
         $line = $this->word('line');
         $reading = (new ChartLine($key, $meter))->read($line);
         if ($reading->problems !== []) {
-            throw ChartNotReadable::problem($reading->problems[0]);
+            throw new LineNotReadable($reading->problems[0]);
         }
         $form = Form::of([new Section('a', 'line', $line)], new Setting($key, $meter, new Tempo(120), Feel::straight()));
         if ($form->chords === []) {
-            throw ChartNotReadable::empty();
+            throw new LineEmpty();
         }
         $finder = new VoicingFinder(
             $neck,

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Gravik\Band;
 
+use Gravik\Band\Failure\GrooveMisplaced;
+use Gravik\Band\Failure\PartOutOfRange;
+
 /** One part of the band: how loud it is, where it sits against the beat, and whether it leaves the swing to the others. */
 final readonly class BandPart
 {
@@ -20,9 +23,9 @@ final readonly class BandPart
         public bool $straight = false,
         public ?Groove $groove = null,
     ) {
-        ($level >= 0 && $level <= 1 && abs($offsetMs) <= 100) || throw BandException::level();
+        ($level >= 0 && $level <= 1 && abs($offsetMs) <= 100) || throw new PartOutOfRange();
         if ($instrument->playsAGroove() !== ($groove !== null)) {
-            throw BandException::grooveOf($instrument);
+            throw new GrooveMisplaced($instrument);
         }
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Band;
 
+use Gravik\Band\Failure\DrumUnknown;
+
 /** A drum of the kit. The number is its key on the General MIDI percussion channel. */
 enum Drum: int
 {
@@ -24,7 +26,7 @@ enum Drum: int
             'hat' => self::Hat,
             'ride' => self::Ride,
             'shaker' => self::Shaker,
-            default => throw BandException::drum($name),
+            default => throw new DrumUnknown($name),
         };
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Band;
 
+use Gravik\Band\Failure\GrooveUnknown;
 use Gravik\Time\Meter;
 
 /** What drums and bass play under the guitar: one bar, repeated. */
@@ -27,7 +28,7 @@ final readonly class Groove
     {
         $all = self::library();
 
-        return $all[$slug] ?? throw BandException::groove($slug, implode(', ', array_keys($all)));
+        return $all[$slug] ?? throw new GrooveUnknown($slug, implode(', ', array_keys($all)));
     }
 
     public static function defaultFor(Meter $meter): self
@@ -38,7 +39,7 @@ final readonly class Groove
             }
         }
 
-        throw BandException::groove($meter->text(), implode(', ', array_keys(self::library())));
+        throw new GrooveUnknown($meter->text(), implode(', ', array_keys(self::library())));
     }
 
     /** @return array<string, self> by slug, in the order of the library */

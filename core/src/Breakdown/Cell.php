@@ -6,6 +6,7 @@ namespace Gravik\Breakdown;
 
 use Gravik\Band\Groove;
 use Gravik\Band\Role;
+use Gravik\Breakdown\Failure\LevelOutOfRange;
 use Gravik\Strokes\Hand\Levels;
 
 /** What is different for one part in some sections or times; what a cell does not name is as above it. */
@@ -30,7 +31,7 @@ final readonly class Cell
         public ?Groove $groove = null,
     ) {
         if ($level !== null && ($level < 1 || $level > Levels::HIGHEST)) {
-            throw BreakdownNotValid::level();
+            throw new LevelOutOfRange();
         }
     }
 

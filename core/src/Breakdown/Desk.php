@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Breakdown;
 
+use Gravik\Breakdown\Failure\PassUnknown;
+use Gravik\Breakdown\Failure\SectionUnknown;
 use Gravik\Chart\Section;
 use Gravik\Chart\Setting;
 use Gravik\Chart\VoicingLine;
@@ -36,11 +38,11 @@ final readonly class Desk
     {
         $pass ??= $breakdown->passes[0]->id;
         if (array_filter($breakdown->passes, static fn (Pass $each): bool => $each->id === $pass) === []) {
-            throw BreakdownNotValid::noPass($pass);
+            throw new PassUnknown($pass);
         }
         $section ??= $breakdown->sections[0]->id;
         $found = array_values(array_filter($breakdown->sections, static fn (Section $each): bool => $each->id === $section))[0]
-            ?? throw BreakdownNotValid::noSection($section);
+            ?? throw new SectionUnknown($section);
 
         return new self(
             $breakdown,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Breakdown;
 
+use Gravik\Breakdown\Failure\GateOutOfRange;
+
 /** What a take must keep within to pass a stage of the lesson; the teacher may set each (the defaults are rules of thumb). */
 final readonly class Gate
 {
@@ -20,10 +22,10 @@ final readonly class Gate
         public float $missedShare = 0.03,
     ) {
         match (true) {
-            ! ($biasMs > 0 && $biasMs <= 200) => throw BreakdownNotValid::gate('bias', 'over 0 to 200 ms'),
-            ! ($spreadMs > 0 && $spreadMs <= 200) => throw BreakdownNotValid::gate('spread', 'over 0 to 200 ms'),
-            ! ($swingPoints > 0 && $swingPoints <= 30) => throw BreakdownNotValid::gate('swing', 'over 0 to 30 points of the beat'),
-            ! ($missedShare >= 0 && $missedShare <= 1) => throw BreakdownNotValid::gate('share of missed strokes', '0 to 1'),
+            ! ($biasMs > 0 && $biasMs <= 200) => throw new GateOutOfRange('bias', 'over 0 to 200 ms'),
+            ! ($spreadMs > 0 && $spreadMs <= 200) => throw new GateOutOfRange('spread', 'over 0 to 200 ms'),
+            ! ($swingPoints > 0 && $swingPoints <= 30) => throw new GateOutOfRange('swing', 'over 0 to 30 points of the beat'),
+            ! ($missedShare >= 0 && $missedShare <= 1) => throw new GateOutOfRange('share of missed strokes', '0 to 1'),
             default => null,
         };
     }

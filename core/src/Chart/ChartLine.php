@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Chart;
 
+use Gravik\Chart\Failure\LineTooLong;
+use Gravik\Chart\Failure\SectionNotSplittable;
 use Gravik\Chart\Internal\Token;
 use Gravik\Harmony\ChordNotUnderstood;
 use Gravik\Harmony\ChordSymbol;
@@ -22,11 +24,11 @@ final readonly class ChartLine
 
     public function __construct(private Key $key, private Meter $meter) {}
 
-    /** @throws ChartNotReadable when the line is too long to be looked at */
+    /** @throws ChartException when the line is too long to be looked at */
     public function read(string $line): ChartReading
     {
         if (mb_strlen($line) > self::LONGEST) {
-            throw ChartNotReadable::tooLong(mb_strlen($line), self::LONGEST);
+            throw new LineTooLong(mb_strlen($line), self::LONGEST);
         }
         $bars = [];
         $problems = [];
@@ -68,13 +70,13 @@ final readonly class ChartLine
      *
      * @return array{string, string}
      *
-     * @throws ChartNotReadable where the line has no such bar to begin anew with
+     * @throws ChartException where the line has no such bar to begin anew with
      */
     public function splitAt(string $line, int $bar): array
     {
         $bars = Token::bars($line);
         if ($bar < 1 || $bar >= count($bars)) {
-            throw ChartNotReadable::noSplit($bar, count($bars));
+            throw new SectionNotSplittable($bar, count($bars));
         }
         $at = $bars[$bar][0]->at;
         $second = mb_substr($line, $at);

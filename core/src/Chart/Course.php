@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Chart;
 
+use Gravik\Chart\Failure\SongTooLong;
 use Gravik\Time\Tempo;
 use Gravik\Time\TimeMap;
 
@@ -30,7 +31,7 @@ final readonly class Course
      * @param list<FormEntry> $entries sections in the order in which they are played
      * @param list<string>    $passes  ids, in order
      *
-     * @throws ChartNotReadable where that is more than can be played
+     * @throws ChartException where that is more than can be played
      */
     public static function of(array $sections, Setting $song, array $entries, array $passes): self
     {
@@ -59,7 +60,7 @@ final readonly class Course
                     }
                     $visits[] = $visit;
                     if (count($bars) > self::MOST_BARS) {
-                        throw ChartNotReadable::tooLongToPlay(self::MOST_BARS);
+                        throw new SongTooLong(self::MOST_BARS);
                     }
                 }
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Chart;
 
+use Gravik\Chart\Failure\TooManyBars;
 use Gravik\Harmony\ChordSymbol;
 
 /** The song as it is written: every section once with its endings, as bars with their chords. How it is gone through is a Course. */
@@ -45,7 +46,7 @@ final readonly class Form
             }
         }
         if (count($bars) > self::MOST_BARS) {
-            throw ChartNotReadable::tooManyBars(count($bars), self::MOST_BARS);
+            throw new TooManyBars(count($bars), self::MOST_BARS);
         }
 
         return new self($bars, $chords);

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Gravik\Chart;
 
+use Gravik\Chart\Failure\ApproachSlotOutOfRange;
+use Gravik\Chart\Failure\ApproachStepsOutOfRange;
+
 /** A way of coming to a chord, as a rule: it can be placed wherever a chord is to be come to. */
 final readonly class Move
 {
@@ -20,10 +23,10 @@ final readonly class Move
     public function __construct(public string $id, public string $name, public ApproachKind $kind, public int $steps, public int $slotTicks)
     {
         if ($steps < 1 || $steps > self::MOST_STEPS) {
-            throw ChartNotReadable::approachSteps($steps, self::MOST_STEPS);
+            throw new ApproachStepsOutOfRange($steps, self::MOST_STEPS);
         }
         if ($slotTicks < self::SHORTEST_SLOT || $slotTicks > self::LONGEST_SLOT) {
-            throw ChartNotReadable::approachSlot($slotTicks);
+            throw new ApproachSlotOutOfRange($slotTicks);
         }
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Chart;
 
+use Gravik\Neck\Failure\GripNotReadable;
 use Gravik\Neck\Grip\Frets;
-use Gravik\Neck\NeckException;
 
 /** A grip the teacher chose for one chord of the song. It holds while that place still has that chord. */
 final readonly class Pin
@@ -18,11 +18,11 @@ final readonly class Pin
     public function __construct(public Place $at, public string $symbol, public array $frets, public bool $linked = false)
     {
         if (count($frets) < 4 || count($frets) > 8) {
-            throw NeckException::grip(Frets::text($frets), 6);
+            throw new GripNotReadable(Frets::text($frets), 6);
         }
         foreach ($frets as $fret) {
             if ($fret !== null && ($fret < 0 || $fret > 24)) {
-                throw NeckException::grip((string) $fret, count($frets));
+                throw new GripNotReadable((string) $fret, count($frets));
             }
         }
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Chart;
 
+use Gravik\Chart\Failure\PlaceNotPossible;
+
 /** A place of the written song. Its section is known by its id, so that it stays when sections before it go. */
 final readonly class Place
 {
@@ -15,7 +17,7 @@ final readonly class Place
     public function __construct(public string $section, public ?int $ending, public int $bar, public int $tick)
     {
         if (($ending ?? 0) < 0 || $bar < 0 || $tick < 0) {
-            throw ChartNotReadable::place();
+            throw new PlaceNotPossible();
         }
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Chart;
 
+use Gravik\Chart\Failure\LineTooLong;
+use Gravik\Chart\Failure\SectionNameMissing;
 use Gravik\Harmony\Key;
 use Gravik\Time\Feel;
 use Gravik\Time\Meter;
@@ -24,10 +26,10 @@ final readonly class Section
         public array $endings = [],
     ) {
         if (trim($name) === '' || mb_strlen($name) > 40) {
-            throw ChartNotReadable::sectionName();
+            throw new SectionNameMissing();
         }
         if (mb_strlen($line) > ChartLine::LONGEST) {
-            throw ChartNotReadable::tooLong(mb_strlen($line), ChartLine::LONGEST);
+            throw new LineTooLong(mb_strlen($line), ChartLine::LONGEST);
         }
     }
 

@@ -10,6 +10,10 @@ use Gravik\Chart\FormEntry;
 use Gravik\Chart\Pin;
 use Gravik\Chart\Place;
 use Gravik\Chart\PlacedMove;
+use Gravik\Formats\Failure\FormatUnknown;
+use Gravik\Formats\Failure\NotJson;
+use Gravik\Formats\Failure\VersionNotPossible;
+use Gravik\Formats\Failure\VersionTooNew;
 use Gravik\Formats\Internal\BandJson;
 use Gravik\Formats\Internal\Fields;
 use Gravik\Formats\Internal\LinesJson;
@@ -41,7 +45,7 @@ final readonly class BreakdownJson
         try {
             $document = json_decode($json, true, 64, JSON_THROW_ON_ERROR);
         } catch (\JsonException) {
-            throw DocumentNotReadable::notJson();
+            throw new NotJson();
         }
 
         return $this->read($document);
@@ -55,14 +59,14 @@ final readonly class BreakdownJson
     public function read(mixed $document): Breakdown
     {
         if (! is_array($document) || ($document['format'] ?? null) !== self::FORMAT) {
-            throw DocumentNotReadable::otherFormat();
+            throw new FormatUnknown();
         }
         $version = Fields::of($document, '')->int('version');
         if ($version > self::VERSION) {
-            throw DocumentNotReadable::newerVersion($version, self::VERSION);
+            throw new VersionTooNew($version, self::VERSION);
         }
         if ($version < 1) {
-            throw DocumentNotReadable::noVersion($version);
+            throw new VersionNotPossible($version);
         }
 
         try {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Formats;
 
+use Gravik\Formats\Failure\MidiWithoutNotes;
 use Gravik\Formats\Internal\MidiReader;
 use Gravik\Listening\PlayedOnset;
 use Gravik\Strokes\Direction;
@@ -38,7 +39,7 @@ final readonly class MidiTake
         $file = new MidiReader($bytes);
         $notes = self::guitar($file->notes);
         if ($notes === []) {
-            throw MidiNotReadable::noNotes();
+            throw new MidiWithoutNotes();
         }
         $strokes = [];
         foreach (self::grouped($notes, $file) as $group) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Formats;
 
+use Gravik\Formats\Failure\FieldNotReadable;
 use Gravik\Formats\Internal\Fields;
 use Gravik\Strokes\Action;
 use Gravik\Strokes\Articulation;
@@ -154,7 +155,7 @@ final readonly class PatternJson
                 return match ($fields->string('until')) {
                     'next' => Length::untilNextStroke(),
                     'change' => Length::untilChordChange(),
-                    default => throw DocumentNotReadable::at('/until', 'a length lasts until "next", "change" or a number of ticks.'),
+                    default => throw new FieldNotReadable('/until', 'a length lasts until "next", "change" or a number of ticks.'),
                 };
             }
         });
@@ -165,7 +166,7 @@ final readonly class PatternJson
         $fields = Fields::of($value, $pointer)->only(['strings', 'length', 'stoppedBy']);
         $strings = $fields->list('strings', Fields::intIn(...), 8);
         if ($strings === []) {
-            throw DocumentNotReadable::at($pointer.'/strings', 'name at least one string.');
+            throw new FieldNotReadable($pointer.'/strings', 'name at least one string.');
         }
 
         return new StringEnd(

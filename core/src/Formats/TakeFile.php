@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Formats;
 
+use Gravik\Listening\Failure\NotATake;
 use Gravik\Listening\Hearing\HeardStroke;
 use Gravik\Listening\Hearing\Hearing;
 use Gravik\Listening\Hearing\StrokeListener;
@@ -44,7 +45,7 @@ final readonly class TakeFile
         }
         if ($ending !== 'wav' && $begins !== 'RIFF') {
             return new self(
-                Take::read(json_decode((string) file_get_contents($path), true) ?? throw ListeningException::notATake())->taps,
+                Take::read(json_decode((string) file_get_contents($path), true) ?? throw new NotATake())->taps,
                 null,
                 null,
                 null,

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Gravik\Formats;
 
+use Gravik\Formats\Failure\NotWav;
+use Gravik\Formats\Failure\WavHeaderNotPossible;
+use Gravik\Formats\Failure\WavMissing;
+use Gravik\Formats\Failure\WavWithoutSound;
 use Gravik\Formats\Internal\WavCoding;
 use Gravik\Formats\Internal\WavMix;
 use Gravik\Listening\Hearing\AudioSource;
@@ -49,7 +53,7 @@ final readonly class WavSource implements AudioSource
     {
         $file = is_file($path) ? fopen($path, 'rb') : false;
         if ($file === false) {
-            throw WavNotReadable::missing(basename($path));
+            throw new WavMissing(basename($path));
         }
         try {
             return self::read($file, $path, $reached);
@@ -93,7 +97,7 @@ final readonly class WavSource implements AudioSource
     {
         $file = fopen($this->path, 'rb');
         if ($file === false) {
-            throw WavNotReadable::missing(basename($this->path));
+            throw new WavMissing(basename($this->path));
         }
         try {
             fseek($file, $this->start);
@@ -120,7 +124,7 @@ final readonly class WavSource implements AudioSource
     {
         $head = (string) fread($file, 12);
         if (strlen($head) < 12 || ! str_starts_with($head, 'RIFF') || substr($head, 8, 4) !== 'WAVE') {
-            throw $head === '' ? WavNotReadable::nothing() : WavNotReadable::notWav(Quote::short(self::printable(substr($head, 0, 8))));
+            throw $head === '' ? new WavWithoutSound() : new NotWav(Quote::short(self::printable(substr($head, 0, 8))));
         }
         $size = fstat($file)['size'] ?? 0;
         $coding = null;
@@ -129,12 +133,12 @@ final readonly class WavSource implements AudioSource
             $about = unpack('a4name/Vsize', $chunk);
             $from = (int) ftell($file);
             if ($about['name'] === 'data') {
-                $coding ?? throw WavNotReadable::header('its format comes after its sound');
+                $coding ?? throw new WavHeaderNotPossible('its format comes after its sound');
                 $there = max(0, $size - $from);
                 $stated = in_array($about['size'], self::UNFINISHED, true) ? null : $about['size'];
                 $frames = intdiv(min($stated ?? $there, $there), $coding->frameBytes());
                 if ($frames === 0) {
-                    throw WavNotReadable::nothing();
+                    throw new WavWithoutSound();
                 }
 
                 return new self(
@@ -148,7 +152,7 @@ final readonly class WavSource implements AudioSource
                 );
             }
             if ($from + $about['size'] > $size) {
-                throw WavNotReadable::header(sprintf(
+                throw new WavHeaderNotPossible(sprintf(
                     'its part “%s” claims %d bytes, and only %d follow',
                     Quote::short(self::printable($about['name'])),
                     $about['size'],
@@ -160,7 +164,7 @@ final readonly class WavSource implements AudioSource
             }
             fseek($file, $from + $about['size'] + $about['size'] % 2);
         }
-        throw WavNotReadable::nothing();
+        throw new WavWithoutSound();
     }
 
     /** @param resource $file */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Harmony;
 
+use Gravik\Harmony\Failure\DegreeNotPossible;
+
 /** A step above a chord's root: number 1–13 in the major scale, lowered or raised by semitones. */
 final readonly class Degree
 {
@@ -12,7 +14,7 @@ final readonly class Degree
     public function __construct(public int $number, public int $alter = 0)
     {
         if ($number < 1 || $number > 13 || abs($alter) > 2) {
-            throw ChordNotUnderstood::noSuchDegree($number, $alter);
+            throw new DegreeNotPossible($number, $alter);
         }
     }
 

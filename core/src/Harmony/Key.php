@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Gravik\Harmony;
 
+use Gravik\Harmony\Failure\KeyNotReadable;
 use Gravik\Pitch\NoteName;
-use Gravik\Pitch\PitchNotUnderstood;
+use Gravik\Pitch\PitchException;
 
 /** The key of a tune: its tonic and whether it is major or minor. */
 final readonly class Key
@@ -22,7 +23,7 @@ final readonly class Key
     public function __construct(public NoteName $tonic, public Mode $mode)
     {
         if (abs($this->signature()) > 7) {
-            throw ChordNotUnderstood::key($tonic->text().' '.$mode->value);
+            throw new KeyNotReadable($tonic->text().' '.$mode->value);
         }
     }
 
@@ -31,14 +32,14 @@ final readonly class Key
     {
         $typed = (string) preg_replace(['/^\s*([A-Ga-g])[\s-]*flat\b/i', '/^\s*([A-Ga-g])[\s-]*sharp\b/i'], ['$1♭', '$1♯'], $typed);
         if (preg_match('/^\s*([A-Ga-g](?:♭|♯|b|#)?)\s*(major|maj|minor|min|m)?\s*$/u', $typed, $found) !== 1) {
-            throw ChordNotUnderstood::key($typed);
+            throw new KeyNotReadable($typed);
         }
         $minor = in_array($found[2] ?? '', ['minor', 'min', 'm'], true);
 
         try {
             return new self(NoteName::parse($found[1]), $minor ? Mode::Minor : Mode::Major);
-        } catch (PitchNotUnderstood) {
-            throw ChordNotUnderstood::key($typed);
+        } catch (PitchException) {
+            throw new KeyNotReadable($typed);
         }
     }
 

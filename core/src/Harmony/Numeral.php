@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Harmony;
 
+use Gravik\Harmony\Failure\ChordWithoutRoot;
 use Gravik\Harmony\Internal\EndingReader;
 use Gravik\Pitch\NoteName;
 
@@ -61,7 +62,7 @@ final readonly class Numeral
             return $this->within($this->chord($secondary[2]))->chord($secondary[1]);
         }
         if (preg_match(self::SHAPE_WITH_ENDING, $typed, $found) !== 1) {
-            throw ChordNotUnderstood::noRoot($typed, null);
+            throw new ChordWithoutRoot($typed, null);
         }
         $lower = $found[2] === mb_strtolower($found[2]);
         $text = $found[3] ?? '';

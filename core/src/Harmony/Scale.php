@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Harmony;
 
+use Gravik\Harmony\Failure\ScaleUnknown;
+
 /** The notes of a key, or five of them. */
 final readonly class Scale
 {
@@ -36,7 +38,7 @@ final readonly class Scale
             'key' => self::ofKey($key),
             'major-pentatonic' => self::majorPentatonic($key),
             'minor-pentatonic' => self::minorPentatonic($key),
-            default => throw ChordNotUnderstood::scale($name),
+            default => throw new ScaleUnknown($name),
         };
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Lesson;
 
+use Gravik\Lesson\Failure\LadderUnknown;
+
 /** How a ladder gets from its slow tempo to its goal. */
 enum LadderMode: string
 {
@@ -18,6 +20,6 @@ enum LadderMode: string
 
     public static function parse(string $typed): self
     {
-        return self::tryFrom($typed) ?? throw LessonException::mode($typed);
+        return self::tryFrom($typed) ?? throw new LadderUnknown($typed);
     }
 }

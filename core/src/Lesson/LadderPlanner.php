@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Gravik\Lesson;
 
+use Gravik\Lesson\Failure\CycleOutOfRange;
+use Gravik\Lesson\Failure\LadderGoesDown;
+use Gravik\Lesson\Failure\MinutesOutOfRange;
+use Gravik\Lesson\Failure\NoTimeForOneCycle;
+use Gravik\Lesson\Failure\StepOutOfRange;
 use Gravik\Time\Meter;
 use Gravik\Time\Tempo;
 
@@ -48,10 +53,10 @@ final readonly class LadderPlanner
         int $bars = 4,
     ): Ladder {
         match (true) {
-            $goal->bpm < $start->bpm => throw LessonException::downwards($start->bpm, $goal->bpm),
-            ! ($minutes >= 1 && $minutes <= self::MOST_MINUTES) => throw LessonException::minutes($minutes),
-            ! ($percent >= self::SMALLEST_STEP && $percent <= self::LARGEST_STEP) => throw LessonException::step($percent),
-            $bars < 1 || $bars > self::MOST_BARS => throw LessonException::bars($bars),
+            $goal->bpm < $start->bpm => throw new LadderGoesDown($start->bpm, $goal->bpm),
+            ! ($minutes >= 1 && $minutes <= self::MOST_MINUTES) => throw new MinutesOutOfRange($minutes),
+            ! ($percent >= self::SMALLEST_STEP && $percent <= self::LARGEST_STEP) => throw new StepOutOfRange($percent),
+            $bars < 1 || $bars > self::MOST_BARS => throw new CycleOutOfRange($bars),
             default => null,
         };
         $ladder = match ($mode) {
@@ -60,7 +65,7 @@ final readonly class LadderPlanner
             LadderMode::Bursts => $this->bursts($start->bpm, $goal->bpm, $minutes, $meter, $bars),
         };
 
-        return $ladder ?? throw LessonException::noTime();
+        return $ladder ?? throw new NoTimeForOneCycle();
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Neck;
 
+use Gravik\Neck\Failure\NeckChoiceUnknown;
+
 /** Who plays along decides what a grip may leave out. On the command line alone is called solo. */
 enum Company: string
 {
@@ -14,6 +16,6 @@ enum Company: string
     public static function parse(string $typed): self
     {
         return self::tryFrom($typed === 'solo' ? 'alone' : $typed)
-            ?? throw NeckException::choice('company', $typed, 'solo, with-bass, shell');
+            ?? throw new NeckChoiceUnknown('company', $typed, 'solo, with-bass, shell');
     }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Gravik\Neck;
 
+use Gravik\Neck\Failure\FingersNotUsable;
+use Gravik\Neck\Failure\NeckChoiceUnknown;
+
 /** What a hand can do. Reach is measured between outer fingertips, in mm along the neck (rule of thumb). */
 final readonly class HandProfile
 {
@@ -25,10 +28,10 @@ final readonly class HandProfile
         public array $avoid = [],
     ) {
         if (! isset(self::REACH_MM[$size])) {
-            throw NeckException::choice('hand', $size, implode(', ', array_keys(self::REACH_MM)));
+            throw new NeckChoiceUnknown('hand', $size, implode(', ', array_keys(self::REACH_MM)));
         }
         if (array_diff($avoid, [1, 2, 3, 4]) !== [] || count(array_unique($avoid)) > 3) {
-            throw NeckException::fingers();
+            throw new FingersNotUsable();
         }
     }
 
@@ -42,7 +45,7 @@ final readonly class HandProfile
             if (preg_match('/^avoid-([1-4])$/', $word, $found) === 1) {
                 $avoid[] = (int) $found[1];
             } elseif (! in_array($word, ['thumb', 'no-barre'], true)) {
-                throw NeckException::choice('word for a hand', $word, 'thumb, no-barre, avoid-1 to avoid-4');
+                throw new NeckChoiceUnknown('word for a hand', $word, 'thumb, no-barre, avoid-1 to avoid-4');
             }
         }
 

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Gravik\Neck;
 
+use Gravik\Neck\Failure\CapoOutOfRange;
+use Gravik\Neck\Failure\StringsNotReadable;
+
 /** A guitar's neck as it is set up: tuning, capo, scale length, and which strings are to be used. Lengths in mm. */
 final readonly class Neck
 {
@@ -22,12 +25,12 @@ final readonly class Neck
     public function __construct(public Tuning $tuning, public int $capo = 0, ?array $strings = null)
     {
         if ($capo < 0 || $capo > 12) {
-            throw NeckException::capo($capo);
+            throw new CapoOutOfRange($capo);
         }
         $all = range($tuning->strings(), 1);
         $used = $strings === null ? $all : array_values(array_intersect($all, $strings));
         if ($used === [] || ($strings !== null && count($used) !== count(array_unique($strings)))) {
-            throw NeckException::strings(implode(',', $strings ?? []), $tuning->strings());
+            throw new StringsNotReadable(implode(',', $strings ?? []), $tuning->strings());
         }
         $this->strings = $used;
         $this->openMidi = $tuning->openMidi($capo);
@@ -45,10 +48,10 @@ final readonly class Neck
         } elseif (preg_match('/^\s*\d(\s*,\s*\d)*\s*$/', $typed) === 1) {
             $strings = array_map(intval(...), explode(',', $typed));
         } else {
-            throw NeckException::strings($typed, $count);
+            throw new StringsNotReadable($typed, $count);
         }
         if (min($strings) < 1 || max($strings) > $count) {
-            throw NeckException::strings($typed, $count);
+            throw new StringsNotReadable($typed, $count);
         }
 
         return array_values(array_unique($strings));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Neck;
 
+use Gravik\Neck\Failure\StringCountsDiffer;
 use Gravik\Pitch\Pitch;
 
 /** From the tuning a guitar is in to another, string by string. Only the strings that a tune uses need it. */
@@ -24,7 +25,7 @@ final readonly class RetunePlan
     public function plan(Tuning $from, Tuning $to, array $used = []): array
     {
         if ($from->strings() !== $to->strings()) {
-            throw NeckException::otherStrings($from->strings(), $to->strings());
+            throw new StringCountsDiffer($from->strings(), $to->strings());
         }
         // Strings are made for the usual tuning, whatever the guitar is in now.
         $design = self::usual($from)->openMidi(0);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Neck;
 
+use Gravik\Neck\Failure\StringCountsDiffer;
 use Gravik\Pitch\NoteName;
 
 /** A retuning as it is spoken ("whole step down", "drop low string", "open major on D"), and a typed list held against it. */
@@ -52,7 +53,7 @@ final readonly class StatedTuning
     public static function contradictions(Tuning $stated, Tuning $typed): array
     {
         if ($stated->strings() !== $typed->strings()) {
-            throw NeckException::otherStrings($stated->strings(), $typed->strings());
+            throw new StringCountsDiffer($stated->strings(), $typed->strings());
         }
         $found = [];
         foreach ($stated->pitches as $index => $pitch) {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Gravik\Neck;
 
+use Gravik\Neck\Failure\StringCountOutOfRange;
+use Gravik\Neck\Failure\StringPitchOutOfRange;
+use Gravik\Neck\Failure\TuningUnknown;
 use Gravik\Pitch\Pitch;
 
 /** The open strings of a guitar, from the lowest string to the highest. Strings are numbered from the high side: 1 is the last. */
@@ -17,11 +20,11 @@ final readonly class Tuning
     private function __construct(public string $slug, public array $pitches)
     {
         if (count($pitches) < 4 || count($pitches) > 8) {
-            throw NeckException::stringCount(count($pitches));
+            throw new StringCountOutOfRange(count($pitches));
         }
         foreach ($pitches as $pitch) {
             if ($pitch->midi() < self::LOWEST || $pitch->midi() > self::HIGHEST) {
-                throw NeckException::stringOutOfRange($pitch->text());
+                throw new StringPitchOutOfRange($pitch->text());
             }
         }
     }
@@ -37,7 +40,7 @@ final readonly class Tuning
             }
         }
         if (! str_contains($typed, ',') || mb_strlen($typed) > 80) {
-            throw NeckException::unknownTuning($typed, implode(', ', array_column($known, 0)));
+            throw new TuningUnknown($typed, implode(', ', array_column($known, 0)));
         }
         $pitches = self::pitches($typed);
 

@@ -18,6 +18,7 @@ use Gravik\Performance\Internal\BandEvents;
 use Gravik\Performance\Internal\Glide;
 use Gravik\Performance\Internal\Spans;
 use Gravik\Performance\Internal\Sweep;
+use Gravik\Strokes\Action;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\Direction;
 use Gravik\Strokes\Hand\HandPlanner;
@@ -118,22 +119,24 @@ final readonly class Performer
             $gap = max(0.0, ($strokes[$place + 1]->t ?? $again) - $played->t);
             $step = Sweep::secondsBetweenStrings($stroke, count($played->strings), $gap);
             $ghost = $stroke->articulation === Articulation::Ghost;
-            $weight = $ghost ? self::GHOST : self::ACCENT[$stroke->accent];
+            $weight = $ghost || $stroke->action === Action::TapDamp ? self::GHOST : self::ACCENT[$stroke->accent];
             $velocity = $weight * ($stroke->direction === Direction::Up ? self::UP : 1.0) * $part->level;
             foreach ($played->strings as $order => $string) {
                 $t = max(0.0, $played->t + $order * $step);
-                $dur = max(0.01, self::end($strokes, $place, $order, $again) - $t);
+                $dead = $stroke->isDeadOn($order, count($played->strings));
+                $touched = $dead && ! $stroke->isDead() ? $t - $played->t : 0.0;
+                $dur = max(0.01, self::end($strokes, $place, $order, $again) + $touched - $t);
                 $events[] = new Event(
                     $part,
                     $t,
                     $dur,
-                    $stroke->isDead() ? null : $played->voicing->midi[$string],
+                    $dead ? null : $played->voicing->midi[$string],
                     $velocity,
-                    EventKind::from($stroke->articulation->value),
+                    $dead ? EventKind::Chuck : EventKind::from($stroke->articulation->value),
                     count($played->voicing->frets) - $string,
                     $played->voicing->frets[$string],
                     $stroke->direction,
-                    $stroke->isDead() ? [] : Glide::of($stroke->ornament, $dur),
+                    $dead ? [] : Glide::of($stroke->ornament, $dur),
                 );
             }
         }
@@ -158,7 +161,7 @@ final readonly class Performer
             || $next->chord !== $played->chord
             || $nextOrder === false
             || ! $ringsOn
-            || $played->stroke->isDead()
+            || $played->stroke->isDeadOn($order, count($played->strings))
             || abs($next->t - $played->ends[$order]) > self::UNTIL_STRUCK
         ) {
             return $played->ends[$order];

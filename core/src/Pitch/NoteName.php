@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Gravik\Pitch;
 
+use Gravik\Pitch\Failure\NoteNameNotReadable;
+use Gravik\Pitch\Failure\NoteNotPossible;
+
 /** A spelled note without an octave: a letter (0 = C … 6 = B) and −2 (double flat) to 2 (double sharp). */
 final readonly class NoteName
 {
@@ -23,7 +26,7 @@ final readonly class NoteName
     public static function of(int $letter, int $alter): self
     {
         if ($letter < 0 || $letter > 6 || $alter < -2 || $alter > 2) {
-            throw PitchNotUnderstood::noSuchNote($letter, $alter);
+            throw new NoteNotPossible($letter, $alter);
         }
 
         return new self($letter, $alter);
@@ -33,7 +36,7 @@ final readonly class NoteName
     public static function parse(string $typed): self
     {
         if (preg_match('/^\s*([A-Ga-g])(𝄫|𝄪|♭{1,2}|♯{1,2}|b{1,2}|#{1,2}|x)?\s*$/u', $typed, $found) !== 1) {
-            throw PitchNotUnderstood::noteName($typed);
+            throw new NoteNameNotReadable($typed);
         }
         $letter = (int) array_search(strtoupper($found[1]), self::LETTERS, true);
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Pitch;
 
+use Gravik\Pitch\Failure\PitchNotReadable;
+
 /** A spelled note in an octave: E♭3. C4 is MIDI number 60. */
 final readonly class Pitch
 {
@@ -13,11 +15,11 @@ final readonly class Pitch
     public static function parse(string $typed): self
     {
         if (preg_match('/^\s*([A-Ga-g][♭♯b#𝄫𝄪]{0,2})(-?\d)\s*$/u', $typed, $found) !== 1) {
-            throw PitchNotUnderstood::pitch($typed);
+            throw new PitchNotReadable($typed);
         }
         $pitch = new self(NoteName::parse($found[1]), (int) $found[2]);
         if ($pitch->midi() < 0 || $pitch->midi() > 127) {
-            throw PitchNotUnderstood::pitch($typed);
+            throw new PitchNotReadable($typed);
         }
 
         return $pitch;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Strokes;
 
+use Gravik\Time\Failure\DivisionUnknown;
 use Gravik\Time\Meter;
-use Gravik\Time\TimeException;
 
 /** The syllables a student says aloud under the slots of one bar. */
 final readonly class Counting
@@ -34,7 +34,7 @@ final readonly class Counting
     public static function syllables(Meter $meter, int $grid): array
     {
         $within = ($meter->isCompound() ? self::WITHIN_A_DOTTED_BEAT : self::WITHIN_THE_BEAT)[$grid]
-            ?? throw TimeException::division($grid);
+            ?? throw new DivisionUnknown($grid);
         $bar = [];
         for ($beat = 1; $beat <= $meter->beats(); $beat++) {
             foreach ($within as $slot => $syllable) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Strokes;
 
+use Gravik\Strokes\Failure\StrokeValueOutOfRange;
+
 /** How long a stroke sounds, which is not where it sits in time: until a place, or a share of its slot. */
 final readonly class Length
 {
@@ -28,7 +30,7 @@ final readonly class Length
     public static function ofTicks(int $ticks): self
     {
         if ($ticks < 1 || $ticks > 100_000) {
-            throw StrokesException::value('length', 'in ticks runs from 1 to 100000.');
+            throw new StrokeValueOutOfRange('length', 'in ticks runs from 1 to 100000.');
         }
 
         return new self(LengthKind::InTicks, ticks: $ticks);
@@ -37,7 +39,7 @@ final readonly class Length
     public static function ofSlot(float $share): self
     {
         if (! ($share > 0 && $share <= 8)) {
-            throw StrokesException::value('length', 'as a share of its slot is above 0 and at most 8.');
+            throw new StrokeValueOutOfRange('length', 'as a share of its slot is above 0 and at most 8.');
         }
 
         return new self(LengthKind::ShareOfSlot, share: $share);

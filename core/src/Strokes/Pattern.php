@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Gravik\Strokes;
 
+use Gravik\Strokes\Failure\PatternLengthNotWhole;
+use Gravik\Strokes\Failure\StrokeOffTheGrid;
+use Gravik\Strokes\Failure\StrokeOutsidePattern;
+use Gravik\Strokes\Failure\StrokeValueOutOfRange;
 use Gravik\Time\Meter;
 
 /** One to four bars of strokes in one or two streams, repeated through the form. */
@@ -16,14 +20,14 @@ final readonly class Pattern
     {
         $bar = $meter->barTicks();
         if ($ticks < $bar || $ticks % $bar !== 0 || $ticks > self::MOST_BARS * $bar) {
-            throw StrokesException::length($ticks, $bar);
+            throw new PatternLengthNotWhole($ticks, $bar);
         }
         if (count($streams) > 2) {
-            throw StrokesException::value('pattern', 'has one or two streams.');
+            throw new StrokeValueOutOfRange('pattern', 'has one or two streams.');
         }
         foreach ($this->strokes() as $stroke) {
             if ($stroke->at < 0 || $stroke->at >= $ticks) {
-                throw StrokesException::outside(
+                throw new StrokeOutsidePattern(
                     $stroke->at,
                     intdiv($stroke->at, $bar) + 1,
                     intdiv($stroke->at % $bar, $meter->beatTicks()) + 1,
@@ -31,7 +35,7 @@ final readonly class Pattern
                 );
             }
             if ($stroke->at * $stroke->division % $meter->beatTicks() !== 0) {
-                throw StrokesException::offTheGrid($stroke->at, $stroke->division);
+                throw new StrokeOffTheGrid($stroke->at, $stroke->division);
             }
         }
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Strokes;
 
+use Gravik\Strokes\Failure\StrokeChoiceUnknown;
+
 /** How directions are given to strokes. All are played by somebody; none is the only right one. */
 enum School: string
 {
@@ -18,7 +20,7 @@ enum School: string
     public static function parse(string $typed): self
     {
         return self::tryFrom($typed)
-            ?? throw StrokesException::choice('picking school', $typed, implode(', ', array_column(self::cases(), 'value')));
+            ?? throw new StrokeChoiceUnknown('picking school', $typed, implode(', ', array_column(self::cases(), 'value')));
     }
 
     /** As it stands on the screen. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Strokes;
 
 use Gravik\Quote;
+use Gravik\Strokes\Failure\TwoStrokesAtOnce;
 
 /** One line of strokes with its own rhythm: thumb bass, brushes, a line, shells. */
 final readonly class Stream
@@ -18,7 +19,7 @@ final readonly class Stream
         usort($strokes, static fn (Stroke $a, Stroke $b): int => $a->at <=> $b->at);
         foreach (array_slice($strokes, 1) as $place => $stroke) {
             if ($stroke->at === $strokes[$place]->at) {
-                throw StrokesException::twoAtOnce($stroke->at, Quote::short($name));
+                throw new TwoStrokesAtOnce($stroke->at, Quote::short($name));
             }
         }
         $this->strokes = $strokes;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Strokes;
 
+use Gravik\Strokes\Failure\StrokeValueOutOfRange;
+
 /** One movement of the pick hand that sounds. */
 final readonly class Stroke
 {
@@ -39,10 +41,10 @@ final readonly class Stroke
         public array $fixed = [],
         public ?int $level = null,
     ) {
-        in_array($division, [1, 2, 3, 4, 6], true) || throw StrokesException::value('division', 'is 1, 2, 3, 4 or 6.');
-        ($accent >= 0 && $accent <= self::STRONGEST_ACCENT) || throw StrokesException::value('accent', 'is 0 (soft) to 3 (hardest).');
-        ($level === null || ($level >= 1 && $level <= 3)) || throw StrokesException::value('level', 'is 1, 2 or 3.');
-        abs($offsetMs) <= 250 || throw StrokesException::value('offset', 'is at most 250 ms early or late.');
+        in_array($division, [1, 2, 3, 4, 6], true) || throw new StrokeValueOutOfRange('division', 'is 1, 2, 3, 4 or 6.');
+        ($accent >= 0 && $accent <= self::STRONGEST_ACCENT) || throw new StrokeValueOutOfRange('accent', 'is 0 (soft) to 3 (hardest).');
+        ($level === null || ($level >= 1 && $level <= 3)) || throw new StrokeValueOutOfRange('level', 'is 1, 2 or 3.');
+        abs($offsetMs) <= 250 || throw new StrokeValueOutOfRange('offset', 'is at most 250 ms early or late.');
     }
 
     public function towards(Direction $direction): self
@@ -196,9 +198,39 @@ final readonly class Stroke
         return $this->isDead() || $this->chord === ChordOf::Open;
     }
 
-    /** A stroke without pitch: the fretting hand damps. */
+    /** A stroke without pitch: the fretting hand damps, or the pick hand comes down on the strings. */
     public function isDead(): bool
     {
-        return $this->articulation === Articulation::Chuck;
+        return $this->articulation === Articulation::Chuck || in_array($this->action, [Action::Slap, Action::TapDamp], true);
+    }
+
+    /**
+     * @param int $order of the string among those that are struck, from 0
+     * @param int $of    how many are struck
+     */
+    public function isDeadOn(int $order, int $of): bool
+    {
+        return $this->isDead() || ($this->contact() === Contact::Dragged && $order < $of - 1);
+    }
+
+    public function contact(): Contact
+    {
+        return match ($this->action) {
+            Action::Pinch, Action::Slap, Action::TapDamp => Contact::Together,
+            Action::Rake => Contact::Dragged,
+            Action::Strum, Action::Pick, Action::Brush => $this->by === PlayedBy::PickAndFinger ? Contact::Together : Contact::Across,
+        };
+    }
+
+    /** The only way it can go, whatever the school says: thumb and pick lead downwards, a finger that does not brush pulls up. */
+    public function ownDirection(): ?Direction
+    {
+        if ($this->contact() === Contact::Together) {
+            return Direction::Down;
+        }
+
+        return $this->action !== Action::Brush && in_array($this->by, [PlayedBy::Index, PlayedBy::Middle, PlayedBy::Ring], true)
+            ? Direction::Up
+            : null;
     }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Gravik\Time;
 
+use Gravik\Time\Failure\FeelNotReadable;
+use Gravik\Time\Failure\SwingOutOfRange;
+
 /** How far the off-beats lean. A fixed feel keeps its ratio; one that follows the tempo is worked out from it. */
 final readonly class Feel
 {
@@ -21,7 +24,7 @@ final readonly class Feel
     public function __construct(public FeelMode $mode, public float $ratio, public SwingUnit $unit)
     {
         if (! ($ratio >= self::LOWEST && $ratio <= self::HIGHEST)) {
-            throw TimeException::ratio($ratio);
+            throw new SwingOutOfRange($ratio);
         }
     }
 
@@ -49,7 +52,7 @@ final readonly class Feel
             return new self(FeelMode::FollowsTempo, 1.0, $unit);
         }
         if (preg_match('/^(\d+(?:[.,]\d+)?)\s*(?:(%)|:\s*(\d+(?:[.,]\d+)?))?$/', $word, $found) !== 1) {
-            throw TimeException::unreadableFeel($typed);
+            throw new FeelNotReadable($typed);
         }
         [$number, $to] = array_map(
             static fn (string $figure): float => (float) strtr($figure, [',' => '.']),
@@ -57,7 +60,7 @@ final readonly class Feel
         );
         $percent = ($found[2] ?? '') === '%';
         if ($percent ? $number >= 100 : $to === 0.0) {
-            throw TimeException::unreadableFeel($typed);
+            throw new FeelNotReadable($typed);
         }
 
         return self::fixed(round($percent ? Swing::ratio($number / 100) : $number / $to, 3), $unit);

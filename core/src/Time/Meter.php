@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Time;
 
+use Gravik\Time\Failure\MeterUnknown;
+
 /** How a bar is counted. In 6/8, 9/8 and 12/8 the beat is the dotted quarter, elsewhere the lower figure. */
 final readonly class Meter
 {
@@ -15,7 +17,7 @@ final readonly class Meter
     {
         $typed = trim($typed);
         if (! in_array($typed, self::KNOWN, true)) {
-            throw TimeException::meter($typed);
+            throw new MeterUnknown($typed);
         }
         [$pulses, $value] = array_map(intval(...), explode('/', $typed));
 

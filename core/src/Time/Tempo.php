@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Time;
 
+use Gravik\Time\Failure\TempoOutOfRange;
+
 /** Beats a minute, the beat being the meter's. */
 final readonly class Tempo
 {
@@ -14,7 +16,7 @@ final readonly class Tempo
     public function __construct(public float $bpm)
     {
         if (! ($bpm >= self::SLOWEST && $bpm <= self::FASTEST)) {
-            throw TimeException::tempo($bpm);
+            throw new TempoOutOfRange($bpm);
         }
     }
 

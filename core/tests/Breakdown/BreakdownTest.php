@@ -13,6 +13,7 @@ use Gravik\Breakdown\Change\PatternChanger;
 use Gravik\Breakdown\Change\Retuner;
 use Gravik\Breakdown\Change\SectionRemover;
 use Gravik\Breakdown\Change\Transposer;
+use Gravik\Breakdown\Failure\TitleOutOfRange;
 use Gravik\Breakdown\Gate;
 use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\Pin;
@@ -100,7 +101,7 @@ it('refuses what no breakdown is', function (callable $build, string $class): vo
 })->with([
     'a key that is none' => [
         static fn () => (new Transposer())->transpose(Examples::breakdown(), Key::parse('X')),
-        Gravik\Harmony\ChordNotUnderstood::class,
+        Gravik\Harmony\Failure\KeyNotReadable::class,
     ],
     'a groove in another meter' => [
         static fn () => Examples::breakdown()->with(parts: array_map(
@@ -109,7 +110,7 @@ it('refuses what no breakdown is', function (callable $build, string $class): vo
         )),
         BreakdownNotValid::class,
     ],
-    'a section without a name' => [static fn () => new Section('a', ' ', 'Dm'), Gravik\Chart\ChartNotReadable::class],
+    'a section without a name' => [static fn () => new Section('a', ' ', 'Dm'), Gravik\Chart\ChartException::class],
     'an unknown groove' => [static fn () => Groove::named('polka'), BandException::class],
     'a level past full' => [
         static fn () => new BandPart('b', Instrument::Bass, 1.2, groove: Groove::named('shuffle')),
@@ -122,7 +123,7 @@ it('refuses what no breakdown is', function (callable $build, string $class): vo
 ]);
 
 it('says itself what a title needs', function (): void {
-    expect(BreakdownNotValid::title()->getMessage())->toContain('1 to 120 characters');
+    expect((new TitleOutOfRange())->getMessage())->toContain('1 to 120 characters');
 });
 
 it('moves the capo without a pinned grip sounding any other, and lets go of what lies below it', function (int $capo): void {

@@ -11,7 +11,7 @@ use Gravik\Breakdown\Change\SectionRemover;
 use Gravik\Breakdown\Change\SectionSplitter;
 use Gravik\Breakdown\Desk;
 use Gravik\Breakdown\Toolbox;
-use Gravik\Chart\ChartNotReadable;
+use Gravik\Chart\ChartException;
 use Gravik\Chart\CourseChord;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Tests\Support\Examples;
@@ -54,7 +54,7 @@ it('splits a later section where it stands', function (): void {
 
 it('refuses to split where no second part would begin', function (string $id, int $bar, string $class): void {
     expect(fn () => (new SectionSplitter())->split(quay(), $id, $bar))->toThrow($class);
-})->with([['a', 0, ChartNotReadable::class], ['a', 2, ChartNotReadable::class], ['z', 1, BreakdownNotValid::class]]);
+})->with([['a', 0, ChartException::class], ['a', 2, ChartException::class], ['z', 1, BreakdownNotValid::class]]);
 
 it('moves a section, and a plain form with it; any other form stays as it was laid down', function (): void {
     $plain = quay(['sections' => [

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\ApproachKind;
-use Gravik\Chart\ChartNotReadable;
+use Gravik\Chart\ChartException;
 use Gravik\Chart\Move;
 use Gravik\Chart\PlacedApproach;
 use Gravik\Neck\Grip\Voicing;
@@ -131,7 +131,7 @@ it('leads to the first chord from the end of the song', function (): void {
 });
 
 it('refuses walks that nobody can play', function (int $steps, int $slot): void {
-    expect(fn () => new Move('m', '', ApproachKind::WalkUp, $steps, $slot))->toThrow(ChartNotReadable::class);
+    expect(fn () => new Move('m', '', ApproachKind::WalkUp, $steps, $slot))->toThrow(ChartException::class);
 })->with([[0, 480], [9, 480], [2, 100], [2, 4000]]);
 
 it('says where it begins, as musicians count', function (int $ticks, string $words): void {

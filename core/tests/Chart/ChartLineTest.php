@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use Gravik\Chart\Bar;
+use Gravik\Chart\ChartException;
 use Gravik\Chart\ChartLine;
-use Gravik\Chart\ChartNotReadable;
 use Gravik\Chart\ChartProblem;
 use Gravik\Chart\Form;
 use Gravik\Chart\FormChord;
@@ -82,7 +82,7 @@ it('carries the typed line to another key and leaves everything else as it was t
 
 it('refuses a line that is a book', function (): void {
     chartLine()->read(str_repeat('| Dm ', 1000));
-})->throws(ChartNotReadable::class, 'too long to be one section');
+})->throws(ChartException::class, 'too long to be one section');
 
 it('does not fall over any text', function (string $line): void {
     expect(chartLine()->read($line)->bars)->toBeArray();
@@ -106,7 +106,7 @@ it('lays sections end to end', function (): void {
 
 it('refuses more bars than anybody writes out', function (): void {
     Form::of([new Section('a', 'A', str_repeat('|D', 500))], songIn('D'));
-})->throws(ChartNotReadable::class, '500 bars are more than');
+})->throws(ChartException::class, '500 bars are more than');
 
 it('moves a pinned grip the shorter way along the neck, or lets it go', function (array $frets, int $semitones, ?array $moved): void {
     expect((new Pin(new Place('s1', null, 0, 0), 'X', $frets))->movedBy($semitones, 'Y')?->frets)->toBe($moved);

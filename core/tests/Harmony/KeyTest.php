@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-use Gravik\Harmony\ChordNotUnderstood;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Degree;
+use Gravik\Harmony\Failure\DegreeNotPossible;
+use Gravik\Harmony\Failure\KeyNotReadable;
 use Gravik\Harmony\Key;
 use Gravik\Harmony\Mode;
 use Gravik\Harmony\Numeral;
@@ -22,7 +23,7 @@ it('reads a key and counts its signature', function (string $typed, string $text
 
 it('refuses what is no key', function (string $typed): void {
     Key::parse($typed);
-})->with(['', 'H', 'D dorian', 'G♯ major', 'F♭', '12'])->throws(ChordNotUnderstood::class, 'such as "D minor"');
+})->with(['', 'H', 'D dorian', 'G♯ major', 'F♭', '12'])->throws(KeyNotReadable::class, 'such as "D minor"');
 
 it('carries notes from key to key with their letters', function (string $from, string $note, string $to, string $carried): void {
     expect(Key::parse($from)->carry(NoteName::parse($note), Key::parse($to))->text())->toBe($carried);
@@ -79,7 +80,7 @@ it('prints numerals in every key that can be typed back', function (string $mode
         foreach ([false, true] as $sharps) {
             try {
                 $key = new Key(NoteName::plain($tonic, $sharps), Mode::from($mode));
-            } catch (ChordNotUnderstood) {
+            } catch (KeyNotReadable) {
                 continue;
             }
             $numerals = Numeral::in($key);
@@ -142,5 +143,5 @@ it('has the notes of a scale and no others', function (string $name, string $key
 
 it('knows degrees 1 to 13, altered by up to two semitones', function (int $number, int $alter, ?int $semitones): void {
     $build = static fn (): Degree => new Degree($number, $alter);
-    $semitones === null ? expect($build)->toThrow(ChordNotUnderstood::class) : expect($build()->semitones())->toBe($semitones);
+    $semitones === null ? expect($build)->toThrow(DegreeNotPossible::class) : expect($build()->semitones())->toBe($semitones);
 })->with([[1, 0, 0], [7, -1, 10], [7, -2, 9], [9, 1, 3], [13, 0, 9], [0, 0, null], [14, 0, null], [5, 3, null], [5, -3, null]]);

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use Gravik\Harmony\ChordNotUnderstood;
 use Gravik\Harmony\ChordSymbol;
+use Gravik\Harmony\Failure\ScaleUnknown;
 use Gravik\Harmony\Key;
 use Gravik\Harmony\Scale;
 use Gravik\Neck\FretRange;
@@ -114,4 +114,4 @@ it('shows the notes for fills within the hand\'s position', function (string $sc
 
 it('knows no other scale for fills', function (): void {
     Scale::named('blues', Key::parse('A'));
-})->throws(ChordNotUnderstood::class, 'Choose key, major-pentatonic or minor-pentatonic');
+})->throws(ScaleUnknown::class, 'Choose key, major-pentatonic or minor-pentatonic');

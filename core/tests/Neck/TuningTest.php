@@ -8,7 +8,7 @@ use Gravik\Neck\Neck;
 use Gravik\Neck\NeckException;
 use Gravik\Neck\ShapeFamily;
 use Gravik\Neck\Tuning;
-use Gravik\Pitch\PitchNotUnderstood;
+use Gravik\Pitch\PitchException;
 
 it('knows the built-in tunings by their offset from standard', function (string $slug, array $offsets): void {
     $standard = Tuning::standard()->openMidi(0);
@@ -34,7 +34,7 @@ it('takes any tuning that is typed', function (): void {
 it('refuses a tuning that no guitar has', function (string $typed, string $class): void {
     expect(static fn () => Tuning::parse($typed))->toThrow($class);
 })->with([
-    ['opne-g', NeckException::class], ['E2,A2', NeckException::class], ['E2,A2,D3,H3', PitchNotUnderstood::class],
+    ['opne-g', NeckException::class], ['E2,A2', NeckException::class], ['E2,A2,D3,H3', PitchException::class],
     ['C0,G0,C1,G1', NeckException::class], [str_repeat('E2,', 40).'E2', NeckException::class], ['', NeckException::class],
 ]);
 

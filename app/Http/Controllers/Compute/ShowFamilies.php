@@ -8,13 +8,13 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\FamilyResource;
 use App\Http\Resources\VoicingResource;
+use Gravik\Neck\Failure\GripNotReadable;
 use Gravik\Neck\Finder\Enricher;
 use Gravik\Neck\Finder\Enrichment;
 use Gravik\Neck\Grip\GripNamer;
 use Gravik\Neck\Grip\Voicing;
 use Gravik\Neck\Line\FamilyPlanner;
 use Gravik\Neck\Line\FamilyRoute;
-use Gravik\Neck\NeckException;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -40,7 +40,7 @@ final class ShowFamilies extends Controller
         $chord = $breakdown->start->reader()->chord($request->string('symbol')->toString());
         $typed = $request->string('frets')->toString();
         $grip = $finder->voicing($chord, GripNamer::parse($typed, $neck->tuning->strings()))
-            ?? throw NeckException::grip($typed, $neck->tuning->strings());
+            ?? throw new GripNotReadable($typed, $neck->tuning->strings());
         $families = new FamilyPlanner($neck, $finder, $breakdown->start->key);
 
         return new JsonResponse([

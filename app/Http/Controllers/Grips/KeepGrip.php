@@ -9,9 +9,9 @@ use App\Http\Requests\OwnGripRequest;
 use App\Http\Resources\GripResource;
 use App\Models\Grip;
 use Gravik\Harmony\ChordSymbol;
+use Gravik\Neck\Failure\GripNotReadable;
 use Gravik\Neck\Finder\VoicingFinder;
 use Gravik\Neck\Grip\GripNamer;
-use Gravik\Neck\NeckException;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -34,7 +34,7 @@ final class KeepGrip extends Controller
         $finder = new VoicingFinder($neck);
         $chord = ChordSymbol::parse($request->string('symbol')->toString());
         $frets = GripNamer::parse($request->string('frets')->toString(), $neck->tuning->strings());
-        $finder->voicing($chord, $frets) ?? throw NeckException::grip($request->string('frets')->toString(), $neck->tuning->strings());
+        $finder->voicing($chord, $frets) ?? throw new GripNotReadable($request->string('frets')->toString(), $neck->tuning->strings());
         $grip = Grip::query()->updateOrCreate(
             ['owner_id' => $this->user($request)->id, 'name' => trim($request->string('name')->toString())],
             ['symbol' => $chord->text(), 'tuning' => $neck->tuning->slug, 'frets' => $frets],

@@ -6,6 +6,7 @@ namespace Gravik\Breakdown\Change;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
+use Gravik\Breakdown\Failure\SectionUnknown;
 use Gravik\Chart\FormEntry;
 use Gravik\Chart\Section;
 
@@ -22,7 +23,7 @@ final readonly class SectionMover
         $others = array_values(array_filter($breakdown->sections, static fn (Section $each): bool => $each->id !== $id));
         $moved = array_values(array_filter($breakdown->sections, static fn (Section $each): bool => $each->id === $id));
         if ($moved === []) {
-            throw BreakdownNotValid::noSection($id);
+            throw new SectionUnknown($id);
         }
         $at = max(0, min(count($others), $place));
         $sections = [...array_slice($others, 0, $at), ...$moved, ...array_slice($others, $at)];

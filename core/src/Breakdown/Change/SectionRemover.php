@@ -7,6 +7,8 @@ namespace Gravik\Breakdown\Change;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Cell;
+use Gravik\Breakdown\Failure\OnlySection;
+use Gravik\Breakdown\Failure\SectionUnknown;
 use Gravik\Breakdown\Pass;
 use Gravik\Chart\FormEntry;
 use Gravik\Chart\Pin;
@@ -22,10 +24,10 @@ final readonly class SectionRemover
     {
         $left = array_values(array_filter($breakdown->sections, static fn (Section $each): bool => $each->id !== $id));
         if (count($left) === count($breakdown->sections)) {
-            throw BreakdownNotValid::noSection($id);
+            throw new SectionUnknown($id);
         }
         if ($left === []) {
-            throw BreakdownNotValid::onlySection();
+            throw new OnlySection();
         }
         $form = array_values(array_filter($breakdown->form, static fn (FormEntry $each): bool => $each->section !== $id));
 

@@ -7,8 +7,9 @@ namespace Gravik\Breakdown\Change;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Cell;
+use Gravik\Breakdown\Failure\SectionUnknown;
 use Gravik\Breakdown\Pass;
-use Gravik\Chart\ChartNotReadable;
+use Gravik\Chart\ChartException;
 use Gravik\Chart\FormEntry;
 use Gravik\Chart\Pin;
 use Gravik\Chart\Place;
@@ -28,13 +29,13 @@ final readonly class SectionSplitter
      * @param int $bar of its line that the second part begins with, from 0
      *
      * @throws BreakdownNotValid where there is no such section
-     * @throws ChartNotReadable  where the section has no such bar to begin anew with
+     * @throws ChartException  where the section has no such bar to begin anew with
      */
     public function split(Breakdown $breakdown, string $id, int $bar): Breakdown
     {
         $place = array_search($id, array_map(static fn (Section $each): string => $each->id, $breakdown->sections), true);
         if (! is_int($place)) {
-            throw BreakdownNotValid::noSection($id);
+            throw new SectionUnknown($id);
         }
         $section = $breakdown->sections[$place];
         [$before, $after] = $section->setting($breakdown->start)->reader()->splitAt($section->line, $bar);

@@ -10,6 +10,9 @@ use Gravik\Band\Role;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Cell;
+use Gravik\Breakdown\Failure\NoPatternInMeter;
+use Gravik\Breakdown\Failure\PartUnknown;
+use Gravik\Breakdown\Failure\SectionUnknown;
 use Gravik\Breakdown\Playing;
 use Gravik\Chart\Section;
 use Gravik\Chart\VoicingLine;
@@ -41,7 +44,7 @@ final readonly class Cells
         return new Playing(
             self::first($cells, static fn (Cell $cell): ?Role => $cell->role) ?? Role::Active,
             $this->pattern($cells, $meter)
-                ?? throw BreakdownNotValid::noPattern($this->place($section), $this->section($section)->name, $meter->text()),
+                ?? throw new NoPatternInMeter($this->place($section), $this->section($section)->name, $meter->text()),
             $this->line($cells),
             self::first($cells, static fn (Cell $cell): ?int => $cell->level) ?? Levels::HIGHEST,
             $this->groove($cells, $this->part($part), $meter),
@@ -131,7 +134,7 @@ final readonly class Cells
             }
         }
 
-        throw BreakdownNotValid::noSection($id);
+        throw new SectionUnknown($id);
     }
 
     private function part(string $id): BandPart
@@ -142,7 +145,7 @@ final readonly class Cells
             }
         }
 
-        throw BreakdownNotValid::noPart($id);
+        throw new PartUnknown($id);
     }
 
     /**

@@ -9,8 +9,20 @@ use Gravik\Band\Instrument;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Cell;
+use Gravik\Breakdown\Failure\EndingTimeNotPossible;
+use Gravik\Breakdown\Failure\EndingWithoutRepeat;
+use Gravik\Breakdown\Failure\GenreTooLong;
+use Gravik\Breakdown\Failure\GrooveMeterDiffers;
+use Gravik\Breakdown\Failure\IdNotReadable;
+use Gravik\Breakdown\Failure\IdTwice;
+use Gravik\Breakdown\Failure\IdUnknown;
+use Gravik\Breakdown\Failure\NoGuitar;
+use Gravik\Breakdown\Failure\PatternMeterDiffers;
+use Gravik\Breakdown\Failure\SongNotPlayable;
+use Gravik\Breakdown\Failure\TitleOutOfRange;
+use Gravik\Breakdown\Failure\TooManyOfOneKind;
 use Gravik\Breakdown\Pass;
-use Gravik\Chart\ChartNotReadable;
+use Gravik\Chart\ChartException;
 use Gravik\Chart\FormEntry;
 use Gravik\Chart\Section;
 use Gravik\Neck\Neck;
@@ -56,24 +68,24 @@ final readonly class Validity
     {
         try {
             $this->breakdown->written();
-        } catch (ChartNotReadable $tooLong) {
-            throw BreakdownNotValid::tooLong('/sections', $tooLong);
+        } catch (ChartException $tooLong) {
+            throw new SongNotPlayable('/sections', $tooLong);
         }
 
         try {
             $this->breakdown->course();
-        } catch (ChartNotReadable $tooLong) {
-            throw BreakdownNotValid::tooLong('/passes', $tooLong);
+        } catch (ChartException $tooLong) {
+            throw new SongNotPlayable('/passes', $tooLong);
         }
     }
 
     private function words(): void
     {
         if (trim($this->breakdown->title) === '' || mb_strlen($this->breakdown->title) > 120) {
-            throw BreakdownNotValid::title();
+            throw new TitleOutOfRange();
         }
         if (mb_strlen($this->breakdown->genre) > 80) {
-            throw BreakdownNotValid::genre();
+            throw new GenreTooLong();
         }
     }
 
@@ -81,7 +93,7 @@ final readonly class Validity
     {
         foreach (self::MOST as $list => $most) {
             if (count($this->breakdown->{$list}) > $most) {
-                throw BreakdownNotValid::tooMany($list, count($this->breakdown->{$list}), $most);
+                throw new TooManyOfOneKind($list, count($this->breakdown->{$list}), $most);
             }
         }
     }
@@ -92,10 +104,10 @@ final readonly class Validity
             $seen = [];
             foreach ($this->breakdown->{$list} as $place => $each) {
                 if (preg_match('/^[\w-]{1,40}$/', $each->id) !== 1) {
-                    throw BreakdownNotValid::id("/{$list}/{$place}/id", $each->id);
+                    throw new IdNotReadable("/{$list}/{$place}/id", $each->id);
                 }
                 if (isset($seen[$each->id])) {
-                    throw BreakdownNotValid::twice("/{$list}/{$place}/id", $each->id);
+                    throw new IdTwice("/{$list}/{$place}/id", $each->id);
                 }
                 $seen[$each->id] = true;
             }
@@ -121,11 +133,11 @@ final readonly class Validity
             $taken = [];
             foreach ($section->endings as $number => $ending) {
                 if ($comes < 2) {
-                    throw BreakdownNotValid::endingWithoutRepeat("/sections/{$place}/endings/{$number}", $section->name);
+                    throw new EndingWithoutRepeat("/sections/{$place}/endings/{$number}", $section->name);
                 }
                 foreach ($ending->times as $time) {
                     if ($time > $comes || isset($taken[$time])) {
-                        throw BreakdownNotValid::endingTime("/sections/{$place}/endings/{$number}/times", $section->name, $time, $comes);
+                        throw new EndingTimeNotPossible("/sections/{$place}/endings/{$number}/times", $section->name, $time, $comes);
                     }
                     $taken[$time] = true;
                 }
@@ -166,7 +178,7 @@ final readonly class Validity
             $meter = $section->setting($this->breakdown->start)->meter;
             foreach ($this->breakdown->patterns as $pattern) {
                 if ($cell->section === $section->id && $cell->pattern === $pattern->id && ! $pattern->pattern->meter->equals($meter)) {
-                    throw BreakdownNotValid::patternMeter(
+                    throw new PatternMeterDiffers(
                         "{$pointer}/pattern",
                         $pattern->pattern->meter->text(),
                         $section->name,
@@ -201,7 +213,7 @@ final readonly class Validity
         $this->guitar();
         foreach ($this->breakdown->parts as $place => $part) {
             if ($part->groove !== null && ! $part->groove->meter->equals($this->breakdown->start->meter)) {
-                throw BreakdownNotValid::grooveMeter(
+                throw new GrooveMeterDiffers(
                     "/parts/{$place}/groove",
                     $part->groove->name,
                     $part->groove->meter->text(),
@@ -219,7 +231,7 @@ final readonly class Validity
             }
         }
 
-        throw BreakdownNotValid::noGuitar();
+        throw new NoGuitar();
     }
 
     /** @param 'sections'|'patterns'|'lines'|'parts'|'passes' $list */
@@ -233,6 +245,6 @@ final readonly class Validity
             }
         }
 
-        throw BreakdownNotValid::unknownId($pointer, $id, $list);
+        throw new IdUnknown($pointer, $id, $list);
     }
 }

@@ -12,7 +12,7 @@ use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Gate;
 use Gravik\Breakdown\Pass;
 use Gravik\Breakdown\Stage;
-use Gravik\Formats\DocumentNotReadable;
+use Gravik\Formats\Failure\FieldNotReadable;
 
 /**
  * The parts of a document, its passes with what is different in them, and the gates of its lesson.
@@ -106,7 +106,7 @@ final readonly class BandJson
         $fields = Fields::of($value, $pointer)->only(['stage', 'gate']);
         $slug = $fields->string('stage');
         $stage = array_values(array_filter(Stage::cases(), static fn (Stage $each): bool => $each->slug() === $slug))[0]
-            ?? throw DocumentNotReadable::at($pointer.'/stage', 'a lesson has the stages 1 to 10.');
+            ?? throw new FieldNotReadable($pointer.'/stage', 'a lesson has the stages 1 to 10.');
         $gate = $fields->object('gate')->only(['biasMs', 'spreadMs', 'swingPoints', 'missedShare']);
 
         return [

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Gravik\Formats\Internal;
 
-use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\CoreException;
 use Gravik\Formats\DocumentNotReadable;
+use Gravik\Formats\Failure\FieldNotReadable;
 use Gravik\Quote;
 
 /**
@@ -23,7 +23,7 @@ final readonly class Fields
     {
         return is_array($value) && ($value === [] || ! array_is_list($value))
             ? new self($value, $pointer)
-            : throw DocumentNotReadable::at($pointer, 'an object is expected here.');
+            : throw new FieldNotReadable($pointer, 'an object is expected here.');
     }
 
     /** @param list<string> $known */
@@ -31,7 +31,7 @@ final readonly class Fields
     {
         foreach (array_keys($this->values) as $name) {
             if (! in_array($name, $known, true)) {
-                throw DocumentNotReadable::at($this->pointer, sprintf('the field "%s" is not known here.', Quote::short((string) $name)));
+                throw new FieldNotReadable($this->pointer, sprintf('the field "%s" is not known here.', Quote::short((string) $name)));
             }
         }
 
@@ -47,14 +47,14 @@ final readonly class Fields
     {
         $value = $this->value($name);
 
-        return is_string($value) ? $value : throw DocumentNotReadable::at($this->at($name), 'a text is expected here.');
+        return is_string($value) ? $value : throw new FieldNotReadable($this->at($name), 'a text is expected here.');
     }
 
     public function int(string $name): int
     {
         $value = $this->value($name);
 
-        return is_int($value) ? $value : throw DocumentNotReadable::at($this->at($name), 'a whole number is expected here.');
+        return is_int($value) ? $value : throw new FieldNotReadable($this->at($name), 'a whole number is expected here.');
     }
 
     public function number(string $name): float
@@ -63,14 +63,14 @@ final readonly class Fields
 
         return is_int($value) || is_float($value)
             ? (float) $value
-            : throw DocumentNotReadable::at($this->at($name), 'a number is expected here.');
+            : throw new FieldNotReadable($this->at($name), 'a number is expected here.');
     }
 
     public function bool(string $name): bool
     {
         $value = $this->value($name);
 
-        return is_bool($value) ? $value : throw DocumentNotReadable::at($this->at($name), 'true or false is expected here.');
+        return is_bool($value) ? $value : throw new FieldNotReadable($this->at($name), 'true or false is expected here.');
     }
 
     public function object(string $name): self
@@ -89,7 +89,7 @@ final readonly class Fields
     {
         $value = $this->string($name);
 
-        return $enum::tryFrom($value) ?? throw DocumentNotReadable::at($this->at($name), sprintf(
+        return $enum::tryFrom($value) ?? throw new FieldNotReadable($this->at($name), sprintf(
             '"%s" is not possible here; choose one of %s.', Quote::short($value), implode(', ', array_column($enum::cases(), 'value')),
         ));
     }
@@ -105,10 +105,10 @@ final readonly class Fields
     {
         $values = $this->value($name);
         if (! is_array($values) || ! array_is_list($values)) {
-            throw DocumentNotReadable::at($this->at($name), 'a list is expected here.');
+            throw new FieldNotReadable($this->at($name), 'a list is expected here.');
         }
         if (count($values) > $most) {
-            throw DocumentNotReadable::at($this->at($name), sprintf('%d entries are too many; %d is the most.', count($values), $most));
+            throw new FieldNotReadable($this->at($name), sprintf('%d entries are too many; %d is the most.', count($values), $most));
         }
         $list = [];
         foreach ($values as $index => $value) {
@@ -131,7 +131,7 @@ final readonly class Fields
     {
         $list = $this->list($name, $read, $most);
 
-        return $list !== [] ? $list : throw DocumentNotReadable::at($this->at($name), 'at least one is needed here.');
+        return $list !== [] ? $list : throw new FieldNotReadable($this->at($name), 'at least one is needed here.');
     }
 
     /**
@@ -150,9 +150,9 @@ final readonly class Fields
         } catch (DocumentNotReadable $problem) {
             throw $problem;
         } catch (CoreException $problem) {
-            $within = $problem instanceof BreakdownNotValid ? $problem->pointer : '';
+            $within = is_string($problem->at()) ? $problem->at() : '';
 
-            throw DocumentNotReadable::at(($name === '' ? $this->pointer : $this->at($name)).$within, $problem->getMessage());
+            throw new FieldNotReadable(($name === '' ? $this->pointer : $this->at($name)).$within, $problem->getMessage());
         }
     }
 
@@ -160,24 +160,24 @@ final readonly class Fields
     {
         return $value === null || is_int($value)
             ? $value
-            : throw DocumentNotReadable::at($pointer, 'a whole number or null is expected here.');
+            : throw new FieldNotReadable($pointer, 'a whole number or null is expected here.');
     }
 
     public static function intIn(mixed $value, string $pointer): int
     {
-        return is_int($value) ? $value : throw DocumentNotReadable::at($pointer, 'a whole number is expected here.');
+        return is_int($value) ? $value : throw new FieldNotReadable($pointer, 'a whole number is expected here.');
     }
 
     public static function stringIn(mixed $value, string $pointer): string
     {
-        return is_string($value) ? $value : throw DocumentNotReadable::at($pointer, 'a text is expected here.');
+        return is_string($value) ? $value : throw new FieldNotReadable($pointer, 'a text is expected here.');
     }
 
     private function value(string $name): mixed
     {
         return array_key_exists($name, $this->values)
             ? $this->values[$name]
-            : throw DocumentNotReadable::at($this->pointer, sprintf('the field "%s" is missing.', $name));
+            : throw new FieldNotReadable($this->pointer, sprintf('the field "%s" is missing.', $name));
     }
 
     private function at(string $name): string

@@ -10,7 +10,7 @@ use Gravik\Chart\Pin;
 use Gravik\Chart\Place;
 use Gravik\Chart\PlacedMove;
 use Gravik\Chart\VoicingLine;
-use Gravik\Formats\DocumentNotReadable;
+use Gravik\Formats\Failure\FieldNotReadable;
 use Gravik\Neck\Company;
 use Gravik\Neck\FretRange;
 use Gravik\Neck\Line\BassMotion;
@@ -93,7 +93,7 @@ final readonly class LinesJson
     {
         $fields = Fields::of($value, $pointer)->only(['what', 'at', 'symbol', 'passes', 'times']);
         $move = array_values(array_filter($moves, static fn (Move $each): bool => $each->id === $fields->string('what')))[0]
-            ?? throw DocumentNotReadable::at($pointer.'/what', 'this is none of the moves of this breakdown.');
+            ?? throw new FieldNotReadable($pointer.'/what', 'this is none of the moves of this breakdown.');
 
         return new PlacedMove(
             $move,

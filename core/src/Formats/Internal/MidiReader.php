@@ -4,6 +4,14 @@ declare(strict_types=1);
 
 namespace Gravik\Formats\Internal;
 
+use Gravik\Formats\Failure\MidiCutShort;
+use Gravik\Formats\Failure\MidiEventUnknown;
+use Gravik\Formats\Failure\MidiFormatUnknown;
+use Gravik\Formats\Failure\MidiInFilmTime;
+use Gravik\Formats\Failure\MidiOfManySongs;
+use Gravik\Formats\Failure\MidiTempoNotPossible;
+use Gravik\Formats\Failure\MidiWithoutBeats;
+use Gravik\Formats\Failure\NotMidi;
 use Gravik\Formats\MidiNotReadable;
 
 /**
@@ -36,15 +44,15 @@ final class MidiReader
     public function __construct(private readonly string $bytes)
     {
         if (! str_starts_with($bytes, 'MThd') || strlen($bytes) < 14) {
-            throw str_starts_with($bytes, 'MThd') ? MidiNotReadable::cutShort(1) : MidiNotReadable::notMidi();
+            throw str_starts_with($bytes, 'MThd') ? new MidiCutShort(1) : new NotMidi();
         }
         /** @var array{length: int, format: int, tracks: int, division: int} $header */
         $header = unpack('Nlength/nformat/ntracks/ndivision', $bytes, 4);
         match (true) {
-            $header['format'] === 2 => throw MidiNotReadable::sequences(),
-            $header['format'] > 2 => throw MidiNotReadable::format($header['format']),
-            $header['division'] >= 0x8000 => throw MidiNotReadable::filmTime(),
-            $header['division'] === 0 => throw MidiNotReadable::division(),
+            $header['format'] === 2 => throw new MidiOfManySongs(),
+            $header['format'] > 2 => throw new MidiFormatUnknown($header['format']),
+            $header['division'] >= 0x8000 => throw new MidiInFilmTime(),
+            $header['division'] === 0 => throw new MidiWithoutBeats(),
             default => null,
         };
         $this->ticksPerQuarter = $header['division'];
@@ -65,7 +73,7 @@ final class MidiReader
         $length = unpack('N', $this->take(4));
         $this->end = $this->at + $length[1];
         if ($this->end > strlen($this->bytes)) {
-            throw MidiNotReadable::cutShort($this->track + 1);
+            throw new MidiCutShort($this->track + 1);
         }
         if ($kind === 'MTrk') {
             $this->track++;
@@ -100,7 +108,7 @@ final class MidiReader
                 $data = $first;
             }
             if ($status < 0x80 || $status >= 0xF0 || $data >= 0x80) {
-                throw MidiNotReadable::oddEvent($this->track);
+                throw new MidiEventUnknown($this->track);
             }
             $kind = $status & 0xF0;
             $value = $kind === 0xC0 || $kind === 0xD0 ? 0 : $this->byte();
@@ -130,7 +138,7 @@ final class MidiReader
         $data = $this->take($this->variable());
         if ($kind === 0x51 && strlen($data) === 3) {
             $microseconds = (int) hexdec(bin2hex($data));
-            $this->tempos[$tick] = $microseconds > 0 ? $microseconds : throw MidiNotReadable::tempo();
+            $this->tempos[$tick] = $microseconds > 0 ? $microseconds : throw new MidiTempoNotPossible();
         }
         if ($kind === 0x58 && strlen($data) >= 2) {
             $this->meter ??= [ord($data[0]), 2 ** min(6, ord($data[1]))];
@@ -148,7 +156,7 @@ final class MidiReader
             }
         }
 
-        throw MidiNotReadable::oddEvent($this->track);
+        throw new MidiEventUnknown($this->track);
     }
 
     private function byte(): int
@@ -159,7 +167,7 @@ final class MidiReader
     private function take(int $count): string
     {
         if ($this->at + $count > $this->end) {
-            throw MidiNotReadable::cutShort(max(1, $this->track));
+            throw new MidiCutShort(max(1, $this->track));
         }
         $taken = substr($this->bytes, $this->at, $count);
         $this->at += $count;

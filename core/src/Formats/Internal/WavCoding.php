@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Gravik\Formats\Internal;
 
+use Gravik\Formats\Failure\WavCodingUnknown;
+use Gravik\Formats\Failure\WavHeaderNotPossible;
+use Gravik\Formats\Failure\WavRateOutOfRange;
 use Gravik\Formats\WavNotReadable;
 
 /**
@@ -35,7 +38,7 @@ final readonly class WavCoding
     public static function read(string $bytes): self
     {
         if (strlen($bytes) < 16) {
-            throw WavNotReadable::header('it ends within its format');
+            throw new WavHeaderNotPossible('it ends within its format');
         }
         /** @var array{kind: int, channels: int, rate: int, bits: int} $format */
         $format = unpack('vkind/vchannels/Vrate/Vskip/vblock/vbits', $bytes);
@@ -46,13 +49,13 @@ final readonly class WavCoding
             $kind = $extended['kind'];
         }
         if (! ($kind === self::WHOLE && in_array($bits, [8, 16, 24, 32], true)) && ! ($kind === self::FLOATS && $bits === 32)) {
-            throw WavNotReadable::coding($kind, $bits);
+            throw new WavCodingUnknown($kind, $bits);
         }
         if ($channels < 1 || $channels > self::MOST_CHANNELS) {
-            throw WavNotReadable::header(sprintf('it speaks of %d channels', $channels));
+            throw new WavHeaderNotPossible(sprintf('it speaks of %d channels', $channels));
         }
         if ($rate < self::LOWEST_RATE || $rate > self::HIGHEST_RATE) {
-            throw WavNotReadable::rate($rate);
+            throw new WavRateOutOfRange($rate);
         }
 
         return new self($rate, $channels, $bits, $kind === self::FLOATS);

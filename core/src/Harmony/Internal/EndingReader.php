@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Gravik\Harmony\Internal;
 
-use Gravik\Harmony\ChordNotUnderstood;
 use Gravik\Harmony\Degree;
+use Gravik\Harmony\Failure\ChordContradiction;
+use Gravik\Harmony\Failure\ChordEndingUnknown;
 
 /**
  * Reads what follows the root, token by token, into an Ending.
@@ -48,7 +49,7 @@ final class EndingReader
         }
         $why = $this->ending->contradiction();
         if ($why !== null) {
-            throw ChordNotUnderstood::contradiction($this->symbol, $this->startsAt, $why, (new Nearest())->to($this->symbol));
+            throw new ChordContradiction($this->symbol, $this->startsAt, $why, (new Nearest())->to($this->symbol));
         }
 
         return $this->ending;
@@ -106,7 +107,7 @@ final class EndingReader
         } elseif (($found = $this->take('(?:aug|\+)', $text)) !== null) {
             $this->ending->quality('augmented');
         } else {
-            throw ChordNotUnderstood::unknownEnding($this->symbol, $this->at, (new Nearest())->to($this->symbol));
+            throw new ChordEndingUnknown($this->symbol, $this->at, (new Nearest())->to($this->symbol));
         }
 
         return $found[1];

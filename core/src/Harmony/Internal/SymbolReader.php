@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Gravik\Harmony\Internal;
 
-use Gravik\Harmony\ChordNotUnderstood;
 use Gravik\Harmony\ChordSymbol;
+use Gravik\Harmony\Failure\ChordEndingUnknown;
+use Gravik\Harmony\Failure\ChordWithoutRoot;
 use Gravik\Pitch\NoteName;
 
 /**
@@ -25,10 +26,10 @@ final readonly class SymbolReader
     {
         $symbol = trim($typed);
         if (mb_strlen($symbol) > self::LONGEST) {
-            throw ChordNotUnderstood::unknownEnding($symbol, self::LONGEST, null);
+            throw new ChordEndingUnknown($symbol, self::LONGEST, null);
         }
         if (preg_match(self::ROOT, $symbol, $found) !== 1) {
-            throw ChordNotUnderstood::noRoot($symbol, (new Nearest())->to($symbol));
+            throw new ChordWithoutRoot($symbol, (new Nearest())->to($symbol));
         }
         $root = NoteName::parse($found[1]);
         $rest = substr($symbol, strlen($found[1]));

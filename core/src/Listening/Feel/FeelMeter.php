@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Listening\Feel;
 
+use Gravik\Listening\Failure\TooFewStrokesForFeel;
 use Gravik\Listening\Feel\Internal\BarSlots;
 use Gravik\Listening\Feel\Internal\BeatGrid;
 use Gravik\Listening\Feel\Internal\BeatLine;
@@ -44,7 +45,7 @@ final readonly class FeelMeter
         ?int $division = null,
     ): FeelReading {
         if (count($strokes) < self::FEWEST) {
-            throw ListeningException::tooFewForFeel(count($strokes), self::FEWEST);
+            throw new TooFewStrokesForFeel(count($strokes), self::FEWEST);
         }
         $times = array_map(static fn (PlayedOnset $tap): float => $tap->t, $strokes);
         $search = new BeatSearch($meter, $this->tracker);

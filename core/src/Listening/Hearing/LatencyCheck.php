@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Listening\Hearing;
 
+use Gravik\Listening\Failure\ClicksNotHeard;
+use Gravik\Listening\Failure\TooFewCheckTaps;
 use Gravik\Listening\ListeningException;
 use Gravik\Listening\Statistics;
 
@@ -27,7 +29,7 @@ final readonly class LatencyCheck
         $late = self::late($clicks, array_map(static fn (HeardStroke $stroke): float => $stroke->t, $strokes));
 
         return $late === [] || count($late) < self::FEWEST
-            ? throw ListeningException::clicksNotHeard(count($late), count($clicks))
+            ? throw new ClicksNotHeard(count($late), count($clicks))
             : new self(Statistics::median($late), Statistics::spread($late), count($late));
     }
 
@@ -44,7 +46,7 @@ final readonly class LatencyCheck
         $late = self::late($clicks, $taps);
 
         return $late === [] || count($late) < self::FEWEST
-            ? throw ListeningException::tooFewChecks(count($late))
+            ? throw new TooFewCheckTaps(count($late))
             : new self(Statistics::median($late), Statistics::spread($late), count($late));
     }
 

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Gravik\Listening\Hearing;
 
+use Gravik\Listening\Failure\NoStrokesHeard;
+use Gravik\Listening\Failure\RecordingSilent;
+use Gravik\Listening\Failure\RecordingTooLong;
 use Gravik\Listening\Hearing\Internal\Envelopes;
 use Gravik\Listening\Hearing\Internal\Onset;
 use Gravik\Listening\Hearing\Internal\OnsetFinder;
@@ -94,7 +97,7 @@ final readonly class StrokeListener
     private static function envelopes(AudioSource $source): Envelopes
     {
         return $source->seconds() > 60 * self::MOST_MINUTES
-            ? throw ListeningException::tooLong($source->seconds() / 60, self::MOST_MINUTES)
+            ? throw new RecordingTooLong($source->seconds() / 60, self::MOST_MINUTES)
             : Envelopes::of($source);
     }
 
@@ -102,11 +105,11 @@ final readonly class StrokeListener
     private function strokes(Envelopes $envelopes): array
     {
         if ($envelopes->loud() < self::SILENCE) {
-            throw ListeningException::silence();
+            throw new RecordingSilent();
         }
         $onsets = (new OnsetFinder($envelopes))->find();
         if ($onsets === []) {
-            throw ListeningException::noStrokes();
+            throw new NoStrokesHeard();
         }
         $begins = array_map(static fn (Onset $onset): int => $onset->frame, $onsets);
         $energy = $envelopes->total();

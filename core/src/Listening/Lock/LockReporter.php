@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Gravik\Listening\Lock;
 
 use Gravik\Breakdown\Gate;
+use Gravik\Listening\Failure\DelayOutOfRange;
 use Gravik\Listening\Hit;
 use Gravik\Listening\Internal\Deviations;
 use Gravik\Listening\Internal\Drift;
-use Gravik\Listening\ListeningException;
 use Gravik\Listening\Lock\Internal\AskedBars;
 use Gravik\Listening\Lock\Internal\Findings;
 use Gravik\Listening\Lock\Internal\Hits;
@@ -42,7 +42,7 @@ final readonly class LockReporter
         ?int $bars = null,
     ): LockReport {
         if ($latencyMs !== null && ($latencyMs < -500 || $latencyMs > 1000)) {
-            throw ListeningException::latency();
+            throw new DelayOutOfRange();
         }
         $played = array_map(static fn (PlayedOnset $tap): float => $tap->t - ($latencyMs ?? 0.0) / 1000, $take->taps);
         $asked = AskedBars::of($timeline, $played, $bars);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Listening\Lock;
 
-use Gravik\Listening\ListeningException;
+use Gravik\Listening\Failure\NothingPlanned;
 use Gravik\Performance\PlayedStroke;
 use Gravik\Performance\Timeline;
 use Gravik\Time\Ruler;
@@ -35,7 +35,7 @@ final readonly class Plan
     public static function ofBars(Timeline $timeline, int $bars): self
     {
         if ($timeline->strokes === []) {
-            throw ListeningException::nothingPlanned();
+            throw new NothingPlanned();
         }
         $onsets = [];
         for ($round = 0; $round * $timeline->bars() < $bars; $round++) {
@@ -48,7 +48,7 @@ final readonly class Plan
             }
         }
 
-        return $onsets === [] ? throw ListeningException::nothingPlanned() : new self($onsets, $timeline);
+        return $onsets === [] ? throw new NothingPlanned() : new self($onsets, $timeline);
     }
 
     /** The meter, tempo and feel it begins in. */

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Gravik\Listening\Lock;
 
+use Gravik\Listening\Failure\NotATake;
+use Gravik\Listening\Failure\TapKeyUnknown;
+use Gravik\Listening\Failure\TapWithoutTime;
+use Gravik\Listening\Failure\TooManyTaps;
 use Gravik\Listening\Hearing\GripEar;
-use Gravik\Listening\ListeningException;
 use Gravik\Listening\PlayedOnset;
 use Gravik\Performance\Timeline;
 use Gravik\Strokes\Direction;
@@ -39,16 +42,16 @@ final readonly class Take
     {
         $list = is_array($take) && array_key_exists('taps', $take) ? $take['taps'] : $take;
         if (! is_array($list) || ! array_is_list($list)) {
-            throw ListeningException::notATake();
+            throw new NotATake();
         }
         if (count($list) > self::MOST_TAPS) {
-            throw ListeningException::tooManyTaps(count($list), self::MOST_TAPS);
+            throw new TooManyTaps(count($list), self::MOST_TAPS);
         }
         $taps = [];
         foreach ($list as $index => $tap) {
             $t = is_array($tap) ? $tap['t'] ?? null : $tap;
             if (! (is_int($t) || is_float($t)) || $t < -1 || $t > self::LONGEST_SECONDS) {
-                throw ListeningException::tapTime($index);
+                throw new TapWithoutTime($index);
             }
             $taps[] = new PlayedOnset(
                 (float) $t - $firstBeat,
@@ -153,6 +156,6 @@ final readonly class Take
             return null;
         }
 
-        return (is_string($key) ? Direction::tryFrom($key) : null) ?? throw ListeningException::tapKey($index);
+        return (is_string($key) ? Direction::tryFrom($key) : null) ?? throw new TapKeyUnknown($index);
     }
 }

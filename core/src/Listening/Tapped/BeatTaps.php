@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Listening\Tapped;
 
+use Gravik\Listening\Failure\TooFewBeats;
 use Gravik\Listening\ListeningException;
 use Gravik\Listening\Statistics;
 use Gravik\Time\Tempo;
@@ -26,7 +27,7 @@ final readonly class BeatTaps
     {
         sort($taps);
         if (count($taps) < self::FEWEST) {
-            throw ListeningException::tooFewBeats(count($taps), self::FEWEST);
+            throw new TooFewBeats(count($taps), self::FEWEST);
         }
         $gaps = [];
         foreach (array_slice($taps, 1) as $number => $tap) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Listening\Tapped;
 
+use Gravik\Listening\Failure\NothingTapped;
 use Gravik\Listening\ListeningException;
 use Gravik\Listening\PlayedOnset;
 use Gravik\Listening\Tapped\Internal\BeatReader;
@@ -65,7 +66,7 @@ final readonly class PatternReader
     {
         $taps = $this->within($taps, $bars);
         if ($taps === []) {
-            throw ListeningException::nothingTapped();
+            throw new NothingTapped();
         }
         $all = array_keys(self::DIVISIONS);
         $ways = $this->meter->isCompound()

@@ -6,6 +6,8 @@ namespace Gravik\Neck\Finder;
 
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Neck\Company;
+use Gravik\Neck\Failure\GripNotReadable;
+use Gravik\Neck\Failure\NothingFits;
 use Gravik\Neck\Finder\Internal\Demand;
 use Gravik\Neck\Finder\Internal\FingeringSearch;
 use Gravik\Neck\Finder\Internal\GripSearch;
@@ -50,7 +52,7 @@ final readonly class VoicingFinder
         $grips = $this->search($chord);
         $atLeast = $this->leastRanks($grips);
         if ($atLeast === []) {
-            throw NeckException::nothingFits($chord->text(), $grips === [] && $this->kind !== null
+            throw new NothingFits($chord->text(), $grips === [] && $this->kind !== null
                 ? sprintf('It has no such grip here (%s): choose another kind, or allow more strings or frets.', $this->kind->words())
                 : ($grips === []
                 ? 'No four-fret box on these strings and frets holds all its required notes: allow more strings or frets'.($this->company === Company::Alone ? ', or choose with a bass, where the root may be left out, or shells only.' : '.')
@@ -78,7 +80,7 @@ final readonly class VoicingFinder
             }
         }
         if ($best === []) {
-            throw NeckException::nothingFits(
+            throw new NothingFits(
                 $chord->text(),
                 'The fingers of this hand cannot hold any of its grips here: let it use a barre, the thumb or more fingers, or allow more strings.',
             );
@@ -141,7 +143,7 @@ final readonly class VoicingFinder
     {
         $open = $this->neck->openMidi();
         if (count($frets) !== count($open)) {
-            throw NeckException::grip(Frets::text($frets), count($open));
+            throw new GripNotReadable(Frets::text($frets), count($open));
         }
         $midi = [];
         $sounding = 0;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Neck\Grip;
 
-use Gravik\Neck\NeckException;
+use Gravik\Neck\Failure\NeckChoiceUnknown;
 
 /** The kinds of grip a teacher asks for by name. */
 enum GripKind: string
@@ -26,7 +26,7 @@ enum GripKind: string
     public static function parse(string $typed): self
     {
         return self::tryFrom($typed)
-            ?? throw NeckException::choice('kind of grip', $typed, implode(', ', array_column(self::cases(), 'value')));
+            ?? throw new NeckChoiceUnknown('kind of grip', $typed, implode(', ', array_column(self::cases(), 'value')));
     }
 
     /** As it stands on the screen. */

@@ -8,6 +8,8 @@ use Gravik\Harmony\ChordName;
 use Gravik\Harmony\ChordNamer;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
+use Gravik\Neck\Failure\GripNotReadable;
+use Gravik\Neck\Failure\TooFewStringsSound;
 use Gravik\Neck\Neck;
 use Gravik\Neck\NeckException;
 use Gravik\Words;
@@ -33,7 +35,7 @@ final readonly class GripNamer
     {
         $words = Words::of($typed);
         if (count($words) !== $strings) {
-            throw NeckException::grip($typed, $strings);
+            throw new GripNotReadable($typed, $strings);
         }
 
         return array_map(static function (string $word) use ($typed, $strings): ?int {
@@ -41,7 +43,7 @@ final readonly class GripNamer
                 return null;
             }
 
-            return preg_match('/^\d{1,2}$/', $word) === 1 && (int) $word <= 24 ? (int) $word : throw NeckException::grip($typed, $strings);
+            return preg_match('/^\d{1,2}$/', $word) === 1 && (int) $word <= 24 ? (int) $word : throw new GripNotReadable($typed, $strings);
         }, $words);
     }
 
@@ -75,7 +77,7 @@ final readonly class GripNamer
     {
         $open = $this->neck->openMidi();
         if (count($frets) !== count($open)) {
-            throw NeckException::grip(Frets::text($frets), count($open));
+            throw new GripNotReadable(Frets::text($frets), count($open));
         }
         $notes = [];
         foreach ($frets as $string => $fret) {
@@ -84,6 +86,6 @@ final readonly class GripNamer
             }
         }
 
-        return count($notes) < 2 ? throw NeckException::tooFewStrings() : $notes;
+        return count($notes) < 2 ? throw new TooFewStringsSound() : $notes;
     }
 }

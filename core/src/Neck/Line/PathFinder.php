@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Neck\Line;
 
+use Gravik\Neck\Failure\NoCommonTop;
+use Gravik\Neck\Failure\NoStepwiseBass;
 use Gravik\Neck\Grip\Voicing;
 use Gravik\Neck\Line\Internal\ChangeCost;
 use Gravik\Neck\Line\Internal\RoundSearch;
@@ -96,7 +98,7 @@ final readonly class PathFinder
             }
         }
 
-        return $best ?? throw NeckException::noCommonTop();
+        return $best ?? throw new NoCommonTop();
     }
 
     /**
@@ -110,7 +112,7 @@ final readonly class PathFinder
     {
         $path = $this->wishes->keepTop && $candidates !== [] ? $this->cheapestWithCommonTop($candidates) : $this->cheapest($candidates);
 
-        return is_finite($path->cost) ? $path : throw NeckException::noStepwiseBass();
+        return is_finite($path->cost) ? $path : throw new NoStepwiseBass();
     }
 
     /**

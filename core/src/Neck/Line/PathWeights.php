@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Neck\Line;
 
+use Gravik\Neck\Failure\WeightOutOfRange;
 use Gravik\Neck\NeckException;
 
 /** What a change between two grips costs, part by part (rules of thumb; the teacher may move them). */
@@ -26,7 +27,7 @@ final readonly class PathWeights
         public float $rank = 1.0,
     ) {
         foreach ([$shift, $fingers, $top, $rank] as $weight) {
-            ($weight >= 0 && $weight <= self::HEAVIEST) || throw NeckException::weight($weight, self::HEAVIEST);
+            ($weight >= 0 && $weight <= self::HEAVIEST) || throw new WeightOutOfRange($weight, self::HEAVIEST);
         }
     }
 }

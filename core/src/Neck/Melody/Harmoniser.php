@@ -7,12 +7,14 @@ namespace Gravik\Neck\Melody;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
 use Gravik\Harmony\Scale;
+use Gravik\Neck\Failure\MelodyNotReadable;
+use Gravik\Neck\Failure\MelodyOffTheNeck;
 use Gravik\Neck\FretRange;
 use Gravik\Neck\Neck;
 use Gravik\Neck\NeckException;
 use Gravik\Pitch\NoteName;
 use Gravik\Pitch\Pitch;
-use Gravik\Pitch\PitchNotUnderstood;
+use Gravik\Pitch\PitchException;
 use Gravik\Words;
 
 /**
@@ -52,19 +54,23 @@ final readonly class Harmoniser
     {
         $bars = [];
         $count = 0;
-        foreach (array_filter(array_map(trim(...), explode('|', $typed)), static fn (string $bar): bool => $bar !== '') as $bar) {
+        $at = 0;
+        foreach (explode('|', $typed) as $bar) {
             $notes = [];
-            foreach (Words::of($bar) as $word) {
-                $notes[] = $this->note($word);
+            foreach (Words::placed($bar) as $within => $word) {
+                $notes[] = $this->note($word, $at + $within);
             }
-            $bars[] = $notes;
+            $at += mb_strlen($bar) + 1;
             $count += count($notes);
+            if ($notes !== []) {
+                $bars[] = $notes;
+            }
         }
 
-        return $bars === [] || $count > self::MOST_NOTES || in_array([], $bars, true) ? throw NeckException::melody($typed) : $bars;
+        return $bars === [] || $count > self::MOST_NOTES ? throw new MelodyNotReadable($typed, 0) : $bars;
     }
 
-    private function note(string $word): int
+    private function note(string $word, int $at): int
     {
         $open = $this->neck->openMidi();
         if (preg_match('/^([1-8]):(\d{1,2})$/', $word, $place) === 1 && (int) $place[1] <= count($open)) {
@@ -72,8 +78,8 @@ final readonly class Harmoniser
         }
         try {
             return Pitch::parse($word)->midi();
-        } catch (PitchNotUnderstood) {
-            throw NeckException::melody($word);
+        } catch (PitchException) {
+            throw new MelodyNotReadable($word, $at);
         }
     }
 
@@ -152,7 +158,7 @@ final readonly class Harmoniser
         }
 
         return $choices === []
-            ? throw NeckException::melodyOffTheNeck(Pitch::ofMidi(
+            ? throw new MelodyOffTheNeck(Pitch::ofMidi(
                 max(0, min(127, $midi)),
                 NoteName::plain($midi % 12, $this->key->signature() > 0),
             )->text())

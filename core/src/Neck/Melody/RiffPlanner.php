@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Neck\Melody;
 
+use Gravik\Neck\Failure\RiffNotReadable;
 use Gravik\Neck\Neck;
 use Gravik\Neck\NeckException;
 use Gravik\Words;
@@ -36,19 +37,19 @@ final readonly class RiffPlanner
     {
         $open = $this->neck->openMidi();
         $notes = [];
-        foreach (Words::of($typed) as $word) {
+        foreach (Words::placed($typed) as $at => $word) {
             if (preg_match(
                 '/^(\d):(\d{1,2})$/',
                 $word,
                 $found,
             ) !== 1 || (int) $found[1] < 1 || (int) $found[1] > count($open) || (int) $found[2] > self::HIGHEST_FRET) {
-                throw NeckException::riff($word, count($open), self::HIGHEST_FRET);
+                throw new RiffNotReadable($word, count($open), self::HIGHEST_FRET, $at);
             }
             $notes[] = $this->note((int) $found[1], (int) $found[2]);
         }
 
         return $notes === [] || count($notes) > self::MOST_NOTES
-            ? throw NeckException::riff($typed, count($open), self::HIGHEST_FRET)
+            ? throw new RiffNotReadable($typed, count($open), self::HIGHEST_FRET, 0)
             : $notes;
     }
 

@@ -39,9 +39,11 @@ final readonly class StrokeEnds
         for ($place = count($strokes) - 1; $place >= 0; $place--) {
             $played = $strokes[$place];
             $ends = [];
-            foreach ($played->strings as $string) {
+            foreach ($played->strings as $order => $string) {
                 $again = $nextOnString[$string] ?? INF;
-                $ends[] = max($played->t + 0.01, min($this->end($played, $this->lengthOn($played, $string)), $again));
+                $dead = $played->stroke->isDeadOn($order, count($played->strings));
+                $end = $dead ? $played->t + self::CHUCK_SECONDS : $this->end($played, $this->lengthOn($played, $string));
+                $ends[] = max($played->t + 0.01, min($end, $again));
             }
             foreach (array_keys($played->voicing->frets) as $string) {
                 if ($played->stroke->freesTheHand() || in_array($string, $played->strings, true)) {
@@ -79,9 +81,6 @@ final readonly class StrokeEnds
     private function end(PlayedStroke $played, ?Length $length): float
     {
         $stroke = $played->stroke;
-        if ($stroke->articulation === Articulation::Chuck) {
-            return $played->t + self::CHUCK_SECONDS;
-        }
         if ($stroke->articulation === Articulation::Ghost) {
             return $played->t + self::GHOST_SECONDS;
         }

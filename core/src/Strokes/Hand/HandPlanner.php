@@ -35,7 +35,7 @@ final readonly class HandPlanner
                 default => (new Turns($school))->directions($stream->strokes),
             };
             foreach ($stream->strokes as $place => $stroke) {
-                $given = $directions[$place];
+                $given = $stroke->ownDirection() ?? $directions[$place];
                 $kept = $stroke->hasFixed('direction') ? $stroke->direction : null;
                 if ($kept !== null && $kept !== $given) {
                     $against[] = $stroke->at;

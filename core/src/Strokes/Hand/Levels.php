@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Gravik\Strokes\Hand;
 
 use Gravik\Strokes\Direction;
+use Gravik\Strokes\Failure\StrokeValueOutOfRange;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\School;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;
-use Gravik\Strokes\StrokesException;
 
 /**
  * A full pattern thinned for learning: level 1 keeps the beats, level 2 adds the strongest off-beats, level 3 is
@@ -50,7 +50,7 @@ final readonly class Levels
     public function thinned(Pattern $pattern, int $level): Pattern
     {
         if ($level < 1 || $level > self::HIGHEST) {
-            throw StrokesException::value('level', 'is 1, 2 or 3.');
+            throw new StrokeValueOutOfRange('level', 'is 1, 2 or 3.');
         }
         if ($level === self::HIGHEST) {
             return $pattern;

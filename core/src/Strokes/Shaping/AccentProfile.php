@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Gravik\Strokes\Shaping;
 
 use Gravik\Strokes\Articulation;
+use Gravik\Strokes\Failure\StrokeChoiceUnknown;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;
-use Gravik\Strokes\StrokesException;
 use Gravik\Time\Meter;
 
 /** Where the weight lies, laid over any pattern. */
@@ -22,7 +22,7 @@ enum AccentProfile: string
     public static function parse(string $typed): self
     {
         return self::tryFrom($typed)
-            ?? throw StrokesException::choice('accent profile', $typed, implode(', ', array_column(self::cases(), 'value')));
+            ?? throw new StrokeChoiceUnknown('accent profile', $typed, implode(', ', array_column(self::cases(), 'value')));
     }
 
     public function over(Pattern $pattern): Pattern

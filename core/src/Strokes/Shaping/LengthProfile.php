@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Gravik\Strokes\Shaping;
 
 use Gravik\Strokes\Articulation;
+use Gravik\Strokes\Failure\StrokeChoiceUnknown;
 use Gravik\Strokes\Length;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;
-use Gravik\Strokes\StrokesException;
 
 /** Which strokes are let go early, laid over any pattern: stages to learn one after the other. */
 enum LengthProfile: string
@@ -26,7 +26,7 @@ enum LengthProfile: string
     public static function parse(string $typed): self
     {
         return self::tryFrom($typed)
-            ?? throw StrokesException::choice('length profile', $typed, implode(', ', array_column(self::cases(), 'value')));
+            ?? throw new StrokeChoiceUnknown('length profile', $typed, implode(', ', array_column(self::cases(), 'value')));
     }
 
     /** Strokes on a beat get their length; what lies between keeps its own. */

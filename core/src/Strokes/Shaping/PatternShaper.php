@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Gravik\Strokes\Shaping;
 
+use Gravik\Strokes\Failure\PatternLengthNotWhole;
+use Gravik\Strokes\Failure\StrokeValueOutOfRange;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;
 use Gravik\Strokes\StrokesException;
 use Gravik\Strokes\Written\CountLine;
+use Gravik\Time\Failure\DivisionUnknown;
 use Gravik\Time\Meter;
-use Gravik\Time\TimeException;
 
 /** Lays a pattern out anew: on another grid, over more or fewer bars, in another meter. */
 final readonly class PatternShaper
@@ -24,8 +26,8 @@ final readonly class PatternShaper
      */
     public function shaped(Pattern $pattern, Meter $meter, int $bars, int $grid): Pattern
     {
-        in_array($grid, [1, 2, 3, 4, 6], true) || throw TimeException::division($grid);
-        ($bars >= 1 && $bars <= 4) || throw StrokesException::length($bars * $meter->barTicks(), $meter->barTicks());
+        in_array($grid, [1, 2, 3, 4, 6], true) || throw new DivisionUnknown($grid);
+        ($bars >= 1 && $bars <= 4) || throw new PatternLengthNotWhole($bars * $meter->barTicks(), $meter->barTicks());
         $slotTicks = intdiv($meter->beatTicks(), $grid);
         $ticks = $bars * $meter->barTicks();
         $streams = array_map(
@@ -44,7 +46,7 @@ final readonly class PatternShaper
      */
     public function withBeatDivided(Pattern $pattern, int $beat, int $division): Pattern
     {
-        in_array($division, [1, 2, 3, 4, 6], true) || throw TimeException::division($division);
+        in_array($division, [1, 2, 3, 4, 6], true) || throw new DivisionUnknown($division);
         $beatTicks = $pattern->meter->beatTicks();
 
         return $pattern->withStreams(array_map(static function (Stream $stream) use ($beat, $division, $beatTicks): Stream {
@@ -112,7 +114,7 @@ final readonly class PatternShaper
      */
     public function recounted(Pattern $pattern, Pattern $counted, int $line = 0): Pattern
     {
-        $old = $pattern->streams[$line] ?? throw StrokesException::value('line', 'is 1 or 2, as many as the pattern has.');
+        $old = $pattern->streams[$line] ?? throw new StrokeValueOutOfRange('line', 'is 1 or 2, as many as the pattern has.');
         $before = [];
         foreach ($old->strokes as $stroke) {
             $before[$stroke->at] = $stroke;

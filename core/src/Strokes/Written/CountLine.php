@@ -8,6 +8,11 @@ use Gravik\Strokes\Articulation;
 use Gravik\Strokes\ChordOf;
 use Gravik\Strokes\Counting;
 use Gravik\Strokes\Direction;
+use Gravik\Strokes\Failure\BeatCountedInTwoDivisions;
+use Gravik\Strokes\Failure\BeatCountedOutOfTurn;
+use Gravik\Strokes\Failure\CountedBeatsDoNotFit;
+use Gravik\Strokes\Failure\CountedOutOfOrder;
+use Gravik\Strokes\Failure\SyllableNotCounted;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;
@@ -38,20 +43,20 @@ final readonly class CountLine
         $beats = self::beats($typed, $meter);
         $perBar = $meter->beats();
         if ($beats === [] || count($beats) % $perBar !== 0 || count($beats) > 4 * $perBar) {
-            throw StrokesException::countedBeats(count($beats), $perBar, $meter->text());
+            throw new CountedBeatsDoNotFit(count($beats), $perBar, $meter->text());
         }
         $strokes = [];
         foreach ($beats as $number => $syllables) {
             $division = self::division(array_column($syllables, 'said'), $meter);
             if ($division === null) {
-                throw StrokesException::mixedBeat(implode(' ', array_column($syllables, 'said')), $number % $perBar + 1);
+                throw new BeatCountedInTwoDivisions(implode(' ', array_column($syllables, 'said')), $number % $perBar + 1, $syllables[0]['at']);
             }
             $last = -1;
             $ta = 0;
             foreach ($syllables as $syllable) {
                 $slot = self::slot($syllable['said'], $division, $meter, $ta);
                 if ($slot <= $last) {
-                    throw StrokesException::countedOutOfOrder($syllable['said'], $number % $perBar + 1);
+                    throw new CountedOutOfOrder($syllable['said'], $number % $perBar + 1, $syllable['at']);
                 }
                 $last = $slot;
                 if (! $syllable['air']) {
@@ -98,23 +103,23 @@ final readonly class CountLine
         return implode(' | ', array_map(static fn (array $inBar): string => implode(' ', $inBar), $bars));
     }
 
-    /** @return list<non-empty-list<array{said: string, air: bool, signs: string}>> beat by beat */
+    /** @return list<non-empty-list<array{said: string, air: bool, signs: string, at: int}>> beat by beat */
     private static function beats(string $typed, Meter $meter): array
     {
         $beats = [];
-        foreach (Words::of(strtr($typed, ['|' => ' '])) as $word) {
+        foreach (Words::placed(strtr($typed, ['|' => ' '])) as $at => $word) {
             if (preg_match(self::SIGNS, $word, $found) !== 1 || ($found[1] === '') !== ($found[3] === '')) {
-                throw StrokesException::countedSyllable($word);
+                throw new SyllableNotCounted($word, $at);
             }
             $said = $found[2];
             $isBeat = ctype_digit($said);
             if ($isBeat && (int) $said !== count($beats) % $meter->beats() + 1) {
-                throw StrokesException::countedBeat($said, count($beats) % $meter->beats() + 1);
+                throw new BeatCountedOutOfTurn($said, count($beats) % $meter->beats() + 1, $at);
             }
             if (! $isBeat && $beats === []) {
-                throw StrokesException::countedBeat($said, 1);
+                throw new BeatCountedOutOfTurn($said, 1, $at);
             }
-            $syllable = ['said' => $said, 'air' => $found[1] !== '', 'signs' => $found[4]];
+            $syllable = ['said' => $said, 'air' => $found[1] !== '', 'signs' => $found[4], 'at' => $at];
             if ($isBeat) {
                 $beats[] = [$syllable];
             } else {

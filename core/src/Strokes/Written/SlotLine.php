@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Gravik\Strokes\Written;
 
 use Gravik\Strokes\Articulation;
+use Gravik\Strokes\Failure\SlotsDoNotFit;
+use Gravik\Strokes\Failure\SlotSignUnknown;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;
-use Gravik\Strokes\StrokesException;
+use Gravik\Time\Failure\DivisionUnknown;
 use Gravik\Time\Meter;
-use Gravik\Time\TimeException;
 
 /** A pattern typed as one sign a slot: . air, x strum, X accented, c chuck, g ghost. Spaces and | are for the eye. */
 final readonly class SlotLine
@@ -19,12 +20,12 @@ final readonly class SlotLine
     public static function parse(string $typed, Meter $meter, int $grid): Pattern
     {
         if (! in_array($grid, [1, 2, 3, 4, 6], true)) {
-            throw TimeException::division($grid);
+            throw new DivisionUnknown($grid);
         }
         $signs = mb_str_split((string) preg_replace('/[\s|]+/u', '', mb_scrub($typed)));
         $perBar = $meter->beats() * $grid;
         if ($signs === [] || count($signs) % $perBar !== 0 || count($signs) > 4 * $perBar) {
-            throw StrokesException::slotsDoNotFit(count($signs), $perBar, $meter->text());
+            throw new SlotsDoNotFit(count($signs), $perBar, $meter->text());
         }
         $slotTicks = intdiv($meter->beatTicks(), $grid);
         $strokes = [];
@@ -46,7 +47,7 @@ final readonly class SlotLine
             'X' => new Stroke($at, $grid, accent: 2),
             'c' => new Stroke($at, $grid, articulation: Articulation::Chuck),
             'g' => new Stroke($at, $grid, articulation: Articulation::Ghost, accent: 0),
-            default => throw StrokesException::slotSign($sign, $slot),
+            default => throw new SlotSignUnknown($sign, $slot),
         };
     }
 }

@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { recalled, remember } from '../../../ui/remembered'
 import type { Backing, Choices } from '../../../api/types'
 
@@ -43,3 +44,23 @@ export function readSession(id: string, tempo: number, { startShare, minutes, ba
 }
 
 export const writeSession = (id: string, session: Session): void => void remember(key(id), JSON.stringify(session))
+
+/** Settings that make another ladder, which begins at its foot. */
+const OTHER_LADDER = ['start', 'goal', 'mode', 'minutes', 'bars'] as const satisfies (keyof Settings)[]
+
+/** The practice of one breakdown on this device: kept with every change. */
+export function useSession(id: string, tempo: number, usual: Choices['practice']) {
+  const [session, setSession] = useState<Session>(() => readSession(id, tempo, usual))
+  const keep = (next: Session) => {
+    writeSession(id, next)
+    setSession(next)
+  }
+  const { settings, cycles } = session
+  return {
+    ...session,
+    add: (cycle: Cycle) => keep({ settings, cycles: [...cycles, cycle] }),
+    set: (part: Partial<Settings>) =>
+      keep({ settings: { ...settings, ...part }, cycles: OTHER_LADDER.some((name) => name in part) ? [] : cycles }),
+    forget: () => keep({ settings, cycles: [] }),
+  }
+}

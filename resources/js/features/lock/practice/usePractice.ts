@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useEffect, useMemo, useReducer, useRef, useState } from 'react'
 import { useLadder } from '../../../api/queries'
 import type { Choices, Take } from '../../../api/types'
 import { useMicrophone } from '../../../audio/useMicrophone'
@@ -6,9 +6,8 @@ import { useRecorder } from '../../../audio/useRecorder'
 import { useBench, useDocument } from '../../bench/benchContext'
 import type { useJudge } from '../useJudge'
 import { withClicks } from './clickModes'
-import { playedSeconds, readSession, writeSession, type Session, type Settings } from './session'
-
-export type Phase = 'ready' | 'tuning-in' | 'playing' | 'judging' | 'between' | 'asked' | 'over'
+import { practiceAfter, READY } from './phases'
+import { playedSeconds, useSession, type Session } from './session'
 
 /** Between two cycles there is time to read one sentence. */
 const BETWEEN_MS = 4000
@@ -20,64 +19,34 @@ const BETWEEN_MS = 4000
 export function usePractice(judge: ReturnType<typeof useJudge>, usual: Choices['practice'], onProblem: (words: string) => void) {
   const { store, setTempo, timeline, tempo } = useBench()
   const document = useDocument()
-  const id = store.getState().id
-  const [session, setSession] = useState<Session>(() => readSession(id, document.start.tempo, usual))
-  const [phase, setPhase] = useState<Phase>('ready')
+  const session = useSession(store.getState().id, document.start.tempo, usual)
+  const { settings, cycles } = session
+  const [{ phase }, happen] = useReducer(practiceAfter, READY)
   const [last, setLast] = useState<Take | null>(null)
   const [rested, setRested] = useState(0)
-  const going = useRef(false)
-  const putBack = useRef<() => void>(() => undefined)
-  const { settings, cycles } = session
-  const ladder = useLadder({
-    start: settings.start,
-    goal: settings.goal,
-    minutes: settings.minutes,
-    bars: settings.bars,
-    mode: settings.mode,
-    meter: document.start.meter,
-    clean: cycles.map((cycle) => cycle.clean),
-    hurts: settings.hurts,
-    played: playedSeconds(cycles),
-    rested,
-    rest_after: settings.restAfter,
-  })
+  const ladder = useLadderOf(session, document.start.meter, rested)
   const step = ladder.data?.steps[ladder.data.at]
   const backings = useMemo(() => ladder.data?.backings ?? [], [ladder.data])
+  const putBack = useRef<() => void>(() => undefined)
 
-  const keep = (next: Session) => {
-    writeSession(id, next)
-    setSession(next)
-  }
   const judged = (take: Take | null) => {
     putBack.current()
-    if (take === null) {
-      going.current = false
-      setPhase('ready')
-      return
-    }
+    if (take === null) return happen('came to nothing')
     setLast(take)
-    const now = {
-      ...session,
-      cycles: [
-        ...cycles,
-        { take: take.id, bpm: take.tempo, clean: take.report.gate.passed, seconds: (step?.seconds ?? 0) / (step?.cycles ?? 1) },
-      ],
-    }
-    keep(now)
-    setPhase(going.current ? 'between' : 'ready')
+    session.add({ take: take.id, bpm: take.tempo, clean: take.report.gate.passed, seconds: (step?.seconds ?? 0) / (step?.cycles ?? 1) })
+    happen('judged')
   }
   const recorder = useRecorder((take) => {
-    setPhase('judging')
+    happen('played')
     void judge.taps(take).then(judged)
   })
   const microphone = useMicrophone(
     (wav, firstBeat) => {
-      setPhase('judging')
+      happen('played')
       void judge.sound({ wav, firstBeat, bars: step?.bars ?? settings.bars, tempo }).then(judged)
     },
     (problem) => {
-      going.current = false
-      setPhase('ready')
+      happen('came to nothing')
       onProblem(problem)
     },
   )
@@ -90,8 +59,8 @@ export function usePractice(judge: ReturnType<typeof useJudge>, usual: Choices['
       return
     }
     if (timeline?.tempo !== step.bpm) return
-    setPhase('playing')
-    putBack.current = withClicks(backings.find(({ id: each }) => each === settings.backing))
+    happen('sounds')
+    putBack.current = withClicks(backings.find(({ id }) => id === settings.backing))
     const how = { bars: step.bars, ...(settings.backing === 'band' ? {} : { clickOnly: 'as set' as const }) }
     if (settings.input === 'microphone') void microphone.start(how)
     else void recorder.start({ ...how, tempo: step.bpm })
@@ -99,27 +68,16 @@ export function usePractice(judge: ReturnType<typeof useJudge>, usual: Choices['
   useEffect(() => {
     if (phase !== 'between' || ladder.isPlaceholderData || ladder.data === undefined) return
     if (ladder.data.pause !== null) {
-      setPhase(ladder.data.pause === 'over' ? 'over' : 'asked')
+      happen(ladder.data.pause === 'over' ? 'is over' : 'is asked')
       return
     }
-    const timer = setTimeout(() => setPhase('tuning-in'), BETWEEN_MS)
+    const timer = setTimeout(() => happen('goes on'), BETWEEN_MS)
     return () => clearTimeout(timer)
   }, [phase, ladder.data, ladder.isPlaceholderData])
-  // Nothing was played: there is nothing to judge, and the ladder waits.
-  const idle = recorder.status === 'idle' && microphone.status === 'idle'
-  const played = useRef(false)
-  useEffect(() => {
-    if (phase !== 'playing') {
-      played.current = false
-      return
-    }
-    if (!idle) played.current = true
-    else if (played.current) {
-      going.current = false
-      putBack.current()
-      setPhase('ready')
-    }
-  }, [phase, idle])
+  useNothingPlayed(phase === 'playing', recorder.status === 'idle' && microphone.status === 'idle', () => {
+    putBack.current()
+    happen('came to nothing')
+  })
   useEffect(() => () => putBack.current(), [])
 
   return {
@@ -134,33 +92,54 @@ export function usePractice(judge: ReturnType<typeof useJudge>, usual: Choices['
     step,
     recorder,
     microphone,
-    set: (part: Partial<Settings>) =>
-      keep({
-        settings: { ...settings, ...part },
-        cycles: 'start' in part || 'goal' in part || 'mode' in part || 'minutes' in part || 'bars' in part ? [] : cycles,
-      }),
-    begin: () => {
-      going.current = true
-      setPhase('tuning-in')
-    },
+    set: session.set,
+    begin: () => happen('begins'),
     /** Ends the ladder after this cycle's judgement; what was played so far is judged. */
     stop: () => {
-      going.current = false
+      happen('stops')
       if (phase === 'playing') {
         recorder.stop()
         microphone.stop()
-      } else setPhase('ready')
+      }
     },
     rested: () => {
       setRested(playedSeconds(cycles))
-      going.current = true
-      setPhase('tuning-in')
+      happen('begins')
     },
     forget: () => {
       setRested(0)
       setLast(null)
-      setPhase('ready')
-      keep({ settings, cycles: [] })
+      happen('came to nothing')
+      session.forget()
     },
   }
+}
+
+const useLadderOf = ({ settings, cycles }: Session, meter: string, rested: number) =>
+  useLadder({
+    start: settings.start,
+    goal: settings.goal,
+    minutes: settings.minutes,
+    bars: settings.bars,
+    mode: settings.mode,
+    meter,
+    clean: cycles.map((cycle) => cycle.clean),
+    hurts: settings.hurts,
+    played: playedSeconds(cycles),
+    rested,
+    rest_after: settings.restAfter,
+  })
+
+/** Tells of a cycle that began and ended without a take: there is nothing to judge, and the ladder waits. */
+function useNothingPlayed(playing: boolean, idle: boolean, onNothing: () => void) {
+  const began = useRef(false)
+  const tell = useRef(onNothing)
+  useEffect(() => {
+    tell.current = onNothing
+  })
+  useEffect(() => {
+    if (!playing) began.current = false
+    else if (!idle) began.current = true
+    else if (began.current) tell.current()
+  }, [playing, idle])
 }

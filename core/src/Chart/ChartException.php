@@ -1,0 +1,9 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Chart;
+
+use Gravik\CoreException;
+
+abstract class ChartException extends CoreException {}

@@ -1,0 +1,9 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Pitch;
+
+use Gravik\CoreException;
+
+abstract class PitchException extends CoreException {}

@@ -1,0 +1,55 @@
+import { Button, Select } from 'antd'
+import { countOf } from '../../ui/words'
+import { heardWords } from '../listen/watchHearing'
+import type { useJudge } from './useJudge'
+import type { useTaking } from './useTaking'
+
+const LENGTHS = [4, 8, 12, 16, 32, 64]
+
+type Props = {
+  taking: ReturnType<typeof useTaking>
+  judge: ReturnType<typeof useJudge>
+  canRecord: boolean
+  onUpload: () => void
+  onPractise: () => void
+}
+
+/** Ways to give a take, or the way to end the one that runs. */
+export function TakeActions({ taking, judge, canRecord, onUpload, onPractise }: Props) {
+  return (
+    <div className="title-actions">
+      {taking.busy ? (
+        <Button danger onClick={taking.stop}>
+          Stop <kbd>Esc</kbd>
+        </Button>
+      ) : (
+        <>
+          <Select
+            aria-label="Bars to record"
+            value={taking.bars}
+            options={LENGTHS.map((value) => ({ value, label: countOf(value, 'bar') }))}
+            onChange={taking.setBars}
+            style={{ width: 92 }}
+          />
+          <Button
+            onClick={onUpload}
+            disabled={!canRecord || judge.hearing}
+            loading={judge.hearing}
+            title="A WAV or MIDI file of you alone, at the tempo below"
+          >
+            {judge.hearing ? heardWords(judge.heard) : 'Upload'} <kbd>U</kbd>
+          </Button>
+          <Button onClick={taking.listen} disabled={!canRecord || judge.hearing}>
+            Microphone <kbd>M</kbd>
+          </Button>
+          <Button onClick={onPractise} disabled={!canRecord}>
+            Ladder <kbd>P</kbd>
+          </Button>
+          <Button type="primary" onClick={taking.record} disabled={!canRecord}>
+            Record a take <kbd className="on-ink">R</kbd>
+          </Button>
+        </>
+      )}
+    </div>
+  )
+}
