@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Formats;
 
+use Gravik\Strokes\Articulation;
 use Gravik\Strokes\Hand\AirStroke;
 use Gravik\Strokes\Hand\HandPlan;
 use Gravik\Time\Ruler;
@@ -23,7 +24,7 @@ final readonly class HandSketch
                     'slot' => intdiv($stroke->at, $slotTicks),
                     'direction' => $stroke->direction->value ?? 'down',
                     'beats' => round($ruler->beatsAt($stroke->at, $stroke->division), 6),
-                    'kind' => $stroke->articulation->value,
+                    'kind' => ($stroke->isDead() ? Articulation::Chuck : $stroke->articulation)->value,
                     'accent' => $stroke->accent,
                     'chord' => $stroke->chord->value,
                     'ornament' => $stroke->ornament?->kind->value,

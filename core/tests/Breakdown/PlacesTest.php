@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Gravik\Band\Groove;
 use Gravik\Band\Role;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
@@ -9,7 +10,11 @@ use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Change\PatternChanger;
 use Gravik\Breakdown\Change\PlaceSetter;
 use Gravik\Breakdown\Desk;
+use Gravik\Breakdown\Playing;
+use Gravik\Chart\VoicingLine;
 use Gravik\Formats\BreakdownJson;
+use Gravik\Neck\Company;
+use Gravik\Strokes\NamedPattern;
 use Gravik\Strokes\Stream;
 use Gravik\Tests\Support\Examples;
 
@@ -95,4 +100,23 @@ it('writes into the only pass where that tells of its own what is played, so tha
 
     expect($desk->line()->id)->toBe('high')->and($desk->in($after)->line()->id)->toBe('low')
         ->and($after->passes[0]->cells)->toHaveCount(1)->and($after->cells)->toEqual($desk->breakdown->cells);
+});
+
+it('is played alike only where role, strokes, grips, level and groove are the same', function (): void {
+    [$low, $high] = [new VoicingLine('l1', 'low', Company::Alone), new VoicingLine('l2', 'high', Company::Alone)];
+    [$plain, $other] = [
+        new NamedPattern('p1', 'plain', Examples::pattern('x.x.x.x.')),
+        new NamedPattern('p2', 'other', Examples::pattern('x.x.x.x.')),
+    ];
+    $one = new Playing(Role::Active, $plain, $low, 3, Groove::named('shuffle'));
+
+    expect($one->equals(new Playing(Role::Active, $plain, $low, 3, Groove::named('shuffle'))))->toBeTrue()
+        ->and(array_map($one->equals(...), [
+            new Playing(Role::Out, $plain, $low, 3, Groove::named('shuffle')),
+            new Playing(Role::Active, $other, $low, 3, Groove::named('shuffle')),
+            new Playing(Role::Active, $plain, $high, 3, Groove::named('shuffle')),
+            new Playing(Role::Active, $plain, $low, 2, Groove::named('shuffle')),
+            new Playing(Role::Active, $plain, $low, 3, Groove::named('straight-drive')),
+            new Playing(Role::Active, $plain, $low, 3, null),
+        ]))->each->toBeFalse();
 });

@@ -7,8 +7,10 @@ use Gravik\Chart\ChartLine;
 use Gravik\Chart\Course;
 use Gravik\Chart\CourseChord;
 use Gravik\Chart\Ending;
+use Gravik\Chart\Failure\PlaceNotPossible;
 use Gravik\Chart\Form;
 use Gravik\Chart\FormEntry;
+use Gravik\Chart\Place;
 use Gravik\Chart\Section;
 use Gravik\Chart\Setting;
 use Gravik\Harmony\Key;
@@ -92,3 +94,7 @@ it('takes lines of a section and of its endings up to their longest', function (
         ->and(fn () => new Section('a', 'A', $longest.'a'))->toThrow(ChartException::class)
         ->and(fn () => new Ending([1], $longest.'a'))->toThrow(ChartException::class);
 });
+
+it('knows no place before its section', function (?int $ending, int $bar, int $tick): void {
+    new Place('a', $ending, $bar, $tick);
+})->with([[-1, 0, 0], [null, -1, 0], [0, -1, 960], [null, 0, -1]])->throws(PlaceNotPossible::class);

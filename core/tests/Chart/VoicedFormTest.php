@@ -132,3 +132,12 @@ it('gives the same song with grips that were kept, and lists the same pins as lo
 
     expect($kept)->toEqual($fresh)->and(array_map(static fn (Pin $pin): string => $pin->symbol, $fresh->loose))->toBe(['A9', 'A7']);
 });
+
+it('names the strings that its grips sound, from the lowest on', function (): void {
+    $breakdown = Examples::breakdown(['key' => 'E minor', 'sections' => [['name' => 'A', 'line' => '| Em | Am |']], 'pins' => [
+        ['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Em', 'frets' => [null, null, 2, 0, 0, null]],
+        ['section' => 0, 'bar' => 1, 'at' => 0, 'symbol' => 'Am', 'frets' => [null, 0, 2, 2, null, null]],
+    ]]);
+
+    expect(Toolbox::of($breakdown)->voiced()->stringsUsed())->toBe([5, 4, 3, 2]);
+});

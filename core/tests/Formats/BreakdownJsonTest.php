@@ -4,7 +4,18 @@ declare(strict_types=1);
 
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\DocumentNotReadable;
+use Gravik\Formats\HandSketch;
+use Gravik\Strokes\Action;
+use Gravik\Strokes\Hand\HandPlanner;
+use Gravik\Strokes\Pattern;
+use Gravik\Strokes\School;
+use Gravik\Strokes\Stream;
+use Gravik\Strokes\Stroke;
 use Gravik\Tests\Support\Examples;
+use Gravik\Time\Feel;
+use Gravik\Time\Meter;
+use Gravik\Time\Ruler;
+use Gravik\Time\Tempo;
 use Opis\JsonSchema\Helper;
 use Opis\JsonSchema\Validator;
 
@@ -302,4 +313,30 @@ it('puts walks of one kind under one move, and leaves out what held to no sectio
     $breakdown = Examples::breakdown(['approaches' => [$walk(0, 0), $walk(0, 1), $walk(7, 0)], 'pins' => [$pin]]);
 
     expect([count($breakdown->moves), count($breakdown->placed), $breakdown->lines[0]->pins])->toBe([1, 2, []]);
+});
+
+it('holds so many cells in a pass, and so many frets in a pin', function (): void {
+    $full = Examples::full();
+    $cells = static function (int $count) use ($full): array {
+        $full['passes'][1]['cells'] = array_fill(0, $count, ['part' => 'drums', 'section' => 'b', 'role' => 'out']);
+
+        return $full;
+    };
+    $full['lines'][0]['pins'][0]['frets'] = array_fill(0, 9, null);
+
+    expect(count((new BreakdownJson())->read($cells(200))->passes[1]->cells))->toBe(200)
+        ->and(static fn () => (new BreakdownJson())->read($cells(201)))->toThrow(DocumentNotReadable::class, '200 is the most')
+        ->and(static fn () => (new BreakdownJson())->read($full))->toThrow(DocumentNotReadable::class, '8 is the most');
+});
+
+it('sketches a hand in beats as they sound, what is dead as a chuck', function (): void {
+    $pattern = new Pattern(Meter::parse('4/4'), 3840, [new Stream('s', [
+        new Stroke(0, 2), new Stroke(480, 2, action: Action::Slap), new Stroke(1920, 1), new Stroke(2880, 3), new Stroke(3200, 3),
+    ])]);
+    $ruler = new Ruler($pattern->meter, new Tempo(100), Feel::fixed(2));
+    $sketch = HandSketch::of((new HandPlanner())->plan($pattern, School::AllDown, $ruler, Feel::fixed(2)), $ruler);
+
+    expect(array_column($sketch['strokes'], 'beats'))->toBe([0.0, 0.666667, 2.0, 3.0, 3.333333])
+        ->and(array_column($sketch['strokes'], 'kind'))->toBe(['ring', 'chuck', 'ring', 'ring', 'ring'])
+        ->and([$sketch['beats'], $sketch['beats_a_bar'], $sketch['p']])->toBe([4, 4, 0.666667]);
 });

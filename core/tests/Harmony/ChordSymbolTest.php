@@ -138,3 +138,12 @@ it('knows which notes fight a chord when they are held: a half step above one of
     'over Cmaj7 the root is its own, though B lies under it' => ['Cmaj7', [61, 65, 68]],
     'over Dm7: D♭ above C, E♭, F♯ and B♭' => ['Dm7', [61, 63, 66, 70]],
 ]);
+
+it('calls strangers to a chord by the degree a player would', function (string $chord, int $pitchClass, string $degree): void {
+    expect(ChordSymbol::parse($chord)->degreeOf($pitchClass)->label())->toBe($degree);
+})->with([['C5', 1, '♭9'], ['C5', 2, '9'], ['C5', 3, '♭3'], ['C5', 4, '3'], ['C5', 5, '11'], ['C5', 6, '♭5'], ['C5', 8, '♭13'],
+    ['C5', 9, '13'], ['C5', 10, '♭7'], ['C5', 11, '7'], ['C', 0, 'R'], ['Cdim', 7, '5']]);
+
+it('offers the plain chord where nothing it knows is near', function (): void {
+    expect(static fn () => ChordSymbol::parse('Dzzzzzzzzz'))->toThrow(ChordNotUnderstood::class, 'Did you mean "D"?');
+});

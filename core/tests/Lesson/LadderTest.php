@@ -159,3 +159,12 @@ it('uses the minutes to the second', function (): void {
     expect(ladder(60, 60, 2, bars: 15)->fits)->toBeTrue()->and(ladder(60, 60, 2, bars: 15)->minutes())->toBe(2.0)
         ->and(fn () => ladder(60, 60, 1.999, bars: 15))->toThrow(LessonException::class);
 });
+
+it('begins to count two in a row anew after every step', function (array $clean, int $at): void {
+    $ladder = ladder(100, 140, 20);
+
+    expect($ladder->stepAfter($clean))->toBe($at);
+})->with([
+    [[true], 0], [[true, true], 1], [[true, true, true], 1], [[true, true, true, true], 2], [[true, false, true, false], 0],
+    [[true, true, false], 1], [[true, true, false, false], 0], [[false, false, true, true], 1], [[true, false, true, true], 1],
+]);

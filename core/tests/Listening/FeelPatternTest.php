@@ -101,3 +101,13 @@ it('measures a delay from the clicks a microphone hears, and says when it hears 
             'heard 5 of the 16 clicks',
         );
 });
+
+it('takes a stroke for dead where most of its rounds were, half of them are not most', function (): void {
+    $kinds = static fn (array $lines): array => array_map(
+        static fn (Stroke $stroke): string => $stroke->articulation->value,
+        figureOf(bars($lines, 12))?->streams[0]->strokes ?? [],
+    );
+
+    expect($kinds(['x.c.x.x.', 'x.c.x.x.', 'x.x.x.x.'])[1])->toBe('chuck')
+        ->and($kinds(['x.c.x.x.', 'x.x.x.x.', 'x.x.x.x.'])[1])->toBe('ring');
+});

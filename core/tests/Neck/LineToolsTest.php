@@ -11,7 +11,9 @@ use Gravik\Neck\Company;
 use Gravik\Neck\Finder\Enricher;
 use Gravik\Neck\Finder\Enrichment;
 use Gravik\Neck\Finder\VoicingFinder;
+use Gravik\Neck\Grip\FingerMoves;
 use Gravik\Neck\Grip\Voicing;
+use Gravik\Neck\HandProfile;
 use Gravik\Neck\Line\TuningConverter;
 use Gravik\Neck\Melody\HarmonisedNote;
 use Gravik\Neck\Melody\Harmoniser;
@@ -179,3 +181,25 @@ it('takes a whole line to an open tuning and back, chord by chord', function ():
         ->and($symbols($there))->toBe($symbols($line))->and($symbols($back))->toBe($symbols($line))
         ->and(Toolbox::of($there)->voiced()->loose)->toBe([]);
 });
+
+it('adds only what keeps the bass and the reach of the hand', function (): void {
+    $finder = new VoicingFinder(standardNeck());
+    $grip = $finder->voicing(ChordSymbol::parse('Em'), [null, null, 2, 4, 5, 3]) ?? throw new LogicException('no grip');
+    $enriched = (new Enricher(standardNeck(), $finder, Company::Alone, new HandProfile('small')))->of($grip, Key::parse('E minor'));
+
+    foreach ($enriched as $each) {
+        expect($each->voicing->bassMidi())->toBe($grip->bassMidi())
+            ->and($each->voicing->spanMm)->toBeLessThanOrEqual((new HandProfile('small'))->reachMm());
+    }
+    expect($enriched)->not->toBe([]);
+});
+
+it('says that no finger moves only where every finger that presses was there before', function (array $from, array $to, bool $none): void {
+    $finder = new VoicingFinder(standardNeck());
+    $am = static fn (array $frets): Voicing => $finder->voicing(ChordSymbol::parse('Am'), $frets) ?? throw new LogicException('no grip');
+
+    expect(FingerMoves::between($am($from), $am($to))->none)->toBe($none);
+})->with([
+    'the bass beside' => [[null, 0, 2, 2, 1, 0], [0, 0, 2, 2, 1, 0], true],
+    'a finger lifted' => [[null, 0, 2, 2, 1, 0], [null, 0, 2, 2, 1, 3], false],
+]);

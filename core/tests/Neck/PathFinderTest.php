@@ -230,3 +230,9 @@ it('finds a finger that slides on its string cheaper than one that comes anew', 
     expect($cost->between($from, $slid))->toEqualWithDelta(count($kept) / 3, 1e-9)
         ->and($cost->between($from, $anew))->toEqualWithDelta((float) count($anew['fingers']), 1e-9);
 });
+
+it('weighs travel, fingers, top and rank as the handbook of the job does unless the teacher moves them', function (): void {
+    $usual = new PathWeights();
+
+    expect([$usual->shift, $usual->fingers, $usual->top, $usual->rank])->toBe([2.0, 0.3, 0.15, 1.0]);
+});

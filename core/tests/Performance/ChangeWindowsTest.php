@@ -105,3 +105,17 @@ it('shows a change that comes again and again once, and repairs none that fits',
     expect(count((new ChangeWindows($breakdown->neck))->of($timeline)))->toBe(4)->and(count($windows))->toBeLessThan(4)
         ->and($windows[0]->fits())->toBeTrue()->and((new ChangeRepairs())->of($breakdown, $timeline, $windows[0]))->toBe([]);
 });
+
+it('measures the way to open strings against the width of the first fret', function (): void {
+    $neck = new Neck(Tuning::standard());
+    $finder = new VoicingFinder($neck);
+    $far = $finder->voicing(ChordSymbol::parse('G'), [null, null, 12, 12, 12, 15]) ?? throw new LogicException('no grip');
+    $open = $finder->voicing(ChordSymbol::parse('G'), [null, null, 0, 0, 0, 3]) ?? throw new LogicException('no grip');
+    $windows = new ChangeWindows($neck);
+    $width = $open->position === 0 ? $neck->fretMm(1) : $neck->fretMm($open->position) - $neck->fretMm($open->position - 1);
+
+    expect($windows->needMs($far, $open))->toEqualWithDelta(
+        100 + 60 * log($neck->travelMm($far->position, $open->position) / $width + 1, 2),
+        1e-9,
+    );
+});

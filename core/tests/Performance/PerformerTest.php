@@ -264,3 +264,31 @@ it('plays every part as loud as it is set', function (): void {
     }
     expect($half)->not->toBe([]);
 });
+
+it('shakes the pitch five and a half times a second for as long as the note lasts', function (): void {
+    $strokes = [['at' => 0, 'division' => 1, 'length' => ['until' => 960], 'ornament' => ['kind' => 'vibrato', 'frets' => 0]]];
+    $glide = eventsOf(performed(withStrokes($strokes, ['tempo' => 60])), Instrument::Guitar)[0]->glide;
+
+    expect(array_column($glide, 0))->toEqualWithDelta(array_map(static fn (int $turn): float => $turn / 11, range(0, 10)), 1e-9)
+        ->and(array_column($glide, 1))->toBe([0.0, ...array_merge(...array_fill(0, 5, [0.35, 0.0]))]);
+});
+
+it('lets a string ring while the pick is on its way to it, one with a length of its own not', function (?array $length, bool $onItsWay): void {
+    $timeline = performed(withStrokes(
+        [['at' => 0, 'division' => 1, 'length' => $length], ['at' => 960, 'division' => 1]],
+        ['sections' => [['name' => 'A', 'line' => '| Dm |']]],
+    ));
+    $events = eventsOf($timeline, Instrument::Guitar);
+    $first = array_values(array_filter($events, static fn (Event $event): bool => $event->t < 0.4));
+    $last = end($first) ?: throw new LogicException('No string was struck.');
+    $again = array_values(array_filter($events, static fn (Event $event): bool => $event->t >= 0.4 && $event->string === $last->string))[0];
+
+    expect($again->t)->toBeGreaterThan(0.51)
+        ->and($last->t + $last->dur)->toEqualWithDelta($onItsWay ? $again->t : 0.5, 1e-9);
+})->with(['until it is struck' => [null, true], 'for a beat' => [['until' => 960], false]]);
+
+it('knows the bar of every moment, its last one to the end', function (): void {
+    $timeline = performed(Examples::breakdown(['tempo' => 120]));
+
+    expect(array_map($timeline->barAt(...), [-1.0, 0.0, 1.999, 2.0, 3.999, 4.0, 5.999, 6.0]))->toBe([0, 0, 0, 1, 1, 2, 2, 3]);
+});

@@ -71,3 +71,13 @@ it('refuses pitches without an octave or off the scale', function (string $typed
 it('is the same note only with the same letter and sign, though it may sound the same', function (string $one, string $other, bool $same): void {
     expect(NoteName::parse($one)->equals(NoteName::parse($other)))->toBe($same);
 })->with([['E♭', 'Eb', true], ['E♭', 'D♯', false], ['E♭', 'E', false], ['C', 'B♯', false], ['A♭', 'E♭', false]]);
+
+it('spells a pitch class by the letter asked for, counted round the alphabet in both directions', function (int $letter, int $pitch, string $name): void {
+    expect(NoteName::withLetter($letter, $pitch)->text())->toBe($name);
+})->with([[0, 1, 'C♯'], [7, 1, 'C♯'], [-7, 0, 'C'], [-1, 10, 'B♭'], [8, 3, 'D♯'], [6, 11, 'B'], [13, 0, 'B♯'], [-6, 1, 'D♭']]);
+
+it('reads pitches from C−1 to G9 and none beyond', function (string $lowest, string $highest): void {
+    expect(Pitch::parse($lowest)->midi())->toBe(0)->and(Pitch::parse($highest)->midi())->toBe(127)
+        ->and(static fn () => Pitch::parse('G#9'))->toThrow(PitchException::class)
+        ->and(static fn () => Pitch::parse('Cb-1'))->toThrow(PitchException::class);
+})->with([['C-1', 'G9']]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Gravik\Strokes\Direction;
 use Gravik\Strokes\Hand\AirStroke;
+use Gravik\Strokes\Hand\Crossings;
 use Gravik\Strokes\Hand\HandPlan;
 use Gravik\Strokes\Hand\HandPlanner;
 use Gravik\Strokes\Hand\Warning;
@@ -12,6 +13,7 @@ use Gravik\Strokes\Pattern;
 use Gravik\Strokes\School;
 use Gravik\Strokes\Stream;
 use Gravik\Strokes\Stroke;
+use Gravik\Strokes\Written\PatternLibrary;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\Feel;
 use Gravik\Time\Meter;
@@ -109,4 +111,37 @@ it('numbers air strokes with their place', function (): void {
     $air = planned(Examples::pattern('x.x.'.'....'))->air;
 
     expect(array_map(static fn (AirStroke $stroke): int => $stroke->at, $air))->toBe([480, 1440, 1920, 2400, 2880, 3360]);
+});
+
+it('counts a crossing only where the string changes, and the long way round where the pick does not fall through', function (array $strings, int $count, int $around): void {
+    $strokes = array_map(
+        static fn (int $string, int $place): Stroke => new Stroke($place * 480, 2, direction: Direction::Down, strings: [$string]),
+        $strings,
+        array_keys($strings),
+    );
+    $crossings = Crossings::of($strokes);
+
+    expect([$crossings->count, $crossings->around])->toBe([$count, $around]);
+})->with([
+    'one string' => [[3, 3, 3], 0, 0],
+    'falling through to higher strings, and once back' => [[5, 4, 3], 3, 1],
+    'climbing to lower strings against the pick' => [[3, 4, 5], 3, 2],
+]);
+
+it('plays what the library calls thumb and brushes with thumb and fingers, and a picked bass with the pick', function (): void {
+    $ways = [];
+    foreach (PatternLibrary::all() as $entry) {
+        foreach (count($entry->pattern->streams) === 2 ? $entry->pattern->streams : [] as $stream) {
+            foreach ($stream->strokes as $stroke) {
+                $ways[$entry->school->value][$stream->name][$stroke->by->value] = true;
+            }
+        }
+    }
+
+    expect(array_keys($ways['thumb-fingers']['thumb']))->toBe(['thumb'])->and(array_keys($ways['thumb-fingers']['brushes']))->toBe(['fingers'])
+        ->and(array_keys($ways['pick-fingers']['bass'] ?? ['pick' => 1]))->toBe(['pick'])
+        ->and(array_keys($ways['pick-fingers']['upper'] ?? ['fingers' => 1]))->toBe(['fingers']);
+    foreach (array_diff_key($ways, ['thumb-fingers' => 1, 'pick-fingers' => 1]) as $streams) {
+        expect(array_map(array_keys(...), array_values($streams)))->each->toBe(['pick']);
+    }
 });

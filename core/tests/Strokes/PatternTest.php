@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 use Gravik\Strokes\Action;
 use Gravik\Strokes\Articulation;
+use Gravik\Strokes\Counting;
 use Gravik\Strokes\Length;
+use Gravik\Strokes\OrnamentKind;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\PlayedBy;
 use Gravik\Strokes\School;
@@ -137,4 +139,30 @@ it('strikes a line as most of its strokes are struck, an empty one as its name s
         new Stream('x', [(new Stroke(0, 1))->striking([5], Action::Pick, PlayedBy::Thumb)]),
         [Zone::Bass, Action::Pick, PlayedBy::Thumb],
     ],
+]);
+
+it('takes the way most of its strokes go for the usual one', function (): void {
+    $brush = static fn (int $at): Stroke => (new Stroke($at, 1))->striking(Zone::High, Action::Brush, PlayedBy::Fingers);
+    $thumb = static fn (int $at): Stroke => (new Stroke($at, 1))->striking(Zone::Bass, Action::Pick, PlayedBy::Thumb);
+
+    expect((new Stream('x', [$thumb(0), $brush(960), $brush(1920)]))->usualWay())->toBe([Zone::High, Action::Brush, PlayedBy::Fingers])
+        ->and((new Stream('x', [$brush(0), $brush(960), $thumb(1920), $thumb(2880), $thumb(3840)]))->usualWay())
+        ->toBe([Zone::Bass, Action::Pick, PlayedBy::Thumb])
+        ->and((new Stream('my thumb', []))->usualWay())->toBe([Zone::Bass, Action::Pick, PlayedBy::Thumb])
+        ->and((new Stream('bass', []))->usualWay())->toBe([Zone::Bass, Action::Pick, PlayedBy::Pick])
+        ->and((new Stream('strum', []))->usualWay())->toBe([Zone::All, Action::Strum, PlayedBy::Pick]);
+});
+
+it('comes into an ornament from where a hand usually does', function (OrnamentKind $kind, ?int $frets): void {
+    expect($kind->usualFrets())->toBe($frets);
+})->with([
+    [OrnamentKind::SlideIn, -1], [OrnamentKind::Grace, -1], [OrnamentKind::SlideOut, -3], [OrnamentKind::HammerOn, -2],
+    [OrnamentKind::PullOff, 2], [OrnamentKind::Bend, 2], [OrnamentKind::Vibrato, null], [OrnamentKind::Drag, null],
+]);
+
+it('counts what lies within a beat by the syllables of its division', function (string $meter, int $grid, string $counted): void {
+    expect(implode(' ', array_slice(Counting::syllables(Meter::parse($meter), $grid), 0, $grid + 1)))->toBe($counted);
+})->with([
+    ['4/4', 1, '1 2'], ['4/4', 2, '1 & 2'], ['4/4', 3, '1 trip let 2'], ['4/4', 4, '1 e & a 2'], ['4/4', 6, '1 ta trip ta let ta 2'],
+    ['12/8', 1, '1 2'], ['12/8', 3, '1 & a 2'],
 ]);

@@ -131,3 +131,10 @@ it('has tempos from 20 to 400 beats a minute', function (float $bpm, bool $playe
     $build = static fn (): Tempo => new Tempo($bpm);
     $played ? expect($build()->beatSeconds())->toEqualWithDelta(60 / $bpm, 1e-12) : expect($build)->toThrow(TimeException::class);
 })->with([[20, true], [400, true], [19.99, false], [400.01, false]]);
+
+it('leans sixteenths within swung eighths, each half of the beat straight in itself', function (): void {
+    $ruler = new Ruler(Meter::parse('4/4'), new Tempo(60), Feel::fixed(2));
+    $places = array_map(static fn (int $slot): float => $ruler->beatsAt(240 * $slot, 4), range(0, 4));
+
+    expect($places)->toEqualWithDelta([0.0, 1 / 3, 2 / 3, 5 / 6, 1.0], 1e-9);
+});

@@ -1,131 +1,66 @@
-import { useMemo, useRef, useState } from 'react'
-import { reshape, useChoices, useHand, type Shape } from '../../api/queries'
-import { withPattern } from '../../api/desk'
-import type { Hand, HandSlot, PatternDocument, Timeline } from '../../api/types'
+import { useRef, useState } from 'react'
+import { useChoices } from '../../api/queries'
+import type { Hand, Timeline } from '../../api/types'
 import { beatsSince } from '../../audio/bars'
 import { useKeys } from '../../ui/keys'
 import { useSheet } from '../../ui/useSheet'
-import { useTabState } from '../../ui/useTabState'
 import { useWidth } from '../../ui/useWidth'
 import { useBench, useMine } from '../bench/benchContext'
 import { PlayedHere } from '../bench/PlayedHere'
-import { useRemake } from '../bench/useRemake'
 import { CountField } from './CountField'
 import { ArrangeForm } from './ArrangeForm'
 import { HandTools } from './HandTools'
 import { NeckRibbon } from './NeckRibbon'
 import { PatternLibrary } from './PatternLibrary'
 import { SchoolSheet } from './SchoolSheet'
-import { GRIDS, SHEETS, type Sheet } from './sheets'
+import { SHEETS, type Sheet } from './sheets'
 import { StrokePanel } from './StrokePanel'
-import { lineEditor, withLines, type Kind } from './strokes'
 import { TapSheet } from './TapSheet'
+import { usePatternDesk } from './usePatternDesk'
 import { Waves } from './Waves'
 
 /** The pattern as the hand plays it: every slot is set by a click or one key. */
 export default function HandStation() {
-  const { store, desk, tempo, level, setLevel, timeline } = useBench()
+  const { desk, tempo, setLevel, timeline } = useBench()
   const { document, pattern } = desk
   const mine = useMine()
-  const remake = useRemake()
-  const [grid, setGrid] = useState<number | null>(null)
-  const [selected, setSelected] = useTabState(`slot:${store.getState().id}`, 0)
   const [sheet, setSheet] = useSheet<Sheet>(
     'wave',
     SHEETS.filter((each) => mine || !each.edits).map((each) => each.sheet),
   )
+  const at = usePatternDesk()
+  const { hand, slots, slot, stroke, line, lines, bars, setKind } = at
   const [kept, setKept] = useState<Hand | null>(null)
+  const compare = () => setKept(kept === null ? (hand ?? null) : null)
   const schools = useChoices().data?.schools ?? []
   const frame = useRef<HTMLDivElement>(null)
   const width = useWidth(frame)
-  const [divided, setDivided] = useState<{ beat: number; division: number; from: PatternDocument; to: PatternDocument | undefined } | null>(
-    null,
-  )
-  const hand = useHand(desk, tempo, grid, level, divided === null ? null : { beat: divided.beat, division: divided.division }).data
-  const slots = useMemo(() => hand?.slots ?? [], [hand])
-  const bars = hand === undefined ? 1 : hand.sketch.beats / hand.sketch.beats_a_bar
-  const mixed = new Set(slots.map(({ division }) => division)).size > 1
-  const slot: HandSlot | undefined = slots[Math.min(selected, slots.length - 1)]
-  const [line, setLine] = useState(0)
-  const lines = pattern.streams
-  const { strokeAt, withKind, withoutStroke, changed, fixedDirection } = useMemo(
-    () => lineEditor(Math.min(line, lines.length - 1), hand?.habits[line]),
-    [line, lines.length, hand?.habits],
-  )
-  const stroke = strokeAt(pattern, slot?.at ?? null)
-  const edit = (next: (pattern: PatternDocument) => PatternDocument) => mine && store.change((d) => withPattern(d, pattern.id, next))
-  const setKind = (kind: Kind) => slot !== undefined && edit((d) => withKind(d, slot, kind))
-  const setAir = () => slot !== undefined && edit((d) => withoutStroke(d, slot.at))
-  const direct = (direction: 'down' | 'up') =>
-    stroke !== undefined &&
-    edit((d) =>
-      fixedDirection(d, stroke.at, stroke.direction === direction && (stroke.fixed ?? []).includes('direction') ? null : direction),
-    )
-  const accent = () => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: ((stroke.accent ?? 1) + 1) % 4 }))
-  const grip = (chord: 'next' | 'open') =>
-    stroke !== undefined && edit((d) => changed(d, stroke.at, { chord: stroke.chord === chord ? 'this' : chord }))
-  const compare = () => setKept(kept === null ? (hand ?? null) : null)
-  const otherLine = () => {
-    if (line === 0) edit((d) => withLines(d, 2))
-    else edit((d) => withLines(d, 1))
-    setLine(line === 0 && (mine || lines.length === 2) ? 1 : 0)
-  }
-  const lay = (shape: Shape) => mine && void remake((d) => reshape({ ...desk, document: d }, shape))
-  const copyBar = () => (bars === 1 ? void reshapeTo({ bars: 2 }) : slot !== undefined && lay({ copy_bar: slot.at }))
-  const reshapeTo = async (shape: Shape) => {
-    if (!(await remake((d) => reshape({ ...desk, document: d }, shape)))) return
-    setGrid(shape.grid ?? grid)
-    setDivided(null)
-  }
-  /**
-   * The beat at the cursor in the next division: halves, thirds, quarters, sixths, whole. Going on starts from the
-   * strokes there were, so that trying divisions wears nothing down.
-   */
-  const divideBeat = async () => {
-    if (slot === undefined || hand === undefined) return
-    const beat = Math.floor(slot.beats + 1e-6)
-    const division = GRIDS[(GRIDS.findIndex(({ value }) => value === slot.division) + 1) % GRIDS.length]?.value ?? 2
-    const from = divided !== null && divided.beat === beat && divided.to === pattern ? divided.from : pattern
-    if (!(await remake((d) => reshape({ ...desk, document: withPattern(d, pattern.id, () => from) }, { beat, division })))) return
-    setGrid(null)
-    setDivided({ beat, division, from, to: store.getState().document.patterns.find(({ id }) => id === pattern.id) })
-    setSelected(slots.findIndex((each) => each.on_beat && Math.floor(each.beats + 1e-6) === beat))
-  }
-  const click = (at: HandSlot) => {
-    if (at.slot !== slot?.slot) {
-      setSelected(at.slot)
-      if (strokeAt(pattern, at.at) === undefined) edit((d) => withKind(d, at, 'ring'))
-      return
-    }
-    if (stroke === undefined) setKind('ring')
-    else setAir()
-  }
   useKeys(
     {
-      ArrowRight: () => setSelected((selected + 1) % Math.max(1, slots.length)),
-      ArrowLeft: () => setSelected((selected + slots.length - 1) % Math.max(1, slots.length)),
+      ArrowRight: () => at.step(1),
+      ArrowLeft: () => at.step(-1),
       x: () => setKind('ring'),
       c: () => setKind('chuck'),
       g: () => setKind('ghost'),
       m: () => setKind('palm-mute'),
       s: () => stroke !== undefined && setKind(stroke.articulation === 'short' ? 'ring' : 'short'),
-      a: accent,
-      p: () => grip('next'),
-      o: () => grip('open'),
-      h: () => lines.length === 2 && slot !== undefined && lay({ exchange_beat: slot.at }),
-      v: otherLine,
-      b: () => mine && copyBar(),
-      w: () => mine && void divideBeat(),
+      a: at.accent,
+      p: () => at.grip('next'),
+      o: () => at.grip('open'),
+      h: at.exchangeBeat,
+      v: at.otherLine,
+      b: at.copyBar,
+      w: at.divideBeat,
       ...Object.fromEntries(SHEETS.map(({ sheet: to, key, edits }) => [key, () => (mine || !edits) && setSheet(to)])),
       '1': () => setLevel(1),
       '2': () => setLevel(2),
       '3': () => setLevel(3),
       '=': compare,
-      d: () => direct('down'),
-      u: () => direct('up'),
-      '.': setAir,
-      Delete: setAir,
-      Backspace: setAir,
+      d: () => at.direct('down'),
+      u: () => at.direct('up'),
+      '.': at.setAir,
+      Delete: at.setAir,
+      Backspace: at.setAir,
     },
     sheet === 'wave',
   )
@@ -138,19 +73,19 @@ export default function HandStation() {
           sheet={sheet}
           onSheet={setSheet}
           line={line}
-          onLine={otherLine}
+          onLine={at.otherLine}
           comparing={kept !== null}
           onCompare={compare}
         >
           {mine && (
             <ArrangeForm
-              division={mixed ? 0 : (slots[0]?.division ?? 2)}
+              division={at.division}
               bars={bars}
               school={pattern.school}
               schools={schools}
-              onReshape={(shape) => void reshapeTo(shape)}
-              onSchool={(school) => edit((d) => ({ ...d, school }))}
-              onLay={lay}
+              onReshape={(shape) => void at.reshapeTo(shape)}
+              onSchool={at.setSchool}
+              onLay={at.lay}
             >
               <PlayedHere what="pattern" />
             </ArrangeForm>
@@ -183,7 +118,7 @@ export default function HandStation() {
               width={width}
               selectedAt={slot?.at ?? null}
               line={lines.length === 2 ? line : null}
-              onSlot={click}
+              onSlot={at.click}
             />
           )}
         </div>
@@ -217,10 +152,10 @@ export default function HandStation() {
         sounds={soundOf(timeline, pattern.id, stroke?.at)}
         mine={mine}
         onKind={setKind}
-        onAir={setAir}
-        onAccent={(to) => stroke !== undefined && edit((d) => changed(d, stroke.at, { accent: to }))}
-        onPart={(part) => stroke !== undefined && edit((d) => changed(d, stroke.at, part))}
-        onDirection={direct}
+        onAir={at.setAir}
+        onAccent={(accent) => at.setPart({ accent })}
+        onPart={at.setPart}
+        onDirection={at.direct}
       />
     </div>
   )

@@ -1,13 +1,15 @@
 import { App, Button } from 'antd'
-import { useEffect, useRef, useState } from 'react'
+import { useRef, useState } from 'react'
 import { useFeelReading } from '../../api/queries'
-import type { FeelReading, HeardStroke } from '../../api/types'
+import type { HeardStroke } from '../../api/types'
 import { FilePicker } from '../../ui/FilePicker'
 import { useKeys } from '../../ui/keys'
 import { useSheet } from '../../ui/useSheet'
 import { useBench } from '../bench/benchContext'
-import { counted, listenedTo, placesOf, withNewStroke, withStroke, type Listened, type ListenedStroke } from './listened'
+import { Counted } from './Counted'
+import { counted, listenedTo, type Listened, type ListenedStroke } from './listened'
 import { MicrophoneSheet } from './MicrophoneSheet'
+import { NothingHeard } from './NothingHeard'
 import { Overview } from './Overview'
 import { hearFile } from './sources'
 import { heardWords, watchHearing } from './watchHearing'
@@ -16,6 +18,7 @@ import { StrokeView } from './StrokeView'
 import { TakeOver } from './TakeOver'
 import { TapAlong } from './TapAlong'
 import { SwingFigure, TempoFigure, TuningFigure } from './figures'
+import { useCorrections } from './useCorrections'
 import { useListened } from './useListened'
 import { usePlayback } from './usePlayback'
 
@@ -30,11 +33,11 @@ export default function ListenStation() {
   const [sheet, setSheet] = useSheet<'none' | 'taps' | 'microphone'>('none', ['taps', 'microphone'])
   const [hearing, setHearing] = useState(false)
   const [heardShare, setHeardShare] = useState<number | null>(null)
-  const [chosen, setChosen] = useState(0)
   const playback = usePlayback()
   const file = useRef<HTMLInputElement>(null)
   const reading = useFeelReading(desk, listened === null ? [] : counted(listened), listened?.beats ?? [], listened?.told ?? {})
   const shown = reading.data
+  const { strokes, places, chosen, choose, stroke, edit, nudge, tell, faster, insert, halfWay } = useCorrections(listened, change, shown)
 
   const open = async (name: string, recording: File) => {
     setHearing(true)
@@ -43,7 +46,7 @@ export default function ListenStation() {
     try {
       const heard = await hearFile(recording)
       playback.load(heard.sound)
-      setChosen(0)
+      choose(0)
       change(listenedTo(name, heard.hearing))
     } catch (problem) {
       void message.error(problem instanceof Error ? problem.message : 'This recording could not be heard. Try another.', 10)
@@ -51,26 +54,6 @@ export default function ListenStation() {
       stopWatching()
       setHearing(false)
     }
-  }
-  const strokes = listened?.strokes ?? []
-  const places = listened === null || shown === undefined ? [] : placesOf(listened, shown)
-  const stroke = strokes[chosen]
-  const edit = (part: Partial<ListenedStroke>) =>
-    listened !== null && stroke !== undefined && change(steady(withStroke(listened, chosen, part)))
-  /** What is corrected by hand does not set the tempo in doubt again. */
-  const steady = (next: Listened): Listened => ({ ...next, told: { ...next.told, tempo: next.told.tempo ?? shown?.tempo_bpm } })
-  const nudge = (seconds: number) => stroke !== undefined && edit({ t: Math.round((stroke.t + seconds) * 1e4) / 1e4 })
-  const tell = (told: Listened['told']) => listened !== null && change({ ...listened, told: { ...listened.told, ...told } })
-  const faster = (times: number) => shown !== undefined && tell({ tempo: Math.round(shown.tempo_bpm * times * 10) / 10 })
-  const insert = (t: number) => {
-    if (listened === null) return
-    const next = steady(withNewStroke(listened, t))
-    change(next)
-    setChosen(next.strokes.findIndex((each) => each.t === t))
-  }
-  const halfWay = () => {
-    const next = strokes[chosen + 1]
-    if (stroke !== undefined && next !== undefined) insert(Math.round(((stroke.t + next.t) / 2) * 1e4) / 1e4)
   }
   const opening = sheet === 'none'
   useKeys(
@@ -82,8 +65,8 @@ export default function ListenStation() {
         ? {}
         : {
             p: () => playback.toggle(stroke?.t ?? 0),
-            ArrowLeft: () => setChosen(Math.max(0, chosen - 1)),
-            ArrowRight: () => setChosen(Math.min(strokes.length - 1, chosen + 1)),
+            ArrowLeft: () => choose(Math.max(0, chosen - 1)),
+            ArrowRight: () => choose(Math.min(strokes.length - 1, chosen + 1)),
             ',': () => nudge(-NUDGE_S),
             '.': () => nudge(NUDGE_S),
             x: () => edit({ out: stroke?.out !== true }),
@@ -141,7 +124,7 @@ export default function ListenStation() {
             onClose={() => setSheet('none')}
             onTapped={(hits, beats) => {
               setSheet('none')
-              setChosen(0)
+              choose(0)
               playback.load(null)
               change(tapped(hits, beats))
             }}
@@ -155,7 +138,7 @@ export default function ListenStation() {
             }}
           />
         ) : listened === null ? (
-          <Nothing onFile={(dropped) => void open(dropped.name, dropped)} />
+          <NothingHeard onFile={(dropped) => void open(dropped.name, dropped)} />
         ) : reading.error !== null ? (
           <p role="alert" className="finding finding-off">
             {reading.error.message} Correct the strokes, tap along, or open another recording.
@@ -170,7 +153,7 @@ export default function ListenStation() {
               reading={shown}
               fromBar={firstShown}
               bars={SHOWN_BARS}
-              onBar={(bar) => setChosen(nearestTo(strokes, shown.beats[bar * shown.beats_a_bar] ?? 0))}
+              onBar={(bar) => choose(nearestTo(strokes, shown.beats[bar * shown.beats_a_bar] ?? 0))}
             />
             <StrokeView
               listened={listened}
@@ -179,7 +162,7 @@ export default function ListenStation() {
               fromBar={firstShown}
               bars={SHOWN_BARS}
               chosen={chosen}
-              onChoose={setChosen}
+              onChoose={choose}
               onInsert={insert}
               at={playback.at}
             />
@@ -207,7 +190,7 @@ export default function ListenStation() {
               onHear={() => playback.toggle(stroke?.t ?? 0)}
               onOne={() => stroke !== undefined && tell({ first_beat: stroke.t })}
             />
-            <Tell reading={shown} told={listened.told} onTell={tell} onTimes={faster} />
+            <Counted reading={shown} told={listened.told} onTell={tell} onTimes={faster} />
             <TakeOver offers={shown.offers} tuning={listened.tuning} />
           </>
         ) : (
@@ -241,80 +224,3 @@ const tapped = (hits: HeardStroke[], beats: number[]): Listened => ({
   beats,
   told: {},
 })
-
-/** Half or double, and how the beat divides: what ears settle faster than figures. */
-function Tell({
-  reading,
-  told,
-  onTell,
-  onTimes,
-}: {
-  reading: FeelReading
-  told: Listened['told']
-  onTell: (told: Listened['told']) => void
-  onTimes: (times: number) => void
-}) {
-  return (
-    <section className="tell" aria-label="How it is counted">
-      <span className="label">Counted</span>
-      <Button size="small" onClick={() => onTimes(0.5)}>
-        half as fast <kbd>H</kbd>
-      </Button>
-      <Button size="small" onClick={() => onTimes(2)}>
-        twice <kbd>G</kbd>
-      </Button>
-      <label>
-        in{' '}
-        <select
-          aria-label="Slots a beat"
-          value={told.grid ?? 0}
-          onChange={(event) => onTell({ grid: Number(event.target.value) || undefined })}
-        >
-          <option value={0}>{reading.grid} a beat, as heard</option>
-          {[1, 2, 3, 4, 6].map((grid) => (
-            <option key={grid} value={grid}>
-              {grid} a beat
-            </option>
-          ))}
-        </select>
-      </label>
-    </section>
-  )
-}
-
-function Nothing({ onFile }: { onFile: (file: File) => void }) {
-  const [over, setOver] = useState(false)
-  useEffect(() => {
-    const drop = (event: DragEvent) => {
-      event.preventDefault()
-      setOver(false)
-      const file = event.dataTransfer?.files[0]
-      if (file !== undefined) onFile(file)
-    }
-    const drag = (event: DragEvent) => {
-      event.preventDefault()
-      setOver(event.type === 'dragover')
-    }
-    window.addEventListener('dragover', drag)
-    window.addEventListener('dragleave', drag)
-    window.addEventListener('drop', drop)
-    return () => {
-      window.removeEventListener('dragover', drag)
-      window.removeEventListener('dragleave', drag)
-      window.removeEventListener('drop', drop)
-    }
-  }, [onFile])
-  return (
-    <div className={over ? 'empty drop over' : 'empty drop'}>
-      <h2>Nothing to listen to yet</h2>
-      <p>
-        Drop a recording here, or press <kbd>O</kbd>: a guitar that comps, alone or well in front. Gravik finds every strum, the tempo, how
-        the off-beats lean and how the guitar is tuned. WAV, MIDI, and whatever else your browser plays.
-      </p>
-      <p>
-        A full band, or a record on the player: press <kbd>A</kbd> and tap along, beats with one hand and the comping with the other.{' '}
-        <kbd>M</kbd> listens to what is played in the room.
-      </p>
-    </div>
-  )
-}

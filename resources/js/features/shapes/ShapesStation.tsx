@@ -1,11 +1,8 @@
-import { Button, Popover, Segmented } from 'antd'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { ApiError } from '../../api/client'
 import { usePath, useVoicings } from '../../api/queries'
 import { withLine } from '../../api/desk'
 import type { LineDocument, VoicedChord, Voicing } from '../../api/types'
-import { band } from '../../audio/band'
-import { useBandFrames } from '../../audio/useBandFrames'
 import { hearGrip } from '../../audio/hearGrip'
 import { useKeys } from '../../ui/keys'
 import { useSheet } from '../../ui/useSheet'
@@ -18,23 +15,24 @@ import { Compare } from './Compare'
 import { FamilySheet } from './FamilySheet'
 import { GripTable } from './GripTable'
 import { HandsSheet } from './HandsSheet'
+import { LineRemarks } from './LineRemarks'
 import { MelodySheet } from './MelodySheet'
 import { NeckMapSheet } from './NeckMapSheet'
 import { NeckSheets } from './NeckSheets'
 import { OwnGrips } from './OwnGrips'
-import { PathWishesForm } from './PathWishesForm'
 import { ProofSheet } from './ProofSheet'
+import { ShapesHead } from './ShapesHead'
 import type { Label } from './sheetMarks'
 import { StringsSheet } from './StringsSheet'
 import { TypedGrip } from './TypedGrip'
+import { useFollowPlayback } from './useFollowPlayback'
 import { usePins } from './usePins'
 import { VIEWS, type View } from './views'
 
 const sameFrets = (a: (number | null)[], b: (number | null)[]): boolean =>
   a.length === b.length && a.every((fret, index) => fret === b[index])
 
-const COMPANY: Record<LineDocument['company'], string> = { alone: 'Alone', 'with-bass': 'With a bass', shell: 'Shells only' }
-const COMPANIES = Object.keys(COMPANY) as LineDocument['company'][]
+const COMPANIES: LineDocument['company'][] = ['alone', 'with-bass', 'shell']
 
 /** A grip for every chord of the line, by the cheapest path; any other can be chosen and pinned. */
 export default function ShapesStation() {
@@ -134,85 +132,25 @@ export default function ShapesStation() {
   return (
     <div className="with-side">
       <div className="station-main">
-        <div className="station-head">
-          <h2>Neck</h2>
-          {view === 'sheets' && <p className="muted">one sheet a chord, time falls; straight and green is held, bent moves</p>}
-          <div className="title-actions">
-            <Button type={elsewhere ? 'primary' : 'default'} aria-pressed={elsewhere} onClick={() => setElsewhere(!elsewhere)}>
-              Second place <kbd className={elsewhere ? 'on-ink' : ''}>E</kbd>
-            </Button>
-            {mine && (
-              <Popover trigger="click" placement="bottomRight" content={<PathWishesForm />}>
-                <Button>Ask of the line …</Button>
-              </Popover>
-            )}
-            {view === 'sheets' && (
-              <Segmented
-                aria-label="Label the dots with"
-                options={[
-                  { value: 'degrees', label: 'Degree' },
-                  { value: 'notes', label: 'Note' },
-                  { value: 'fingers', label: 'Finger' },
-                ]}
-                value={label}
-                onChange={setLabel}
-              />
-            )}
-          </div>
-        </div>
-        <nav className="view-row" aria-label="Tools of the neck">
-          <button
-            type="button"
-            className="view-tab company"
-            disabled={!mine}
-            title="Who plays along decides what a grip may leave out"
-            onClick={nextCompany}
-          >
-            {COMPANY[line.company]} <kbd>B</kbd>
-          </button>
-          {VIEWS.filter(({ view: each }) => mine || each !== 'hands').map(({ view: each, key, label: words }) => (
-            <button
-              key={each}
-              type="button"
-              className={view === each ? 'view-tab on' : 'view-tab'}
-              aria-pressed={view === each}
-              onClick={() => show(each)}
-            >
-              {words} <kbd className={view === each ? 'on-ink' : ''}>{key.toUpperCase()}</kbd>
-            </button>
-          ))}
-        </nav>
-        {path.error instanceof ApiError && (
-          <p role="alert" className="finding finding-off">
-            {path.error.message}
-          </p>
-        )}
-        {path.isPending && path.error === null && <p className="loading">Finding grips …</p>}
-        {chords.length === 0 && path.data !== undefined && (
-          <div className="empty">
-            <h2>No chords to hold yet</h2>
-            <p>Type a chord line in Chart; the grips appear here at once.</p>
-          </div>
-        )}
-        {elsewhere && (
-          <p className="finding finding-swing">
-            The same line in another place on the neck, pins left aside
-            {path.data === undefined || first.data === undefined
-              ? ''
-              : `: the hand travels ${path.data.travel.frets} frets and ${path.data.travel.held} notes are held; in the first place ${first.data.travel.frets} and ${first.data.travel.held}`}
-            . The first one is kept.{' '}
-            {mine && (
-              <Button size="small" onClick={pinAll}>
-                Pin this one instead
-              </Button>
-            )}
-          </p>
-        )}
-        {line.company === 'alone' && view === 'sheets' && path.data !== undefined && path.data.without_open_root.length > 0 && (
-          <p className="muted open-roots">
-            Alone, a finger holds the root of {path.data.without_open_root.join(', ')}: no open string gives it.
-          </p>
-        )}
+        <ShapesHead
+          view={view}
+          mine={mine}
+          company={line.company}
+          elsewhere={elsewhere}
+          label={label}
+          onView={show}
+          onCompany={nextCompany}
+          onElsewhere={() => setElsewhere(!elsewhere)}
+          onLabel={setLabel}
+        />
+        <LineRemarks
+          path={path}
+          first={first.data}
+          elsewhere={elsewhere}
+          alone={line.company === 'alone' && view === 'sheets'}
+          mine={mine}
+          onPinAll={pinAll}
+        />
         {view === 'strings' && <StringsSheet />}
         {view === 'hands' && <HandsSheet chords={chords} onPin={pins.pin} />}
         {current !== null && inUse !== null && (
@@ -291,17 +229,4 @@ export default function ShapesStation() {
 function ordered(voicings: Voicing[], current: VoicedChord | null, withCurrent: boolean): Voicing[] {
   if (!withCurrent || current === null || voicings.some((voicing) => sameFrets(voicing.frets, current.voicing.frets))) return voicings
   return [current.voicing, ...voicings]
-}
-
-/** While the band plays, the sheet of the sounding chord is the chosen one. */
-function useFollowPlayback(chords: VoicedChord[], choose: (index: number) => void): void {
-  const { timeline } = useBench()
-  const shown = useRef(-1)
-  useBandFrames(() => {
-    const at = band.position()
-    if (at === null || at.countIn !== null || timeline === undefined) return
-    const index = timeline.chords.find((chord) => chord.t <= at.t && at.t < chord.until)?.written ?? -1
-    if (index >= 0 && index < chords.length && index !== shown.current) choose(index)
-    shown.current = index
-  })
 }

@@ -1,23 +1,21 @@
-import { useQueryClient } from '@tanstack/react-query'
-import { App, Button, Input } from 'antd'
+import { Button, Input } from 'antd'
 import { lazy, Suspense, useDeferredValue, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { call } from '../../api/client'
-import { fetchBreakdown, keys, usePerson, useShelf } from '../../api/queries'
+import { usePerson, useShelf } from '../../api/queries'
 import type { BreakdownCard } from '../../api/types'
 import { useKeys } from '../../ui/keys'
-import { Mark } from '../../ui/Mark'
 import { MoreButton } from '../../ui/MoreButton'
 import { usePageTitle } from '../../ui/usePageTitle'
 import { countOf } from '../../ui/words'
-import { putOnShelf } from '../bench/keeper'
 import { Shortcuts } from '../bench/Shortcuts'
 import { BreakdownPanel } from './BreakdownPanel'
 import { Board, bookId } from './Board'
 import { boards } from './boards'
 import { ImportButton } from './ImportButton'
 import { NewBreakdown } from './NewBreakdown'
-import { Dialog } from '../../ui/Dialog'
+import { RenameDialog } from './RenameDialog'
+import { ShelfRail } from './ShelfRail'
+import { useShelfWork } from './useShelfWork'
 
 // It brings the sound along, which the shelf alone does not need.
 const QuickFinder = lazy(() => import('../finder/QuickFinder'))
@@ -28,14 +26,12 @@ const ANY_TUNE = { key: 'C major', tuning: 'standard', capo: 0, company: 'alone'
 /** All breakdowns as bars of one continuous hand, sorted from straight to hard. */
 export default function Shelf() {
   const person = usePerson().data
-  const client = useQueryClient()
   const navigate = useNavigate()
-  const { message } = App.useApp()
   const [search, setSearch] = useState('')
   const shelf = useShelf(useDeferredValue(search))
   const [chosenId, setChosenId] = useState<string | null>(null)
   const [making, setMaking] = useState(false)
-  const [renaming, setRenaming] = useState<string | null>(null)
+  const [renaming, setRenaming] = useState(false)
   const [help, setHelp] = useState(false)
   const [finding, setFinding] = useState(false)
   const searchField = useRef<{ focus(): void } | null>(null)
@@ -45,55 +41,8 @@ export default function Shelf() {
   const cards = rows.flatMap((row) => row.cards)
   const chosen = cards.find((card) => card.id === chosenId) ?? cards[0] ?? null
 
-  const refresh = () => client.invalidateQueries({ queryKey: keys.shelf })
-  const attempt = async (work: () => Promise<void>) => {
-    try {
-      await work()
-    } catch (problem) {
-      void message.error(problem instanceof Error ? problem.message : 'That did not work. Try again.')
-    }
-  }
+  const { refresh, duplicate, remove, rename, signOut } = useShelfWork(setChosenId)
   const open = (card: BreakdownCard) => void navigate(`/breakdown/${card.id}`)
-  const duplicate = (card: BreakdownCard) =>
-    attempt(async () => {
-      const { document } = await fetchBreakdown(card.id)
-      const copy = await putOnShelf({ ...document, title: `${document.title.slice(0, 112)} (copy)` })
-      await refresh()
-      setChosenId(copy.id)
-    })
-  const remove = (card: BreakdownCard) =>
-    attempt(async () => {
-      await call('DELETE', '/api/breakdowns/{id}', { path: { id: card.id } })
-      await refresh()
-      const putBack = () =>
-        void attempt(async () => {
-          await call('POST', '/api/breakdowns/{id}/put-back', { path: { id: card.id } })
-          message.destroy(card.id)
-          await refresh()
-          setChosenId(card.id)
-        })
-      void message.open({
-        key: card.id,
-        duration: 12,
-        content: (
-          <>
-            “{card.title}” is off the shelf.{' '}
-            <Button size="small" onClick={putBack}>
-              Undo
-            </Button>
-          </>
-        ),
-      })
-    })
-  const rename = (card: BreakdownCard, title: string) =>
-    attempt(async () => {
-      const stored = await fetchBreakdown(card.id)
-      await call('PUT', '/api/breakdowns/{id}', {
-        path: { id: card.id },
-        body: { document: { ...stored.document, title }, revision: stored.revision, sitting: 'shelf' },
-      })
-      await refresh()
-    })
   /** The focus goes along, so that who cannot see the frame knows where it is. */
   const step = (by: number) => {
     const next = cards[Math.min(cards.length - 1, Math.max(0, cards.findIndex((card) => card.id === chosen?.id) + by))]
@@ -115,37 +64,12 @@ export default function Shelf() {
 
   return (
     <div className="shelf">
-      <header className="rail">
-        <span className="brand">
-          <Mark /> Gravik
-        </span>
-        <nav aria-label="Place">
-          <span className="station-tab active">
-            <span>
-              <b>Shelf</b>
-              <small>{shelf.total === null ? '…' : countOf(shelf.total, search.trim() === '' ? 'breakdown' : 'match')}</small>
-            </span>
-          </span>
-        </nav>
-        <div className="rail-end">
-          <span>{person?.name}</span>
-          <button type="button" className="quiet" onClick={() => setHelp(true)}>
-            Keys <kbd>?</kbd>
-          </button>
-          <button
-            type="button"
-            className="quiet"
-            onClick={() =>
-              void attempt(async () => {
-                await call('DELETE', '/api/session', {})
-                window.location.assign('/')
-              })
-            }
-          >
-            Sign out
-          </button>
-        </div>
-      </header>
+      <ShelfRail
+        name={person?.name}
+        count={shelf.total === null ? '…' : countOf(shelf.total, search.trim() === '' ? 'breakdown' : 'match')}
+        onHelp={() => setHelp(true)}
+        onSignOut={() => void signOut()}
+      />
       <section className="title-row" aria-label="Shelf">
         <h1>Shelf</h1>
         <p className="summary">each bar of the line is a breakdown; straight at the left, hard at the right</p>
@@ -205,33 +129,16 @@ export default function Shelf() {
             card={chosen}
             onOpen={() => open(chosen)}
             onDuplicate={() => void duplicate(chosen)}
-            onRename={() => setRenaming(chosen.title)}
+            onRename={() => setRenaming(true)}
             onDelete={() => void remove(chosen)}
             teacher={teacher}
           />
         )}
       </main>
       {making && <NewBreakdown onClose={() => setMaking(false)} />}
-      <Dialog
-        title="Rename"
-        open={renaming !== null}
-        okText="Rename"
-        okButtonProps={{ disabled: (renaming ?? '').trim() === '' }}
-        onCancel={() => setRenaming(null)}
-        onOk={() => {
-          if (chosen !== null && renaming !== null && renaming.trim() !== '') void rename(chosen, renaming.trim())
-          setRenaming(null)
-        }}
-        destroyOnHidden
-      >
-        <Input
-          aria-label="New title"
-          autoFocus
-          maxLength={120}
-          value={renaming ?? ''}
-          onChange={(event) => setRenaming(event.target.value)}
-        />
-      </Dialog>
+      {renaming && chosen !== null && (
+        <RenameDialog title={chosen.title} onRename={(title) => void rename(chosen, title)} onClose={() => setRenaming(false)} />
+      )}
       {finding && (
         <Suspense>
           <QuickFinder neck={ANY_TUNE} onClose={() => setFinding(false)} />
