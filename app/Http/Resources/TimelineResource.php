@@ -239,7 +239,7 @@ final class TimelineResource
             'pattern' => $span?->hand->named->id,
             'pattern_bar' => $span === null
                 ? 0
-                : intdiv($bar->tick - $span->from, $bar->meter->barTicks()) % $span->hand->plan->pattern->bars(),
+                : intdiv($span->inPattern($bar->tick), $bar->meter->barTicks()),
             'section' => $visit->section->id,
             'pass' => $visit->pass,
             'time' => $visit->time,
@@ -312,7 +312,7 @@ final class TimelineResource
             'until' => round(max([$stroke->t, ...$stroke->ends]), 6),
             'slot' => $stroke->slot,
             'pattern' => $span?->hand->named->id,
-            'at' => $span === null ? 0 : ($stroke->tick - $span->from) % $span->hand->plan->pattern->ticks,
+            'at' => $span?->inPattern($stroke->tick) ?? 0,
             'bar' => $stroke->bar,
             'chord' => $stroke->chord,
             'direction' => $stroke->stroke->direction->value ?? 'down',

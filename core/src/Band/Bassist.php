@@ -32,8 +32,8 @@ final readonly class Bassist implements Player
     {
         $clock = new ChordClock($course);
         $notes = [];
-        foreach ($course->bars as $bar) {
-            $groove = $grooves[$bar->visit];
+        foreach ($course->bars as $number => $bar) {
+            $groove = $grooves[$number];
             if ($groove === null) {
                 continue;
             }

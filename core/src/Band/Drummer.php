@@ -21,8 +21,8 @@ final readonly class Drummer implements Player
     public function play(Course $course, array $grooves): array
     {
         $notes = [];
-        foreach ($course->bars as $bar) {
-            $groove = $grooves[$bar->visit];
+        foreach ($course->bars as $number => $bar) {
+            $groove = $grooves[$number];
             if ($groove === null) {
                 continue;
             }

@@ -12,7 +12,7 @@ interface Player
     public function part(): BandPart;
 
     /**
-     * @param list<?Groove> $grooves one for each visit of the course; null where the part is out
+     * @param list<?Groove> $grooves one for each bar of the course; null where the part is out
      *
      * @return list<BandNote> through the whole course, in any order
      */

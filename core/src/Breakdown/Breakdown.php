@@ -15,6 +15,7 @@ use Gravik\Chart\Move;
 use Gravik\Chart\PlacedMove;
 use Gravik\Chart\Section;
 use Gravik\Chart\Setting;
+use Gravik\Chart\Visit;
 use Gravik\Chart\VoicingLine;
 use Gravik\Neck\Neck;
 use Gravik\Strokes\NamedPattern;
@@ -74,10 +75,29 @@ final readonly class Breakdown
         );
     }
 
-    /** How a part plays a section, the so-manieth time it comes in a pass. */
-    public function cellFor(string $pass, string $section, string $part, int $time = 1): Playing
+    /**
+     * How a part plays a section, the so-manieth time it comes in a pass.
+     *
+     * @param ?int $bar of the section, from 0; null for what holds in all its bars
+     */
+    public function cellFor(string $pass, string $section, string $part, int $time = 1, ?int $bar = null): Playing
     {
-        return Cells::of($this)->playing($pass, $section, $part, $time);
+        return Cells::of($this)->playing($pass, $section, $part, $time, $bar);
+    }
+
+    /**
+     * How a part plays the song, bar by bar.
+     *
+     * @return list<Playing> one for each bar of the course
+     */
+    public function playings(Course $course, string $part): array
+    {
+        $cells = Cells::of($this);
+
+        return array_merge([], ...array_map(
+            static fn (Visit $visit): array => $cells->playings($visit->pass, $visit->section->id, $part, $visit->time, $visit->bars),
+            $course->visits,
+        ));
     }
 
     public function gate(int $stage): Gate

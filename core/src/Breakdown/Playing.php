@@ -9,26 +9,33 @@ use Gravik\Band\Role;
 use Gravik\Chart\VoicingLine;
 use Gravik\Strokes\NamedPattern;
 
-/** How a part plays one section of one pass, everything inherited filled in. */
+/** How a part plays a bar of one section of one pass, everything inherited filled in. */
 final readonly class Playing
 {
-    /** @param ?Groove $groove null for a part that plays none */
+    /**
+     * @param ?Groove $groove  null for a part that plays none
+     * @param int     $dynamic levels louder or softer than the song is there
+     */
     public function __construct(
         public Role $role,
         public NamedPattern $pattern,
         public VoicingLine $line,
         public int $level,
         public ?Groove $groove,
+        public Texture $texture = Texture::Pattern,
+        public int $dynamic = 0,
     ) {}
 
     public function equals(self $other): bool
     {
-        return [$this->role, $this->pattern->id, $this->line->id, $this->level, $this->groove?->slug] === [
-            $other->role,
-            $other->pattern->id,
-            $other->line->id,
-            $other->level,
-            $other->groove?->slug,
+        return $this->told() === $other->told();
+    }
+
+    /** @return list<mixed> */
+    private function told(): array
+    {
+        return [
+            $this->role, $this->pattern->id, $this->line->id, $this->level, $this->groove?->slug, $this->texture, $this->dynamic,
         ];
     }
 }

@@ -50,12 +50,13 @@ final readonly class Course
                     $places = [...$written[$section->id][''] ?? [], ...$ending === null ? [] : $written[$section->id][$ending] ?? []];
                     $setting = $section->setting($song);
                     $visit = new Visit($pass, $section, $time, $setting, $tick, count($bars), count($places));
-                    foreach ($places as [$writtenBar, $chordsThere]) {
+                    $loudness = Loudness::ofBars($section->dynamics, count($places));
+                    foreach ($places as $inVisit => [$writtenBar, $chordsThere]) {
                         foreach ($chordsThere as $index) {
                             $chord = $form->chords[$index];
                             $chords[] = new CourseChord($index, count($visits), $tick + $chord->at->tick, $chord->ticks, $chord->chord);
                         }
-                        $bars[] = new CourseBar($writtenBar, $tick, count($visits), $setting->meter);
+                        $bars[] = new CourseBar($writtenBar, $tick, count($visits), $inVisit, $setting->meter, $loudness[$inVisit]);
                         $tick += $setting->meter->barTicks();
                     }
                     $visits[] = $visit;

@@ -20,9 +20,10 @@ final readonly class PlacedMove
         public ?array $times = null,
     ) {}
 
-    public function with(?Place $at = null, ?string $symbol = null): self
+    /** @param ?list<string> $passes */
+    public function with(?Place $at = null, ?string $symbol = null, ?array $passes = null): self
     {
-        return new self($this->move, $at ?? $this->at, $symbol ?? $this->symbol, $this->passes, $this->times);
+        return new self($this->move, $at ?? $this->at, $symbol ?? $this->symbol, $passes ?? $this->passes, $this->times);
     }
 
     public function belongsTo(FormChord $chord): bool

@@ -14,7 +14,14 @@ use Gravik\Time\Tempo;
 /** A named stretch of the song, as it was typed. What it has no key, meter, tempo or feel of its own for is as the song's. */
 final readonly class Section
 {
-    /** @param list<Ending> $endings after $line, each in its times; a time that none names takes the last */
+    /** @var list<Dynamic> in order of bars */
+    public array $dynamics;
+
+    /**
+     * @param list<Ending>    $endings  after $line, each in its times; a time that none names takes the last
+     * @param list<Dynamic>   $dynamics a mark for a bar takes the place of one before it in the list
+     * @param list<SungWords> $words
+     */
     public function __construct(
         public string $id,
         public string $name,
@@ -24,7 +31,12 @@ final readonly class Section
         public ?Tempo $tempo = null,
         public ?Feel $feel = null,
         public array $endings = [],
+        array $dynamics = [],
+        public array $words = [],
     ) {
+        $byBar = array_column(array_map(static fn (Dynamic $mark): array => [$mark->bar, $mark], $dynamics), 1, 0);
+        ksort($byBar);
+        $this->dynamics = array_values($byBar);
         if (trim($name) === '' || mb_strlen($name) > 40) {
             throw new SectionNameMissing();
         }
@@ -50,12 +62,24 @@ final readonly class Section
         return $this->endings === [] ? null : count($this->endings) - 1;
     }
 
-    /** @param ?list<Ending> $endings */
-    public function with(?string $name = null, ?string $line = null, ?Key $key = null, ?Feel $feel = null, ?array $endings = null): self
-    {
+    /**
+     * @param ?list<Ending>    $endings
+     * @param ?list<Dynamic>   $dynamics
+     * @param ?list<SungWords> $words
+     */
+    public function with(
+        ?string $name = null,
+        ?string $line = null,
+        ?Key $key = null,
+        ?Feel $feel = null,
+        ?array $endings = null,
+        ?array $dynamics = null,
+        ?array $words = null,
+    ): self {
         return new self(
             $this->id, $name ?? $this->name, $line ?? $this->line,
             $key ?? $this->key, $this->meter, $this->tempo, $feel ?? $this->feel, $endings ?? $this->endings,
+            $dynamics ?? $this->dynamics, $words ?? $this->words,
         );
     }
 }

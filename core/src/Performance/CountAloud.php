@@ -38,11 +38,7 @@ final readonly class CountAloud
                 $division = 1;
                 if ($span !== null && $pattern !== null) {
                     $divisions[$span->hand->named->id] ??= self::divisions($pattern, $beatTicks);
-                    $division = $divisions[$span->hand->named->id][intdiv(
-                        $tick - $span->from,
-                        $beatTicks,
-                    ) % intdiv($pattern->ticks, $beatTicks)]
-                        ?? 1;
+                    $division = $divisions[$span->hand->named->id][intdiv($span->inPattern($tick), $beatTicks)] ?? 1;
                 }
                 for ($slot = 0; $slot < $division; $slot++) {
                     $said[] = [

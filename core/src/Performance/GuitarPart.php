@@ -5,15 +5,19 @@ declare(strict_types=1);
 namespace Gravik\Performance;
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Texture;
 use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\ChordClock;
 use Gravik\Chart\Course;
 use Gravik\Chart\PlacedApproach;
 use Gravik\Chart\VoicedForm;
 use Gravik\Performance\Internal\ApproachStrokes;
+use Gravik\Performance\Internal\Gains;
+use Gravik\Performance\Internal\RingingStrokes;
 use Gravik\Performance\Internal\StrokeEnds;
 use Gravik\Performance\Internal\ZoneStrings;
 use Gravik\Strokes\ChordOf;
+use Gravik\Strokes\Stroke;
 use Gravik\Time\TimeMap;
 
 /**
@@ -33,9 +37,10 @@ final readonly class GuitarPart
         $part = $breakdown->guitar();
         $feel = $part->straight ? $map->straight() : $map;
         $clock = new ChordClock($course, self::changesOfLine($spans));
+        $gains = new Gains($course, $feel, self::dynamics($course, $spans));
         $placed = [];
         foreach ($spans as $span) {
-            array_push($placed, ...$this->span($breakdown, $course, $feel, $clock, $voiced[$span->line->id], $span, $part->offsetMs));
+            array_push($placed, ...$this->span($breakdown, $course, $feel, $clock, $voiced[$span->line->id], $span, $part->offsetMs, $gains));
         }
         usort($placed, static fn (PlayedStroke $a, PlayedStroke $b): int => $a->t <=> $b->t);
 
@@ -51,44 +56,71 @@ final readonly class GuitarPart
         VoicedForm $voiced,
         Span $span,
         float $offsetMs,
+        Gains $gains,
     ): array {
-        $pattern = $span->hand->plan->pattern;
-        $slotTicks = $pattern->slotTicks();
         $tools = Toolbox::of($breakdown, $span->line);
-        $finder = $tools->finder();
         $approaches = $breakdown->placed === [] ? [] : $tools->approacher()->all($course, $voiced, $breakdown->placed);
         $begun = array_filter(
             $approaches,
             static fn (PlacedApproach $each): bool => $each->fromTicks >= $span->from && $each->fromTicks < $span->until,
         );
-        $walks = new ApproachStrokes($feel, $clock, $slotTicks, $span->hand->firstSlot, $offsetMs);
+        $slotTicks = $span->hand->plan->pattern->slotTicks();
+        $walks = new ApproachStrokes($feel, $clock, $slotTicks, $span->hand->firstSlot, $offsetMs, $gains);
         $placed = array_merge([], ...array_map($walks->of(...), array_values($begun)));
-        for ($start = $span->from; $start < $span->until; $start += $pattern->ticks) {
-            foreach ($pattern->strokes() as $stroke) {
-                $tick = $start + $stroke->at;
-                $chord = $tick < $span->until ? $clock->at($tick) : null;
-                if ($chord !== null && $stroke->chord === ChordOf::Next) {
-                    $chord = $clock->after($chord);
-                }
-                $walksIn = array_filter(
-                    $approaches,
-                    static fn (PlacedApproach $approach): bool => $approach->fromTicks <= $tick && $tick < $approach->untilTicks(),
-                ) !== [];
-                if ($chord === null || $walksIn) {
-                    continue;
-                }
-                $grip = $voiced->path->voicings[$course->chords[$chord]->written];
-                $voicing = $stroke->chord === ChordOf::Open ? $finder->openStrings($grip->chord) : $grip;
-                $strings = ZoneStrings::of($stroke, $voicing);
-                if ($strings !== []) {
-                    $t = $feel->secondsAt($tick, $stroke->division) + ($stroke->offsetMs + $offsetMs) / 1000;
-                    $slot = $span->hand->firstSlot + intdiv($stroke->at, $slotTicks);
-                    $placed[] = new PlayedStroke($stroke, $slot, $feel->barAt($tick), $tick, $t, $chord, $voicing, $strings, []);
-                }
+        foreach ($this->strokes($span, $course) as [$tick, $stroke]) {
+            $chord = $clock->at($tick);
+            if ($chord !== null && $stroke->chord === ChordOf::Next) {
+                $chord = $clock->after($chord);
+            }
+            $walksIn = array_filter(
+                $approaches,
+                static fn (PlacedApproach $approach): bool => $approach->fromTicks <= $tick && $tick < $approach->untilTicks(),
+            ) !== [];
+            if ($chord === null || $walksIn) {
+                continue;
+            }
+            $grip = $voiced->path->voicings[$course->chords[$chord]->written];
+            $voicing = $stroke->chord === ChordOf::Open ? $tools->finder()->openStrings($grip->chord) : $grip;
+            $strings = ZoneStrings::of($stroke, $voicing);
+            if ($strings !== []) {
+                $t = $feel->secondsAt($tick, $stroke->division) + ($stroke->offsetMs + $offsetMs) / 1000;
+                $slot = $span->slotNear($tick);
+                $placed[] = new PlayedStroke(
+                    $stroke,
+                    $slot,
+                    $feel->barAt($tick),
+                    $tick,
+                    $t,
+                    $chord,
+                    $voicing,
+                    $strings,
+                    [],
+                    $gains->at($tick),
+                );
             }
         }
 
         return $placed;
+    }
+
+    /** @return list<array{int, Stroke}> tick by tick: the pattern's, or one for each chord that only rings */
+    private function strokes(Span $span, Course $course): array
+    {
+        if ($span->texture === Texture::Rings) {
+            return RingingStrokes::of($span, $course);
+        }
+        $pattern = $span->hand->plan->pattern;
+        $strokes = [];
+        for ($start = $span->from - $span->inPattern($span->from); $start < $span->until; $start += $pattern->ticks) {
+            foreach ($pattern->strokes() as $stroke) {
+                $tick = $start + $stroke->at;
+                if ($tick >= $span->from && $tick < $span->until) {
+                    $strokes[] = [$tick, $stroke];
+                }
+            }
+        }
+
+        return $strokes;
     }
 
     /**
@@ -106,5 +138,24 @@ final readonly class GuitarPart
         }
 
         return $changes;
+    }
+
+    /**
+     * @param list<Span> $spans
+     *
+     * @return list<int> one for each bar of the course
+     */
+    private static function dynamics(Course $course, array $spans): array
+    {
+        $dynamics = [];
+        $place = 0;
+        foreach ($course->bars as $bar) {
+            while (isset($spans[$place]) && $spans[$place]->until <= $bar->tick) {
+                $place++;
+            }
+            $dynamics[] = isset($spans[$place]) && $spans[$place]->from <= $bar->tick ? $spans[$place]->dynamic : 0;
+        }
+
+        return $dynamics;
     }
 }

@@ -5,14 +5,10 @@ declare(strict_types=1);
 namespace Gravik\Performance;
 
 use Gravik\Band\BandPart;
-use Gravik\Band\Groove;
 use Gravik\Band\LineUp;
 use Gravik\Band\Player;
-use Gravik\Band\Role;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Toolbox;
-use Gravik\Chart\Course;
-use Gravik\Chart\Visit;
 use Gravik\Chart\VoicedForm;
 use Gravik\Performance\Internal\BandEvents;
 use Gravik\Performance\Internal\Glide;
@@ -65,7 +61,7 @@ final readonly class Performer
                 static fn (Player $player): array => BandEvents::of(
                     $player,
                     $course,
-                    self::grooves($breakdown, $course, $player->part()),
+                    $breakdown->playings($course, $player->part()->id),
                     $map,
                 ),
                 LineUp::of($breakdown->parts)->players,
@@ -92,16 +88,6 @@ final readonly class Performer
         return $voiced;
     }
 
-    /** @return list<?Groove> one for each visit; null where the part is out */
-    private static function grooves(Breakdown $breakdown, Course $course, BandPart $part): array
-    {
-        return array_map(static function (Visit $visit) use ($breakdown, $part): ?Groove {
-            $playing = $breakdown->cellFor($visit->pass, $visit->section->id, $part->id, $visit->time);
-
-            return $playing->role === Role::Out ? null : $playing->groove;
-        }, $course->visits);
-    }
-
     /**
      * The strings of the guitar's strokes as they sound.
      *
@@ -120,7 +106,7 @@ final readonly class Performer
             $step = Sweep::secondsBetweenStrings($stroke, count($played->strings), $gap);
             $ghost = $stroke->articulation === Articulation::Ghost;
             $weight = $ghost || $stroke->action === Action::TapDamp ? self::GHOST : self::ACCENT[$stroke->accent];
-            $velocity = $weight * ($stroke->direction === Direction::Up ? self::UP : 1.0) * $part->level;
+            $velocity = min(1.0, $weight * ($stroke->direction === Direction::Up ? self::UP : 1.0) * $part->level * $played->gain);
             foreach ($played->strings as $order => $string) {
                 $t = max(0.0, $played->t + $order * $step);
                 $dead = $stroke->isDeadOn($order, count($played->strings));

@@ -18,6 +18,7 @@ final readonly class PlayedStroke
      * @param int        $chord    which of the course's chords it sounds
      * @param list<int>  $strings  indexes into the voicing (0 = lowest string), in the order the pick meets them
      * @param list<float> $ends    seconds, one for each of $strings
+     * @param float      $gain     by how much the song's loudness there makes it louder, as a factor
      */
     public function __construct(
         public Stroke $stroke,
@@ -29,6 +30,7 @@ final readonly class PlayedStroke
         public Voicing $voicing,
         public array $strings,
         public array $ends,
+        public float $gain = 1.0,
     ) {}
 
     /** The same stroke earlier or later, its length with it. */
@@ -44,6 +46,7 @@ final readonly class PlayedStroke
             $this->voicing,
             $this->strings,
             array_map(static fn (float $end): float => $end + $seconds, $this->ends),
+            $this->gain,
         );
     }
 }

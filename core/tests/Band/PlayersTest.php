@@ -25,12 +25,19 @@ function courseOf(string $line, Groove $groove): Course
     return Course::of([new Section('a', 'A', $line)], $song, [new FormEntry('a')], ['1']);
 }
 
+/** @return list<Groove> one for each bar */
+function throughout(Course $course, Groove $groove): array
+{
+    return array_fill(0, count($course->bars), $groove);
+}
+
 /** @return list<BandNote> */
 function bassOver(string $line, string $groove): array
 {
     $plays = Groove::named($groove);
+    $course = courseOf($line, $plays);
 
-    return (new Bassist(new BandPart('bass', Instrument::Bass, groove: $plays)))->play(courseOf($line, $plays), [$plays]);
+    return (new Bassist(new BandPart('bass', Instrument::Bass, groove: $plays)))->play($course, throughout($course, $plays));
 }
 
 /** @return list<int> */
@@ -73,7 +80,7 @@ it('holds a bass note to the end of its dashes, and rests where nothing sounds',
 
 it('plays every sign of the drums in every bar, at its slot and in three loudnesses', function (string $slug): void {
     $groove = Groove::named($slug);
-    $notes = (new Drummer(new BandPart('drums', Instrument::Drums, groove: $groove)))->play(courseOf('| C | C |', $groove), [$groove]);
+    $notes = (new Drummer(new BandPart('drums', Instrument::Drums, groove: $groove)))->play(courseOf('| C | C |', $groove), [$groove, $groove]);
     $lines = [];
     foreach ($groove->drums as $drum => $signs) {
         $lines[Drum::named($drum)->value] = str_repeat('.', 2 * strlen($signs));
@@ -95,7 +102,7 @@ it('lets every drum and bass note sound on, and none into the time before it', f
         new Drummer(new BandPart('drums', Instrument::Drums, groove: $plays)),
         new Bassist(new BandPart('bass', Instrument::Bass, groove: $plays)),
     ] as $player) {
-        foreach ($player->play($course, [$plays]) as $note) {
+        foreach ($player->play($course, throughout($course, $plays)) as $note) {
             expect($note->until)->toBeGreaterThan($note->tick)->toBeLessThanOrEqual($course->ticks())
                 ->and($note->tick % $plays->slotTicks())->toBe(0);
         }

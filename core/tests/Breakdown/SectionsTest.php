@@ -44,7 +44,24 @@ it('splits a section in two that are played as the one was, with the same grips'
         // The pinned Dm6 stays in the first part, the A7 of the second ending goes along to the second.
         ->and(array_map(static fn ($pin): string => "{$pin->at->section} {$pin->symbol}", $after->lines[0]->pins))->toBe(['a Dm6', 's3 A7'])
         ->and(Toolbox::of($after)->voiced()->loose)->toBe([])
-        ->and(array_map(static fn (Cell $cell): ?string => $cell->section, $after->passes[1]->cells))->toBe(['a', 's3', 'b']);
+        ->and(array_map(static fn (Cell $cell): ?string => $cell->section, $after->passes[1]->cells))->toBe(['a', 's3', 'b', 's3']);
+});
+
+it('splits what is said of single bars with them, and begins the second part as loud as it was there', function (): void {
+    $document = Examples::full();
+    $document['sections'][1] += [
+        'dynamics' => [['bar' => 0, 'level' => 1], ['bar' => 1, 'level' => 4]],
+        'words' => [['bar' => 0, 'text' => 'the tide'], ['bar' => 1, 'text' => 'is in']],
+    ];
+    $document['passes'][1]['cells'][] = ['part' => 'guitar', 'section' => 'b', 'bars' => [0, 1], 'texture' => 'rings'];
+    $after = (new SectionSplitter())->split((new BreakdownJson())->read($document), 'b', 1);
+    $written = (new BreakdownJson())->write($after);
+
+    expect($written['sections'][1]['dynamics'])->toBe([['bar' => 0, 'level' => 1]])
+        ->and($written['sections'][2]['dynamics'])->toBe([['bar' => 0, 'level' => 4]])
+        ->and($written['sections'][2]['words'])->toBe([['bar' => 0, 'text' => 'is in']])
+        ->and(array_map(static fn (Cell $cell): array => [$cell->section, $cell->bars], array_slice($after->passes[1]->cells, -2)))
+        ->toBe([['b', [0]], ['s3', [0]]]);
 });
 
 it('splits a later section where it stands', function (): void {

@@ -6,6 +6,7 @@ use Gravik\Chart\Bar;
 use Gravik\Chart\ChartException;
 use Gravik\Chart\ChartLine;
 use Gravik\Chart\ChartProblem;
+use Gravik\Chart\Failure\SectionNotSplittable;
 use Gravik\Chart\Form;
 use Gravik\Chart\FormChord;
 use Gravik\Chart\Pin;
@@ -129,4 +130,16 @@ it('gives each problem a place of its own', function (): void {
         static fn (ChartProblem $problem): int => $problem->bar,
         chartLine()->read('| Ho | Dm | Xy |')->problems,
     ))->toBe([0, 2]);
+});
+
+it('splits a line before any bar but the first, and says where it cannot', function (int $bar, ?array $parts): void {
+    $split = static fn (): array => (new ChartLine(Key::parse('C major'), Meter::parse('4/4')))->splitAt('| C | F♯dim | % |', $bar);
+
+    $parts === null ? expect($split)->toThrow(SectionNotSplittable::class, 'bar 2 to 3') : expect($split())->toBe($parts);
+})->with([[0, null], [1, ['| C |', '| F♯dim | % |']], [2, ['| C | F♯dim |', '| F♯dim |']], [3, null]]);
+
+it('says in which bar a repeat sign stands among chords', function (): void {
+    $problem = (new ChartLine(Key::parse('C major'), Meter::parse('4/4')))->read('| C | % F |')->problems[0];
+
+    expect([$problem->bar, $problem->message])->toBe([1, 'Bar 2 mixes % with chords. A bar is either repeated with % alone or written out.']);
 });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Gravik\Formats\MidiNotReadable;
 use Gravik\Formats\TakeFile;
+use Gravik\Formats\WavFile;
 use Gravik\Formats\WavNotReadable;
 use Gravik\Formats\WavSource;
 use Gravik\Listening\ListeningException;
@@ -104,3 +105,12 @@ it('goes by what a take is as much as by what it is called', function (string $c
     'taps called MIDI' => ['[0.5, 1.0]', 'take.mid', MidiNotReadable::class],
     'neither' => ['hello', 'take.txt', ListeningException::class],
 ]);
+
+it('writes a header that says how much sound follows, at which rate', function (): void {
+    $file = WavFile::write([[0.0, 0.5], [-1.0, 2.0, 0.25]], 5, 8000);
+    $header = unpack('Vriff/x12/vcoding/vchannels/Vrate/Vbytes/vframe/vbits/x4/Vdata', substr($file, 4, 40));
+
+    expect($header)->toBe([
+        'riff' => 46, 'coding' => 1, 'channels' => 1, 'rate' => 8000, 'bytes' => 16000, 'frame' => 2, 'bits' => 16, 'data' => 10,
+    ])->and(array_values((array) unpack('v*', substr($file, 44))))->toBe([0, 16384, 0x10000 - 32767, 32767, 8192]);
+});

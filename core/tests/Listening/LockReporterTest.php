@@ -268,8 +268,13 @@ it('refuses to judge against nothing, and a delay no device has', function (call
         [1.0],
         Reports::timeline(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '']]])),
     )],
-    'two seconds of delay' => [static fn () => Reports::of([1.0], Reports::timeline(Examples::breakdown()), 2000)],
+    'a second of delay and more' => [static fn () => Reports::of([1.0], Reports::timeline(Examples::breakdown()), 1001)],
+    'a delay of half a second before it sounds' => [static fn () => Reports::of([1.0], Reports::timeline(Examples::breakdown()), -501)],
 ]);
+
+it('takes every delay that a device may have', function (float $ms): void {
+    expect(Reports::of([1.0], Reports::timeline(Examples::breakdown()), $ms)->hits)->toBeArray();
+})->with([-500.0, 1000.0]);
 
 it('says so when a take keeps another tempo, or is of another part', function (): void {
     $asked = Reports::timeline(Examples::breakdown(['tempo' => 120], 'x.xx.xxx'));

@@ -120,6 +120,8 @@ final class Examples
                     'name' => 'Verse',
                     'line' => '| Dm6 | % |',
                     'endings' => [['times' => [1], 'line' => '| A7 |'], ['times' => [2, 3], 'line' => '| Gm A7 | Dm |']],
+                    'dynamics' => [['bar' => 0, 'level' => 2], ['bar' => 2, 'level' => 4, 'grows' => true]],
+                    'words' => [['bar' => 1, 'text' => 'when the tide is in']],
                 ],
                 [
                     'id' => 'b',
@@ -165,7 +167,15 @@ final class Examples
                         'level' => 2,
                     ],
                     ['part' => 'drums', 'section' => 'b', 'role' => 'out'],
-                ]],
+                    [
+                        'part' => 'guitar',
+                        'section' => 'a',
+                        'bars' => [1, 2],
+                        'texture' => 'rings',
+                        'dynamic' => -1,
+                        'note' => 'under the voice',
+                    ],
+                ], 'lead' => 'horn'],
             ],
             'cells' => [['part' => 'drums', 'section' => 'b', 'groove' => 'slipway-waltz']],
             'lesson' => [[

@@ -8,7 +8,6 @@ use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Desk;
-use Gravik\Breakdown\Pass;
 use Gravik\Chart\VoicingLine;
 use Gravik\Strokes\NamedPattern;
 
@@ -54,23 +53,12 @@ final readonly class PlaceSetter
 
     private function named(Desk $desk, Breakdown $breakdown, ?string $pattern = null, ?string $line = null): Breakdown
     {
-        $guitar = $breakdown->guitar()->id;
-        $cells = static function (array $cells) use ($desk, $guitar, $pattern, $line): array {
-            /** @var list<Cell> $cells */
-            foreach ($cells as $place => $cell) {
-                if ($cell->part === $guitar && $cell->section === $desk->section->id && $cell->times === null) {
-                    return array_values(array_replace($cells, [$place => $cell->naming($pattern, $line)]));
-                }
-            }
+        $ofSong = count($breakdown->passes) === 1 && $breakdown->passes[0]->cells === [];
 
-            return [...$cells, new Cell($guitar, $desk->section->id, pattern: $pattern, line: $line)];
-        };
-
-        return count($breakdown->passes) === 1 && $breakdown->passes[0]->cells === []
-            ? $breakdown->with(cells: $cells($breakdown->cells))
-            : $breakdown->with(passes: array_map(
-                static fn (Pass $pass): Pass => $pass->id === $desk->pass ? $pass->with($cells($pass->cells)) : $pass,
-                $breakdown->passes,
-            ));
+        return (new CellSetter())->set(
+            $breakdown,
+            $ofSong ? null : $desk->pass,
+            new Cell($breakdown->guitar()->id, $desk->section->id, pattern: $pattern, line: $line),
+        );
     }
 }

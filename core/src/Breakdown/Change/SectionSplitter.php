@@ -10,11 +10,14 @@ use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Failure\SectionUnknown;
 use Gravik\Breakdown\Pass;
 use Gravik\Chart\ChartException;
+use Gravik\Chart\Dynamic;
 use Gravik\Chart\FormEntry;
+use Gravik\Chart\Loudness;
 use Gravik\Chart\Pin;
 use Gravik\Chart\Place;
 use Gravik\Chart\PlacedMove;
 use Gravik\Chart\Section;
+use Gravik\Chart\SungWords;
 use Gravik\Chart\VoicingLine;
 
 /**
@@ -39,7 +42,7 @@ final readonly class SectionSplitter
         }
         $section = $breakdown->sections[$place];
         [$before, $after] = $section->setting($breakdown->start)->reader()->splitAt($section->line, $bar);
-        $second = $this->second($breakdown, $section, $after);
+        $second = $this->second($breakdown, $section, $after, $bar);
         $moved = static fn (Place $at): Place => match (true) {
             $at->section !== $id, $at->ending === null && $at->bar < $bar => $at,
             $at->ending === null => new Place($second->id, null, $at->bar - $bar, $at->tick),
@@ -49,7 +52,12 @@ final readonly class SectionSplitter
         return $breakdown->with(
             sections: [
                 ...array_slice($breakdown->sections, 0, $place),
-                $section->with(line: $before, endings: []),
+                $section->with(
+                    line: $before,
+                    endings: [],
+                    dynamics: array_values(array_filter($section->dynamics, static fn (Dynamic $mark): bool => $mark->bar < $bar)),
+                    words: array_values(array_filter($section->words, static fn (SungWords $words): bool => $words->bar < $bar)),
+                ),
                 $second,
                 ...array_slice($breakdown->sections, $place + 1),
             ],
@@ -58,16 +66,17 @@ final readonly class SectionSplitter
                 pins: array_map(static fn (Pin $pin): Pin => $pin->with(at: $moved($pin->at)), $line->pins),
             ), $breakdown->lines),
             passes: array_map(
-                static fn (Pass $pass): Pass => $pass->with(self::inBoth($pass->cells, $id, $second->id)),
+                static fn (Pass $pass): Pass => $pass->with(self::inBoth($pass->cells, $id, $second->id, $bar)),
                 $breakdown->passes,
             ),
-            cells: self::inBoth($breakdown->cells, $id, $second->id),
+            cells: self::inBoth($breakdown->cells, $id, $second->id, $bar),
             placed: array_map(static fn (PlacedMove $each): PlacedMove => $each->with(at: $moved($each->at)), $breakdown->placed),
         );
     }
 
-    private function second(Breakdown $breakdown, Section $section, string $line): Section
+    private function second(Breakdown $breakdown, Section $section, string $line, int $bar): Section
     {
+        $loud = (int) round(Loudness::ofBars($section->dynamics, $bar + 1)[$bar]->from);
         $name = mb_substr($section->name, 0, self::LONGEST_NAME - 2).' 2';
 
         return new Section(
@@ -79,6 +88,17 @@ final readonly class SectionSplitter
             $section->tempo,
             $section->feel,
             $section->endings,
+            [
+                ...$loud === Dynamic::FIRM ? [] : [new Dynamic(0, $loud)],
+                ...array_map(
+                    static fn (Dynamic $mark): Dynamic => new Dynamic($mark->bar - $bar, $mark->level, $mark->grows && $mark->bar > $bar),
+                    array_filter($section->dynamics, static fn (Dynamic $mark): bool => $mark->bar >= $bar),
+                ),
+            ],
+            array_values(array_map(
+                static fn (SungWords $words): SungWords => new SungWords($words->bar - $bar, $words->text),
+                array_filter($section->words, static fn (SungWords $words): bool => $words->bar >= $bar),
+            )),
         );
     }
 
@@ -107,15 +127,25 @@ final readonly class SectionSplitter
     /**
      * @param list<Cell> $cells
      *
-     * @return list<Cell>
+     * @return list<Cell> what is different in single bars is so in the part that has them
      */
-    private static function inBoth(array $cells, string $first, string $second): array
+    private static function inBoth(array $cells, string $first, string $second, int $bar): array
     {
         $both = [];
         foreach ($cells as $cell) {
-            $both[] = $cell;
-            if ($cell->section === $first) {
-                $both[] = $cell->in($second);
+            if ($cell->section !== $first || $cell->bars === null) {
+                $both[] = $cell;
+            }
+            if ($cell->section === $first && $cell->bars === null) {
+                $both[] = $cell->at($second, null);
+            }
+            $before = array_values(array_filter($cell->bars ?? [], static fn (int $each): bool => $each < $bar));
+            $after = array_values(array_filter($cell->bars ?? [], static fn (int $each): bool => $each >= $bar));
+            if ($cell->section === $first && $before !== []) {
+                $both[] = $cell->at($first, $before);
+            }
+            if ($cell->section === $first && $after !== []) {
+                $both[] = $cell->at($second, array_map(static fn (int $each): int => $each - $bar, $after));
             }
         }
 

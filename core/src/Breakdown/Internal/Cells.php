@@ -14,6 +14,7 @@ use Gravik\Breakdown\Failure\NoPatternInMeter;
 use Gravik\Breakdown\Failure\PartUnknown;
 use Gravik\Breakdown\Failure\SectionUnknown;
 use Gravik\Breakdown\Playing;
+use Gravik\Breakdown\Texture;
 use Gravik\Chart\Section;
 use Gravik\Chart\VoicingLine;
 use Gravik\Strokes\Hand\Levels;
@@ -35,11 +36,48 @@ final readonly class Cells
         return new self($breakdown);
     }
 
-    /** @throws BreakdownNotValid where no pattern is in the section's meter */
-    public function playing(string $pass, string $section, string $part, int $time): Playing
+    /**
+     * @param ?int $bar of the section, from 0; null for what holds in all its bars
+     *
+     * @throws BreakdownNotValid where no pattern is in the section's meter
+     */
+    public function playing(string $pass, string $section, string $part, int $time, ?int $bar = null): Playing
+    {
+        return $this->by($section, $part, self::inBar($this->inForce($pass, $section, $part, $time), $bar));
+    }
+
+    /**
+     * @return list<Playing> for so many bars of the section
+     *
+     * @throws BreakdownNotValid where no pattern is in the section's meter
+     */
+    public function playings(string $pass, string $section, string $part, int $time, int $bars): array
+    {
+        $cells = $this->inForce($pass, $section, $part, $time);
+        $known = [];
+        $playings = [];
+        for ($bar = 0; $bar < $bars; $bar++) {
+            $here = self::inBar($cells, $bar);
+            $playings[] = $known[implode(' ', array_keys($here))] ??= $this->by($section, $part, $here);
+        }
+
+        return $playings;
+    }
+
+    /**
+     * @param array<int, Cell> $cells the nearest first
+     *
+     * @return array<int, Cell>
+     */
+    private static function inBar(array $cells, ?int $bar): array
+    {
+        return array_filter($cells, static fn (Cell $cell): bool => $bar === null ? $cell->bars === null : $cell->holdsInBar($bar));
+    }
+
+    /** @param array<int, Cell> $cells the nearest first */
+    private function by(string $section, string $part, array $cells): Playing
     {
         $meter = $this->section($section)->setting($this->breakdown->start)->meter;
-        $cells = $this->inForce($pass, $section, $part, $time);
 
         return new Playing(
             self::first($cells, static fn (Cell $cell): ?Role => $cell->role) ?? Role::Active,
@@ -48,6 +86,8 @@ final readonly class Cells
             $this->line($cells),
             self::first($cells, static fn (Cell $cell): ?int => $cell->level) ?? Levels::HIGHEST,
             $this->groove($cells, $this->part($part), $meter),
+            self::first($cells, static fn (Cell $cell): ?Texture => $cell->texture) ?? Texture::Pattern,
+            self::first($cells, static fn (Cell $cell): ?int => $cell->dynamic) ?? 0,
         );
     }
 
@@ -76,7 +116,7 @@ final readonly class Cells
         return $cells;
     }
 
-    /** @param list<Cell> $cells */
+    /** @param array<int, Cell> $cells */
     private function pattern(array $cells, Meter $meter): ?NamedPattern
     {
         $named = array_filter(
@@ -93,7 +133,7 @@ final readonly class Cells
         return null;
     }
 
-    /** @param list<Cell> $cells */
+    /** @param array<int, Cell> $cells */
     private function line(array $cells): VoicingLine
     {
         $id = self::first($cells, static fn (Cell $cell): ?string => $cell->line);
@@ -106,7 +146,7 @@ final readonly class Cells
         return $this->breakdown->lines[0];
     }
 
-    /** @param list<Cell> $cells */
+    /** @param array<int, Cell> $cells */
     private function groove(array $cells, BandPart $part, Meter $meter): ?Groove
     {
         if ($part->groove === null) {
@@ -151,7 +191,7 @@ final readonly class Cells
     /**
      * @template T
      *
-     * @param list<Cell>        $cells
+     * @param array<int, Cell>  $cells
      * @param callable(Cell): T $field
      *
      * @return ?T what the nearest of them names

@@ -12,6 +12,7 @@ use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Gate;
 use Gravik\Breakdown\Pass;
 use Gravik\Breakdown\Stage;
+use Gravik\Breakdown\Texture;
 use Gravik\Formats\Failure\FieldNotReadable;
 
 /**
@@ -49,14 +50,15 @@ final readonly class BandJson
 
     public function pass(mixed $value, string $pointer): Pass
     {
-        $fields = Fields::of($value, $pointer)->only(['id', 'name', 'notes', 'cells']);
+        $fields = Fields::of($value, $pointer)->only(['id', 'name', 'notes', 'cells', 'lead']);
 
-        return new Pass(
+        return $fields->build(fn (): Pass => new Pass(
             $fields->string('id'),
             $fields->string('name'),
             $fields->string('notes'),
             $fields->list('cells', $this->cell(...), 200),
-        );
+            $fields->has('lead') ? $fields->string('lead') : '',
+        ));
     }
 
     /** @return array<string, mixed> */
@@ -67,12 +69,14 @@ final readonly class BandJson
             'name' => $pass->name,
             'notes' => $pass->notes,
             'cells' => array_map($this->writeCell(...), $pass->cells),
-        ];
+        ] + ($pass->lead === '' ? [] : ['lead' => $pass->lead]);
     }
 
     public function cell(mixed $value, string $pointer): Cell
     {
-        $fields = Fields::of($value, $pointer)->only(['part', 'section', 'times', 'role', 'pattern', 'line', 'level', 'groove']);
+        $fields = Fields::of($value, $pointer)->only([
+            'part', 'section', 'times', 'bars', 'role', 'pattern', 'line', 'level', 'groove', 'texture', 'dynamic', 'note',
+        ]);
 
         return $fields->build(static fn (): Cell => new Cell(
             $fields->string('part'),
@@ -83,6 +87,10 @@ final readonly class BandJson
             $fields->has('line') ? $fields->string('line') : null,
             $fields->has('level') ? $fields->int('level') : null,
             self::groove($fields),
+            $fields->has('bars') ? $fields->list('bars', Fields::intIn(...), 400) : null,
+            $fields->has('texture') ? $fields->enum('texture', Texture::class) : null,
+            $fields->has('dynamic') ? $fields->int('dynamic') : null,
+            $fields->has('note') ? $fields->string('note') : null,
         ));
     }
 
@@ -92,11 +100,15 @@ final readonly class BandJson
         return ['part' => $cell->part] + array_filter([
             'section' => $cell->section,
             'times' => $cell->times,
+            'bars' => $cell->bars,
             'role' => $cell->role?->value,
             'pattern' => $cell->pattern,
             'line' => $cell->line,
             'level' => $cell->level,
             'groove' => $cell->groove?->slug,
+            'texture' => $cell->texture?->value,
+            'dynamic' => $cell->dynamic,
+            'note' => $cell->note,
         ], static fn (mixed $value): bool => $value !== null);
     }
 

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Gravik\Formats\Internal;
 
+use Gravik\Chart\Dynamic;
 use Gravik\Chart\Ending;
 use Gravik\Chart\FormEntry;
 use Gravik\Chart\Place;
 use Gravik\Chart\Section;
 use Gravik\Chart\Setting;
+use Gravik\Chart\SungWords;
 use Gravik\Harmony\Key;
 use Gravik\Time\Feel;
 use Gravik\Time\FeelMode;
@@ -43,7 +45,7 @@ final readonly class SongJson
 
     public function section(mixed $value, string $pointer): Section
     {
-        $fields = Fields::of($value, $pointer)->only(['id', 'name', 'line', 'from', 'endings']);
+        $fields = Fields::of($value, $pointer)->only(['id', 'name', 'line', 'from', 'endings', 'dynamics', 'words']);
         $own = $fields->has('from') ? $fields->object('from')->only(['key', 'meter', 'tempo', 'feel']) : null;
 
         return $fields->build(fn (): Section => new Section(
@@ -55,6 +57,8 @@ final readonly class SongJson
             $own?->has('tempo') === true ? self::tempo($own) : null,
             $own?->has('feel') === true ? self::feel($own->object('feel')) : null,
             $fields->has('endings') ? $fields->list('endings', $this->ending(...), 8) : [],
+            $fields->has('dynamics') ? $fields->list('dynamics', $this->dynamic(...), 100) : [],
+            $fields->has('words') ? $fields->list('words', $this->words(...), 100) : [],
         ));
     }
 
@@ -72,6 +76,14 @@ final readonly class SongJson
             + ($section->endings === [] ? [] : ['endings' => array_map(
                 static fn (Ending $ending): array => ['times' => $ending->times, 'line' => $ending->line],
                 $section->endings,
+            )])
+            + ($section->dynamics === [] ? [] : ['dynamics' => array_map(
+                static fn (Dynamic $mark): array => ['bar' => $mark->bar, 'level' => $mark->level] + ($mark->grows ? ['grows' => true] : []),
+                $section->dynamics,
+            )])
+            + ($section->words === [] ? [] : ['words' => array_map(
+                static fn (SungWords $words): array => ['bar' => $words->bar, 'text' => $words->text],
+                $section->words,
             )]);
     }
 
@@ -100,6 +112,24 @@ final readonly class SongJson
         $times = $fields->some('times', Fields::intIn(...), FormEntry::MOST_TIMES);
 
         return $fields->build(static fn (): Ending => new Ending($times, $fields->string('line')));
+    }
+
+    private function dynamic(mixed $value, string $pointer): Dynamic
+    {
+        $fields = Fields::of($value, $pointer)->only(['bar', 'level', 'grows']);
+
+        return $fields->build(static fn (): Dynamic => new Dynamic(
+            $fields->int('bar'),
+            $fields->int('level'),
+            $fields->has('grows') && $fields->bool('grows'),
+        ));
+    }
+
+    private function words(mixed $value, string $pointer): SungWords
+    {
+        $fields = Fields::of($value, $pointer)->only(['bar', 'text']);
+
+        return $fields->build(static fn (): SungWords => new SungWords($fields->int('bar'), $fields->string('text')));
     }
 
     private static function key(Fields $fields): Key

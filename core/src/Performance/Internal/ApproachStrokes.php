@@ -29,6 +29,7 @@ final readonly class ApproachStrokes
         private int $slotTicks,
         private int $firstSlot,
         private float $offsetMs,
+        private Gains $gains,
     ) {}
 
     /** @return list<PlayedStroke> without ends */
@@ -40,7 +41,7 @@ final readonly class ApproachStrokes
             $stretch = $this->map->at($tick);
             $inBar = $stretch->inBar($tick);
             $inBeat = $stretch->inBeat($tick);
-            $division = self::division($inBeat, $stretch->ruler->meter->beatTicks());
+            $division = Divisions::of($inBeat, $stretch->ruler->meter->beatTicks());
             $direction = $inBeat === 0 ? Direction::Down : Direction::Up;
             $stroke = new Stroke($inBar, $division, direction: $direction, length: Length::ofTicks($approach->slotTicks));
             $strings = ZoneStrings::of($stroke, $grip);
@@ -56,21 +57,10 @@ final readonly class ApproachStrokes
                 $grip,
                 $strings,
                 [],
+                $this->gains->at($tick),
             );
         }
 
         return $strokes;
-    }
-
-    /** The coarsest division of the beat that has this place, so that swing moves it as it moves the pattern's own strokes. */
-    private static function division(int $within, int $beat): int
-    {
-        foreach ([1, 2, 3, 4] as $division) {
-            if ($within * $division % $beat === 0) {
-                return $division;
-            }
-        }
-
-        return 6;
     }
 }

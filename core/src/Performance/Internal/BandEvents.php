@@ -8,6 +8,8 @@ use Gravik\Band\BandNote;
 use Gravik\Band\Groove;
 use Gravik\Band\Instrument;
 use Gravik\Band\Player;
+use Gravik\Band\Role;
+use Gravik\Breakdown\Playing;
 use Gravik\Chart\Course;
 use Gravik\Performance\Event;
 use Gravik\Performance\EventKind;
@@ -30,17 +32,20 @@ final readonly class BandEvents
     private const SHORTEST_SECONDS = 0.05;
 
     /**
-     * @param list<?Groove> $grooves one for each visit of the course; null where the part is out
+     * @param list<Playing> $playings one for each bar of the course
      *
      * @return list<Event>
      */
-    public static function of(Player $player, Course $course, array $grooves, TimeMap $map): array
+    public static function of(Player $player, Course $course, array $playings, TimeMap $map): array
     {
         $part = $player->part();
         $feel = $part->straight ? $map->straight() : $map;
         $time = static fn (int $tick, int $division): float => max(0.0, $feel->secondsAt($tick, $division) + $part->offsetMs / 1000);
 
-        return array_map(static function (BandNote $note) use ($part, $time): Event {
+        $gains = new Gains($course, $map, array_map(static fn (Playing $playing): int => $playing->dynamic, $playings));
+        $grooves = array_map(static fn (Playing $playing): ?Groove => $playing->role === Role::Out ? null : $playing->groove, $playings);
+
+        return array_map(static function (BandNote $note) use ($part, $time, $gains): Event {
             $from = $time($note->tick, $note->division);
             $held = $time($note->until, $note->division) - $from;
             [$kind, $seconds] = match ($part->instrument) {
@@ -49,7 +54,7 @@ final readonly class BandEvents
                 Instrument::Guitar => [EventKind::Ring, max(self::SHORTEST_SECONDS, $held)],
             };
 
-            return new Event($part, $from, $seconds, $note->pitch, $note->loudness * $part->level, $kind);
+            return new Event($part, $from, $seconds, $note->pitch, min(1.0, $note->loudness * $part->level * $gains->at($note->tick)), $kind);
         }, $player->play($course, $grooves));
     }
 }

@@ -8,6 +8,7 @@ use Gravik\Band\Role;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Playing;
 use Gravik\Chart\Course;
+use Gravik\Chart\Visit;
 use Gravik\Performance\HandInUse;
 use Gravik\Performance\Span;
 use Gravik\Strokes\Hand\HandPlanner;
@@ -18,7 +19,7 @@ use Gravik\Time\TimeMap;
 
 /**
  * Which pattern the guitar plays where, over which grips. A pattern begins anew with each section, unless it runs on
- * through those that follow one another with it.
+ * through those that follow one another with it; one that single bars have of their own begins with them.
  *
  * @internal used by Performer
  */
@@ -34,34 +35,57 @@ final readonly class Spans
     public function of(Breakdown $breakdown, Course $course, TimeMap $map, int $level): array
     {
         $guitar = $breakdown->guitar()->id;
+        $playings = $breakdown->playings($course, $guitar);
         $hands = [];
         $slots = [];
         $spans = [];
-        $before = null;
+        $before = $last = null;
         foreach ($course->visits as $visit) {
-            $playing = $breakdown->cellFor($visit->pass, $visit->section->id, $guitar, $visit->time);
-            if ($playing->role === Role::Out) {
-                $before = null;
+            $whole = $breakdown->cellFor($visit->pass, $visit->section->id, $guitar, $visit->time)->pattern->id;
+            foreach (self::runs($course, $visit, $playings) as [$playing, $from, $until]) {
+                if ($playing->role === Role::Out) {
+                    $before = $last = null;
 
-                continue;
+                    continue;
+                }
+                $id = $playing->pattern->id;
+                $begins = $id === $whole ? $visit->tick : $from;
+                if ($last !== null && $playing->pattern->runsOn && $before?->equals($playing) === true) {
+                    [$begins, $hand] = [$last->begins, $last->hand];
+                } else {
+                    $thinned = min($level, $playing->level);
+                    $ruler = $map->at($from)->ruler;
+                    $key = $id.' '.$thinned.' '.$ruler->tempo->bpm.' '.$ruler->ratio.' '.$ruler->unit->value;
+                    $slots[$id] ??= self::next($hands);
+                    $hand = $hands[$key] ??= $this->hand($playing, $visit->setting->feel, $ruler, $thinned, $slots[$id]);
+                }
+                $before = $playing;
+                $spans[] = $last = new Span($from, $until, $begins, $hand, $playing->line, $playing->texture, $playing->dynamic);
             }
-            $last = $playing->pattern->runsOn && $before?->equals($playing) === true ? array_pop($spans) : null;
-            $before = $playing;
-            if ($last !== null) {
-                $spans[] = new Span($last->from, $visit->until(), $last->hand, $last->line);
-
-                continue;
-            }
-            $id = $playing->pattern->id;
-            $thinned = min($level, $playing->level);
-            $ruler = $map->at($visit->tick)->ruler;
-            $key = $id.' '.$thinned.' '.$ruler->tempo->bpm.' '.$ruler->ratio.' '.$ruler->unit->value;
-            $slots[$id] ??= self::next($hands);
-            $hands[$key] ??= $this->hand($playing, $visit->setting->feel, $ruler, $thinned, $slots[$id]);
-            $spans[] = new Span($visit->tick, $visit->until(), $hands[$key], $playing->line);
         }
 
         return $spans;
+    }
+
+    /**
+     * @param list<Playing> $playings one for each bar of the course
+     *
+     * @return list<array{Playing, int, int}> bars in a row that are played alike, with the ticks from and until which
+     */
+    private static function runs(Course $course, Visit $visit, array $playings): array
+    {
+        $runs = [];
+        for ($bar = $visit->bar; $bar < $visit->bar + $visit->bars; $bar++) {
+            [$playing, $until] = [$playings[$bar], $course->bars[$bar]->until()];
+            $last = array_pop($runs);
+            if ($last !== null && $last[0]->equals($playing)) {
+                $runs[] = [$last[0], $last[1], $until];
+            } else {
+                array_push($runs, ...$last === null ? [] : [$last], ...[[$playing, $course->bars[$bar]->tick, $until]]);
+            }
+        }
+
+        return $runs;
     }
 
     private function hand(Playing $playing, Feel $feel, Ruler $ruler, int $level, int $firstSlot): HandInUse

@@ -60,6 +60,7 @@ final readonly class StrokeEnds
                 $played->voicing,
                 $played->strings,
                 $ends,
+                $played->gain,
             );
         }
 

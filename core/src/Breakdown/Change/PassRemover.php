@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Breakdown\Change;
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\BreakdownNotValid;
+use Gravik\Breakdown\Failure\OnlyPass;
+use Gravik\Breakdown\Failure\PassUnknown;
+use Gravik\Breakdown\Pass;
+
+/** Takes one time through the form out, and with it what was placed in it alone. */
+final readonly class PassRemover
+{
+    /** @throws BreakdownNotValid where there is no such pass, or no other */
+    public function remove(Breakdown $breakdown, string $id): Breakdown
+    {
+        $left = array_values(array_filter($breakdown->passes, static fn (Pass $each): bool => $each->id !== $id));
+        if (count($left) === count($breakdown->passes)) {
+            throw new PassUnknown($id);
+        }
+        if ($left === []) {
+            throw new OnlyPass();
+        }
+        $placed = [];
+        foreach ($breakdown->placed as $each) {
+            $in = $each->passes === null ? null : array_values(array_diff($each->passes, [$id]));
+            if ($in === $each->passes) {
+                $placed[] = $each;
+            } elseif ($in !== null && $in !== []) {
+                $placed[] = $each->with(passes: $in);
+            }
+        }
+
+        return $breakdown->with(passes: $left, placed: $placed);
+    }
+}
