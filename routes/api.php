@@ -99,5 +99,9 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('split-section', Compute\SplitSection::class);
         Route::post('move-section', Compute\MoveSection::class);
         Route::post('played-here', Compute\SetPlace::class);
+        Route::post('cell', Compute\SetCell::class);
+        Route::post('add-pass', Compute\AddPass::class);
+        Route::post('without-pass', Compute\TakePassOut::class);
+        Route::post('move-pass', Compute\MovePass::class);
     });
 });

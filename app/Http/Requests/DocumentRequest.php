@@ -28,7 +28,6 @@ class DocumentRequest extends FormRequest
         'symbol' => ['string', 'max:40'],
         'frets' => ['string', 'max:60'],
         'scale' => ['string', 'max:30'],
-        'position' => ['integer', 'between:-24,48'],
         'hand' => ['string', 'max:60'],
         'key' => ['string', 'max:40'],
         'tuning' => ['string', 'max:80'],
@@ -55,6 +54,8 @@ class DocumentRequest extends FormRequest
         'what' => ['string', 'in:pattern,line'],
         'named' => ['nullable', 'string', 'max:40'],
         'section' => ['nullable', 'string', 'max:40'],
+        'like' => ['nullable', 'string', 'max:40'],
+        'position' => ['integer', 'between:-24,64'],
     ];
 
     /** @return array<string, mixed> */
@@ -92,9 +93,13 @@ class DocumentRequest extends FormRequest
     /** The place of the song that is asked about: the first section of the first pass where none is named. */
     public function desk(): Desk
     {
-        $named = fn (string $what): ?string => $this->filled($what) ? $this->string($what)->toString() : null;
+        return Desk::of($this->breakdown(), $this->named('pass'), $this->named('section'));
+    }
 
-        return Desk::of($this->breakdown(), $named('pass'), $named('section'));
+    /** What is called so, where something is. */
+    public function named(string $what): ?string
+    {
+        return $this->filled($what) ? $this->string($what)->toString() : null;
     }
 
     public function tempo(): ?Tempo

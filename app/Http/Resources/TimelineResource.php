@@ -88,34 +88,6 @@ use OpenApi\Attributes as OA;
     ),
     new OA\Property(property: 'symbol', type: 'string'),
 ])]
-#[OA\Schema(schema: 'TimedBar', required: [
-    't',
-    'beats',
-    'off_beats',
-    'written',
-    'pattern',
-    'pattern_bar',
-    'section',
-    'pass',
-    'time',
-    'p',
-], properties: [
-    new OA\Property(property: 't', description: 'seconds of its bar line', type: 'number'),
-    new OA\Property(property: 'beats', description: 'seconds of its beats', type: 'array', items: new OA\Items(type: 'number')),
-    new OA\Property(
-        property: 'off_beats',
-        description: 'seconds of the middle of every beat, leaning with the feel',
-        type: 'array',
-        items: new OA\Items(type: 'number'),
-    ),
-    new OA\Property(property: 'written', description: 'which bar of the written song it is, from 0', type: 'integer'),
-    new OA\Property(property: 'pattern', description: 'that the guitar plays in it; null where it is out', type: 'string', nullable: true),
-    new OA\Property(property: 'pattern_bar', description: 'which bar of the pattern lies on it, from 0', type: 'integer'),
-    new OA\Property(property: 'section', type: 'string'),
-    new OA\Property(property: 'pass', type: 'string'),
-    new OA\Property(property: 'time', description: 'how often the section has come in its pass, from 1', type: 'integer'),
-    new OA\Property(property: 'p', description: 'share of a swung pair at which its second note sounds', type: 'number'),
-])]
 #[OA\Schema(schema: 'TimedPattern', required: ['id', 'first_slot', 'bars'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(
@@ -131,6 +103,7 @@ use OpenApi\Attributes as OA;
     'p',
     'seconds',
     'bars',
+    'passes',
     'patterns',
     'counts',
     'chords',
@@ -150,6 +123,7 @@ use OpenApi\Attributes as OA;
         type: 'array',
         items: new OA\Items(ref: '#/components/schemas/TimedBar'),
     ),
+    new OA\Property(property: 'passes', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimedPass')),
     new OA\Property(
         property: 'patterns',
         description: 'that the guitar plays',
@@ -191,7 +165,8 @@ final class TimelineResource
             'ratio' => round($ruler->ratio, 5),
             'p' => round($ruler->p, 6),
             'seconds' => $timeline->seconds,
-            'bars' => array_map(static fn (CourseBar $bar): array => self::bar($timeline, $bar), $timeline->course->bars),
+            'bars' => array_map(static fn (CourseBar $bar): array => TimedBarResource::of($timeline, $bar), $timeline->course->bars),
+            'passes' => TimedPassResource::all($desk->breakdown, $timeline),
             'patterns' => array_map(
                 static fn (HandInUse $hand): array => [
                     'id' => $hand->named->id,
@@ -216,34 +191,6 @@ final class TimelineResource
             'off_beat_ms' => round($desk->breakdown->start->feel->offBeatMs($ruler->tempo), 1),
             'feel_words' => FeelWords::of($desk->breakdown->start->feel, $ruler->tempo),
             'warnings' => self::warnings($desk, $practice ?? $desk->breakdown->start->tempo, $timeline),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private static function bar(Timeline $timeline, CourseBar $bar): array
-    {
-        $beat = $bar->meter->beatTicks();
-        $beats = range(0, $bar->meter->beats() - 1);
-        $visit = $timeline->course->visits[$bar->visit];
-        $span = $timeline->spanOver($bar->tick);
-        $seconds = static fn (int $tick, int $division): float => round($timeline->map->secondsAt($tick, $division), 6);
-
-        return [
-            't' => $seconds($bar->tick, 1),
-            'beats' => array_map(static fn (int $number): float => $seconds($bar->tick + $number * $beat, 1), $beats),
-            'off_beats' => array_map(
-                static fn (int $number): float => $seconds($bar->tick + $number * $beat + intdiv($beat, 2), 2),
-                $beats,
-            ),
-            'written' => $bar->written,
-            'pattern' => $span?->hand->named->id,
-            'pattern_bar' => $span === null
-                ? 0
-                : intdiv($span->inPattern($bar->tick), $bar->meter->barTicks()),
-            'section' => $visit->section->id,
-            'pass' => $visit->pass,
-            'time' => $visit->time,
-            'p' => round($timeline->map->at($bar->tick)->ruler->p, 6),
         ];
     }
 

@@ -6,6 +6,7 @@ namespace Gravik\Performance;
 
 use Gravik\Breakdown\Texture;
 use Gravik\Chart\VoicingLine;
+use Gravik\Strokes\Hand\Levels;
 
 /** A stretch of the song in which the guitar plays one pattern over one line of grips. */
 final readonly class Span
@@ -15,6 +16,7 @@ final readonly class Span
      * @param int $until   tick at which it ends
      * @param int $begins  tick at which the pattern begins that lies over it, at or before $from
      * @param int $dynamic levels louder or softer than the song is there
+     * @param int $level   to which the pattern is thinned, 1 to 3
      */
     public function __construct(
         public int $from,
@@ -24,6 +26,7 @@ final readonly class Span
         public VoicingLine $line,
         public Texture $texture = Texture::Pattern,
         public int $dynamic = 0,
+        public int $level = Levels::HIGHEST,
     ) {}
 
     /** The slot that lies nearest to a tick, counted through all patterns. */

@@ -48,6 +48,22 @@ final readonly class Timeline
         return array_values($hands);
     }
 
+    /** @return array<string, array{int, int}> pass => the lowest and the highest fret that is pressed in it */
+    public function handsOfPasses(): array
+    {
+        $hands = [];
+        foreach ($this->strokes as $stroke) {
+            $pressed = array_filter($stroke->voicing->frets, static fn (?int $fret): bool => $fret !== null && $fret > 0);
+            if ($pressed !== []) {
+                $pass = $this->course->visits[$this->course->bars[$stroke->bar]->visit]->pass;
+                [$low, $high] = $hands[$pass] ?? [PHP_INT_MAX, 0];
+                $hands[$pass] = [min($low, ...$pressed), max($high, ...$pressed)];
+            }
+        }
+
+        return $hands;
+    }
+
     public function bars(): int
     {
         return count($this->course->bars);

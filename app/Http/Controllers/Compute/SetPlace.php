@@ -32,7 +32,7 @@ final class SetPlace extends Controller
     )])]
     public function __invoke(DocumentRequest $request, BreakdownJson $json, PlaceSetter $setter): JsonResponse
     {
-        $named = $request->filled('named') ? $request->string('named')->toString() : null;
+        $named = $request->named('named');
         $set = $request->input('what') === 'line' ? $setter->line($request->desk(), $named) : $setter->pattern($request->desk(), $named);
 
         return new JsonResponse(['document' => $json->write($set)]);
