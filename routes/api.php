@@ -99,6 +99,8 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('split-section', Compute\SplitSection::class);
         Route::post('move-section', Compute\MoveSection::class);
         Route::post('played-here', Compute\SetPlace::class);
+        Route::post('fork-ending', Compute\ForkEnding::class);
+        Route::post('without-ending', Compute\TakeEndingOut::class);
         Route::post('cell', Compute\SetCell::class);
         Route::post('add-pass', Compute\AddPass::class);
         Route::post('without-pass', Compute\TakePassOut::class);

@@ -54,6 +54,7 @@ class DocumentRequest extends FormRequest
         'what' => ['string', 'in:pattern,line'],
         'named' => ['nullable', 'string', 'max:40'],
         'section' => ['nullable', 'string', 'max:40'],
+        'ending' => ['integer', 'between:0,20'],
         'like' => ['nullable', 'string', 'max:40'],
         'position' => ['integer', 'between:-24,64'],
     ];

@@ -51,7 +51,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'message', type: 'string'),
     new OA\Property(property: 'nearest', type: 'string', nullable: true),
 ])]
-#[OA\Schema(schema: 'ChartEnding', required: ['times', 'bars', 'problems'], properties: [
+#[OA\Schema(schema: 'ChartEnding', required: ['times', 'passes', 'bars', 'problems'], properties: [
+    new OA\Property(property: 'passes', description: 'ids of passes that end so', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'times', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'bars', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChartBar')),
     new OA\Property(property: 'problems', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChartProblem')),
@@ -91,7 +92,7 @@ final class ChartResource
             )),
             ...self::line($breakdown, $section, $setting, null, $section->line),
             'endings' => array_map(
-                static fn (Ending $ending, int $number): array => ['times' => $ending->times]
+                static fn (Ending $ending, int $number): array => ['times' => $ending->times, 'passes' => $ending->passes]
                     + self::line($breakdown, $section, $setting, $number, $ending->line),
                 $section->endings,
                 array_keys($section->endings),

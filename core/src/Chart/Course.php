@@ -46,7 +46,7 @@ final readonly class Course
                 for ($round = 0; $round < $entry->times; $round++) {
                     $section = $byId[$entry->section];
                     $time = $times[$section->id] = ($times[$section->id] ?? 0) + 1;
-                    $ending = $section->endingAt($time);
+                    $ending = $section->endingAt($time, $pass);
                     $places = [...$written[$section->id][''] ?? [], ...$ending === null ? [] : $written[$section->id][$ending] ?? []];
                     $setting = $section->setting($song);
                     $visit = new Visit($pass, $section, $time, $setting, $tick, count($bars), count($places));

@@ -51,8 +51,13 @@ final readonly class Section
     }
 
     /** @return ?int which ending it has when it comes for the so-manieth time of a pass; null where it has none */
-    public function endingAt(int $time): ?int
+    public function endingAt(int $time, string $pass): ?int
     {
+        foreach ($this->endings as $number => $ending) {
+            if (in_array($pass, $ending->passes, true)) {
+                return $number;
+            }
+        }
         foreach ($this->endings as $number => $ending) {
             if (in_array($time, $ending->times, true)) {
                 return $number;

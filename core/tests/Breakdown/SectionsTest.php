@@ -5,6 +5,10 @@ declare(strict_types=1);
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Cell;
+use Gravik\Breakdown\Change\EndingForker;
+use Gravik\Breakdown\Change\EndingRemover;
+use Gravik\Breakdown\Change\PassAdder;
+use Gravik\Breakdown\Change\PassRemover;
 use Gravik\Breakdown\Change\PlaceSetter;
 use Gravik\Breakdown\Change\SectionMover;
 use Gravik\Breakdown\Change\SectionRemover;
@@ -13,6 +17,7 @@ use Gravik\Breakdown\Desk;
 use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\ChartException;
 use Gravik\Chart\CourseChord;
+use Gravik\Chart\Ending;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Tests\Support\Examples;
 
@@ -115,4 +120,48 @@ it('goes once through the first section that is left, where the form had only th
     $left = (new SectionRemover())->remove($breakdown, 'c');
 
     expect(array_map(static fn ($entry): array => [$entry->section, $entry->times], $left->form))->toBe([['a', 1]]);
+});
+
+it('forks the last bars of a section into two endings, and joins them again as they were', function (): void {
+    $plain = quay(['sections' => [
+        ['id' => 'a', 'name' => 'A', 'line' => '| Dm6 | % | A7 | Dm |'],
+        ['id' => 'b', 'name' => 'B', 'line' => '| F | C |', 'from' => ['meter' => '3/4']],
+    ], 'lines' => [['pins' => [
+        ['at' => ['section' => 'a', 'ending' => null, 'bar' => 2, 'tick' => 0], 'symbol' => 'A7', 'frets' => [null, 0, 2, 0, 2, 0]],
+    ]] + Examples::full()['lines'][0], Examples::full()['lines'][1]]]);
+    $forked = (new EndingForker())->fork($plain, 'a', 2);
+    $third = (new EndingForker())->fork($forked, 'a', 2);
+    $section = $third->sections[0];
+
+    expect([$section->line, array_column($section->endings, 'line'), array_column($section->endings, 'times')])
+        ->toBe(['| Dm6 | % |', ['| A7 | Dm |', '| A7 | Dm |', '| A7 | Dm |'], [[1], [2], [3]]])
+        ->and([$forked->lines[0]->pins[0]->at->ending, $forked->lines[0]->pins[0]->at->bar])->toBe([0, 0]);
+    $joined = (new EndingRemover())->remove((new EndingRemover())->remove($third, 'a', 2), 'a', 1);
+    expect([$joined->sections[0]->line, $joined->sections[0]->endings])->toBe(['| Dm6 | % | A7 | Dm |', []])
+        ->and([$joined->lines[0]->pins[0]->at->ending, $joined->lines[0]->pins[0]->at->bar])->toBe([null, 2]);
+});
+
+it('ends the last pass otherwise where a section comes once in each, and lets the ending go with its pass', function (): void {
+    $once = quay(['sections' => [['id' => 'a', 'name' => 'A', 'line' => '| Dm6 | A7 |']], 'form' => [['section' => 'a', 'times' => 1]],
+        'passes' => [['id' => '1', 'name' => '', 'notes' => '', 'cells' => []], ['id' => '2', 'name' => '', 'notes' => '', 'cells' => []]],
+        'cells' => [], 'placed' => []]);
+    $forked = (new EndingForker())->fork($once, 'a', 1);
+    $ends = $forked->sections[0]->with(endings: [$forked->sections[0]->endings[0], new Ending([], '| Dm |', ['2'])]);
+    $song = $forked->with(sections: [$ends]);
+    $copied = (new PassAdder())->add($song, '2');
+
+    expect($forked->sections[0]->endings[1]->passes)->toBe(['2'])
+        ->and(array_map(static fn (CourseChord $chord): string => $chord->chord->text(), $song->course()->chords))->toBe(['Dm6', 'A7', 'Dm6', 'Dm'])
+        ->and($copied->sections[0]->endings[1]->passes)->toBe(['2', '3'])
+        ->and((new PassRemover())->remove($copied, '2')->sections[0]->endings[1]->passes)->toBe(['3'])
+        ->and((new PassRemover())->remove($song, '2')->sections[0]->line)->toBe('| Dm6 | A7 |');
+});
+
+it('lets a section that came once come twice where it is to end in two ways', function (): void {
+    $one = quay(['sections' => [['id' => 'a', 'name' => 'A', 'line' => '| Dm6 | A7 |']], 'form' => [['section' => 'a', 'times' => 1]],
+        'passes' => [['id' => '1', 'name' => '', 'notes' => '', 'cells' => []]], 'cells' => [], 'placed' => []]);
+
+    expect((new EndingForker())->fork($one, 'a', 1)->form[0]->times)->toBe(2)
+        ->and(static fn () => (new EndingForker())->fork($one, 'a', 2))->toThrow(ChartException::class)
+        ->and(static fn () => (new EndingForker())->fork($one, 'z', 1))->toThrow(BreakdownNotValid::class);
 });

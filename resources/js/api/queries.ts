@@ -283,4 +283,21 @@ export const moveSection = (document: BreakdownDocument, section: string, positi
 export const playHere = (desk: Desk, what: 'pattern' | 'line', named: string | null) =>
   compute('/api/compute/played-here', { ...asked(desk), what, named })
 
+/** What a part is to have in a place; an empty note takes the note away. */
+export type CellTold = Pick<
+  Body<'POST', '/api/compute/cell'>,
+  'pass' | 'section' | 'bars' | 'role' | 'pattern' | 'line' | 'level' | 'texture' | 'dynamic' | 'note' | 'as_above'
+>
+
+export const setCell = (document: BreakdownDocument, told: CellTold) =>
+  compute('/api/compute/cell', { document, ...told, ...(told.note === '' ? { note: null, as_above: ['note'] } : {}) })
+
+/** @param like id of the pass it is to be like; null for a plain one at the end */
+export const addPass = (document: BreakdownDocument, like: string | null) => compute('/api/compute/add-pass', { document, like })
+
+export const takePassOut = (document: BreakdownDocument, pass: string) => compute('/api/compute/without-pass', { document, pass })
+
+export const movePass = (document: BreakdownDocument, pass: string, position: number) =>
+  compute('/api/compute/move-pass', { document, pass, position })
+
 export const convertTuning = (document: BreakdownDocument, tuning: string) => compute('/api/compute/tuning', { document, tuning })

@@ -1,6 +1,7 @@
 import type {
   BreakdownDocument,
   Line as LineDocument,
+  Pass as PassDocument,
   Pattern as PatternDocument,
   Pin as PinDocument,
   Stroke as StrokeDocument,
@@ -10,7 +11,7 @@ import type { components } from './openapi.gen'
 
 type Schemas = components['schemas']
 
-export type { BreakdownDocument, LineDocument, PatternDocument, PinDocument, StrokeDocument }
+export type { BreakdownDocument, LineDocument, PassDocument, PatternDocument, PinDocument, StrokeDocument }
 export type Person = Schemas['Person']
 export type BreakdownCard = Schemas['BreakdownCard']
 export type StoredBreakdown = Answer<'GET', '/api/breakdowns/{id}'>

@@ -26,8 +26,24 @@ function timelineAt(bpm: number, bars = 2, p = 0.5, mark = 0): Timeline {
     bars: Array.from({ length: bars }, (_, bar) => {
       const beats = [0, 1, 2, 3].map((number) => toMicroseconds((4 * bar + number) * beat))
       const off_beats = [0, 1, 2, 3].map((number) => toMicroseconds((4 * bar + number + p) * beat))
-      return { t: beats[0] ?? 0, beats, off_beats, written: bar, pattern: 'p1', pattern_bar: 0, section: 'a', pass: '1', time: 1, p }
+      return {
+        t: beats[0] ?? 0,
+        beats,
+        off_beats,
+        written: bar,
+        pattern: 'p1',
+        pattern_bar: 0,
+        section: 'a',
+        pass: '1',
+        time: 1,
+        p,
+        line: 'l1',
+        level: 3,
+        texture: 'pattern' as const,
+        loud: [3, 3],
+      }
     }),
+    passes: [],
     patterns: [],
     counts: Array.from({ length: bars * 8 }, (_, index) => ({
       t: toMicroseconds(((index >> 1) + (index % 2) * p) * beat),

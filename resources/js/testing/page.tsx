@@ -128,6 +128,10 @@ export const timedBar = (bar: number): TimedBar => {
     pass: '1',
     time: 1,
     p: 0.5,
+    line: 'l1',
+    level: 3,
+    texture: 'pattern',
+    loud: [3, 3],
   }
 }
 
@@ -140,6 +144,7 @@ export const timeline: Timeline = {
   p: 0.5,
   seconds: 4,
   bars: [timedBar(0), timedBar(1)],
+  passes: [{ id: '1', differs: '', hand: [5, 7] }],
   patterns: [{ id: 'p1', first_slot: 0, bars: 1 }],
   counts: [],
   chords: [

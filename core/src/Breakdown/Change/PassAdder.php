@@ -8,7 +8,9 @@ use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Failure\PassUnknown;
 use Gravik\Breakdown\Pass;
+use Gravik\Chart\Ending;
 use Gravik\Chart\PlacedMove;
+use Gravik\Chart\Section;
 
 /** Adds one more time through the form: as the song is, or as a pass there is already, from which one thing is then changed. */
 final readonly class PassAdder
@@ -36,6 +38,13 @@ final readonly class PassAdder
         }
 
         return $breakdown->with(
+            sections: array_map(
+                static fn (Section $section): Section => $section->with(endings: array_map(
+                    static fn (Ending $ending): Ending => in_array($like, $ending->passes, true) ? $ending->in([...$ending->passes, $id]) : $ending,
+                    $section->endings,
+                )),
+                $breakdown->sections,
+            ),
             passes: $passes,
             placed: array_map(
                 static fn (PlacedMove $each): PlacedMove => in_array($like, $each->passes ?? [], true)

@@ -9,6 +9,8 @@ use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Failure\OnlyPass;
 use Gravik\Breakdown\Failure\PassUnknown;
 use Gravik\Breakdown\Pass;
+use Gravik\Chart\Ending;
+use Gravik\Chart\Section;
 
 /** Takes one time through the form out, and with it what was placed in it alone. */
 final readonly class PassRemover
@@ -33,6 +35,21 @@ final readonly class PassRemover
             }
         }
 
-        return $breakdown->with(passes: $left, placed: $placed);
+        foreach ($breakdown->sections as $section) {
+            foreach (array_reverse($section->endings, true) as $number => $ending) {
+                if ($ending->times === [] && array_diff($ending->passes, [$id]) === []) {
+                    $breakdown = (new EndingRemover())->remove($breakdown, $section->id, $number);
+                }
+            }
+        }
+
+        return $breakdown->with(
+            sections: array_map(static fn (Section $section): Section => $section->with(endings: array_map(
+                static fn (Ending $ending): Ending => $ending->in(array_values(array_diff($ending->passes, [$id]))),
+                $section->endings,
+            )), $breakdown->sections),
+            passes: $left,
+            placed: $placed,
+        );
     }
 }

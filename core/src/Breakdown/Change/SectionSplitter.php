@@ -13,12 +13,9 @@ use Gravik\Chart\ChartException;
 use Gravik\Chart\Dynamic;
 use Gravik\Chart\FormEntry;
 use Gravik\Chart\Loudness;
-use Gravik\Chart\Pin;
 use Gravik\Chart\Place;
-use Gravik\Chart\PlacedMove;
 use Gravik\Chart\Section;
 use Gravik\Chart\SungWords;
-use Gravik\Chart\VoicingLine;
 
 /**
  * Splits a section in two that are played one after the other wherever it was played: endings go to the second, what was held
@@ -49,7 +46,7 @@ final readonly class SectionSplitter
             default => new Place($second->id, $at->ending, $at->bar, $at->tick),
         };
 
-        return $breakdown->with(
+        return Places::moved($breakdown->with(
             sections: [
                 ...array_slice($breakdown->sections, 0, $place),
                 $section->with(
@@ -62,16 +59,12 @@ final readonly class SectionSplitter
                 ...array_slice($breakdown->sections, $place + 1),
             ],
             form: self::form($breakdown->form, $id, $second->id),
-            lines: array_map(static fn (VoicingLine $line): VoicingLine => $line->with(
-                pins: array_map(static fn (Pin $pin): Pin => $pin->with(at: $moved($pin->at)), $line->pins),
-            ), $breakdown->lines),
             passes: array_map(
                 static fn (Pass $pass): Pass => $pass->with(self::inBoth($pass->cells, $id, $second->id, $bar)),
                 $breakdown->passes,
             ),
             cells: self::inBoth($breakdown->cells, $id, $second->id, $bar),
-            placed: array_map(static fn (PlacedMove $each): PlacedMove => $each->with(at: $moved($each->at)), $breakdown->placed),
-        );
+        ), $moved);
     }
 
     private function second(Breakdown $breakdown, Section $section, string $line, int $bar): Section

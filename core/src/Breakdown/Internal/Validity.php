@@ -23,6 +23,7 @@ use Gravik\Breakdown\Failure\TitleOutOfRange;
 use Gravik\Breakdown\Failure\TooManyOfOneKind;
 use Gravik\Breakdown\Pass;
 use Gravik\Chart\ChartException;
+use Gravik\Chart\Ending;
 use Gravik\Chart\FormEntry;
 use Gravik\Chart\Section;
 use Gravik\Neck\Neck;
@@ -122,7 +123,7 @@ final readonly class Validity
         }
     }
 
-    /** Every time that an ending names comes in a pass, and a section with endings comes more than once. */
+    /** Every time that an ending names comes in a pass, every pass is there, and a section with endings comes more than once. */
     private function endings(): void
     {
         foreach ($this->breakdown->sections as $place => $section) {
@@ -130,9 +131,13 @@ final readonly class Validity
                 static fn (FormEntry $entry): int => $entry->section === $section->id ? $entry->times : 0,
                 $this->breakdown->form,
             ));
+            $byPass = array_filter($section->endings, static fn (Ending $each): bool => $each->passes !== []) !== [];
             $taken = [];
             foreach ($section->endings as $number => $ending) {
-                if ($comes < 2) {
+                foreach ($ending->passes as $each => $pass) {
+                    $this->has('passes', $pass, "/sections/{$place}/endings/{$number}/passes/{$each}");
+                }
+                if ($comes < 2 && ! $byPass) {
                     throw new EndingWithoutRepeat("/sections/{$place}/endings/{$number}", $section->name);
                 }
                 foreach ($ending->times as $time) {

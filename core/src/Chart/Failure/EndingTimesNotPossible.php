@@ -10,6 +10,6 @@ final class EndingTimesNotPossible extends ChartException
 {
     public function __construct()
     {
-        parent::__construct('An ending names the times of its section, from 1 on, each once.');
+        parent::__construct('An ending names the times of its section, from 1 on, each once, or the passes that end so.');
     }
 }

@@ -74,7 +74,8 @@ final readonly class SongJson
 
         return ['id' => $section->id, 'name' => $section->name, 'line' => $section->line] + ($own === [] ? [] : ['from' => $own])
             + ($section->endings === [] ? [] : ['endings' => array_map(
-                static fn (Ending $ending): array => ['times' => $ending->times, 'line' => $ending->line],
+                static fn (Ending $ending): array => ['times' => $ending->times, 'line' => $ending->line]
+                    + ($ending->passes === [] ? [] : ['passes' => $ending->passes]),
                 $section->endings,
             )])
             + ($section->dynamics === [] ? [] : ['dynamics' => array_map(
@@ -108,10 +109,13 @@ final readonly class SongJson
 
     private function ending(mixed $value, string $pointer): Ending
     {
-        $fields = Fields::of($value, $pointer)->only(['times', 'line']);
-        $times = $fields->some('times', Fields::intIn(...), FormEntry::MOST_TIMES);
+        $fields = Fields::of($value, $pointer)->only(['times', 'line', 'passes']);
 
-        return $fields->build(static fn (): Ending => new Ending($times, $fields->string('line')));
+        return $fields->build(static fn (): Ending => new Ending(
+            $fields->has('times') ? $fields->list('times', Fields::intIn(...), FormEntry::MOST_TIMES) : [],
+            $fields->string('line'),
+            $fields->has('passes') ? $fields->list('passes', Fields::stringIn(...), 64) : [],
+        ));
     }
 
     private function dynamic(mixed $value, string $pointer): Dynamic

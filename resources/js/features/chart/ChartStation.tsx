@@ -1,13 +1,15 @@
 import { Button, Input, Segmented, Select } from 'antd'
 import { useState } from 'react'
-import { moveToKey, useChart } from '../../api/queries'
+import { addPass, moveToKey, useChart } from '../../api/queries'
 import type { BreakdownDocument, ChartSection } from '../../api/types'
 import { isKeyTyped, KEYS } from '../../ui/choices'
 import { Later } from '../../ui/Later'
+import { useTabState } from '../../ui/useTabState'
 import { countOf } from '../../ui/words'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { OPEN_STRINGS_STAY, useRemake } from '../bench/useRemake'
 import { LineField } from './LineField'
+import { PassChart } from './passes/PassChart'
 import { SectionMenu } from './SectionMenu'
 import { SectionRows, type Names } from './SectionRows'
 
@@ -32,6 +34,13 @@ export default function ChartStation() {
       { together: `section-${index}` },
     )
   const addSection = () => store.change(withSection)
+  const [asked, setView] = useTabState<'bars' | 'passes' | null>(`chart:${store.getState().id}`, null)
+  const view = asked ?? (document.passes.length > 1 ? 'passes' : 'bars')
+  const byPass = view === 'passes' && timeline !== undefined && sections.length > 0
+  const addOne = () => {
+    setView('passes')
+    void remake((d) => addPass(d, null))
+  }
   let barsBefore = 0
   return (
     <div className="chart-station">
@@ -44,6 +53,15 @@ export default function ChartStation() {
         </p>
         <Later turn={1}>
           <div className="title-actions">
+            <Segmented
+              aria-label="Show"
+              options={[
+                { value: 'bars', label: 'Bars' },
+                { value: 'passes', label: 'Passes', title: 'every time round, bar by bar' },
+              ]}
+              value={view}
+              onChange={setView}
+            />
             <Segmented
               aria-label="Names"
               options={[
@@ -67,25 +85,34 @@ export default function ChartStation() {
                 />
               </label>
             )}
+            {mine && (
+              <Button type="primary" onClick={addOne}>
+                Add a pass
+              </Button>
+            )}
           </div>
         </Later>
       </div>
-      <div className="chart-paper" role="region" aria-label="Bars" tabIndex={0}>
-        {bars === 0 && (
-          <div className="empty">
-            <h2>No bars yet</h2>
-            <p>
-              Type the chords below, with a stroke between bars, such as | Dm6 | B♭7 | Gm7 A7 | Dm6 |. Numerals work too: | i6 | VI7 | iv7
-              V7 | i6 |.
-            </p>
-          </div>
-        )}
-        {sections.map((section) => {
-          const first = barsBefore
-          barsBefore += writtenBars(section)
-          return <SectionRows key={section.id} section={section} firstBar={first} names={names} timeline={timeline} barsInAll={bars} />
-        })}
-      </div>
+      {byPass ? (
+        <PassChart sections={sections} timeline={timeline} names={names} />
+      ) : (
+        <div className="chart-paper" role="region" aria-label="Bars" tabIndex={0}>
+          {bars === 0 && (
+            <div className="empty">
+              <h2>No bars yet</h2>
+              <p>
+                Type the chords below, with a stroke between bars, such as | Dm6 | B♭7 | Gm7 A7 | Dm6 |. Numerals work too: | i6 | VI7 | iv7
+                V7 | i6 |.
+              </p>
+            </div>
+          )}
+          {sections.map((section) => {
+            const first = barsBefore
+            barsBefore += writtenBars(section)
+            return <SectionRows key={section.id} section={section} firstBar={first} names={names} timeline={timeline} barsInAll={bars} />
+          })}
+        </div>
+      )}
       <div className="chart-lines">
         <Later turn={3}>
           {document.sections.map((section, index) => (

@@ -1,0 +1,153 @@
+import { Fragment, useMemo } from 'react'
+import type { BreakdownDocument, ChartSection, PassDocument, Timeline } from '../../../api/types'
+import { band } from '../../../audio/band'
+import { useKeys } from '../../../ui/keys'
+import { countOf } from '../../../ui/words'
+import { useDocument, useMine } from '../../bench/benchContext'
+import type { Names } from '../SectionRows'
+import { FormBand } from './FormBand'
+import { PassEditor } from './PassEditor'
+import { PassRow } from './PassRow'
+import { columnsOf, rowsOf, type Column, type Row } from './rows'
+import { usePassChanges } from './usePassChanges'
+import { usePassCursor, type Cursor } from './usePassCursor'
+
+/** So many bars stand in a row; a section with a few more keeps them together. */
+const BARS_A_ROW = 8
+const TOGETHER_UP_TO = 12
+
+/** The song with its passes: under the bars of each section a row for every time it is played. */
+export function PassChart({ sections, timeline, names }: { sections: ChartSection[]; timeline: Timeline; names: Names }) {
+  const document = useDocument()
+  const mine = useMine()
+  const laid = useMemo(() => layOut(sections, timeline), [sections, timeline])
+  const { cursor, row, choose, leave, step, widen, stepRow, whole } = usePassCursor(laid.flatMap(({ rows }) => rows))
+  const changes = usePassChanges(cursor, row, whole)
+  const number = document.passes.findIndex(({ id }) => id === cursor?.pass) + 1
+  const pass = document.passes[number - 1]
+  useKeys({
+    ArrowRight: () => step(1),
+    ArrowLeft: () => step(-1),
+    'Shift+ArrowRight': () => widen(1),
+    'Shift+ArrowLeft': () => widen(-1),
+    ArrowDown: () => stepRow(1),
+    ArrowUp: () => stepRow(-1),
+    Escape: leave,
+    a: whole,
+    p: () => changes.set({ texture: 'pattern', role: 'active' }),
+    w: () => changes.set({ texture: 'written', role: 'active' }),
+    f: () => changes.set({ texture: 'free', role: 'active' }),
+    r: () => changes.set({ texture: 'rings', role: 'active' }),
+    o: () => changes.set({ role: 'out' }),
+    '1': () => changes.set({ level: 1 }),
+    '2': () => changes.set({ level: 2 }),
+    '3': () => changes.set({ level: 3 }),
+    '+': () => changes.louder(1),
+    '-': () => changes.louder(-1),
+    c: changes.copy,
+  })
+  return (
+    <>
+      <div className="chart-paper passes" role="region" aria-label="Bars and passes" tabIndex={0}>
+        {laid.map(({ section, columns, rows }) => (
+          <section key={section.id} className="pass-section" aria-label={`Section ${section.name}`}>
+            {inRows(columns).map(([from, until]) => (
+              <Fragment key={from}>
+                <header>
+                  {from === 0 && (
+                    <>
+                      <b>{section.name}</b>
+                      <span>
+                        {countOf(columns.length, 'bar')}
+                        {section.times > 1 && ` · ${section.times} times`}
+                      </span>
+                    </>
+                  )}
+                </header>
+                <FormBand columns={columns.slice(from, until)} names={names} words={wordsOf(document, section.id, columns)} />
+                {rows.map((each) => (
+                  <PassRow
+                    key={`${each.pass}-${each.time}`}
+                    timeline={timeline}
+                    row={each}
+                    pass={document.passes.find(({ id }) => id === each.pass) ?? document.passes[0]}
+                    number={document.passes.findIndex(({ id }) => id === each.pass) + 1}
+                    again={section.times > 1}
+                    columns={[from, until]}
+                    pattern={patternOf(document, each)}
+                    cursor={cursor}
+                    notes={notesOf(document, each)}
+                    onBar={(bar, extend) => choose(each, bar, extend)}
+                    onHear={() => hearPass(timeline, each.pass)}
+                  />
+                ))}
+              </Fragment>
+            ))}
+          </section>
+        ))}
+      </div>
+      {mine && cursor !== null && row !== undefined && pass !== undefined && (
+        <PassEditor pass={pass} number={number} row={row} cursor={cursor} note={noteAt(document, row, cursor)} changes={changes} />
+      )}
+    </>
+  )
+}
+
+function layOut(sections: ChartSection[], timeline: Timeline): { section: ChartSection; columns: Column[]; rows: Row[] }[] {
+  let first = 0
+  return sections.map((section) => {
+    const columns = columnsOf(section, first)
+    first += section.bars.length + section.endings.reduce((sum, ending) => sum + ending.bars.length, 0)
+    return { section, columns, rows: rowsOf(timeline, section, columns) }
+  })
+}
+
+function inRows(columns: Column[]): [number, number][] {
+  if (columns.length <= TOGETHER_UP_TO) return [[0, columns.length]]
+  return Array.from({ length: Math.ceil(columns.length / BARS_A_ROW) }, (_, row) => [
+    row * BARS_A_ROW,
+    Math.min(columns.length, (row + 1) * BARS_A_ROW),
+  ])
+}
+
+/** The pass over and over, from its first bar. */
+function hearPass(timeline: Timeline, pass: string): void {
+  const bars = timeline.bars.flatMap((bar, index) => (bar.pass === pass ? [index] : []))
+  band.set({ loop: [bars[0] ?? 0, bars.at(-1) ?? 0] })
+  if (!band.playing) void band.start()
+}
+
+function patternOf({ patterns }: BreakdownDocument, row: Row): string {
+  const id = row.bars.find(({ told }) => told.pattern !== null)?.told.pattern
+  const place = patterns.findIndex((pattern) => pattern.id === id)
+  const name = patterns[place]?.name ?? ''
+  return id == null ? 'out' : name === '' ? `strokes ${place + 1}` : name
+}
+
+const cellsOf = (document: BreakdownDocument, row: Row): PassDocument['cells'] =>
+  (document.passes.find(({ id }) => id === row.pass)?.cells ?? []).filter((cell) => cell.section == null || cell.section === row.section)
+
+/** Under which bars of the section a note stands. */
+function notesOf(document: BreakdownDocument, row: Row): Map<number, string> {
+  const noted = cellsOf(document, row).filter(({ note }) => note != null && note !== '')
+  return new Map(noted.flatMap(({ note, bars }) => runsOf(bars == null ? [0] : barsOf(bars)).map((bar) => [bar, note ?? ''] as const)))
+}
+
+/** The schema's tuples are lists of numbers here. */
+const barsOf = (bars: PassDocument['cells'][number]['bars']): number[] => [...(bars ?? [])]
+
+/** The first bar of each run of bars. */
+const runsOf = (bars: number[]): number[] => bars.filter((bar) => !bars.includes(bar - 1))
+
+function noteAt(document: BreakdownDocument, row: Row, cursor: Cursor): string {
+  const all = cursor.from === 0 && cursor.to === row.bars.length - 1
+  return (
+    cellsOf(document, row).find(({ bars, note }) => note != null && (all ? bars == null : barsOf(bars).includes(cursor.from)))?.note ?? ''
+  )
+}
+
+/** What is sung over the columns. */
+function wordsOf({ sections }: BreakdownDocument, id: string, columns: Column[]): Map<number, string> {
+  const words = sections.find((section) => section.id === id)?.words ?? []
+  return new Map(words.map(({ bar, text }) => [columns[bar]?.number ?? -1, text]))
+}

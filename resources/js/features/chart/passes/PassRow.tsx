@@ -1,0 +1,91 @@
+import { useRef } from 'react'
+import type { PassDocument, Timeline } from '../../../api/types'
+import { band } from '../../../audio/band'
+import { useBandFrames } from '../../../audio/useBandFrames'
+import { HandOnNeck } from './HandOnNeck'
+import { PassBar } from './PassBar'
+import { loudnessOf, ordinal, type Row } from './rows'
+import type { Cursor } from './usePassCursor'
+
+type Props = {
+  timeline: Timeline
+  row: Row
+  pass: PassDocument
+  number: number
+  /** whether the section comes more than once in a pass */
+  again: boolean
+  columns: [number, number]
+  pattern: string
+  cursor: Cursor | null
+  notes: Map<number, string>
+  onBar: (bar: number, extend: boolean) => void
+  onHear: () => void
+}
+
+/** One pass under the bars of a section: who plays what, and every bar as it is played. */
+export function PassRow({ timeline, row, pass, number, again, columns: [from, until], pattern, cursor, notes, onBar, onHear }: Props) {
+  const line = useRef<HTMLDivElement>(null)
+  usePlayingBar(line, row)
+  const hand = timeline.passes.find(({ id }) => id === row.pass)?.hand ?? null
+  const chosen = cursor !== null && cursor.pass === row.pass && cursor.section === row.section && cursor.time === row.time
+  const level = row.bars[0]?.told.level ?? 3
+  const here = row.bars.filter(({ column }) => column >= from && column < until)
+  return (
+    <div className={chosen ? 'pass-row chosen' : 'pass-row'} ref={line}>
+      <div className="pass-head">
+        <button type="button" className="hear-plate" aria-label={`Hear the ${ordinal(number)}`} onClick={onHear}>
+          <svg width="12" height="14" viewBox="0 0 12 14" aria-hidden="true">
+            <path d="M1 0l11 7L1 14z" />
+          </svg>
+        </button>
+        <div className="pass-words">
+          <b>{pass.name === '' ? ordinal(number) : pass.name}</b>
+          {again && <span> · time {row.time}</span>}
+          {pass.lead !== undefined && pass.lead !== '' && <span className="pass-lead">{pass.lead}</span>}
+          <small>
+            {pattern}
+            {level < 3 ? `, level ${level}` : ''}
+          </small>
+        </div>
+        <HandOnNeck hand={hand} />
+      </div>
+      <div className="pass-bars" style={{ gridTemplateColumns: `repeat(${until - from}, 1fr)` }}>
+        {here.map((bar) => (
+          <button
+            key={bar.index}
+            type="button"
+            data-index={bar.index}
+            style={{ gridColumn: bar.column - from + 1 }}
+            aria-pressed={chosen && bar.inSection >= cursor.from && bar.inSection <= cursor.to}
+            aria-label={`${pass.name === '' ? ordinal(number) : pass.name}, bar ${bar.told.written + 1}: ${wordsOf(bar.told)}`}
+            onClick={(event) => onBar(bar.inSection, event.shiftKey)}
+          >
+            <PassBar timeline={timeline} bar={bar} />
+            {notes.has(bar.inSection) && <span className="bar-note">{notes.get(bar.inSection)}</span>}
+          </button>
+        ))}
+      </div>
+      <div className="pass-end">
+        {row.ending !== '' && <b>{row.ending}</b>}
+        <span>{loudnessOf(row)}</span>
+      </div>
+    </div>
+  )
+}
+
+const TEXTURES = { pattern: 'the pattern', written: 'as written', free: 'free', rings: 'rings only' }
+const wordsOf = (told: Row['bars'][number]['told']): string => (told.pattern === null ? 'out' : TEXTURES[told.texture])
+
+/** Marks the bar that sounds, without rendering anew. */
+function usePlayingBar(line: React.RefObject<HTMLDivElement | null>, row: Row): void {
+  const shown = useRef(-1)
+  useBandFrames(() => {
+    const at = band.position()
+    const index = at === null || at.countIn !== null ? -1 : at.bar
+    if (index === shown.current) return
+    const find = (bar: number) => line.current?.querySelector(`[data-index="${bar}"]`)
+    find(shown.current)?.classList.remove('now')
+    if (row.bars.some((bar) => bar.index === index)) find(index)?.classList.add('now')
+    shown.current = index
+  })
+}

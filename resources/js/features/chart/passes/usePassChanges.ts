@@ -1,0 +1,43 @@
+import { addPass, movePass, setCell, takePassOut, type CellTold } from '../../../api/queries'
+import type { BreakdownDocument, PassDocument } from '../../../api/types'
+import { useBench, useMine } from '../../bench/benchContext'
+import { useRemake } from '../../bench/useRemake'
+import type { Row } from './rows'
+import type { Cursor } from './usePassCursor'
+
+/** Everything that can be changed at the cursor; a song that is only read has none of it. */
+export function usePassChanges(cursor: Cursor | null, row: Row | undefined, whole: () => void) {
+  const { store } = useBench()
+  const mine = useMine()
+  const remake = useRemake()
+  const all = cursor !== null && row !== undefined && cursor.from === 0 && cursor.to === row.bars.length - 1
+  const bars = cursor === null || all ? null : Array.from({ length: cursor.to - cursor.from + 1 }, (_, by) => cursor.from + by)
+  const set = (told: CellTold) => {
+    if (!mine || cursor === null) return
+    void remake((d) => setCell(d, { pass: cursor.pass, section: cursor.section, bars, ...told }))
+  }
+  const own = (document: BreakdownDocument): number => {
+    const cells = document.passes.find(({ id }) => id === cursor?.pass)?.cells ?? []
+    const at = (cell: PassDocument['cells'][number]) =>
+      cell.section === cursor?.section && (bars === null ? cell.bars == null : ([...(cell.bars ?? [])] as number[]).includes(bars[0] ?? -1))
+    return cells.findLast((cell) => at(cell) && cell.dynamic != null)?.dynamic ?? 0
+  }
+  return {
+    set,
+    whole,
+    louder: (by: number) => set({ dynamic: Math.max(-2, Math.min(2, own(store.getState().document) + by)) }),
+    rename: (part: Partial<Pick<PassDocument, 'name' | 'lead' | 'notes'>>) =>
+      mine &&
+      cursor !== null &&
+      store.change(
+        (d) => ({
+          ...d,
+          passes: d.passes.map((pass) => (pass.id === cursor.pass ? { ...pass, ...part } : pass)) as BreakdownDocument['passes'],
+        }),
+        { together: `pass-${cursor.pass}` },
+      ),
+    copy: () => mine && cursor !== null && void remake((d) => addPass(d, cursor.pass)),
+    move: (position: number) => mine && cursor !== null && void remake((d) => movePass(d, cursor.pass, position)),
+    takeOut: () => mine && cursor !== null && void remake((d) => takePassOut(d, cursor.pass)),
+  }
+}
