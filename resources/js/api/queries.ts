@@ -283,6 +283,13 @@ export const moveSection = (document: BreakdownDocument, section: string, positi
 export const playHere = (desk: Desk, what: 'pattern' | 'line', named: string | null) =>
   compute('/api/compute/played-here', { ...asked(desk), what, named })
 
+/** @param bars of its line that fork, where it has no endings yet */
+export const forkEnding = (document: BreakdownDocument, section: string, bars: number) =>
+  compute('/api/compute/fork-ending', { document, section, bars })
+
+export const takeEndingOut = (document: BreakdownDocument, section: string, ending: number) =>
+  compute('/api/compute/without-ending', { document, section, ending })
+
 /** What a part is to have in a place; an empty note takes the note away. */
 export type CellTold = Pick<
   Body<'POST', '/api/compute/cell'>,

@@ -19,3 +19,6 @@ export const countOf = (count: number, word: string): string => `${count} ${word
 
 /** "14:05" on the reader's clock. The browser's own formatter takes 20 ms to be made, and this stands on the first screen. */
 export const clock = (time: Date): string => `${String(time.getHours()).padStart(2, '0')}:${String(time.getMinutes()).padStart(2, '0')}`
+
+export const ordinal = (number: number): string =>
+  `${number}${[11, 12, 13].includes(number % 100) ? 'th' : (['th', 'st', 'nd', 'rd'][number % 10] ?? 'th')}`

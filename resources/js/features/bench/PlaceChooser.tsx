@@ -1,5 +1,6 @@
 import { Select } from 'antd'
 import type { SongPlace } from '../../api/types'
+import { ordinal } from '../../ui/words'
 import { useBench } from './benchContext'
 
 /** Which section of which pass is worked at; out of the way while everywhere is alike. */
@@ -8,7 +9,7 @@ export function PlaceChooser() {
   const { document, place } = desk
   if (document.patterns.length === 1 && document.lines.length === 1) return null
   const here = places.find((each) => each.pass === place.pass && each.section === place.section)
-  const passes = document.passes.map(({ id, name }, index) => ({ value: id, label: name === '' ? `Pass ${index + 1}` : name }))
+  const passes = document.passes.map(({ id, name }, index) => ({ value: id, label: name === '' ? `${ordinal(index + 1)} pass` : name }))
   return (
     <div className="place-chooser" role="group" aria-label="Where in the song">
       {passes.length > 1 && (

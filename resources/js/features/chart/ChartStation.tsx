@@ -1,4 +1,4 @@
-import { Button, Input, Segmented, Select } from 'antd'
+import { Button, Segmented, Select } from 'antd'
 import { useState } from 'react'
 import { addPass, moveToKey, useChart } from '../../api/queries'
 import type { BreakdownDocument, ChartSection } from '../../api/types'
@@ -8,9 +8,8 @@ import { useTabState } from '../../ui/useTabState'
 import { countOf } from '../../ui/words'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { OPEN_STRINGS_STAY, useRemake } from '../bench/useRemake'
-import { LineField } from './LineField'
 import { PassChart } from './passes/PassChart'
-import { SectionMenu } from './SectionMenu'
+import { SectionLines } from './SectionLines'
 import { SectionRows, type Names } from './SectionRows'
 
 /** The typed line becomes bars; playing moves over them. */
@@ -23,20 +22,11 @@ export default function ChartStation() {
   const [names, setNames] = useState<Names>('letters')
   const sections = chart.data?.sections ?? []
   const bars = sections.reduce((sum, section) => sum + writtenBars(section), 0)
-  const setSection = (index: number, part: Partial<BreakdownDocument['sections'][number]>) =>
-    store.change(
-      (d) => ({
-        ...d,
-        sections: d.sections.map((section, place) =>
-          place === index ? { ...section, ...part } : section,
-        ) as BreakdownDocument['sections'],
-      }),
-      { together: `section-${index}` },
-    )
   const addSection = () => store.change(withSection)
   const [asked, setView] = useTabState<'bars' | 'passes' | null>(`chart:${store.getState().id}`, null)
   const view = asked ?? (document.passes.length > 1 ? 'passes' : 'bars')
   const byPass = view === 'passes' && timeline !== undefined && sections.length > 0
+  const [typing, setTyping] = useState(false)
   const addOne = () => {
     setView('passes')
     void remake((d) => addPass(d, null))
@@ -85,6 +75,11 @@ export default function ChartStation() {
                 />
               </label>
             )}
+            {byPass && (
+              <Button aria-pressed={typing} onClick={() => setTyping(!typing)}>
+                {typing ? 'Hide the lines' : 'Type the lines'}
+              </Button>
+            )}
             {mine && (
               <Button type="primary" onClick={addOne}>
                 Add a pass
@@ -113,40 +108,33 @@ export default function ChartStation() {
           })}
         </div>
       )}
-      <div className="chart-lines">
-        <Later turn={3}>
-          {document.sections.map((section, index) => (
-            <div key={section.id} className="chart-line">
-              <Input
-                aria-label="Section name"
-                className="section-name"
-                maxLength={40}
-                disabled={!mine}
-                value={section.name}
-                onChange={(event) => event.target.value.trim() !== '' && setSection(index, { name: event.target.value })}
+      {(!byPass || typing || bars === 0) && (
+        <div className="chart-lines">
+          <Later turn={3}>
+            {document.sections.map((section, index) => (
+              <SectionLines
+                key={section.id}
+                section={section}
+                index={index}
+                written={chart.isPlaceholderData ? silent(sections[index]) : sections[index]}
               />
-              <LineField
-                document={document}
-                section={index}
-                value={section.line}
-                disabled={!mine}
-                placeholder="| Dm6 | B♭7 | Gm7 A7 | Dm6 |"
-                onChange={(line) => setSection(index, { line })}
-              />
-              {mine && <SectionMenu id={section.id} name={section.name} index={index} written={sections[index]} />}
-            </div>
-          ))}
-          {mine && (
-            <p className="muted chart-help">
-              <Button onClick={addSection}>Add a section</Button> % repeats a bar · / is one more beat · N.C. is silence · B♭7 or Bb7, IV7
-              or E♭7
-            </p>
-          )}
-        </Later>
-      </div>
+            ))}
+            {mine && (
+              <p className="muted chart-help">
+                <Button onClick={addSection}>Add a section</Button> % repeats a bar · / is one more beat · N.C. is silence · B♭7 or Bb7, IV7
+                or E♭7
+              </p>
+            )}
+          </Later>
+        </div>
+      )}
     </div>
   )
 }
+
+/** While a line is read anew, what was wrong with it before is not told of it. */
+const silent = (section: ChartSection | undefined): ChartSection | undefined =>
+  section === undefined ? undefined : { ...section, problems: [], endings: section.endings.map((ending) => ({ ...ending, problems: [] })) }
 
 const writtenBars = ({ bars, endings }: ChartSection): number => bars.length + endings.reduce((sum, ending) => sum + ending.bars.length, 0)
 

@@ -1,10 +1,10 @@
 import { Button, Input } from 'antd'
-import { useChart } from '../../api/queries'
-import type { BreakdownDocument, ChartProblem } from '../../api/types'
+import type { ChartProblem } from '../../api/types'
 
 type Props = {
-  document: BreakdownDocument
-  section: number
+  /** what could not be read of it */
+  problems: ChartProblem[]
+  name?: string
   value: string
   onChange: (line: string) => void
   placeholder?: string
@@ -15,9 +15,7 @@ type Props = {
 const END_OF_LINE = '\u200b'
 
 /** A typed chord line; what cannot be read is marked at its character, with the nearest that can on offer. */
-export function LineField({ document, section, value, onChange, placeholder, disabled = false }: Props) {
-  const reading = useChart(document)
-  const problems = reading.isPlaceholderData ? [] : (reading.data?.sections[section]?.problems ?? [])
+export function LineField({ problems, name = 'Chord line', value, onChange, placeholder, disabled = false }: Props) {
   const fix = (problem: ChartProblem) => {
     const signs = [...value]
     const before = signs.slice(0, problem.at).join('')
@@ -33,7 +31,7 @@ export function LineField({ document, section, value, onChange, placeholder, dis
           {END_OF_LINE}
         </div>
         <Input.TextArea
-          aria-label="Chord line"
+          aria-label={name}
           rows={1}
           maxLength={4000}
           disabled={disabled}

@@ -1,5 +1,5 @@
 import { Button, Popover, Select } from 'antd'
-import { moveSection, splitSection, takeSectionOut } from '../../api/queries'
+import { forkEnding, moveSection, splitSection, takeSectionOut } from '../../api/queries'
 import type { ChartSection } from '../../api/types'
 import { useDocument } from '../bench/benchContext'
 import { useRemake } from '../bench/useRemake'
@@ -28,6 +28,14 @@ export function SectionMenu({ id, name, index, written }: Props) {
         disabled={starts.length === 0}
         options={starts}
         onChange={(bar: number | null) => bar !== null && void remake((d) => splitSection(d, id, bar))}
+      />
+      <Select
+        aria-label={`Two endings for section ${name}`}
+        placeholder="Two endings: fork …"
+        value={null}
+        disabled={starts.length === 0 || (written?.endings.length ?? 0) > 0}
+        options={starts.slice(0, 8).map(({ value }) => ({ value, label: `the last ${value === 1 ? 'bar' : `${value} bars`}` }))}
+        onChange={(last: number | null) => last !== null && void remake((d) => forkEnding(d, id, last))}
       />
       <Button disabled={sections === 1} aria-label={`Take out section ${name}`} onClick={() => void remake((d) => takeSectionOut(d, id))}>
         Take out

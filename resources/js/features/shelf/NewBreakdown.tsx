@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { ulid } from 'ulid'
 import { deskOf, withStart } from '../../api/desk'
-import { reshape, upgraded, useStarts } from '../../api/queries'
+import { reshape, upgraded, useChart, useStarts } from '../../api/queries'
 import type { BreakdownDocument, Starter, UsualForm } from '../../api/types'
 import { isKeyTyped, KEYS, METERS } from '../../ui/choices'
 import { useTapTempo } from '../../ui/useTapTempo'
@@ -71,6 +71,7 @@ function NewForm({ blank, left, onClose }: { blank: BreakdownDocument; left: Beg
   const tap = useTapTempo((tempo) => begin({ tempo }))
   const line = document.sections[0].line
   const named = { ...document, title: document.title.trim() === '' ? blank.title : document.title.trim() }
+  const reading = useChart(named)
   const failed = (problem: unknown) => void message.error(problem instanceof Error ? problem.message : 'That did not work. Try again.', 8)
   const setMeter = async (meter: string) => {
     try {
@@ -180,8 +181,7 @@ function NewForm({ blank, left, onClose }: { blank: BreakdownDocument; left: Beg
           ))}
         </span>
         <LineField
-          document={named}
-          section={0}
+          problems={reading.isPlaceholderData ? [] : (reading.data?.sections[0]?.problems ?? [])}
           placeholder="| Dm6 | B♭7 | Gm7 A7 | Dm6 |"
           onChange={(typed) =>
             set({

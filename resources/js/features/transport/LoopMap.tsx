@@ -3,8 +3,13 @@ import { band } from '../../audio/band'
 import { useBandFrames } from '../../audio/useBandFrames'
 import { usePlayer } from './Transport'
 
-/** The form as a row of bars: drag over some to loop them, press one twice to loop it alone, press "all" to go round. */
-export function LoopMap({ bars, sections }: { bars: number; sections: string[] }) {
+type Props = { bars: number; sections: string[]; passes: { name: string; from: number; to: number }[] }
+
+/**
+ * The song as a row of bars: drag over some to loop them, press one twice to loop it alone, press "all" to go round. Where it
+ * has several passes, each can be looped by its name, two in turn by pressing the second with Shift.
+ */
+export function LoopMap({ bars, sections, passes }: Props) {
   const player = usePlayer()
   const [from, setFrom] = useState<number | null>(null)
   const row = useRef<HTMLDivElement>(null)
@@ -37,7 +42,7 @@ export function LoopMap({ bars, sections }: { bars: number; sections: string[] }
       </span>
       <div
         ref={row}
-        className="loop-bars"
+        className={bars > 48 ? 'loop-bars many' : 'loop-bars'}
         role="group"
         aria-label="Bars to loop"
         onPointerLeave={() => setFrom(null)}
@@ -59,7 +64,27 @@ export function LoopMap({ bars, sections }: { bars: number; sections: string[] }
           />
         ))}
       </div>
-      <span className="loop-sections">{sections.join(' · ')}</span>
+      {passes.length < 2 ? (
+        <span className="loop-sections">{sections.join(' · ')}</span>
+      ) : (
+        <span className="loop-sections" role="group" aria-label="Passes to loop">
+          {passes.map(({ name, from: first, to }) => (
+            <button
+              key={first}
+              type="button"
+              aria-pressed={loop !== null && loop[0] <= first && to <= loop[1]}
+              onClick={(event) =>
+                select(
+                  event.shiftKey && loop !== null ? Math.min(loop[0], first) : first,
+                  event.shiftKey && loop !== null ? Math.max(loop[1], to) : to,
+                )
+              }
+            >
+              {name}
+            </button>
+          ))}
+        </span>
+      )}
     </div>
   )
 }

@@ -2,13 +2,14 @@ import { InputNumber } from 'antd'
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
 import { withStart } from '../../api/desk'
 import { readFeel } from '../../api/queries'
+import type { BreakdownDocument, Timeline } from '../../api/types'
 import { band } from '../../audio/band'
 import { firstBeats } from '../../audio/bars'
 import { useBandFrames } from '../../audio/useBandFrames'
 import type { PartName } from '../../audio/BandPlayer'
 import { useKeys } from '../../ui/keys'
 import { useTapTempo } from '../../ui/useTapTempo'
-import { countOf } from '../../ui/words'
+import { countOf, ordinal } from '../../ui/words'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { FeelDial } from './FeelDial'
 import { LoopMap } from './LoopMap'
@@ -169,9 +170,25 @@ export function Transport() {
         </span>
       </div>
       <i className="slash" />
-      <LoopMap bars={timeline?.bars.length ?? 0} sections={document.sections.map((section) => section.name)} />
+      <LoopMap
+        bars={timeline?.bars.length ?? 0}
+        sections={document.sections.map((section) => section.name)}
+        passes={passesOf(timeline, document)}
+      />
     </footer>
   )
+}
+
+/** Where each pass lies among the bars that are played. */
+function passesOf(timeline: Timeline | undefined, { passes }: BreakdownDocument): { name: string; from: number; to: number }[] {
+  const bars = timeline?.bars ?? []
+  return passes
+    .map(({ id, name }, place) => ({
+      name: name === '' ? ordinal(place + 1) : name,
+      from: bars.findIndex((bar) => bar.pass === id),
+      to: bars.findLastIndex((bar) => bar.pass === id),
+    }))
+    .filter(({ from }) => from >= 0)
 }
 
 /** Takes a feel as it is named or as a share of the pair; of several in a row only the last, as one step to undo. */

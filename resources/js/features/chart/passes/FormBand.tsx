@@ -5,12 +5,22 @@ import { useBandFrames } from '../../../audio/useBandFrames'
 import { ChordText } from '../../../ui/ChordText'
 import { useBench } from '../../bench/benchContext'
 import type { Names } from '../SectionRows'
+import { ordinal } from '../../../ui/words'
 import type { Column } from './rows'
 
 const SIZES = [25, 20, 15, 13]
 
+type Props = {
+  columns: Column[]
+  names: Names
+  words: Map<number, string>
+  /** number of the bar that is looked at in every pass */
+  chosen: number | null
+  onBar: (column: Column) => void
+}
+
 /** The written bars of a section as one band of chords; where it ends in several ways it forks. */
-export function FormBand({ columns, names, words }: { columns: Column[]; names: Names; words: Map<number, string> }) {
+export function FormBand({ columns, names, words, chosen, onBar }: Props) {
   const row = useRef<HTMLDivElement>(null)
   const { timeline } = useBench()
   const shown = useRef(-1)
@@ -22,23 +32,35 @@ export function FormBand({ columns, names, words }: { columns: Column[]; names: 
     row.current?.querySelector(`[data-written="${written}"]`)?.classList.add('now')
     shown.current = written
   })
+  const fork = columns.at(-1)?.bars ?? []
   return (
-    <div ref={row} className="form-band" style={{ gridTemplateColumns: `repeat(${columns.length}, 1fr)` }}>
-      {columns.map((column) => (
-        <div key={column.number} className={column.bars.length > 1 ? 'form-column fork' : 'form-column'}>
-          <span className="bar-number">
-            {column.number + 1}
-            {words.has(column.number) && <em>{words.get(column.number)}</em>}
-          </span>
-          {column.bars.map(({ written, bar, ending }) => (
-            <div key={written} className="form-bar" data-written={written}>
-              {ending !== '' && <span className="fork-name">{ending}</span>}
-              <Chords bar={bar} names={names} small={column.bars.length > 1} />
-            </div>
-          ))}
-        </div>
-      ))}
-    </div>
+    <>
+      <div ref={row} className="form-band" style={{ gridTemplateColumns: `repeat(${columns.length}, 1fr)` }}>
+        {columns.map((column) => (
+          <button
+            key={column.number}
+            type="button"
+            aria-pressed={column.number === chosen}
+            aria-label={`Bar ${column.number + 1} in every pass`}
+            className={column.bars.length > 1 ? 'form-column fork' : 'form-column'}
+            onClick={() => onBar(column)}
+          >
+            <span className="bar-number">
+              {column.number + 1}
+              {words.has(column.number) && <em>{words.get(column.number)}</em>}
+            </span>
+            {column.bars.map(({ written, bar }) => (
+              <div key={written} className="form-bar" data-written={written}>
+                <Chords bar={bar} names={names} small={column.bars.length > 1} />
+              </div>
+            ))}
+          </button>
+        ))}
+      </div>
+      <div className="fork-names">
+        {fork.length > 1 && fork.map(({ written, ending }) => <b key={written}>{ending === null ? '' : ordinal(ending + 1)}</b>)}
+      </div>
+    </>
   )
 }
 

@@ -30,20 +30,22 @@ export function PassBar({ timeline, bar }: { timeline: Timeline; bar: PlayedBar 
             <line x1="0" x2="100" y1={top(0) - 4} y2={top(1) - 4} className="loud-line" vectorEffect="non-scaling-stroke" />
           </svg>
           {told.texture === 'rings' && <Rails top={BASE - tall(from)} />}
-          {told.texture === 'written' && <rect x="1" y="2" width="100%" height={BASE} className="written-frame" />}
+          {told.texture === 'written' && <rect x="1" y="2" width="99%" height={BASE - 2} className="written-frame" />}
           {strokes.map((stroke) => {
             const at = share(stroke.t)
             return (
               <svg key={stroke.t} x={`${(2 + 96 * at).toFixed(2)}%`} overflow="visible">
-                <Blade
-                  kind={stroke.kind}
-                  direction={stroke.direction}
-                  accent={stroke.accent}
-                  x={2}
-                  top={top(at)}
-                  bottom={BASE}
-                  lean={stroke.direction === 'down' ? 0.18 : -0.18}
-                />
+                <g transform="scale(0.62 1)">
+                  <Blade
+                    kind={stroke.kind}
+                    direction={stroke.direction}
+                    accent={stroke.accent}
+                    x={4}
+                    top={top(at)}
+                    bottom={BASE}
+                    lean={stroke.direction === 'down' ? 0.24 : -0.24}
+                  />
+                </g>
               </svg>
             )
           })}

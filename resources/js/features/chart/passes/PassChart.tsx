@@ -1,4 +1,4 @@
-import { Fragment, useMemo } from 'react'
+import { Fragment, useMemo, useState } from 'react'
 import type { BreakdownDocument, ChartSection, PassDocument, Timeline } from '../../../api/types'
 import { band } from '../../../audio/band'
 import { useKeys } from '../../../ui/keys'
@@ -9,6 +9,7 @@ import { FormBand } from './FormBand'
 import { PassEditor } from './PassEditor'
 import { PassRow } from './PassRow'
 import { columnsOf, rowsOf, type Column, type Row } from './rows'
+import { SongBarEditor } from './SongBarEditor'
 import { usePassChanges } from './usePassChanges'
 import { usePassCursor, type Cursor } from './usePassCursor'
 
@@ -25,6 +26,12 @@ export function PassChart({ sections, timeline, names }: { sections: ChartSectio
   const changes = usePassChanges(cursor, row, whole)
   const number = document.passes.findIndex(({ id }) => id === cursor?.pass) + 1
   const pass = document.passes[number - 1]
+  const [songBar, setSongBar] = useState<{ section: string; bar: number; number: number } | null>(null)
+  const songSection = document.sections.find(({ id }) => id === songBar?.section)
+  const done = () => {
+    leave()
+    setSongBar(null)
+  }
   useKeys({
     ArrowRight: () => step(1),
     ArrowLeft: () => step(-1),
@@ -32,7 +39,7 @@ export function PassChart({ sections, timeline, names }: { sections: ChartSectio
     'Shift+ArrowLeft': () => widen(-1),
     ArrowDown: () => stepRow(1),
     ArrowUp: () => stepRow(-1),
-    Escape: leave,
+    Escape: done,
     a: whole,
     p: () => changes.set({ texture: 'pattern', role: 'active' }),
     w: () => changes.set({ texture: 'written', role: 'active' }),
@@ -64,7 +71,16 @@ export function PassChart({ sections, timeline, names }: { sections: ChartSectio
                     </>
                   )}
                 </header>
-                <FormBand columns={columns.slice(from, until)} names={names} words={wordsOf(document, section.id, columns)} />
+                <FormBand
+                  columns={columns.slice(from, until)}
+                  names={names}
+                  words={wordsOf(document, section.id, columns)}
+                  chosen={songBar?.section === section.id ? songBar.number - 1 : null}
+                  onBar={({ number }) => {
+                    leave()
+                    setSongBar({ section: section.id, bar: columns.findIndex((column) => column.number === number), number: number + 1 })
+                  }}
+                />
                 {rows.map((each) => (
                   <PassRow
                     key={`${each.pass}-${each.time}`}
@@ -77,7 +93,10 @@ export function PassChart({ sections, timeline, names }: { sections: ChartSectio
                     pattern={patternOf(document, each)}
                     cursor={cursor}
                     notes={notesOf(document, each)}
-                    onBar={(bar, extend) => choose(each, bar, extend)}
+                    onBar={(bar, extend) => {
+                      setSongBar(null)
+                      choose(each, bar, extend)
+                    }}
                     onHear={() => hearPass(timeline, each.pass)}
                   />
                 ))}
@@ -87,7 +106,18 @@ export function PassChart({ sections, timeline, names }: { sections: ChartSectio
         ))}
       </div>
       {mine && cursor !== null && row !== undefined && pass !== undefined && (
-        <PassEditor pass={pass} number={number} row={row} cursor={cursor} note={noteAt(document, row, cursor)} changes={changes} />
+        <PassEditor
+          pass={pass}
+          number={number}
+          row={row}
+          cursor={cursor}
+          note={noteAt(document, row, cursor)}
+          onDone={done}
+          changes={changes}
+        />
+      )}
+      {mine && songBar !== null && songSection !== undefined && (
+        <SongBarEditor section={songSection} bar={songBar.bar} number={songBar.number} onDone={done} />
       )}
     </>
   )

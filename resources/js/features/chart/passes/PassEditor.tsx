@@ -1,7 +1,8 @@
 import { Button, Input, Select } from 'antd'
 import type { PassDocument } from '../../../api/types'
 import { useBench } from '../../bench/benchContext'
-import { ordinal, type Row } from './rows'
+import { ordinal } from '../../../ui/words'
+import type { Row } from './rows'
 import type { Cursor } from './usePassCursor'
 import type { usePassChanges } from './usePassChanges'
 
@@ -12,10 +13,18 @@ const TEXTURES = [
   { texture: 'rings', name: 'ring', key: 'R' },
 ] as const
 
-type Props = { pass: PassDocument; number: number; row: Row; cursor: Cursor; note: string; changes: ReturnType<typeof usePassChanges> }
+type Props = {
+  pass: PassDocument
+  number: number
+  row: Row
+  cursor: Cursor
+  note: string
+  changes: ReturnType<typeof usePassChanges>
+  onDone: () => void
+}
 
 /** What the chosen bars of a pass are made of, and what the pass is called; what is not said is as above. */
-export function PassEditor({ pass, number, row, cursor, note, changes }: Props) {
+export function PassEditor({ pass, number, row, cursor, note, changes, onDone }: Props) {
   const { desk, timeline } = useBench()
   const { document } = desk
   const bars = row.bars.slice(cursor.from, cursor.to + 1)
@@ -147,6 +156,9 @@ export function PassEditor({ pass, number, row, cursor, note, changes }: Props) 
         </Button>
         <Button size="small" disabled={document.passes.length === 1} onClick={changes.takeOut}>
           Take it out
+        </Button>
+        <Button size="small" type="primary" onClick={onDone}>
+          Done <kbd className="on-ink">Esc</kbd>
         </Button>
       </div>
     </section>

@@ -4,7 +4,8 @@ import { band } from '../../../audio/band'
 import { useBandFrames } from '../../../audio/useBandFrames'
 import { HandOnNeck } from './HandOnNeck'
 import { PassBar } from './PassBar'
-import { loudnessOf, ordinal, type Row } from './rows'
+import { ordinal } from '../../../ui/words'
+import { loudnessOf, type Row } from './rows'
 import type { Cursor } from './usePassCursor'
 
 type Props = {
