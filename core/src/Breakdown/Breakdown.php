@@ -36,6 +36,8 @@ final readonly class Breakdown
      * @param list<Cell>                   $cells    what is different in some sections of every pass
      * @param list<Move>                   $moves
      * @param list<PlacedMove>             $placed
+     * @param list<Figure>                 $figures
+     * @param list<PlacedFigure>           $played   figures where they are played
      * @param array<int, Gate>             $gates    by stage, 1 to 10; a stage not listed has the usual one
      *
      * @throws BreakdownNotValid with the place that is wrong
@@ -56,6 +58,8 @@ final readonly class Breakdown
         public array $moves = [],
         public array $placed = [],
         public array $gates = [],
+        public array $figures = [],
+        public array $played = [],
     ) {
         Validity::check($this);
     }
@@ -139,6 +143,8 @@ final readonly class Breakdown
      * @param ?list<Cell>                   $cells
      * @param ?list<Move>                   $moves
      * @param ?list<PlacedMove>             $placed
+     * @param ?list<Figure>                 $figures
+     * @param ?list<PlacedFigure>           $played
      */
     public function with(
         ?Setting $start = null,
@@ -152,11 +158,14 @@ final readonly class Breakdown
         ?array $cells = null,
         ?array $moves = null,
         ?array $placed = null,
+        ?array $figures = null,
+        ?array $played = null,
     ): self {
         return new self(
             $this->title, $this->genre, $this->notes, $start ?? $this->start, $neck ?? $this->neck, $sections ?? $this->sections,
             $form ?? $this->form, $patterns ?? $this->patterns, $lines ?? $this->lines, $parts ?? $this->parts, $passes ?? $this->passes,
             $cells ?? $this->cells, $moves ?? $this->moves, $placed ?? $this->placed, $this->gates,
+            $figures ?? $this->figures, $played ?? $this->played,
         );
     }
 }

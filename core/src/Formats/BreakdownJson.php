@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Gravik\Formats;
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Figure;
+use Gravik\Breakdown\PlacedFigure;
 use Gravik\Breakdown\Stage;
 use Gravik\Chart\FormEntry;
+use Gravik\Chart\Move;
 use Gravik\Chart\Pin;
 use Gravik\Chart\Place;
 use Gravik\Chart\PlacedMove;
@@ -16,6 +19,7 @@ use Gravik\Formats\Failure\VersionNotPossible;
 use Gravik\Formats\Failure\VersionTooNew;
 use Gravik\Formats\Internal\BandJson;
 use Gravik\Formats\Internal\Fields;
+use Gravik\Formats\Internal\FigureJson;
 use Gravik\Formats\Internal\LinesJson;
 use Gravik\Formats\Internal\SongJson;
 use Gravik\Neck\Neck;
@@ -29,7 +33,7 @@ final readonly class BreakdownJson
     public const VERSION = 2;
 
     private const FIELDS = ['format', 'version', 'title', 'genre', 'notes', 'start', 'guitar', 'sections', 'form', 'patterns', 'lines',
-        'moves', 'placed', 'parts', 'passes', 'cells', 'lesson'];
+        'moves', 'figures', 'placed', 'parts', 'passes', 'cells', 'lesson'];
 
     public function __construct(
         private PatternJson $patterns = new PatternJson(),
@@ -37,6 +41,7 @@ final readonly class BreakdownJson
         private SongJson $song = new SongJson(),
         private LinesJson $lines = new LinesJson(),
         private BandJson $band = new BandJson(),
+        private FigureJson $figures = new FigureJson(),
     ) {}
 
     /** @throws DocumentNotReadable with the JSON pointer of what is wrong */
@@ -95,7 +100,11 @@ final readonly class BreakdownJson
             'patterns' => array_map($this->patterns->writeNamed(...), $breakdown->patterns),
             'lines' => array_map($this->lines->writeLine(...), $breakdown->lines),
             'moves' => array_map($this->lines->writeMove(...), $breakdown->moves),
-            'placed' => array_map($this->lines->writePlaced(...), $breakdown->placed),
+            'figures' => array_map($this->figures->writeFigure(...), $breakdown->figures),
+            'placed' => [
+                ...array_map($this->lines->writePlaced(...), $breakdown->placed),
+                ...array_map($this->figures->writePlaced(...), $breakdown->played),
+            ],
             'parts' => array_map($this->band->writePart(...), $breakdown->parts),
             'passes' => array_map($this->band->writePass(...), $breakdown->passes),
             'cells' => array_map($this->band->writeCell(...), $breakdown->cells),
@@ -129,11 +138,17 @@ final readonly class BreakdownJson
         $start = $this->song->start($fields->object('start'));
         $guitar = $fields->object('guitar')->only(['tuning', 'capo']);
         $moves = $fields->list('moves', $this->lines->move(...), 200);
-        $placed = $fields->list(
-            'placed',
-            fn (mixed $value, string $pointer): PlacedMove => $this->lines->placed($value, $pointer, $moves),
-            400,
+        $figures = $fields->has('figures') ? $fields->list('figures', $this->figures->figure(...), 60) : [];
+        $byId = array_diff_key(
+            array_column(array_map(static fn (Figure $figure): array => [$figure->id, $figure], $figures), 1, 0),
+            array_flip(array_map(static fn (Move $move): string => $move->id, $moves)),
         );
+        $placed = $fields->list('placed', function (mixed $value, string $pointer) use ($moves, $byId): PlacedMove|PlacedFigure {
+            $each = Fields::of($value, $pointer);
+            $figure = $byId[$each->string('what')] ?? null;
+
+            return $figure === null ? $this->lines->placed($value, $pointer, $moves) : $this->figures->placed($figure, $each);
+        }, 400);
 
         return $fields->build(fn (): Breakdown => new Breakdown(
             $fields->string('title'),
@@ -149,8 +164,10 @@ final readonly class BreakdownJson
             $fields->some('passes', $this->band->pass(...), 64),
             $fields->list('cells', $this->band->cell(...), 200),
             $moves,
-            $placed,
+            array_values(array_filter($placed, static fn (PlacedMove|PlacedFigure $each): bool => $each instanceof PlacedMove)),
             array_column($fields->list('lesson', $this->band->stage(...), count(Stage::cases())), 'gate', 'stage'),
+            $figures,
+            array_values(array_filter($placed, static fn (PlacedMove|PlacedFigure $each): bool => $each instanceof PlacedFigure)),
         ));
     }
 }

@@ -12,6 +12,7 @@ use Gravik\Chart\Course;
 use Gravik\Chart\PlacedApproach;
 use Gravik\Chart\VoicedForm;
 use Gravik\Performance\Internal\ApproachStrokes;
+use Gravik\Performance\Internal\FigureStrokes;
 use Gravik\Performance\Internal\Gains;
 use Gravik\Performance\Internal\RingingStrokes;
 use Gravik\Performance\Internal\StrokeEnds;
@@ -41,6 +42,10 @@ final readonly class GuitarPart
         $placed = [];
         foreach ($spans as $span) {
             array_push($placed, ...$this->span($breakdown, $course, $feel, $clock, $voiced[$span->line->id], $span, $part->offsetMs, $gains));
+        }
+        if ($breakdown->played !== []) {
+            $figures = new FigureStrokes($breakdown->neck, $course, $feel, $clock, $gains, $voiced, $part->offsetMs);
+            $placed = $figures->over($placed, $breakdown->played, $spans);
         }
         usort($placed, static fn (PlayedStroke $a, PlayedStroke $b): int => $a->t <=> $b->t);
 

@@ -122,7 +122,7 @@ final readonly class Performer
                     count($played->voicing->frets) - $string,
                     $played->voicing->frets[$string],
                     $stroke->direction,
-                    $dead ? [] : Glide::of($stroke->ornament, $dur),
+                    $dead ? [] : Glide::of($played->ornaments[$order] ?? $stroke->ornament, $dur),
                 );
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Performance;
 
 use Gravik\Neck\Grip\Voicing;
+use Gravik\Strokes\Ornament;
 use Gravik\Strokes\Stroke;
 
 /** A stroke of the pattern at one place of the form, in seconds. */
@@ -18,6 +19,7 @@ final readonly class PlayedStroke
      * @param int        $chord    which of the course's chords it sounds
      * @param list<int>  $strings  indexes into the voicing (0 = lowest string), in the order the pick meets them
      * @param list<float> $ends    seconds, one for each of $strings
+     * @param array<int, Ornament> $ornaments of single strings, by their place in $strings; the stroke's own for the rest
      * @param float      $gain     by how much the song's loudness there makes it louder, as a factor
      */
     public function __construct(
@@ -31,6 +33,7 @@ final readonly class PlayedStroke
         public array $strings,
         public array $ends,
         public float $gain = 1.0,
+        public array $ornaments = [],
     ) {}
 
     /** The same stroke earlier or later, its length with it. */
@@ -47,6 +50,7 @@ final readonly class PlayedStroke
             $this->strings,
             array_map(static fn (float $end): float => $end + $seconds, $this->ends),
             $this->gain,
+            $this->ornaments,
         );
     }
 }

@@ -269,7 +269,19 @@ it('refuses what does not hold together, and points to it', function (callable $
         ],
         'a guitar that plays a groove' => [$with(['parts', 0, 'groove'], 'shuffle'), '/parts/0', 'plays no groove'],
         'drums without a groove' => [$with(['parts', 1, 'groove'], null), '/parts/1', 'none is named'],
-        'figures, which no document has yet' => [$with(['figures'], [['id' => 'f1', 'of' => 'f1']]), '', '"figures" is not known here'],
+        'a figure made of a figure' => [$with(['figures'], [['id' => 'f1', 'of' => 'f1']]), '/figures/0', '"of" is not known here'],
+        'a figure with the id of a move' => [
+            static fn (array $document): array => ['placed' => []] + $with(['figures', 0, 'id'], 'm1')($document), '/figures/0/id', 'is there twice',
+        ],
+        'a figure on a seventh string' => [
+            $with(['figures', 0, 'streams', 0, 'strokes', 0, 'notes', 0, 'string'], 7), '/figures/0', 'the guitar has 6',
+        ],
+        'a note beyond every neck' => [
+            $with(['figures', 0, 'streams', 0, 'strokes', 0, 'notes', 0, 'fret'], 25), '/figures/0/streams/0/strokes/0/notes/0', 'no place on a neck',
+        ],
+        'a figure in a section of another meter' => [$with(['placed', 1, 'at', 'section'], 'b'), '/placed/1', 'Choose a pattern in 3/4'],
+        'a figure three octaves up' => [$with(['placed', 1, 'octave'], 3), '/placed/1', 'at most two octaves'],
+        'a figure in no pass' => [$with(['placed', 1, 'passes', 0], 'nobody'), '/placed/1/passes/0', 'none of the passes'],
         'a stage that no lesson has' => [$with(['lesson', 0, 'stage'], 'encore'), '/lesson/0/stage', 'stages 1 to 10'],
         'a tempo that stands still' => [$with(['sections', 1, 'from', 'tempo'], 0), '/sections/1/from/tempo', 'Choose 20 to 400'],
         'a newer version' => [$with(['version'], 3), '/version', 'this Gravik reads versions 1 to 2. Update Gravik'],

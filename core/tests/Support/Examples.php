@@ -8,6 +8,7 @@ use Gravik\Breakdown\Breakdown;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\PatternJson;
 use Gravik\Strokes\Pattern;
+use Gravik\Strokes\Stroke;
 use Gravik\Strokes\Written\SlotLine;
 use Gravik\Time\Meter;
 
@@ -149,7 +150,27 @@ final class Examples
                 ],
             ],
             'moves' => [['id' => 'm1', 'name' => 'walk in', 'rule' => ['kind' => 'walk-up', 'steps' => 2, 'slotTicks' => 480]]],
-            'placed' => [['what' => 'm1', 'at' => $place(0), 'symbol' => 'Dm6', 'passes' => ['2'], 'times' => [1]]],
+            'figures' => [[
+                'id' => 'f1',
+                'name' => 'answer',
+                'nickname' => 'the gull',
+                'meter' => '4/4',
+                'relativeTo' => 'key',
+                'over' => 'Dm6',
+                'key' => 'D minor',
+                'ticks' => 3840,
+                'streams' => [['name' => 'figure', 'strokes' => [
+                    (new PatternJson())->writeStroke(new Stroke(0, 1)) + ['notes' => [
+                        ['string' => 3, 'fret' => 2],
+                        ['string' => 2, 'fret' => 3, 'ornament' => ['kind' => 'hammer-on', 'frets' => -2]],
+                    ]],
+                    (new PatternJson())->writeStroke(new Stroke(1920, 2)),
+                ]]],
+            ]],
+            'placed' => [
+                ['what' => 'm1', 'at' => $place(0), 'symbol' => 'Dm6', 'passes' => ['2'], 'times' => [1]],
+                ['what' => 'f1', 'at' => $place(1), 'passes' => ['2'], 'times' => [2], 'instead' => false, 'octave' => 1, 'near' => 7],
+            ],
             'parts' => [
                 ['id' => 'guitar', 'instrument' => 'guitar', 'level' => 0.8, 'offsetMs' => 0, 'straight' => false],
                 ['id' => 'drums', 'instrument' => 'drums', 'level' => 0.5, 'offsetMs' => 10, 'straight' => true, 'groove' => 'shuffle'],

@@ -7,6 +7,7 @@ namespace Gravik\Breakdown\Change;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Failure\SectionUnknown;
+use Gravik\Breakdown\PlacedFigure;
 use Gravik\Chart\Ending;
 use Gravik\Chart\Pin;
 use Gravik\Chart\Place;
@@ -36,6 +37,7 @@ final readonly class EndingRemover
                 pins: array_values(array_filter($line->pins, static fn (Pin $pin): bool => ! $gone($pin->at))),
             ), $breakdown->lines),
             placed: array_values(array_filter($breakdown->placed, static fn (PlacedMove $each): bool => ! $gone($each->at))),
+            played: array_values(array_filter($breakdown->played, static fn (PlacedFigure $each): bool => ! $gone($each->at))),
         );
 
         return Places::moved($left, static fn (Place $at): Place => match (true) {

@@ -8,6 +8,7 @@ use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Failure\PassUnknown;
 use Gravik\Breakdown\Pass;
+use Gravik\Breakdown\PlacedFigure;
 use Gravik\Chart\Ending;
 use Gravik\Chart\PlacedMove;
 use Gravik\Chart\Section;
@@ -46,6 +47,10 @@ final readonly class PassAdder
                 $breakdown->sections,
             ),
             passes: $passes,
+            played: array_map(
+                static fn (PlacedFigure $each): PlacedFigure => in_array($like, $each->passes ?? [], true) ? $each->in([...$each->passes ?? [], $id]) : $each,
+                $breakdown->played,
+            ),
             placed: array_map(
                 static fn (PlacedMove $each): PlacedMove => in_array($like, $each->passes ?? [], true)
                     ? $each->with(passes: [...$each->passes ?? [], $id])

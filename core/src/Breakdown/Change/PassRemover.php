@@ -9,6 +9,7 @@ use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Failure\OnlyPass;
 use Gravik\Breakdown\Failure\PassUnknown;
 use Gravik\Breakdown\Pass;
+use Gravik\Breakdown\PlacedFigure;
 use Gravik\Chart\Ending;
 use Gravik\Chart\Section;
 
@@ -50,6 +51,10 @@ final readonly class PassRemover
             )), $breakdown->sections),
             passes: $left,
             placed: $placed,
+            played: array_values(array_filter(array_map(
+                static fn (PlacedFigure $each): PlacedFigure => $each->passes === null ? $each : $each->in(array_values(array_diff($each->passes, [$id]))),
+                $breakdown->played,
+            ), static fn (PlacedFigure $each): bool => $each->passes !== [])),
         );
     }
 }

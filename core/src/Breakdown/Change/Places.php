@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Breakdown\Change;
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\PlacedFigure;
 use Gravik\Chart\Pin;
 use Gravik\Chart\Place;
 use Gravik\Chart\PlacedMove;
@@ -21,6 +22,7 @@ final readonly class Places
                 pins: array_map(static fn (Pin $pin): Pin => $pin->with(at: $to($pin->at)), $line->pins),
             ), $breakdown->lines),
             placed: array_map(static fn (PlacedMove $each): PlacedMove => $each->with(at: $to($each->at)), $breakdown->placed),
+            played: array_map(static fn (PlacedFigure $each): PlacedFigure => $each->at($to($each->at)), $breakdown->played),
         );
     }
 }

@@ -10,6 +10,7 @@ use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Failure\OnlySection;
 use Gravik\Breakdown\Failure\SectionUnknown;
 use Gravik\Breakdown\Pass;
+use Gravik\Breakdown\PlacedFigure;
 use Gravik\Chart\FormEntry;
 use Gravik\Chart\Pin;
 use Gravik\Chart\PlacedMove;
@@ -40,6 +41,7 @@ final readonly class SectionRemover
             passes: array_map(static fn (Pass $pass): Pass => $pass->with(self::cellsWithout($pass->cells, $id)), $breakdown->passes),
             cells: self::cellsWithout($breakdown->cells, $id),
             placed: array_values(array_filter($breakdown->placed, static fn (PlacedMove $each): bool => $each->at->section !== $id)),
+            played: array_values(array_filter($breakdown->played, static fn (PlacedFigure $each): bool => $each->at->section !== $id)),
         );
     }
 

@@ -11,6 +11,7 @@ use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Failure\EndingTimeNotPossible;
 use Gravik\Breakdown\Failure\EndingWithoutRepeat;
+use Gravik\Breakdown\Failure\FigureOffTheStrings;
 use Gravik\Breakdown\Failure\GenreTooLong;
 use Gravik\Breakdown\Failure\GrooveMeterDiffers;
 use Gravik\Breakdown\Failure\IdNotReadable;
@@ -25,6 +26,7 @@ use Gravik\Breakdown\Pass;
 use Gravik\Chart\ChartException;
 use Gravik\Chart\Ending;
 use Gravik\Chart\FormEntry;
+use Gravik\Chart\Move;
 use Gravik\Chart\Section;
 use Gravik\Neck\Neck;
 
@@ -46,6 +48,8 @@ final readonly class Validity
         'cells' => 200,
         'moves' => 200,
         'placed' => 400,
+        'figures' => 60,
+        'played' => 400,
     ];
 
     private function __construct(private Breakdown $breakdown) {}
@@ -60,6 +64,7 @@ final readonly class Validity
         $self->endings();
         $self->cells();
         $self->moves();
+        $self->figures();
         $self->strings();
         $self->band();
         $self->length();
@@ -101,7 +106,7 @@ final readonly class Validity
 
     private function ids(): void
     {
-        foreach (['sections', 'patterns', 'lines', 'parts', 'passes', 'moves'] as $list) {
+        foreach (['sections', 'patterns', 'lines', 'parts', 'passes', 'moves', 'figures'] as $list) {
             $seen = [];
             foreach ($this->breakdown->{$list} as $place => $each) {
                 if (preg_match('/^[\w-]{1,40}$/', $each->id) !== 1) {
@@ -200,6 +205,36 @@ final readonly class Validity
             $this->has('sections', $placed->at->section, "/placed/{$number}/at/section");
             foreach ($placed->passes ?? [] as $place => $pass) {
                 $this->has('passes', $pass, "/placed/{$number}/passes/{$place}");
+            }
+        }
+    }
+
+    /** Figures are told from moves by their ids, lie in sections and passes that are there, and in their meter. */
+    private function figures(): void
+    {
+        $moves = array_map(static fn (Move $move): string => $move->id, $this->breakdown->moves);
+        $strings = $this->breakdown->neck->tuning->strings();
+        foreach ($this->breakdown->figures as $number => $figure) {
+            if (in_array($figure->id, $moves, true)) {
+                throw new IdTwice("/figures/{$number}/id", $figure->id);
+            }
+            foreach (array_merge([], ...array_merge([], ...$figure->notes)) as $note) {
+                if ($note->string > $strings) {
+                    throw new FigureOffTheStrings("/figures/{$number}", $note->string, $strings);
+                }
+            }
+        }
+        foreach ($this->breakdown->played as $number => $played) {
+            $pointer = '/placed/'.(count($this->breakdown->placed) + $number);
+            $this->has('sections', $played->at->section, "{$pointer}/at/section");
+            foreach ($played->passes ?? [] as $place => $pass) {
+                $this->has('passes', $pass, "{$pointer}/passes/{$place}");
+            }
+            foreach ($this->breakdown->sections as $section) {
+                $meter = $section->setting($this->breakdown->start)->meter;
+                if ($section->id === $played->at->section && ! $played->figure->pattern->meter->equals($meter)) {
+                    throw new PatternMeterDiffers($pointer, $played->figure->pattern->meter->text(), $section->name, $meter->text());
+                }
             }
         }
     }

@@ -93,7 +93,7 @@ final readonly class LinesJson
     {
         $fields = Fields::of($value, $pointer)->only(['what', 'at', 'symbol', 'passes', 'times']);
         $move = array_values(array_filter($moves, static fn (Move $each): bool => $each->id === $fields->string('what')))[0]
-            ?? throw new FieldNotReadable($pointer.'/what', 'this is none of the moves of this breakdown.');
+            ?? throw new FieldNotReadable($pointer.'/what', 'this is none of the moves and figures of this breakdown.');
 
         return new PlacedMove(
             $move,

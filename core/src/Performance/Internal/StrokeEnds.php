@@ -61,6 +61,7 @@ final readonly class StrokeEnds
                 $played->strings,
                 $ends,
                 $played->gain,
+                $played->ornaments,
             );
         }
 

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Breakdown;
+
+use Gravik\Breakdown\Failure\FigureNotPossible;
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Harmony\Key;
+use Gravik\Strokes\Pattern;
+
+/** Strokes with notes of their own: a riff, a fill, a turnaround, an answer. Strokes without notes strike the grip. */
+final readonly class Figure
+{
+    private const LONGEST_NAME = 40;
+
+    /**
+     * @param list<array<int, list<FigureNote>>> $notes one entry a stream: place of the stroke in it => its notes
+     * @param ChordSymbol                        $chord over which it was typed
+     * @param Key                                $key   in which it was typed
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Pattern $pattern,
+        public array $notes,
+        public ChordSymbol $chord,
+        public Key $key,
+        public RelativeTo $relativeTo = RelativeTo::Chord,
+        public string $nickname = '',
+    ) {
+        if (max(mb_strlen($name), mb_strlen($nickname)) > self::LONGEST_NAME) {
+            throw new FigureNotPossible('is named in at most 40 characters');
+        }
+        foreach ($notes as $stream => $byStroke) {
+            foreach ($byStroke as $stroke => $each) {
+                $strings = array_map(static fn (FigureNote $note): int => $note->string, $each);
+                if (! isset($pattern->streams[$stream]->strokes[$stroke]) || count(array_unique($strings)) < count($strings)) {
+                    throw new FigureNotPossible('has its notes at its strokes, each on a string of its own');
+                }
+            }
+        }
+    }
+
+    /** @return list<FigureNote> of one stroke; none where it strikes the grip */
+    public function notesOf(int $stream, int $stroke): array
+    {
+        return $this->notes[$stream][$stroke] ?? [];
+    }
+}

@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Performance\Internal;
+
+use Gravik\Breakdown\FigureNote;
+use Gravik\Breakdown\PlacedFigure;
+use Gravik\Breakdown\RelativeTo;
+use Gravik\Chart\ChordClock;
+use Gravik\Chart\Course;
+use Gravik\Chart\CourseBar;
+use Gravik\Chart\VoicedForm;
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Neck\Grip\Voicing;
+use Gravik\Neck\Melody\FigureMover;
+use Gravik\Neck\Melody\RiffNote;
+use Gravik\Neck\Neck;
+use Gravik\Performance\PlayedStroke;
+use Gravik\Performance\Span;
+use Gravik\Strokes\Direction;
+use Gravik\Strokes\Hand\HandPlanner;
+use Gravik\Strokes\Length;
+use Gravik\Strokes\School;
+use Gravik\Strokes\Stroke;
+use Gravik\Time\TimeMap;
+
+/**
+ * The figures of a song as they are played: carried to the chord or key of their place, near the hand that is there.
+ *
+ * @internal used by GuitarPart
+ */
+final class FigureStrokes
+{
+    private FigureMover $mover;
+
+    /** @var array<string, list<array<int, list<?RiffNote>>>> what was laid out already */
+    private array $laid = [];
+
+    /** @param array<string, VoicedForm> $voiced by the id of the line of grips */
+    public function __construct(
+        private readonly Neck $neck,
+        private readonly Course $course,
+        private readonly TimeMap $map,
+        private readonly ChordClock $clock,
+        private readonly Gains $gains,
+        private readonly array $voiced,
+        private readonly float $offsetMs,
+    ) {
+        $this->mover = new FigureMover($neck);
+    }
+
+    /**
+     * @param list<PlayedStroke> $strokes of the patterns, which give way to figures that are played instead
+     * @param list<PlacedFigure> $played
+     * @param list<Span>         $spans
+     *
+     * @return list<PlayedStroke> without ends
+     */
+    public function over(array $strokes, array $played, array $spans): array
+    {
+        foreach ($played as $placed) {
+            foreach ($this->course->bars as $bar) {
+                $written = $this->course->form->bars[$bar->written];
+                $here = [$written->section, $written->ending, $written->inSection] === [$placed->at->section, $placed->at->ending, $placed->at->bar];
+                $from = $bar->tick + $placed->at->tick;
+                $span = $here && $placed->isPlayedIn($this->course->visits[$bar->visit]) ? self::spanAt($spans, $from) : null;
+                if ($span === null) {
+                    continue;
+                }
+                $until = $from + $placed->figure->pattern->ticks;
+                $left = ! $placed->instead ? $strokes : array_values(array_filter(
+                    $strokes,
+                    static fn (PlayedStroke $stroke): bool => $stroke->tick < $from || $stroke->tick >= $until,
+                ));
+                $strokes = [...$left, ...$this->strokes($placed, $bar, $from, $span)];
+            }
+        }
+
+        return $strokes;
+    }
+
+    /** @return list<PlayedStroke> */
+    private function strokes(PlacedFigure $placed, CourseBar $bar, int $from, Span $span): array
+    {
+        $figure = $placed->figure;
+        $visit = $this->course->visits[$bar->visit];
+        $ruler = $this->map->at($bar->tick)->ruler;
+        $hand = (new HandPlanner())->plan($figure->pattern, School::Pendulum, $ruler, $visit->setting->feel)->pattern;
+        $first = $this->clock->at($from);
+        $grip = $first === null ? null : $this->gripOf($span, $first);
+        $notes = $this->laidOut(
+            $placed,
+            $first === null ? $figure->chord : $this->course->chords[$first]->chord,
+            $figure->key->semitonesTo($visit->setting->key),
+            $placed->near ?? $grip->position ?? 1,
+        );
+        $strokes = [];
+        foreach ($hand->streams as $number => $stream) {
+            foreach ($stream->strokes as $place => $stroke) {
+                $tick = $from + $stroke->at;
+                $chord = $this->clock->at($tick);
+                if ($chord === null) {
+                    continue;
+                }
+                $own = $figure->notesOf($number, $place);
+                $next = ($stream->strokes[$place + 1]->at ?? $figure->pattern->ticks) - $stroke->at;
+                $strokes[] = $own === []
+                    ? $this->onGrip($stroke, $span, $chord, $tick)
+                    : $this->own($stroke, $own, $notes[$number][$place] ?? [], $span, $chord, $tick, $next);
+            }
+        }
+
+        return array_values(array_filter($strokes));
+    }
+
+    private function onGrip(Stroke $stroke, Span $span, int $chord, int $tick): ?PlayedStroke
+    {
+        $grip = $this->gripOf($span, $chord);
+        $strings = ZoneStrings::of($stroke, $grip);
+
+        return $strings === [] ? null : $this->played($stroke, $span, $chord, $tick, $grip, $strings, []);
+    }
+
+    /**
+     * @param list<FigureNote> $typed
+     * @param list<?RiffNote>  $laid  where they are played; null for one that lies nowhere
+     * @param int              $next  ticks to the next stroke of the line, as long as a note sounds unless it says otherwise
+     */
+    private function own(Stroke $stroke, array $typed, array $laid, Span $span, int $chord, int $tick, int $next): ?PlayedStroke
+    {
+        $open = $this->neck->openMidi();
+        $frets = array_fill(0, count($open), null);
+        $ornaments = [];
+        foreach ($laid as $place => $note) {
+            if ($note !== null) {
+                $index = count($open) - $note->string;
+                $frets[$index] = $note->fret;
+                $ornaments[$index] = $typed[$place]->ornament ?? null;
+            }
+        }
+        $strings = array_keys(array_filter($frets, static fn (?int $fret): bool => $fret !== null));
+        if ($strings === []) {
+            return null;
+        }
+        $strings = $stroke->direction === Direction::Up ? array_reverse($strings) : $strings;
+        $pressed = array_filter($frets, static fn (?int $fret): bool => $fret !== null && $fret > 0);
+        $voicing = new Voicing(
+            $this->course->chords[$chord]->chord,
+            array_values($frets),
+            array_fill(0, count($frets), null),
+            [],
+            array_map(static fn (?int $fret, int $sounds): ?int => $fret === null ? null : $sounds + $fret, $frets, $open),
+            0.0,
+            $pressed === [] ? 0 : min($pressed),
+            [],
+            [],
+        );
+
+        return $this->played(
+            $stroke->length === null ? $stroke->lasting(Length::ofTicks(max(1, $next))) : $stroke,
+            $span,
+            $chord,
+            $tick,
+            $voicing,
+            $strings,
+            array_filter(array_map(static fn (int $string) => $ornaments[$string], $strings)),
+        );
+    }
+
+    /**
+     * @param list<int>                            $strings
+     * @param array<int, \Gravik\Strokes\Ornament> $ornaments
+     */
+    private function played(Stroke $stroke, Span $span, int $chord, int $tick, Voicing $voicing, array $strings, array $ornaments): PlayedStroke
+    {
+        return new PlayedStroke(
+            $stroke,
+            $span->slotNear($tick),
+            $this->map->barAt($tick),
+            $tick,
+            $this->map->secondsAt($tick, $stroke->division) + ($stroke->offsetMs + $this->offsetMs) / 1000,
+            $chord,
+            $voicing,
+            $strings,
+            [],
+            $this->gains->at($tick),
+            $ornaments,
+        );
+    }
+
+    /** @return list<array<int, list<?RiffNote>>> by stream and stroke */
+    private function laidOut(PlacedFigure $placed, ChordSymbol $chord, int $semitones, int $near): array
+    {
+        $figure = $placed->figure;
+        $key = implode(' ', [$figure->id, $chord->text(), $semitones, $near, $placed->octave]);
+
+        return $this->laid[$key] ??= array_map(function (array $byStroke) use ($figure, $chord, $semitones, $near, $placed): array {
+            $steps = array_map(fn (array $notes): array => array_map($this->sounding(...), $notes), array_values($byStroke));
+            $moved = match ($figure->relativeTo) {
+                RelativeTo::Chord => $this->mover->overChord($steps, $figure->chord, $chord, $placed->octave, $near),
+                RelativeTo::Key => $this->mover->transposed($steps, $semitones, $placed->octave, $near),
+            };
+
+            return array_combine(array_keys($byStroke), $moved);
+        }, $figure->notes);
+    }
+
+    private function sounding(FigureNote $note): RiffNote
+    {
+        $open = $this->neck->openMidi();
+
+        return new RiffNote($note->string, $note->fret, $open[count($open) - $note->string] + $note->fret);
+    }
+
+    private function gripOf(Span $span, int $chord): Voicing
+    {
+        return $this->voiced[$span->line->id]->path->voicings[$this->course->chords[$chord]->written];
+    }
+
+    /** @param list<Span> $spans */
+    private static function spanAt(array $spans, int $tick): ?Span
+    {
+        return array_values(array_filter($spans, static fn (Span $span): bool => $span->from <= $tick && $tick < $span->until))[0] ?? null;
+    }
+}
