@@ -101,6 +101,9 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('played-here', Compute\SetPlace::class);
         Route::post('fork-ending', Compute\ForkEnding::class);
         Route::post('without-ending', Compute\TakeEndingOut::class);
+        Route::post('figure', Compute\ReadFigure::class);
+        Route::post('keep-figure', Compute\KeepFigure::class);
+        Route::post('place-figure', Compute\PlaceFigure::class);
         Route::post('cell', Compute\SetCell::class);
         Route::post('add-pass', Compute\AddPass::class);
         Route::post('without-pass', Compute\TakePassOut::class);

@@ -6,6 +6,7 @@ namespace Gravik\Breakdown;
 
 use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
+use Gravik\Breakdown\Failure\IdUnknown;
 use Gravik\Breakdown\Internal\Cells;
 use Gravik\Breakdown\Internal\Validity;
 use Gravik\Chart\Course;
@@ -107,6 +108,13 @@ final readonly class Breakdown
     public function gate(int $stage): Gate
     {
         return $this->gates[$stage] ?? new Gate();
+    }
+
+    /** @throws BreakdownNotValid where there is none with this id */
+    public function figure(string $id): Figure
+    {
+        return array_values(array_filter($this->figures, static fn (Figure $figure): bool => $figure->id === $id))[0]
+            ?? throw new IdUnknown('/figures', $id, 'figures');
     }
 
     /** The part that the student plays. */

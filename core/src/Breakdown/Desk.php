@@ -6,6 +6,8 @@ namespace Gravik\Breakdown;
 
 use Gravik\Breakdown\Failure\PassUnknown;
 use Gravik\Breakdown\Failure\SectionUnknown;
+use Gravik\Chart\FormChord;
+use Gravik\Chart\Place;
 use Gravik\Chart\Section;
 use Gravik\Chart\Setting;
 use Gravik\Chart\VoicingLine;
@@ -71,6 +73,32 @@ final readonly class Desk
     public function line(): VoicingLine
     {
         return $this->playing->line;
+    }
+
+    /** @return ?FormChord the chord that is written at a place, or goes on there; null where nothing sounds */
+    public function chordAt(Place $place): ?FormChord
+    {
+        $found = null;
+        foreach ($this->breakdown->written()->chords as $chord) {
+            $inBar = [$chord->at->section, $chord->at->ending, $chord->at->bar] === [$place->section, $place->ending, $place->bar];
+            $found = $inBar && $chord->at->tick <= $place->tick && $place->tick < $chord->at->tick + $chord->ticks ? $chord : $found;
+        }
+
+        return $found;
+    }
+
+    /** The fret at which the hand holds the grip of a place; 1 where it holds none. */
+    public function handAt(Place $place): int
+    {
+        $voiced = $this->tools()->voiced();
+        $here = $this->chordAt($place);
+        foreach ($voiced->form->chords as $number => $chord) {
+            if ($here !== null && $chord->at->equals($here->at)) {
+                return max(1, $voiced->path->voicings[$number]->position);
+            }
+        }
+
+        return 1;
     }
 
     public function tools(): Toolbox

@@ -37,6 +37,11 @@ final readonly class PlacedFigure
         return new self($this->figure, $place, $this->passes, $this->times, $this->instead, $this->octave, $this->near);
     }
 
+    public function of(Figure $figure): self
+    {
+        return new self($figure, $this->at, $this->passes, $this->times, $this->instead, $this->octave, $this->near);
+    }
+
     /** @param list<string> $passes */
     public function in(array $passes): self
     {

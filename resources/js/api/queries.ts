@@ -290,6 +290,18 @@ export const forkEnding = (document: BreakdownDocument, section: string, bars: n
 export const takeEndingOut = (document: BreakdownDocument, section: string, ending: number) =>
   compute('/api/compute/without-ending', { document, section, ending })
 
+export type FigureTold = Omit<Body<'POST', '/api/compute/keep-figure'>, 'document'>
+
+export const useFigure = (document: BreakdownDocument, told: FigureTold) =>
+  useCompute('/api/compute/figure', [...chartParts(document), document.guitar, document.lines, told], { document, ...told })
+
+/** The document with the figure kept, and played at its place. */
+export const keepFigure = (document: BreakdownDocument, told: FigureTold) => compute('/api/compute/keep-figure', { document, ...told })
+
+/** @param told with the id of the figure that is to be played there; null for none */
+export const placeFigure = (document: BreakdownDocument, told: Omit<Body<'POST', '/api/compute/place-figure'>, 'document'>) =>
+  compute('/api/compute/place-figure', { document, ...told })
+
 /** What a part is to have in a place; an empty note takes the note away. */
 export type CellTold = Pick<
   Body<'POST', '/api/compute/cell'>,

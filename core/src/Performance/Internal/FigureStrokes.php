@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Gravik\Performance\Internal;
 
+use Gravik\Breakdown\FigureLayout;
 use Gravik\Breakdown\FigureNote;
 use Gravik\Breakdown\PlacedFigure;
-use Gravik\Breakdown\RelativeTo;
 use Gravik\Chart\ChordClock;
 use Gravik\Chart\Course;
 use Gravik\Chart\CourseBar;
 use Gravik\Chart\VoicedForm;
 use Gravik\Harmony\ChordSymbol;
+use Gravik\Harmony\Key;
 use Gravik\Neck\Grip\Voicing;
-use Gravik\Neck\Melody\FigureMover;
 use Gravik\Neck\Melody\RiffNote;
 use Gravik\Neck\Neck;
 use Gravik\Performance\PlayedStroke;
@@ -32,7 +32,7 @@ use Gravik\Time\TimeMap;
  */
 final class FigureStrokes
 {
-    private FigureMover $mover;
+    private FigureLayout $layout;
 
     /** @var array<string, list<array<int, list<?RiffNote>>>> what was laid out already */
     private array $laid = [];
@@ -47,7 +47,7 @@ final class FigureStrokes
         private readonly array $voiced,
         private readonly float $offsetMs,
     ) {
-        $this->mover = new FigureMover($neck);
+        $this->layout = new FigureLayout($neck);
     }
 
     /**
@@ -92,7 +92,7 @@ final class FigureStrokes
         $notes = $this->laidOut(
             $placed,
             $first === null ? $figure->chord : $this->course->chords[$first]->chord,
-            $figure->key->semitonesTo($visit->setting->key),
+            $visit->setting->key,
             $placed->near ?? $grip->position ?? 1,
         );
         $strokes = [];
@@ -190,27 +190,11 @@ final class FigureStrokes
     }
 
     /** @return list<array<int, list<?RiffNote>>> by stream and stroke */
-    private function laidOut(PlacedFigure $placed, ChordSymbol $chord, int $semitones, int $near): array
+    private function laidOut(PlacedFigure $placed, ChordSymbol $chord, Key $key, int $near): array
     {
-        $figure = $placed->figure;
-        $key = implode(' ', [$figure->id, $chord->text(), $semitones, $near, $placed->octave]);
+        $asked = implode(' ', [$placed->figure->id, $chord->text(), $key->text(), $near, $placed->octave]);
 
-        return $this->laid[$key] ??= array_map(function (array $byStroke) use ($figure, $chord, $semitones, $near, $placed): array {
-            $steps = array_map(fn (array $notes): array => array_map($this->sounding(...), $notes), array_values($byStroke));
-            $moved = match ($figure->relativeTo) {
-                RelativeTo::Chord => $this->mover->overChord($steps, $figure->chord, $chord, $placed->octave, $near),
-                RelativeTo::Key => $this->mover->transposed($steps, $semitones, $placed->octave, $near),
-            };
-
-            return array_combine(array_keys($byStroke), $moved);
-        }, $figure->notes);
-    }
-
-    private function sounding(FigureNote $note): RiffNote
-    {
-        $open = $this->neck->openMidi();
-
-        return new RiffNote($note->string, $note->fret, $open[count($open) - $note->string] + $note->fret);
+        return $this->laid[$asked] ??= $this->layout->of($placed->figure, $chord, $key, $placed->octave, $near);
     }
 
     private function gripOf(Span $span, int $chord): Voicing

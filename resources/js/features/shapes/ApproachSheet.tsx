@@ -25,7 +25,7 @@ export function ApproachSheet({ chord, index }: { chord: VoicedChord; index: num
   const [steps, setSteps] = useState(3)
   const [slot, setSlot] = useState(480)
   const offers = useApproaches(desk, index, steps, slot)
-  const here = document.placed.find((each) => samePlace(each.at, chord.place) && each.symbol === chord.symbol)
+  const here = document.placed.find((each) => samePlace(each.at, chord.place) && 'symbol' in each && each.symbol === chord.symbol)
   const placed = document.moves.find(({ id }) => id === here?.what)?.rule
   const place = (offer: ApproachOffer | undefined) => {
     if (offer === undefined || !mine) return

@@ -4,7 +4,8 @@ import { ApiError } from '../../api/client'
 import { useHarmony, useRiff } from '../../api/queries'
 import type { HarmonisedNote, RiffNote, RiffPlace, VoicedChord } from '../../api/types'
 import { hearLine } from '../../audio/hearGrip'
-import { LAST_FRET, LongNeck, useLongNeck } from '../../ui/LongNeck'
+import { LongNeck, useLongNeck } from '../../ui/LongNeck'
+import { PressPlaces } from '../../ui/PressPlaces'
 import { useDocument } from '../bench/benchContext'
 
 /** A typed melody in double stops, or a figure in other registers and at IV and V. */
@@ -196,16 +197,5 @@ function ClickNeck({ strings, onPlace }: { strings: number; onPlace: (place: str
     <LongNeck strings={strings} className="map-neck" label="Neck to press notes on">
       <PressPlaces strings={strings} onPlace={onPlace} />
     </LongNeck>
-  )
-}
-
-function PressPlaces({ strings, onPlace }: { strings: number; onPlace: (place: string) => void }) {
-  const { box } = useLongNeck(strings)
-  return Array.from({ length: strings }, (_, string) =>
-    Array.from({ length: LAST_FRET + 1 }, (__, fret) => (
-      <rect key={`${string}-${fret}`} className="press-place" {...box(string, fret)} onClick={() => onPlace(`${strings - string}:${fret}`)}>
-        <title>{`String ${strings - string}, ${fret === 0 ? 'open' : `fret ${fret}`}`}</title>
-      </rect>
-    )),
   )
 }

@@ -36,6 +36,18 @@ export function FormBand({ columns, names, words, chosen, onBar }: Props) {
   return (
     <>
       <div ref={row} className="form-band" style={{ gridTemplateColumns: `repeat(${columns.length}, 1fr)` }}>
+        {columns.map(
+          (column, place) =>
+            words.has(column.number) && (
+              <span
+                key={`w${column.number}`}
+                className="words"
+                style={{ gridRow: 1, gridColumn: `${place + 1} / ${1 + nextWords(columns, words, place)}` }}
+              >
+                {words.get(column.number)}
+              </span>
+            ),
+        )}
         {columns.map((column) => (
           <button
             key={column.number}
@@ -43,12 +55,10 @@ export function FormBand({ columns, names, words, chosen, onBar }: Props) {
             aria-pressed={column.number === chosen}
             aria-label={`Bar ${column.number + 1} in every pass`}
             className={column.bars.length > 1 ? 'form-column fork' : 'form-column'}
+            style={{ gridRow: 2 }}
             onClick={() => onBar(column)}
           >
-            <span className="bar-number">
-              {column.number + 1}
-              {words.has(column.number) && <em>{words.get(column.number)}</em>}
-            </span>
+            <span className="bar-number">{column.number + 1}</span>
             {column.bars.map(({ written, bar }) => (
               <div key={written} className="form-bar" data-written={written}>
                 <Chords bar={bar} names={names} small={column.bars.length > 1} />
@@ -62,6 +72,12 @@ export function FormBand({ columns, names, words, chosen, onBar }: Props) {
       </div>
     </>
   )
+}
+
+/** Words reach to the column where the next begin. */
+function nextWords(columns: Column[], words: Map<number, string>, place: number): number {
+  const next = columns.findIndex((column, at) => at > place && words.has(column.number))
+  return next < 0 ? columns.length : next
 }
 
 function Chords({ bar, names, small }: { bar: ChartBar; names: Names; small: boolean }) {

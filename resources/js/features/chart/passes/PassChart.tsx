@@ -5,6 +5,7 @@ import { useKeys } from '../../../ui/keys'
 import { countOf } from '../../../ui/words'
 import { useDocument, useMine } from '../../bench/benchContext'
 import type { Names } from '../SectionRows'
+import { FigureSheet, playedAt, type FigurePlace } from './FigureSheet'
 import { FormBand } from './FormBand'
 import { PassEditor } from './PassEditor'
 import { PassRow } from './PassRow'
@@ -27,32 +28,40 @@ export function PassChart({ sections, timeline, names }: { sections: ChartSectio
   const number = document.passes.findIndex(({ id }) => id === cursor?.pass) + 1
   const pass = document.passes[number - 1]
   const [songBar, setSongBar] = useState<{ section: string; bar: number; number: number } | null>(null)
+  const [writing, setWriting] = useState<(FigurePlace & { number: number }) | null>(null)
+  const first = cursor === null ? undefined : row?.bars[cursor.from]
+  const at = cursor === null || first === undefined ? null : { pass: cursor.pass, section: cursor.section, ...first.at }
+  const write = () => mine && at !== null && first !== undefined && setWriting({ ...at, number: first.told.written + 1 })
   const songSection = document.sections.find(({ id }) => id === songBar?.section)
   const done = () => {
     leave()
     setSongBar(null)
   }
-  useKeys({
-    ArrowRight: () => step(1),
-    ArrowLeft: () => step(-1),
-    'Shift+ArrowRight': () => widen(1),
-    'Shift+ArrowLeft': () => widen(-1),
-    ArrowDown: () => stepRow(1),
-    ArrowUp: () => stepRow(-1),
-    Escape: done,
-    a: whole,
-    p: () => changes.set({ texture: 'pattern', role: 'active' }),
-    w: () => changes.set({ texture: 'written', role: 'active' }),
-    f: () => changes.set({ texture: 'free', role: 'active' }),
-    r: () => changes.set({ texture: 'rings', role: 'active' }),
-    o: () => changes.set({ role: 'out' }),
-    '1': () => changes.set({ level: 1 }),
-    '2': () => changes.set({ level: 2 }),
-    '3': () => changes.set({ level: 3 }),
-    '+': () => changes.louder(1),
-    '-': () => changes.louder(-1),
-    c: changes.copy,
-  })
+  useKeys(
+    {
+      ArrowRight: () => step(1),
+      ArrowLeft: () => step(-1),
+      'Shift+ArrowRight': () => widen(1),
+      'Shift+ArrowLeft': () => widen(-1),
+      ArrowDown: () => stepRow(1),
+      ArrowUp: () => stepRow(-1),
+      Escape: done,
+      a: whole,
+      p: () => changes.set({ texture: 'pattern', role: 'active' }),
+      w: () => changes.set({ texture: 'written', role: 'active' }),
+      f: () => changes.set({ texture: 'free', role: 'active' }),
+      r: () => changes.set({ texture: 'rings', role: 'active' }),
+      o: () => changes.set({ role: 'out' }),
+      '1': () => changes.set({ level: 1 }),
+      '2': () => changes.set({ level: 2 }),
+      '3': () => changes.set({ level: 3 }),
+      '+': () => changes.louder(1),
+      '-': () => changes.louder(-1),
+      c: changes.copy,
+      i: write,
+    },
+    writing === null,
+  )
   return (
     <>
       <div className="chart-paper passes" role="region" aria-label="Bars and passes" tabIndex={0}>
@@ -93,6 +102,7 @@ export function PassChart({ sections, timeline, names }: { sections: ChartSectio
                     pattern={patternOf(document, each)}
                     cursor={cursor}
                     notes={notesOf(document, each)}
+                    figures={figuresOf(document, each)}
                     onBar={(bar, extend) => {
                       setSongBar(null)
                       choose(each, bar, extend)
@@ -105,7 +115,7 @@ export function PassChart({ sections, timeline, names }: { sections: ChartSectio
           </section>
         ))}
       </div>
-      {mine && cursor !== null && row !== undefined && pass !== undefined && (
+      {mine && writing === null && cursor !== null && row !== undefined && pass !== undefined && (
         <PassEditor
           pass={pass}
           number={number}
@@ -114,7 +124,12 @@ export function PassChart({ sections, timeline, names }: { sections: ChartSectio
           note={noteAt(document, row, cursor)}
           onDone={done}
           changes={changes}
+          figure={at === null ? null : (playedAt(document, at)?.what ?? null)}
+          onFigure={write}
         />
+      )}
+      {writing !== null && (
+        <FigureSheet key={`${writing.pass}-${writing.number}`} place={writing} number={writing.number} onClose={() => setWriting(null)} />
       )}
       {mine && songBar !== null && songSection !== undefined && (
         <SongBarEditor section={songSection} bar={songBar.bar} number={songBar.number} onDone={done} />
@@ -156,6 +171,18 @@ function patternOf({ patterns }: BreakdownDocument, row: Row): string {
 
 const cellsOf = (document: BreakdownDocument, row: Row): PassDocument['cells'] =>
   (document.passes.find(({ id }) => id === row.pass)?.cells ?? []).filter((cell) => cell.section == null || cell.section === row.section)
+
+/** What is played from a bar of the row on: figures by their name. */
+function figuresOf(document: BreakdownDocument, row: Row): Map<number, string> {
+  return new Map(
+    row.bars.flatMap(({ inSection, at }) => {
+      const played = playedAt(document, { pass: row.pass, section: row.section, ...at })
+      const place = document.figures?.findIndex(({ id }) => id === played?.what) ?? -1
+      const name = document.figures?.[place]?.name
+      return place < 0 ? [] : [[inSection, name === undefined || name === '' ? `figure ${place + 1}` : name] as const]
+    }),
+  )
+}
 
 /** Under which bars of the section a note stands. */
 function notesOf(document: BreakdownDocument, row: Row): Map<number, string> {

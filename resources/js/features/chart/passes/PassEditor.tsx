@@ -21,10 +21,13 @@ type Props = {
   note: string
   changes: ReturnType<typeof usePassChanges>
   onDone: () => void
+  /** id of the figure that is played from the first chosen bar on */
+  figure: string | null
+  onFigure: () => void
 }
 
 /** What the chosen bars of a pass are made of, and what the pass is called; what is not said is as above. */
-export function PassEditor({ pass, number, row, cursor, note, changes, onDone }: Props) {
+export function PassEditor({ pass, number, row, cursor, note, changes, onDone, figure, onFigure }: Props) {
   const { desk, timeline } = useBench()
   const { document } = desk
   const bars = row.bars.slice(cursor.from, cursor.to + 1)
@@ -140,6 +143,23 @@ export function PassEditor({ pass, number, row, cursor, note, changes, onDone }:
           value={pass.notes}
           onChange={(event) => changes.rename({ notes: event.target.value })}
         />
+      </div>
+      <div className="figure-row" role="group" aria-label="Figures">
+        <span className="label">Figures</span>
+        {document.figures?.map(({ id, name }, place) => (
+          <Button
+            key={id}
+            size="small"
+            type={figure === id ? 'primary' : 'default'}
+            aria-pressed={figure === id}
+            onClick={() => changes.playFigure(figure === id ? null : id)}
+          >
+            {name === '' ? `figure ${place + 1}` : name}
+          </Button>
+        ))}
+        <Button size="small" onClick={onFigure}>
+          {figure === null ? 'Write one here' : 'Change it'} <kbd>I</kbd>
+        </Button>
       </div>
       <p className="pass-differs" role="status">
         {differs}

@@ -19,12 +19,26 @@ type Props = {
   pattern: string
   cursor: Cursor | null
   notes: Map<number, string>
+  figures: Map<number, string>
   onBar: (bar: number, extend: boolean) => void
   onHear: () => void
 }
 
 /** One pass under the bars of a section: who plays what, and every bar as it is played. */
-export function PassRow({ timeline, row, pass, number, again, columns: [from, until], pattern, cursor, notes, onBar, onHear }: Props) {
+export function PassRow({
+  timeline,
+  row,
+  pass,
+  number,
+  again,
+  columns: [from, until],
+  pattern,
+  cursor,
+  notes,
+  figures,
+  onBar,
+  onHear,
+}: Props) {
   const line = useRef<HTMLDivElement>(null)
   usePlayingBar(line, row)
   const hand = timeline.passes.find(({ id }) => id === row.pass)?.hand ?? null
@@ -62,6 +76,7 @@ export function PassRow({ timeline, row, pass, number, again, columns: [from, un
             onClick={(event) => onBar(bar.inSection, event.shiftKey)}
           >
             <PassBar timeline={timeline} bar={bar} />
+            {figures.has(bar.inSection) && <span className="bar-note figure">{figures.get(bar.inSection)}</span>}
             {notes.has(bar.inSection) && <span className="bar-note">{notes.get(bar.inSection)}</span>}
           </button>
         ))}

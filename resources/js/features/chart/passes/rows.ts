@@ -6,7 +6,13 @@ export type Column = { number: number; bars: { written: number; bar: ChartBar; e
 
 /** One time that a section comes in a pass. */
 export type Row = { pass: string; section: string; time: number; ending: string; bars: PlayedBar[] }
-export type PlayedBar = { index: number; inSection: number; column: number; told: Timeline['bars'][number] }
+export type PlayedBar = {
+  index: number
+  inSection: number
+  column: number
+  at: { ending: number | null; bar: number }
+  told: Timeline['bars'][number]
+}
 
 /** @param first number of the section's first written bar, from 0 */
 export function columnsOf(section: ChartSection, first: number): Column[] {
@@ -38,7 +44,9 @@ export function rowsOf(timeline: Timeline, section: ChartSection, columns: Colum
     }
     const { column = 0, ending = null } = places.get(told.written) ?? {}
     if (ending !== null) row.ending = ordinal(ending + 1)
-    row.bars.push({ index, inSection: row.bars.length, column, told })
+    const inSection = row.bars.length
+    const bar = ending === null ? inSection : inSection - section.bars.length
+    row.bars.push({ index, inSection, column, at: { ending, bar }, told })
   })
   return rows
 }

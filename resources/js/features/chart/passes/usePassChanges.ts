@@ -1,4 +1,4 @@
-import { addPass, movePass, setCell, takePassOut, type CellTold } from '../../../api/queries'
+import { addPass, movePass, placeFigure, setCell, takePassOut, type CellTold } from '../../../api/queries'
 import type { BreakdownDocument, PassDocument } from '../../../api/types'
 import { useBench, useMine } from '../../bench/benchContext'
 import { useRemake } from '../../bench/useRemake'
@@ -36,6 +36,12 @@ export function usePassChanges(cursor: Cursor | null, row: Row | undefined, whol
         }),
         { together: `pass-${cursor.pass}` },
       ),
+    /** @param id null to play none there any more */
+    playFigure: (id: string | null) => {
+      const first = row?.bars[cursor?.from ?? 0]
+      if (!mine || cursor === null || first === undefined) return
+      void remake((d) => placeFigure(d, { id, pass: cursor.pass, passes: [cursor.pass], section: cursor.section, ...first.at }))
+    },
     copy: () => mine && cursor !== null && void remake((d) => addPass(d, cursor.pass)),
     move: (position: number) => mine && cursor !== null && void remake((d) => movePass(d, cursor.pass, position)),
     takeOut: () => mine && cursor !== null && void remake((d) => takePassOut(d, cursor.pass)),

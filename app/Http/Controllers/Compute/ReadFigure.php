@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Compute;
+
+use App\Http\Controllers\Controller;
+use App\Http\Requests\FigureRequest;
+use App\Http\Resources\FigureResource;
+use Gravik\Breakdown\FigureLayout;
+use Gravik\Breakdown\RelativeTo;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+
+final class ReadFigure extends Controller
+{
+    #[OA\Post(path: '/api/compute/figure', summary: 'A figure as it is typed, laid out where it is to be played',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document', 'typed', 'bar'], properties: [
+        new OA\Property(property: 'document', type: 'object'),
+        new OA\Property(property: 'pass', type: 'string', nullable: true),
+        new OA\Property(property: 'section', type: 'string', nullable: true),
+        new OA\Property(property: 'ending', type: 'integer', nullable: true),
+        new OA\Property(property: 'bar', description: 'of the section\'s line or of its ending, from 0', type: 'integer'),
+        new OA\Property(property: 'id', description: 'of the figure it is another wording of', type: 'string', nullable: true),
+        new OA\Property(property: 'name', type: 'string', nullable: true),
+        new OA\Property(property: 'typed', description: 'one line a stream', type: 'array', items: new OA\Items(type: 'string')),
+        new OA\Property(property: 'over', description: 'chord; the one at the place where none is said', type: 'string', nullable: true),
+        new OA\Property(property: 'relative_to', type: 'string', enum: RelativeTo::class, nullable: true),
+        new OA\Property(property: 'octave', type: 'integer'),
+        new OA\Property(property: 'near', description: 'fret of the hand; where the grip is where none is said', type: 'integer', nullable: true),
+    ])), responses: [new OA\Response(
+        response: 200,
+        description: 'computed',
+        content: new OA\JsonContent(ref: '#/components/schemas/LaidFigure'),
+    )])]
+    public function __invoke(FigureRequest $request): JsonResponse
+    {
+        $desk = $request->desk();
+        $breakdown = $desk->breakdown;
+        $there = $desk->chordAt($request->place());
+        $chord = $there->chord ?? $desk->setting->key->tonicTriad();
+        $figure = $request->figure($breakdown, $request->named('id') ?? 'typed', $chord);
+        $near = $request->near() ?? $desk->handAt($request->place());
+
+        return new JsonResponse(FigureResource::of(
+            $figure,
+            $chord,
+            (new FigureLayout($breakdown->neck))->of($figure, $chord, $desk->setting->key, $request->integer('octave'), $near),
+            (new FigureLayout($breakdown->neck))->hands($figure, $chord, $desk->setting->key, $request->integer('octave')),
+            $near,
+            $breakdown->neck->tuning->strings(),
+        ));
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Breakdown;
+
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Harmony\Key;
+use Gravik\Neck\Melody\FigureMover;
+use Gravik\Neck\Melody\RiffNote;
+use Gravik\Neck\Neck;
+
+/** Where a figure's notes lie on the neck over a chord or in a key. */
+final readonly class FigureLayout
+{
+    private const HIGHEST_HAND = 15;
+
+    private FigureMover $mover;
+
+    public function __construct(private Neck $neck)
+    {
+        $this->mover = new FigureMover($neck);
+    }
+
+    /**
+     * @param int $octaves up or down from where it lies nearest to the hand
+     * @param int $near    fret of the hand's first finger
+     *
+     * @return list<array<int, list<?RiffNote>>> by stream and stroke; null for a note that lies nowhere
+     */
+    public function of(Figure $figure, ChordSymbol $chord, Key $key, int $octaves, int $near): array
+    {
+        return array_map(function (array $byStroke) use ($figure, $chord, $key, $octaves, $near): array {
+            $steps = array_map(fn (array $notes): array => array_map($this->sounding(...), $notes), array_values($byStroke));
+
+            return array_combine(array_keys($byStroke), match ($figure->relativeTo) {
+                RelativeTo::Chord => $this->mover->overChord($steps, $figure->chord, $chord, $octaves, $near),
+                RelativeTo::Key => $this->mover->transposed($steps, $figure->key->semitonesTo($key), $octaves, $near),
+            });
+        }, $figure->notes);
+    }
+
+    /** @return list<int> frets of the hand at which all of it lies under the fingers, each another way to play it */
+    public function hands(Figure $figure, ChordSymbol $chord, Key $key, int $octaves): array
+    {
+        $hands = [];
+        for ($near = 1; $near <= self::HIGHEST_HAND; $near++) {
+            $laid = array_merge([], ...array_merge([], ...$this->of($figure, $chord, $key, $octaves, $near)));
+            $cost = array_sum(array_map(fn (?RiffNote $note): int => $this->mover->cost([], [$note], $near), $laid));
+            $way = implode(' ', array_map(static fn (?RiffNote $note): string => $note === null ? '' : "{$note->string}:{$note->fret}", $laid));
+            if ($cost === 0 && $laid !== []) {
+                $hands[$way] ??= $near;
+            }
+        }
+
+        return array_values($hands);
+    }
+
+    private function sounding(FigureNote $note): RiffNote
+    {
+        $open = $this->neck->openMidi();
+
+        return new RiffNote($note->string, $note->fret, $open[count($open) - $note->string] + $note->fret);
+    }
+}
