@@ -9,6 +9,7 @@ use Gravik\Chart\Bar;
 use Gravik\Chart\ChartProblem;
 use Gravik\Chart\ChordAt;
 use Gravik\Chart\Ending;
+use Gravik\Chart\FormBar;
 use Gravik\Chart\FormEntry;
 use Gravik\Chart\Place;
 use Gravik\Chart\Section;
@@ -40,7 +41,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'shape', description: 'what the hand holds above the capo; null without one', type: 'string', nullable: true),
     new OA\Property(property: 'approach', description: 'how the hand comes to it, where that is laid down', type: 'string', nullable: true),
 ])]
-#[OA\Schema(schema: 'ChartBar', required: ['repeated', 'chords'], properties: [
+#[OA\Schema(schema: 'ChartBar', required: ['written', 'number', 'repeated', 'chords'], properties: [
+    new OA\Property(property: 'written', description: 'which bar of the written song it is, from 0, endings counted through', type: 'integer'),
+    new OA\Property(property: 'number', description: 'as bars are numbered on paper, from 1', type: 'integer'),
     new OA\Property(property: 'repeated', type: 'boolean'),
     new OA\Property(property: 'chords', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChartChord')),
 ])]
@@ -74,11 +77,17 @@ final class ChartResource
     /** @return array<string, mixed> */
     public static function of(Breakdown $breakdown): array
     {
-        return ['sections' => array_map(static fn (Section $section): array => self::section($breakdown, $section), $breakdown->sections)];
+        $bars = $breakdown->written()->bars;
+
+        return ['sections' => array_map(static fn (Section $section): array => self::section($breakdown, $bars, $section), $breakdown->sections)];
     }
 
-    /** @return array<string, mixed> */
-    private static function section(Breakdown $breakdown, Section $section): array
+    /**
+     * @param list<FormBar> $bars of the written song
+     *
+     * @return array<string, mixed>
+     */
+    private static function section(Breakdown $breakdown, array $bars, Section $section): array
     {
         $setting = $section->setting($breakdown->start);
 
@@ -90,23 +99,33 @@ final class ChartResource
                 static fn (FormEntry $entry): int => $entry->section === $section->id ? $entry->times : 0,
                 $breakdown->form,
             )),
-            ...self::line($breakdown, $section, $setting, null, $section->line),
+            ...self::line($breakdown, $bars, $section, $setting, null, $section->line),
             'endings' => array_map(
                 static fn (Ending $ending, int $number): array => ['times' => $ending->times, 'passes' => $ending->passes]
-                    + self::line($breakdown, $section, $setting, $number, $ending->line),
+                    + self::line($breakdown, $bars, $section, $setting, $number, $ending->line),
                 $section->endings,
                 array_keys($section->endings),
             ),
         ];
     }
 
-    /** @return array{bars: list<array<string, mixed>>, problems: list<array<string, mixed>>} */
-    private static function line(Breakdown $breakdown, Section $section, Setting $setting, ?int $ending, string $line): array
+    /**
+     * @param list<FormBar> $bars of the written song
+     *
+     * @return array{bars: list<array<string, mixed>>, problems: list<array<string, mixed>>}
+     */
+    private static function line(Breakdown $breakdown, array $bars, Section $section, Setting $setting, ?int $ending, string $line): array
     {
         $reading = $setting->reader()->read($line);
+        $written = array_keys(array_filter(
+            $bars,
+            static fn (FormBar $bar): bool => $bar->section === $section->id && $bar->ending === $ending,
+        ));
 
         return [
             'bars' => array_map(static fn (Bar $bar, int $place): array => [
+                'written' => $written[$place],
+                'number' => $bars[$written[$place]]->number,
                 'repeated' => $bar->repeated,
                 'chords' => array_map(
                     static fn (ChordAt $chord): array => self::chord(

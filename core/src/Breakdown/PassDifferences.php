@@ -48,7 +48,7 @@ final readonly class PassDifferences
             $byAnswer = [];
             foreach ($pairs as $number => [$now, $then]) {
                 if ($ask($now) !== $ask($then)) {
-                    $byAnswer[$ask($now)][] = $course->bars[$bars[$number]]->written + 1;
+                    $byAnswer[$ask($now)][] = $course->form->bars[$course->bars[$bars[$number]]->written]->number;
                 }
             }
             foreach ($byAnswer as $answer => $where) {

@@ -23,7 +23,9 @@ final readonly class Form
     {
         $bars = [];
         $chords = [];
+        $next = 1;
         foreach ($sections as $section) {
+            $first = $next;
             $setting = $section->setting($song);
             $lines = [
                 [null, $section->line],
@@ -33,16 +35,21 @@ final readonly class Form
                     array_keys($section->endings),
                 ),
             ];
+            $forks = $first;
             foreach ($lines as [$ending, $line]) {
-                foreach ($setting->reader()->read($line)->bars as $inSection => $bar) {
+                $read = $setting->reader()->read($line)->bars;
+                foreach ($read as $inSection => $bar) {
                     foreach ($bar->chords as $chord) {
                         if ($chord->chord !== null) {
                             $place = new Place($section->id, $ending, $inSection, $chord->at);
                             $chords[] = new FormChord($place, count($bars), $chord->ticks, $chord->chord);
                         }
                     }
-                    $bars[] = new FormBar($section->id, $ending, $inSection, $bar, $setting->meter);
+                    $number = ($ending === null ? $first : $forks) + $inSection;
+                    $bars[] = new FormBar($section->id, $ending, $inSection, $number, $bar, $setting->meter);
+                    $next = max($next, $number + 1);
                 }
+                $forks = $ending === null ? $first + count($read) : $forks;
             }
         }
         if (count($bars) > self::MOST_BARS) {

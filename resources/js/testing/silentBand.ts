@@ -1,11 +1,13 @@
 import { vi } from 'vitest'
 
+const stopped = { status: 'stopped' }
+
 /** In place of the page's band, which needs a worker and an audio clock. */
 export const band = {
   position: () => null,
   beatsIntoBar: () => 0,
   subscribe: () => () => undefined,
-  snapshot: () => ({ status: 'stopped' }),
+  snapshot: () => stopped,
   set: vi.fn(),
   stop: vi.fn(),
   setTimeline: vi.fn(),

@@ -25,8 +25,8 @@ const chart = (problems: Chart['sections'][number]['problems'] = []): Chart => (
     {
       ...section,
       bars: [
-        { repeated: false, chords: [chord('Dm')] },
-        { repeated: false, chords: [problems.length > 0 ? chord(null, 'Ebv9') : chord('A7')] },
+        { written: 0, number: 1, repeated: false, chords: [chord('Dm')] },
+        { written: 1, number: 2, repeated: false, chords: [problems.length > 0 ? chord(null, 'Ebv9') : chord('A7')] },
       ],
       problems,
     },
@@ -50,8 +50,8 @@ it('writes what the hand holds beside what sounds, where there is a capo', async
         {
           ...section,
           bars: [
-            { repeated: false, chords: [{ ...chord('Dm'), shape: 'Am' }] },
-            { repeated: false, chords: [chord('A7')] },
+            { written: 0, number: 1, repeated: false, chords: [{ ...chord('Dm'), shape: 'Am' }] },
+            { written: 1, number: 2, repeated: false, chords: [chord('A7')] },
           ],
         },
       ],
@@ -122,18 +122,22 @@ it('asks the core to split a section at one of its bars and to move it past the 
   expect(callsTo('POST compute/move-section')).toMatchObject([{ section: 's1', position: 1 }])
 })
 
-it('shows endings after their section, by the times they are for, and how often it comes', async () => {
+it('shows endings after their section, numbered, and how often it comes', async () => {
   const endings = [
-    { times: [1], bars: [{ repeated: false, chords: [chord('A7')] }], problems: [] },
-    { times: [2, 3], bars: [{ repeated: false, chords: [chord('Dm')] }], problems: [] },
+    { times: [1], bars: [{ written: 1, number: 2, repeated: false, chords: [chord('A7')] }], problems: [] },
+    { times: [2, 3], bars: [{ written: 2, number: 2, repeated: false, chords: [chord('Dm')] }], problems: [] },
   ]
-  serve({ 'POST compute/chart': { sections: [{ ...section, times: 3, bars: [{ repeated: false, chords: [chord('Dm')] }], endings }] } })
+  serve({
+    'POST compute/chart': {
+      sections: [{ ...section, times: 3, bars: [{ written: 0, number: 1, repeated: false, chords: [chord('Dm')] }], endings }],
+    },
+  })
   const { container } = showOnBench(<ChartStation />)
   await waitFor(() =>
     expect([...container.querySelectorAll('.chart-bar')].map((bar) => bar.querySelector('.bar-ending')?.textContent)).toEqual([
       undefined,
-      '1.',
-      '2. 3.',
+      '1st',
+      '2nd',
     ]),
   )
   expect(screen.getByText(/3 bars · 3 times/)).toBeTruthy()

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { addPass, moveToKey, useChart } from '../../api/queries'
 import type { BreakdownDocument, ChartSection } from '../../api/types'
 import { isKeyTyped, KEYS } from '../../ui/choices'
+import { useKeys } from '../../ui/keys'
 import { Later } from '../../ui/Later'
 import { useTabState } from '../../ui/useTabState'
 import { countOf } from '../../ui/words'
@@ -11,6 +12,7 @@ import { OPEN_STRINGS_STAY, useRemake } from '../bench/useRemake'
 import { PassChart } from './passes/PassChart'
 import { SectionLines } from './SectionLines'
 import { SectionRows, type Names } from './SectionRows'
+import { StandView } from './stand/StandView'
 
 /** The typed line becomes bars; playing moves over them. */
 export default function ChartStation() {
@@ -27,11 +29,12 @@ export default function ChartStation() {
   const view = asked ?? (document.passes.length > 1 ? 'passes' : 'bars')
   const byPass = view === 'passes' && timeline !== undefined && sections.length > 0
   const [typing, setTyping] = useState(false)
+  const [stand, setStand] = useState(false)
+  useKeys({ s: () => setStand(true) }, !stand)
   const addOne = () => {
     setView('passes')
     void remake((d) => addPass(d, null))
   }
-  let barsBefore = 0
   return (
     <div className="chart-station">
       <div className="station-head">
@@ -80,6 +83,9 @@ export default function ChartStation() {
                 {typing ? 'Hide the lines' : 'Type the lines'}
               </Button>
             )}
+            <Button onClick={() => setStand(true)}>
+              Stand view <kbd>S</kbd>
+            </Button>
             {mine && (
               <Button type="primary" onClick={addOne}>
                 Add a pass
@@ -89,7 +95,7 @@ export default function ChartStation() {
         </Later>
       </div>
       {byPass ? (
-        <PassChart sections={sections} timeline={timeline} names={names} />
+        <PassChart sections={sections} timeline={timeline} names={names} covered={stand} />
       ) : (
         <div className="chart-paper" role="region" aria-label="Bars" tabIndex={0}>
           {bars === 0 && (
@@ -101,11 +107,9 @@ export default function ChartStation() {
               </p>
             </div>
           )}
-          {sections.map((section) => {
-            const first = barsBefore
-            barsBefore += writtenBars(section)
-            return <SectionRows key={section.id} section={section} firstBar={first} names={names} timeline={timeline} barsInAll={bars} />
-          })}
+          {sections.map((section) => (
+            <SectionRows key={section.id} section={section} names={names} timeline={timeline} barsInAll={bars} />
+          ))}
         </div>
       )}
       {(!byPass || typing || bars === 0) && (
@@ -128,6 +132,7 @@ export default function ChartStation() {
           </Later>
         </div>
       )}
+      {stand && <StandView sections={sections} onClose={() => setStand(false)} />}
     </div>
   )
 }

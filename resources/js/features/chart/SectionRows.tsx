@@ -3,7 +3,7 @@ import type { ChartBar, ChartSection, Timeline } from '../../api/types'
 import { band } from '../../audio/band'
 import { useBandFrames } from '../../audio/useBandFrames'
 import { ChordText } from '../../ui/ChordText'
-import { countOf } from '../../ui/words'
+import { countOf, ordinal } from '../../ui/words'
 import { BarStrokes } from './BarStrokes'
 
 /** A short tune is written large, four bars a row, so that it is read from a music stand. */
@@ -11,10 +11,10 @@ const LARGE_UP_TO = 16
 
 export type Names = 'letters' | 'numerals' | 'steps'
 
-type Props = { section: ChartSection; firstBar: number; names: Names; timeline: Timeline | undefined; barsInAll: number }
+type Props = { section: ChartSection; names: Names; timeline: Timeline | undefined; barsInAll: number }
 
 /** One section as rows of bars, with the playing place running over them. */
-export function SectionRows({ section, firstBar, names, timeline, barsInAll }: Props) {
+export function SectionRows({ section, names, timeline, barsInAll }: Props) {
   const { beats } = section
   const large = barsInAll <= LARGE_UP_TO
   const barsARow = large ? 4 : 8
@@ -34,12 +34,11 @@ export function SectionRows({ section, firstBar, names, timeline, barsInAll }: P
       <div>
         {rows.map((row, index) => (
           <div key={index} className={large ? 'chart-row large' : 'chart-row'} style={{ gridTemplateColumns: `repeat(${perRow}, 1fr)` }}>
-            {row.map((bar, place) => (
+            {row.map((bar) => (
               <BarBox
-                key={place}
+                key={bar.written}
                 bar={bar}
-                number={firstBar + index * barsARow + place}
-                ending={endings.get(index * barsARow + place)}
+                ending={endings.get(bar.written)}
                 beats={beats}
                 names={names}
                 timeline={timeline}
@@ -53,20 +52,12 @@ export function SectionRows({ section, firstBar, names, timeline, barsInAll }: P
   )
 }
 
-/** Where each ending begins among the section's bars, with its times in words. */
-function endingsAt({ bars, endings }: ChartSection): Map<number, string> {
-  const starts = new Map<number, string>()
-  let bar = bars.length
-  for (const ending of endings) {
-    starts.set(bar, ending.times.map((time) => `${time}.`).join(' '))
-    bar += ending.bars.length
-  }
-  return starts
-}
+/** With which written bar each ending begins. */
+const endingsAt = ({ endings }: ChartSection): Map<number, string> =>
+  new Map(endings.flatMap(({ bars: [first] }, number) => (first === undefined ? [] : [[first.written, ordinal(number + 1)] as const])))
 
 type BoxProps = {
   bar: ChartBar
-  number: number
   ending: string | undefined
   beats: number
   names: Props['names']
@@ -74,14 +65,14 @@ type BoxProps = {
   large: boolean
 }
 
-function BarBox({ bar, number, ending, beats, names, timeline, large }: BoxProps) {
+function BarBox({ bar, ending, beats, names, timeline, large }: BoxProps) {
   const box = useRef<HTMLDivElement>(null)
-  const played = timeline?.bars.findIndex((each) => each.written === number) ?? -1
-  usePlayhead(box, timeline, number, beats)
+  const played = timeline?.bars.findIndex((each) => each.written === bar.written) ?? -1
+  usePlayhead(box, timeline, bar.written, beats)
   const size = (large ? [34, 28, 22] : [26, 20, 17])[Math.min(2, bar.chords.length - 1)] ?? 17
   return (
-    <div ref={box} className="chart-bar" data-bar={number}>
-      <span className="bar-number">{number + 1}</span>
+    <div ref={box} className="chart-bar" data-bar={bar.written}>
+      <span className="bar-number">{bar.number}</span>
       {ending !== undefined && <span className="bar-ending">{ending}</span>}
       <div
         className={bar.chords.some((chord) => chord.shape !== null) ? 'bar-chords with-shapes' : 'bar-chords'}

@@ -53,14 +53,14 @@ export function FormBand({ columns, names, words, chosen, onBar }: Props) {
             key={column.number}
             type="button"
             aria-pressed={column.number === chosen}
-            aria-label={`Bar ${column.number + 1} in every pass`}
+            aria-label={`Bar ${column.number} in every pass`}
             className={column.bars.length > 1 ? 'form-column fork' : 'form-column'}
             style={{ gridRow: 2 }}
             onClick={() => onBar(column)}
           >
-            <span className="bar-number">{column.number + 1}</span>
-            {column.bars.map(({ written, bar }) => (
-              <div key={written} className="form-bar" data-written={written}>
+            <span className="bar-number">{column.number}</span>
+            {column.bars.map(({ bar }) => (
+              <div key={bar.written} className="form-bar" data-written={bar.written}>
                 <Chords bar={bar} names={names} small={column.bars.length > 1} />
               </div>
             ))}
@@ -68,7 +68,7 @@ export function FormBand({ columns, names, words, chosen, onBar }: Props) {
         ))}
       </div>
       <div className="fork-names">
-        {fork.length > 1 && fork.map(({ written, ending }) => <b key={written}>{ending === null ? '' : ordinal(ending + 1)}</b>)}
+        {fork.length > 1 && fork.map(({ bar, ending }) => <b key={bar.written}>{ending === null ? '' : ordinal(ending + 1)}</b>)}
       </div>
     </>
   )

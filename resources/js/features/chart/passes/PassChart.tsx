@@ -18,8 +18,11 @@ import { usePassCursor, type Cursor } from './usePassCursor'
 const BARS_A_ROW = 8
 const TOGETHER_UP_TO = 12
 
+/** covered: something lies over it that has the keys */
+type Props = { sections: ChartSection[]; timeline: Timeline; names: Names; covered: boolean }
+
 /** The song with its passes: under the bars of each section a row for every time it is played. */
-export function PassChart({ sections, timeline, names }: { sections: ChartSection[]; timeline: Timeline; names: Names }) {
+export function PassChart({ sections, timeline, names, covered }: Props) {
   const document = useDocument()
   const mine = useMine()
   const laid = useMemo(() => layOut(sections, timeline), [sections, timeline])
@@ -31,7 +34,7 @@ export function PassChart({ sections, timeline, names }: { sections: ChartSectio
   const [writing, setWriting] = useState<(FigurePlace & { number: number }) | null>(null)
   const first = cursor === null ? undefined : row?.bars[cursor.from]
   const at = cursor === null || first === undefined ? null : { pass: cursor.pass, section: cursor.section, ...first.at }
-  const write = () => mine && at !== null && first !== undefined && setWriting({ ...at, number: first.told.written + 1 })
+  const write = () => mine && at !== null && first !== undefined && setWriting({ ...at, number: first.number })
   const songSection = document.sections.find(({ id }) => id === songBar?.section)
   const done = () => {
     leave()
@@ -60,7 +63,7 @@ export function PassChart({ sections, timeline, names }: { sections: ChartSectio
       c: changes.copy,
       i: write,
     },
-    writing === null,
+    writing === null && !covered,
   )
   return (
     <>
@@ -84,10 +87,10 @@ export function PassChart({ sections, timeline, names }: { sections: ChartSectio
                   columns={columns.slice(from, until)}
                   names={names}
                   words={wordsOf(document, section.id, columns)}
-                  chosen={songBar?.section === section.id ? songBar.number - 1 : null}
+                  chosen={songBar?.section === section.id ? songBar.number : null}
                   onBar={({ number }) => {
                     leave()
-                    setSongBar({ section: section.id, bar: columns.findIndex((column) => column.number === number), number: number + 1 })
+                    setSongBar({ section: section.id, bar: columns.findIndex((column) => column.number === number), number })
                   }}
                 />
                 {rows.map((each) => (
@@ -138,14 +141,11 @@ export function PassChart({ sections, timeline, names }: { sections: ChartSectio
   )
 }
 
-function layOut(sections: ChartSection[], timeline: Timeline): { section: ChartSection; columns: Column[]; rows: Row[] }[] {
-  let first = 0
-  return sections.map((section) => {
-    const columns = columnsOf(section, first)
-    first += section.bars.length + section.endings.reduce((sum, ending) => sum + ending.bars.length, 0)
+const layOut = (sections: ChartSection[], timeline: Timeline): { section: ChartSection; columns: Column[]; rows: Row[] }[] =>
+  sections.map((section) => {
+    const columns = columnsOf(section)
     return { section, columns, rows: rowsOf(timeline, section, columns) }
   })
-}
 
 function inRows(columns: Column[]): [number, number][] {
   if (columns.length <= TOGETHER_UP_TO) return [[0, columns.length]]

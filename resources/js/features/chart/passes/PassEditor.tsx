@@ -32,7 +32,7 @@ export function PassEditor({ pass, number, row, cursor, note, changes, onDone, f
   const { document } = desk
   const bars = row.bars.slice(cursor.from, cursor.to + 1)
   const first = bars[0]?.told
-  const written = bars.map(({ told }) => told.written + 1)
+  const written = bars.map((bar) => bar.number)
   const whole = bars.length === row.bars.length
   const named = (entries: { id: string; name: string }[], kind: string) =>
     entries.map(({ id, name }, place) => ({ value: id, label: name === '' ? `${kind} ${place + 1}` : name }))

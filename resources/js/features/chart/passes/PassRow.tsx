@@ -72,7 +72,7 @@ export function PassRow({
             data-index={bar.index}
             style={{ gridColumn: bar.column - from + 1 }}
             aria-pressed={chosen && bar.inSection >= cursor.from && bar.inSection <= cursor.to}
-            aria-label={`${pass.name === '' ? ordinal(number) : pass.name}, bar ${bar.told.written + 1}: ${wordsOf(bar.told)}`}
+            aria-label={`${pass.name === '' ? ordinal(number) : pass.name}, bar ${bar.number}: ${wordsOf(bar.told)}`}
             onClick={(event) => onBar(bar.inSection, event.shiftKey)}
           >
             <PassBar timeline={timeline} bar={bar} />

@@ -2,7 +2,7 @@ import type { ChartBar, ChartSection, Timeline } from '../../../api/types'
 import { ordinal } from '../../../ui/words'
 
 /** Written bars that stand in one column: a bar of the line, or one of each ending, one over the other. */
-export type Column = { number: number; bars: { written: number; bar: ChartBar; ending: number | null }[] }
+export type Column = { number: number; bars: { bar: ChartBar; ending: number | null }[] }
 
 /** One time that a section comes in a pass. */
 export type Row = { pass: string; section: string; time: number; ending: string; bars: PlayedBar[] }
@@ -10,30 +10,27 @@ export type PlayedBar = {
   index: number
   inSection: number
   column: number
+  /** as bars are numbered on paper */
+  number: number
   at: { ending: number | null; bar: number }
   told: Timeline['bars'][number]
 }
 
-/** @param first number of the section's first written bar, from 0 */
-export function columnsOf(section: ChartSection, first: number): Column[] {
-  const line = section.bars.map((bar, place): Column => ({ number: first + place, bars: [{ written: first + place, bar, ending: null }] }))
-  const length = Math.max(0, ...section.endings.map((ending) => ending.bars.length))
-  const endings = Array.from({ length }, (_, place): Column => {
-    let before = first + section.bars.length
-    const bars: Column['bars'] = []
-    section.endings.forEach(({ bars: own }, ending) => {
-      const bar = own[place]
-      if (bar !== undefined) bars.push({ written: before + place, bar, ending })
-      before += own.length
-    })
-    return { number: first + section.bars.length + place, bars }
-  })
-  return [...line, ...endings]
+export function columnsOf({ bars, endings }: ChartSection): Column[] {
+  const columns = bars.map((bar): Column => ({ number: bar.number, bars: [{ bar, ending: null }] }))
+  endings.forEach((each, ending) =>
+    each.bars.forEach((bar) => {
+      const column = columns.find(({ number }) => number === bar.number)
+      if (column === undefined) columns.push({ number: bar.number, bars: [{ bar, ending }] })
+      else column.bars.push({ bar, ending })
+    }),
+  )
+  return columns
 }
 
 /** Each time the section comes, pass by pass, with its bars in the columns they stand in. */
 export function rowsOf(timeline: Timeline, section: ChartSection, columns: Column[]): Row[] {
-  const places = new Map(columns.flatMap(({ bars }, column) => bars.map(({ written, ending }) => [written, { column, ending }] as const)))
+  const places = new Map(columns.flatMap(({ bars }, column) => bars.map(({ bar, ending }) => [bar.written, { column, ending }] as const)))
   const rows: Row[] = []
   timeline.bars.forEach((told, index) => {
     if (told.section !== section.id) return
@@ -46,7 +43,7 @@ export function rowsOf(timeline: Timeline, section: ChartSection, columns: Colum
     if (ending !== null) row.ending = ordinal(ending + 1)
     const inSection = row.bars.length
     const bar = ending === null ? inSection : inSection - section.bars.length
-    row.bars.push({ index, inSection, column, at: { ending, bar }, told })
+    row.bars.push({ index, inSection, column, number: columns[column]?.number ?? 0, at: { ending, bar }, told })
   })
   return rows
 }

@@ -1,0 +1,197 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { expect, it, vi } from 'vitest'
+import type { BreakdownDocument, Chart, Timeline } from '../../../api/types'
+import { band } from '../../../audio/band'
+import { callsTo, key, serve, showOnBench, timedBar, timeline, tune } from '../../../testing/page'
+import ChartStation from '../ChartStation'
+
+vi.mock('../../../audio/band', () => import('../../../testing/silentBand'))
+
+const bar = (written: number, number: number, symbol: string) => ({
+  written,
+  number,
+  repeated: false,
+  chords: [
+    {
+      at: 0,
+      beats: 4,
+      typed: symbol,
+      symbol,
+      root: symbol[0] ?? '',
+      ending: symbol.slice(1),
+      numeral: 'I',
+      plain_numeral: 'I',
+      shape: null,
+      approach: null,
+    },
+  ],
+})
+/** Two bars, of which the second has two endings: the last pass takes the second of them. */
+const chart: Chart = {
+  sections: [
+    {
+      id: 's1',
+      name: 'A',
+      beats: 4,
+      times: 1,
+      bars: [bar(0, 1, 'Dm')],
+      problems: [],
+      endings: [
+        { times: [1], passes: [], bars: [bar(1, 2, 'A7')], problems: [] },
+        { times: [], passes: ['2'], bars: [bar(2, 2, 'Dm')], problems: [] },
+      ],
+    },
+  ],
+}
+const song: BreakdownDocument = {
+  ...tune,
+  sections: [
+    {
+      id: 's1',
+      name: 'A',
+      line: '| Dm |',
+      endings: [
+        { times: [1], line: '| A7 |' },
+        { times: [], passes: ['2'], line: '| Dm |' },
+      ],
+    },
+  ],
+  passes: [
+    { id: '1', name: '', notes: '', cells: [{ part: 'guitar', section: 's1', bars: [0], note: 'under the voice' }] },
+    { id: '2', name: 'Last', notes: 'grow', lead: 'everybody', cells: [] },
+  ],
+}
+const plays: Timeline = {
+  ...timeline,
+  seconds: 8,
+  bars: [
+    timedBar(0),
+    { ...timedBar(1), texture: 'rings' },
+    { ...timedBar(2), written: 0, pass: '2' },
+    { ...timedBar(3), written: 2, pass: '2', pattern: null },
+  ],
+  passes: [
+    { id: '1', differs: '', hand: [5, 7] },
+    { id: '2', differs: 'As the 1st, but bar 2 out.', hand: [5, 7] },
+  ],
+}
+const onChart = (answers = {}) => {
+  serve({ 'POST compute/chart': chart, ...answers })
+  return showOnBench(<ChartStation />, { document: song, plays })
+}
+
+it('shows under the bars what each pass makes of them, with the ending it takes', async () => {
+  onChart()
+  expect(await screen.findByRole('button', { name: '1st, bar 1: the pattern' })).toBeTruthy()
+  expect(screen.getByRole('button', { name: '1st, bar 2: rings only' })).toBeTruthy()
+  expect(screen.getByRole('button', { name: 'Last, bar 2: out' })).toBeTruthy()
+  expect(screen.getByText('under the voice')).toBeTruthy()
+  expect(screen.getAllByRole('button', { name: /in every pass/ })).toHaveLength(2)
+  expect([...document.querySelectorAll('.pass-end b')].map((each) => each.textContent)).toEqual(['1st', '2nd'])
+})
+
+it('sets bars by one key, asks for nothing but the difference, and says what is different', async () => {
+  const { store } = onChart({ 'POST compute/cell': (body: { document: unknown }) => ({ document: body.document }) })
+  fireEvent.click(await screen.findByRole('button', { name: 'Last, bar 1: the pattern' }))
+  expect(screen.getByText('As the 1st, but bar 2 out.')).toBeTruthy()
+  key('r')
+  await waitFor(() => expect(callsTo('POST compute/cell')).toHaveLength(1))
+  fireEvent.keyDown(window, { key: 'ArrowRight', shiftKey: true })
+  key('1')
+  await waitFor(() => expect(callsTo('POST compute/cell')).toHaveLength(2))
+  expect(callsTo('POST compute/cell').map((each) => ({ ...(each as object), document: null }))).toEqual([
+    { document: null, pass: '2', section: 's1', bars: [0], texture: 'rings', role: 'active' },
+    // All its bars are the section: they are not counted up.
+    { document: null, pass: '2', section: 's1', bars: null, level: 1 },
+  ])
+  fireEvent.change(screen.getByLabelText('Who leads'), { target: { value: 'brass' } })
+  expect(store.getState().document.passes[1]?.lead).toBe('brass')
+  key('Escape')
+  await waitFor(() => expect(screen.queryByLabelText('Who leads')).toBeNull())
+})
+
+it('hears one pass over and over, adds one, and lets a bar of the song have words and a loudness', async () => {
+  const { store } = onChart({ 'POST compute/add-pass': (body: { document: unknown }) => ({ document: body.document }) })
+  fireEvent.click(await screen.findByRole('button', { name: 'Hear the 2nd' }))
+  expect(vi.mocked(band.set).mock.calls.at(-1)).toEqual([{ loop: [2, 3] }])
+  fireEvent.click(screen.getByText('Add a pass'))
+  await waitFor(() => expect(callsTo('POST compute/add-pass')).toMatchObject([{ like: null }]))
+  fireEvent.click(screen.getByRole('button', { name: 'Bar 2 in every pass' }))
+  const words = await screen.findByLabelText('Words sung from here')
+  fireEvent.change(words, { target: { value: 'the tide' } })
+  fireEvent.blur(words)
+  fireEvent.click(within(screen.getByRole('group', { name: 'How loud from here' })).getByText('hush'))
+  expect(store.getState().document.sections[0]).toMatchObject({ words: [{ bar: 1, text: 'the tide' }], dynamics: [{ bar: 1, level: 1 }] })
+})
+
+const laid = {
+  typed: ['1 & 2 & 3 & 4 &'],
+  over: 'A7',
+  strings: 6,
+  near: 5,
+  hands: [5, 9],
+  missing: 0,
+  bars: 1,
+  steps: [
+    { stream: 0, beats: 0, notes: [{ string: 3, fret: 6, midi: 61, degree: '3' }] },
+    { stream: 0, beats: 1, notes: [] },
+  ],
+}
+
+it('writes a figure where the cursor stands: typed or pressed, seen at once, kept for this pass', async () => {
+  onChart({
+    'POST compute/figure': (body: { typed: string[] }) =>
+      body.typed.some((line) => line.includes('9:')) ? [422, { message: '"9:1" is no note of a figure.', errors: {}, at: 2 }] : laid,
+    'POST compute/keep-figure': (body: { document: unknown }) => ({ document: body.document }),
+  })
+  fireEvent.click(await screen.findByRole('button', { name: '1st, bar 2: rings only' }))
+  key('i')
+  expect(await screen.findByRole('img', { name: 'fret 6 on string 3, the grip' })).toBeTruthy()
+  const line = screen.getByLabelText<HTMLInputElement>('Notes as they are counted')
+  expect(line.value).toBe('1 & 2 & 3 & 4 &')
+  fireEvent.change(line, { target: { value: '1=9:1' } })
+  expect((await screen.findByRole('alert')).textContent).toContain('no note of a figure')
+  fireEvent.change(line, { target: { value: '1=3:6 & 2' } })
+  await waitFor(() => expect(screen.queryByRole('alert')).toBeNull())
+  fireEvent.click(document.querySelector('.press-place') as Element)
+  expect(line.value).toBe('1=3:6 &=6:0 2')
+  fireEvent.click(screen.getByText('fret 9'))
+  fireEvent.click(screen.getByText('Keep it here'))
+  await waitFor(() => expect(callsTo('POST compute/keep-figure')).toHaveLength(1))
+  expect(callsTo('POST compute/keep-figure')[0]).toMatchObject({
+    typed: ['1=3:6 &=6:0 2'],
+    pass: '1',
+    passes: ['1'],
+    section: 's1',
+    ending: 0,
+    bar: 0,
+    near: 9,
+    instead: true,
+  })
+  await waitFor(() => expect(screen.queryByLabelText('Notes as they are counted')).toBeNull())
+})
+
+it('shows a pass for the music stand, turns by foot, and goes back by Escape', async () => {
+  onChart()
+  await screen.findByRole('button', { name: '1st, bar 1: the pattern' })
+  key('s')
+  const stand = await screen.findByRole('dialog', { name: 'Stand view' })
+  expect([...stand.querySelectorAll('.stand-chords')].map((each) => each.textContent)).toEqual(['Dm', 'A7'])
+  expect(stand.textContent).toContain('then everybody · grow')
+  key('PageDown')
+  await waitFor(() => expect([...stand.querySelectorAll('.stand-chords')].map((each) => each.textContent)).toEqual(['Dm', 'Dm']))
+  expect(stand.querySelectorAll('.stand-number')[1]?.textContent).toBe('2out')
+  fireEvent.click(within(stand).getByText('numerals'))
+  expect(stand.querySelector('.stand-numeral')?.textContent).toBe('I')
+  key('Escape')
+  await waitFor(() => expect(screen.queryByRole('dialog', { name: 'Stand view' })).toBeNull())
+})
+
+it('types how a section ends, and when', async () => {
+  const { store } = onChart({ 'POST compute/without-ending': (body: { document: unknown }) => ({ document: body.document }) })
+  fireEvent.click(await screen.findByText('Type the lines'))
+  fireEvent.change(await screen.findByLabelText('2nd ending'), { target: { value: '| Dm6 |' } })
+  expect(store.getState().document.sections[0].endings?.[1]).toEqual({ times: [], passes: ['2'], line: '| Dm6 |' })
+  fireEvent.click(screen.getByRole('button', { name: 'Take out the 1st ending of section A' }))
+  await waitFor(() => expect(callsTo('POST compute/without-ending')).toMatchObject([{ section: 's1', ending: 0 }]))
+})
