@@ -42,6 +42,12 @@ final readonly class Figure
         }
     }
 
+    /** @param list<array<int, list<FigureNote>>> $notes */
+    public function fretted(array $notes): self
+    {
+        return new self($this->id, $this->name, $this->pattern, $notes, $this->chord, $this->key, $this->relativeTo, $this->nickname);
+    }
+
     /** @return list<FigureNote> of one stroke; none where it strikes the grip */
     public function notesOf(int $stream, int $stroke): array
     {

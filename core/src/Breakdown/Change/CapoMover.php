@@ -17,7 +17,7 @@ final readonly class CapoMover
         $neck = new Neck($breakdown->neck->tuning, $capo);
 
         return MovedBreakdown::of(
-            $breakdown->with(neck: $neck),
+            (new FigureFitter())->onto($breakdown, $neck),
             static fn (Pin $pin): ?Pin => $pin->shifted($breakdown->neck->capo - $capo),
         );
     }

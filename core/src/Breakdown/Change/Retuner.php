@@ -22,7 +22,7 @@ final readonly class Retuner
             static fn (VoicingLine $line): VoicingLine => $line->with(pins: [], wishes: $line->wishes->onStrings($tuning->strings())),
             $breakdown->lines,
         );
-        $retuned = $breakdown->with(neck: $neck, lines: $lines);
+        $retuned = (new FigureFitter())->onto($breakdown, $neck, $lines);
         $full = [];
         foreach ($breakdown->lines as $number => $line) {
             $converter = new TuningConverter($neck, Toolbox::of($retuned, $lines[$number])->finder());

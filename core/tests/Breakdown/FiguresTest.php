@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Change\FigureKeeper;
+use Gravik\Breakdown\Change\FigurePlacer;
+use Gravik\Breakdown\Change\PassAdder;
+use Gravik\Breakdown\Change\Retuner;
+use Gravik\Breakdown\Change\SectionRemover;
+use Gravik\Breakdown\Change\SectionSplitter;
+use Gravik\Breakdown\Desk;
+use Gravik\Breakdown\FigureLayout;
+use Gravik\Breakdown\PlacedFigure;
+use Gravik\Breakdown\RelativeTo;
+use Gravik\Breakdown\TypedFigure;
+use Gravik\Chart\Place;
+use Gravik\Formats\BreakdownJson;
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Harmony\Key;
+use Gravik\Neck\Melody\RiffNote;
+use Gravik\Neck\Neck;
+use Gravik\Neck\Tuning;
+use Gravik\Tests\Support\Examples;
+use Gravik\Time\Meter;
+
+function gull(string $typed = '1=6:3 2=5:2 3=5:5 (4)', string $over = 'G7'): Gravik\Breakdown\Figure
+{
+    return TypedFigure::read('f9', 'gull', [$typed], Meter::parse('4/4'), ChordSymbol::parse($over), Key::parse('G major'), RelativeTo::Chord);
+}
+
+/** @param array<string, mixed> $fields */
+function quayside(array $fields = []): Breakdown
+{
+    $full = Examples::full();
+    $full['lines'] = [['id' => 'low', 'name' => '', 'company' => 'with-bass', 'pins' => []], ['id' => 'high'] + $full['lines'][1]];
+    $full['lines'][1]['wishes'] = ['keepTop' => false, 'window' => '0-15'] + $full['lines'][1]['wishes'];
+
+    return (new BreakdownJson())->read($fields + $full);
+}
+
+/** @return list<array{string, int, ?list<string>}> section, bar and passes */
+function whereFigures(Breakdown $breakdown): array
+{
+    return array_map(static fn (PlacedFigure $each): array => [$each->at->section, $each->at->bar, $each->passes], $breakdown->played);
+}
+
+it('keeps a figure once, another wording of it wherever it is played', function (): void {
+    $song = (new BreakdownJson())->read(Examples::full());
+    $kept = (new FigurePlacer())->place((new FigureKeeper())->keep($song, gull()), new PlacedFigure(gull(), new Place('a', null, 0, 0)));
+    $reworded = (new FigureKeeper())->keep($kept, gull('1=6:3 (2) (3) (4)'));
+
+    expect(array_column($reworded->figures, 'id'))->toBe(['f1', 'f9'])
+        ->and(TypedFigure::write($reworded->played[1]->figure))->toBe(['1=6:3 (2) (3) (4)'])
+        ->and((new FigureKeeper())->forget($reworded, 'f9')->played)->toHaveCount(1)
+        ->and((new FigureKeeper())->forget($reworded, 'f9')->figures)->toHaveCount(1);
+});
+
+it('plays one figure at a place in each pass, and leaves other passes their own', function (): void {
+    $song = (new PassAdder())->add((new FigureKeeper())->keep((new BreakdownJson())->read(Examples::full()), gull()));
+    $at = new Place('a', null, 0, 0);
+    $all = (new FigurePlacer())->place($song->with(played: []), new PlacedFigure(gull(), $at));
+    $other = (new FigurePlacer())->place($all, new PlacedFigure($song->figures[0], $at, ['2']));
+
+    expect(whereFigures($other))->toBe([['a', 0, ['1', '3']], ['a', 0, ['2']]])
+        ->and(whereFigures((new FigurePlacer())->clear($other, $at, ['2', '3'])))->toBe([['a', 0, ['1']]])
+        ->and(whereFigures((new FigurePlacer())->clear($other, $at, null)))->toBe([])
+        ->and(whereFigures((new FigurePlacer())->clear($other, new Place('a', null, 1, 0), null)))->toHaveCount(2);
+});
+
+it('lets figures go along with the bars they are played in, and out with their section', function (): void {
+    $song = (new BreakdownJson())->read(Examples::full());
+
+    expect(whereFigures((new SectionSplitter())->split($song, 'a', 1)))->toBe([['s3', 0, ['2']]])
+        ->and(whereFigures((new SectionRemover())->remove($song, 'a')))->toBe([]);
+});
+
+it('keeps the notes of figures in another tuning', function (): void {
+    $song = (new FigureKeeper())->keep(quayside(['guitar' => ['tuning' => 'standard', 'capo' => 0]]), gull());
+    $sounds = static fn (Breakdown $of): array => array_map(static function (array $notes) use ($of): array {
+        $open = $of->neck->openMidi();
+
+        return array_map(static fn ($note): int => $open[count($open) - $note->string] + $note->fret, $notes);
+    }, $of->figures[1]->notes[0]);
+
+    expect($sounds((new Retuner())->retune($song, Tuning::parse('dadgad'))))->toBe($sounds($song));
+});
+
+it('says at which hands all of a figure lies under the fingers', function (): void {
+    $layout = new FigureLayout(new Neck(Tuning::standard()));
+    $hands = $layout->hands(gull(), ChordSymbol::parse('G7'), Key::parse('G major'), 0);
+
+    expect($hands)->not->toBe([]);
+    $ways = [];
+    foreach ($hands as $near) {
+        $laid = array_merge(...array_merge(...$layout->of(gull(), ChordSymbol::parse('G7'), Key::parse('G major'), 0, $near)));
+        $frets = array_filter(array_map(static fn (?RiffNote $note): int => $note->fret ?? -1, $laid));
+        expect(min($frets))->toBeGreaterThanOrEqual($near)->and(max($frets))->toBeLessThanOrEqual($near + 3);
+        $ways[] = json_encode($laid);
+    }
+    expect(array_unique($ways))->toHaveCount(count($hands));
+});
+
+it('knows the chord that is written at a place, or goes on there, and the hand that holds it', function (): void {
+    $desk = Desk::of(quayside());
+
+    expect($desk->chordAt(new Place('a', null, 0, 960))?->chord->text())->toBe('Dm6')
+        ->and($desk->chordAt(new Place('a', 1, 0, 1920))?->chord->text())->toBe('A7')
+        ->and($desk->chordAt(new Place('a', 1, 0, 1919))?->chord->text())->toBe('Gm')
+        ->and($desk->chordAt(new Place('a', null, 7, 0)))->toBeNull()
+        ->and($desk->handAt(new Place('a', null, 0, 0)))->toBe($desk->tools()->voiced()->path->voicings[0]->position ?: 1)->and($desk->handAt(new Place('a', null, 7, 0)))->toBe(1);
+});
+
+it('numbers bars as on paper: all endings of a section count on after its line', function (): void {
+    $form = (new BreakdownJson())->read(Examples::full())->written();
+
+    expect(array_column($form->bars, 'number'))->toBe([1, 2, 3, 3, 4, 5, 6]);
+});

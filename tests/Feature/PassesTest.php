@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Tests\Support\Examples;
+
+beforeEach(fn () => $this->actingAs($this->teacher()));
+
+/** @return array<string, mixed> a song of two bars that comes once in each of two passes */
+function pierSong(): array
+{
+    return [
+        'guitar' => ['tuning' => 'standard', 'capo' => 0],
+        'sections' => [['id' => 'a', 'name' => 'A', 'line' => '| Dm | A7 |']],
+        'form' => [['section' => 'a', 'times' => 1]],
+        'passes' => [['id' => '1', 'name' => '', 'notes' => '', 'cells' => []], ['id' => '2', 'name' => '', 'notes' => '', 'cells' => []]],
+        'lines' => [['id' => 'low', 'name' => '', 'company' => 'with-bass', 'pins' => []]],
+        'figures' => [], 'moves' => [], 'placed' => [], 'cells' => [],
+    ] + Examples::full();
+}
+
+it('adds, copies, moves and takes passes out', function (): void {
+    $ids = fn (string $what, array $told): array => array_column(
+        $this->postJson("/api/compute/{$what}", ['document' => pierSong()] + $told)->assertOk()->json('document.passes'),
+        'id',
+    );
+
+    expect($ids('add-pass', []))->toBe(['1', '2', '3'])->and($ids('add-pass', ['like' => '1']))->toBe(['1', '3', '2'])
+        ->and($ids('move-pass', ['pass' => '2', 'position' => 0]))->toBe(['2', '1'])
+        ->and($ids('without-pass', ['pass' => '1']))->toBe(['2']);
+    $this->postJson('/api/compute/without-pass', ['document' => pierSong(), 'pass' => 'nobody'])
+        ->assertUnprocessable()->assertJsonPath('message', 'There is no pass "nobody" in this breakdown.');
+});
+
+it('sets what bars of a pass are made of, and tells it with the timeline', function (): void {
+    $document = $this->postJson('/api/compute/cell', [
+        'document' => pierSong(), 'pass' => '2', 'section' => 'a', 'bars' => [1], 'texture' => 'rings', 'dynamic' => -1, 'note' => 'under the voice',
+    ])->assertOk()->json('document');
+    $timeline = $this->postJson('/api/compute/timeline', ['document' => $document])->assertOk()->json();
+
+    expect($document['passes'][1]['cells'])->toBe([
+        ['part' => 'guitar', 'section' => 'a', 'bars' => [1], 'texture' => 'rings', 'dynamic' => -1, 'note' => 'under the voice'],
+    ])
+        ->and(array_column($timeline['bars'], 'texture'))->toBe(['pattern', 'pattern', 'pattern', 'rings'])
+        ->and($timeline['bars'][3]['loud'])->toBe([2, 2])
+        ->and(array_column($timeline['passes'], 'differs'))->toBe(['', 'As the 1st, but bar 2 ringing only; bar 2 softer.']);
+    $cleared = $this->postJson('/api/compute/cell', [
+        'document' => $document, 'pass' => '2', 'section' => 'a', 'bars' => [1], 'as_above' => ['texture', 'dynamic', 'note'],
+    ])->assertOk()->json('document.passes.1.cells');
+    expect($cleared)->toBe([]);
+});
+
+it('refuses what a cell cannot be, in words', function (array $told, string $message): void {
+    $this->postJson('/api/compute/cell', ['document' => pierSong(), 'pass' => '2'] + $told)
+        ->assertUnprocessable()->assertJsonPath('message', $message);
+})->with([
+    'bars of no section' => [['bars' => [1], 'level' => 1], 'Bars are bars of a section that is named, counted from 0.'],
+    'a section that is not there' => [['section' => 'z', 'level' => 1], '"z" is none of the sections of this breakdown.'],
+    'a pattern that is not there' => [['pattern' => 'z'], '"z" is none of the patterns of this breakdown.'],
+    'a level of five' => [['level' => 5], 'A pattern has levels 1, 2 and 3.'],
+    'a note of two pages' => [['note' => str_repeat('a', 121)], 'A note has at most 120 characters.'],
+]);
+
+it('forks a section into endings and joins it again', function (): void {
+    $forked = $this->postJson('/api/compute/fork-ending', ['document' => pierSong(), 'section' => 'a', 'bars' => 1])->assertOk()->json('document');
+    $chart = $this->postJson('/api/compute/chart', ['document' => $forked])->assertOk()->json('sections.0');
+
+    expect($forked['sections'][0]['endings'])->toBe([['times' => [1], 'line' => '| A7 |'], ['times' => [], 'line' => '| A7 |', 'passes' => ['2']]])
+        ->and([$chart['bars'][0]['number'], $chart['endings'][0]['bars'][0]['number'], $chart['endings'][1]['bars'][0]['number']])->toBe([1, 2, 2])
+        ->and(array_column(array_column(array_column($chart['endings'], 'bars'), 0), 'written'))->toBe([1, 2]);
+    $this->postJson('/api/compute/without-ending', ['document' => $forked, 'section' => 'a', 'ending' => 1])
+        ->assertOk()->assertJsonPath('document.sections.0.line', '| Dm | A7 |');
+});
+
+it('reads a figure, lays it out under the hand, keeps it and plays it', function (): void {
+    $told = ['document' => pierSong(), 'pass' => '2', 'section' => 'a', 'bar' => 1, 'typed' => ['1=3:2+2:2 (&) 2=1:0h3 (3) (4)']];
+    $laid = $this->postJson('/api/compute/figure', $told + ['near' => 2])->assertOk()->json();
+    $kept = $this->postJson('/api/compute/keep-figure', $told + ['name' => 'answer', 'passes' => ['2'], 'near' => 2])->assertOk()->json('document');
+    $strokes = $this->postJson('/api/compute/timeline', ['document' => $kept])->assertOk()->json('strokes');
+
+    expect($laid)->toMatchArray(['over' => 'A7', 'strings' => 6, 'missing' => 0, 'bars' => 1, 'near' => 2])
+        ->and(array_column($laid['steps'][0]['notes'], 'degree'))->toBe(['R', '3'])
+        ->and($kept['placed'])->toBe([['what' => 'f1', 'at' => ['section' => 'a', 'ending' => null, 'bar' => 1, 'tick' => 0], 'passes' => ['2'], 'near' => 2]])
+        ->and(array_column(array_filter($strokes, static fn (array $stroke): bool => $stroke['bar'] === 3), 'strings'))->toBe([[3, 2], [1]])
+        // Read again by its id it is as it was typed.
+        ->and($this->postJson('/api/compute/figure', ['document' => $kept, 'id' => 'f1', 'typed' => []] + $told)->json('typed'))->toBe($told['typed'])
+        ->and($this->postJson('/api/compute/place-figure', ['document' => $kept, 'id' => null, 'passes' => ['2']] + $told)->json('document.placed'))->toBe([])
+        ->and($this->postJson('/api/compute/place-figure', ['document' => $kept, 'id' => 'f1', 'bar' => 0] + $told)->json('document.placed'))->toHaveCount(2);
+    $this->postJson('/api/compute/figure', ['typed' => ['1=9:9 2 3 4']] + $told)->assertUnprocessable()->assertJsonPath('at', 2);
+    $this->postJson('/api/compute/place-figure', ['id' => 'nobody'] + $told)->assertUnprocessable();
+});
