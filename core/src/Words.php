@@ -18,10 +18,17 @@ final class Words
     /** @return array<int, string> the same words, each at the character it begins with */
     public static function placed(string $typed): array
     {
-        preg_match_all('/[^\s,]+/u', mb_scrub($typed), $found, PREG_OFFSET_CAPTURE);
+        return self::matching('/[^\s,]+/u', $typed);
+    }
+
+    /** @return array<int, string> what matches a pattern, each at the character it begins with */
+    public static function matching(string $pattern, string $typed): array
+    {
+        $clean = mb_scrub($typed);
+        preg_match_all($pattern, $clean, $found, PREG_OFFSET_CAPTURE);
         $placed = [];
         foreach ($found[0] as [$word, $byte]) {
-            $placed[mb_strlen(substr(mb_scrub($typed), 0, $byte))] = $word;
+            $placed[mb_strlen(substr($clean, 0, $byte))] = $word;
         }
 
         return $placed;

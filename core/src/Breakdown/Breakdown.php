@@ -27,6 +27,21 @@ use Gravik\Strokes\NamedPattern;
  */
 final readonly class Breakdown
 {
+    /** How many of a kind a song may have. */
+    public const MOST = [
+        'sections' => 24,
+        'form' => 64,
+        'patterns' => 40,
+        'lines' => 12,
+        'parts' => 12,
+        'passes' => 64,
+        'cells' => 200,
+        'moves' => 200,
+        'placed' => 400,
+        'figures' => 60,
+        'played' => 400,
+    ];
+
     /**
      * @param non-empty-list<Section>      $sections
      * @param non-empty-list<FormEntry>    $form     one way through the song

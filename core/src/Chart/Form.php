@@ -10,7 +10,7 @@ use Gravik\Harmony\ChordSymbol;
 /** The song as it is written: every section once with its endings, as bars with their chords. How it is gone through is a Course. */
 final readonly class Form
 {
-    private const MOST_BARS = 400;
+    public const MOST_BARS = 400;
 
     /**
      * @param list<FormBar>    $bars

@@ -137,8 +137,8 @@ final readonly class BreakdownJson
         $fields->only(self::FIELDS);
         $start = $this->song->start($fields->object('start'));
         $guitar = $fields->object('guitar')->only(['tuning', 'capo']);
-        $moves = $fields->list('moves', $this->lines->move(...), 200);
-        $figures = $fields->has('figures') ? $fields->list('figures', $this->figures->figure(...), 60) : [];
+        $moves = $fields->list('moves', $this->lines->move(...), Breakdown::MOST['moves']);
+        $figures = $fields->has('figures') ? $fields->list('figures', $this->figures->figure(...), Breakdown::MOST['figures']) : [];
         $byId = array_diff_key(
             array_column(array_map(static fn (Figure $figure): array => [$figure->id, $figure], $figures), 1, 0),
             array_flip(array_map(static fn (Move $move): string => $move->id, $moves)),
@@ -148,7 +148,7 @@ final readonly class BreakdownJson
             $figure = $byId[$each->string('what')] ?? null;
 
             return $figure === null ? $this->lines->placed($value, $pointer, $moves) : $this->figures->placed($figure, $each);
-        }, 400);
+        }, Breakdown::MOST['placed']);
 
         return $fields->build(fn (): Breakdown => new Breakdown(
             $fields->string('title'),
@@ -156,13 +156,13 @@ final readonly class BreakdownJson
             $fields->string('notes'),
             $start,
             $guitar->build(static fn (): Neck => new Neck(Tuning::parse($guitar->string('tuning')), $guitar->int('capo')), 'tuning'),
-            $fields->some('sections', $this->song->section(...), 24),
-            $fields->some('form', $this->song->entry(...), 64),
-            $fields->some('patterns', $this->patterns->named(...), 40),
-            $fields->some('lines', $this->lines->line(...), 12),
-            $fields->some('parts', $this->band->part(...), 12),
-            $fields->some('passes', $this->band->pass(...), 64),
-            $fields->list('cells', $this->band->cell(...), 200),
+            $fields->some('sections', $this->song->section(...), Breakdown::MOST['sections']),
+            $fields->some('form', $this->song->entry(...), Breakdown::MOST['form']),
+            $fields->some('patterns', $this->patterns->named(...), Breakdown::MOST['patterns']),
+            $fields->some('lines', $this->lines->line(...), Breakdown::MOST['lines']),
+            $fields->some('parts', $this->band->part(...), Breakdown::MOST['parts']),
+            $fields->some('passes', $this->band->pass(...), Breakdown::MOST['passes']),
+            $fields->list('cells', $this->band->cell(...), Breakdown::MOST['cells']),
             $moves,
             array_values(array_filter($placed, static fn (PlacedMove|PlacedFigure $each): bool => $each instanceof PlacedMove)),
             array_column($fields->list('lesson', $this->band->stage(...), count(Stage::cases())), 'gate', 'stage'),

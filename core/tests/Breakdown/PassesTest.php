@@ -11,9 +11,11 @@ use Gravik\Breakdown\Change\CellSetter;
 use Gravik\Breakdown\Change\PassAdder;
 use Gravik\Breakdown\Change\PassMover;
 use Gravik\Breakdown\Change\PassRemover;
+use Gravik\Breakdown\Pass;
 use Gravik\Breakdown\PassDifferences;
 use Gravik\Breakdown\Playing;
 use Gravik\Breakdown\Texture;
+use Gravik\Chart\SungWords;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\PatternJson;
 use Gravik\Tests\Support\Examples;
@@ -132,3 +134,25 @@ it('says what is different from the pass before', function (array $told, string 
         'As the 1st, but bar 12 out; strokes 2.',
     ],
 ]);
+
+it('lets names, notes and words be as long as they fit, and no longer', function (Closure $build, bool $fits): void {
+    $fits ? expect($build())->toBeObject() : expect($build)->toThrow(Exception::class);
+})->with([
+    'a name of forty' => [static fn () => new Pass('1', str_repeat('a', 40), str_repeat('b', 400), [], str_repeat('c', 40)), true],
+    'a name of forty-one' => [static fn () => new Pass('1', str_repeat('a', 41)), false],
+    'a lead of forty-one' => [static fn () => new Pass('1', lead: str_repeat('a', 41)), false],
+    'notes of four hundred and one' => [static fn () => new Pass('1', notes: str_repeat('a', 401)), false],
+    'words of a hundred and twenty' => [static fn () => new SungWords(0, str_repeat('a', 120)), true],
+    'words of one more' => [static fn () => new SungWords(0, str_repeat('a', 121)), false],
+    'a note of a hundred and twenty' => [static fn () => new Cell('guitar', note: str_repeat('a', 120), dynamic: -2), true],
+    'a note of one more' => [static fn () => new Cell('guitar', note: str_repeat('a', 121)), false],
+    'three levels louder' => [static fn () => new Cell('guitar', dynamic: 3), false],
+    'bars of no section' => [static fn () => new Cell('guitar', bars: [1]), false],
+    'a bar before the first' => [static fn () => new Cell('guitar', 'a', bars: [-1]), false],
+]);
+
+it('looks nearer the more a cell names: bars before sections, sections before times', function (): void {
+    expect((new Cell('guitar', 'a', bars: [1]))->weight())->toBeGreaterThan((new Cell('guitar', 'a', [1]))->weight())
+        ->and((new Cell('guitar', 'a'))->weight())->toBeGreaterThan((new Cell('guitar', null, [1]))->weight())
+        ->and((new Cell('guitar', null, [1]))->weight())->toBeGreaterThan((new Cell('guitar'))->weight());
+});

@@ -7,6 +7,7 @@ use Gravik\Band\Role;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Cell;
+use Gravik\Breakdown\Change\MovePlacer;
 use Gravik\Breakdown\Change\PatternChanger;
 use Gravik\Breakdown\Change\PlaceSetter;
 use Gravik\Breakdown\Desk;
@@ -120,3 +121,11 @@ it('is played alike only where role, strokes, grips, level and groove are the sa
             new Playing(Role::Active, $plain, $low, 3, null),
         ]))->each->toBeFalse();
 });
+
+it('takes a move out with its last place unless it has a name', function (string $name, int $left): void {
+    $breakdown = (new BreakdownJson())->read(['moves' => [['name' => $name] + Examples::full()['moves'][0]], 'placed' => [Examples::full()['placed'][0]]] + Examples::full());
+    $chord = $breakdown->written()->chords[0];
+    $without = MovePlacer::without($breakdown, $chord);
+
+    expect($without->placed)->toBe([])->and($without->moves)->toHaveCount($left);
+})->with([['walk in', 1], ['', 0]]);

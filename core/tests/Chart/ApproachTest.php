@@ -7,7 +7,9 @@ use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\ApproachKind;
 use Gravik\Chart\ChartException;
 use Gravik\Chart\Move;
+use Gravik\Chart\Place;
 use Gravik\Chart\PlacedApproach;
+use Gravik\Chart\PlacedMove;
 use Gravik\Neck\Grip\Voicing;
 use Gravik\Performance\Performer;
 use Gravik\Performance\PlayedStroke;
@@ -144,3 +146,18 @@ it('says where it begins, as musicians count', function (int $ticks, string $wor
         'bar 2, the half of beat 3',
     ], [2880 + 240, 'bar 1, beat 4.25'], [960 + 720, 'bar 1, beat 2.75'],
 ]);
+
+it('walks in slots of a sixteenth up to a whole note', function (int $slot): void {
+    expect((new Move('m', '', ApproachKind::WalkUp, 8, $slot))->slotTicks)->toBe($slot);
+})->with([240, 3840]);
+
+it('belongs to a chord by its place and its name', function (): void {
+    $form = fourBars()->written();
+    $at = $form->chords[0]->at;
+    $placed = static fn (Place $place, string $symbol): PlacedMove => new PlacedMove(new Move('m', '', ApproachKind::WalkUp, 2, 480), $place, $symbol);
+    $symbol = $form->chords[0]->chord->text();
+
+    expect($placed($at, $symbol)->belongsTo($form->chords[0]))->toBeTrue()
+        ->and($placed($at, 'Zz')->belongsTo($form->chords[0]))->toBeFalse()
+        ->and($placed(new Place($at->section, null, $at->bar, $at->tick + 960), $symbol)->belongsTo($form->chords[0]))->toBeFalse();
+});

@@ -143,3 +143,16 @@ it('says in which bar a repeat sign stands among chords', function (): void {
 
     expect([$problem->bar, $problem->message])->toBe([1, 'Bar 2 mixes % with chords. A bar is either repeated with % alone or written out.']);
 });
+
+it('says how a bar does not add up, and leaves it silent with the rest of the line alive', function (): void {
+    $reading = chartLine()->read('| Dm | Gm A7 Dm C F | Dm |');
+
+    expect(array_map(static fn (ChartProblem $problem): array => [$problem->bar, $problem->message], $reading->problems))
+        ->toBe([[1, 'Bar 2 does not add up: 5 places for the 4 beats of 4/4.']])
+        ->and(barsOf('| Dm | Gm A7 Dm C F | Dm |'))->toBe(['Dm:4', '–:4', 'Dm:4']);
+});
+
+it('lets a pin hold four strings to eight', function (int $strings, bool $fits): void {
+    $pin = static fn (): Pin => new Pin(new Place('a', null, 0, 0), 'Dm', array_fill(0, $strings, 1));
+    $fits ? expect($pin()->frets)->toHaveCount($strings) : expect($pin)->toThrow(NeckException::class);
+})->with([[3, false], [4, true], [8, true], [9, false]]);

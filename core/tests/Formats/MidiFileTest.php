@@ -125,3 +125,24 @@ it('names each part an instrument that every reader has: steel guitar, finger ba
         expect(str_contains($bytes, "\x00".$programme))->toBeTrue();
     }
 });
+
+it('writes how a bar is counted, and lets every note go where it ends', function (): void {
+    $breakdown = Examples::breakdown(['tempo' => 120], 'x...c...');
+    $timeline = (new Performer())->perform($breakdown);
+    [, $tracks] = readMidi((new MidiFile())->write($breakdown, $timeline));
+    $meter = array_values(array_filter($tracks[0]['metas'], static fn (array $meta): bool => $meta[1] === 0x58))[0][2];
+    $ends = static fn (array $notes): array => array_map(static fn (array $note): array => [$note[2], $note[3]], $notes);
+    $expected = array_map(
+        static fn (Event $event): array => [(int) round($event->t * 1920), (int) round(($event->t + $event->dur) * 1920)],
+        array_values(array_filter($timeline->events, static fn (Event $event): bool => $event->part->id === 'bass')),
+    );
+    $chucks = array_values(array_filter($tracks[3]['notes'], static fn (array $note): bool => $note[0] === 2));
+
+    expect(bin2hex($meter))->toBe('04021808')->and($ends($tracks[2]['notes']))->toEqualCanonicalizing($expected)
+        // A chuck has the pitch that its string would have on the grip.
+        ->and(array_column($chucks, 1))->each->toBeGreaterThanOrEqual(40)
+        ->and(min(array_column($chucks, 1)))->toBe(min(array_map(
+            static fn (Event $event): int => [64, 59, 55, 50, 45, 40][(int) $event->string - 1] + (int) $event->fret,
+            array_filter($timeline->events, static fn (Event $event): bool => $event->kind->value === 'chuck'),
+        )));
+});

@@ -64,3 +64,15 @@ it('tells how loud each stroke is against the usual one', function (): void {
 
     expect($strokes[0]->levelDb)->toBeLessThan(-3.0)->and([$strokes[1]->levelDb, $strokes[2]->levelDb])->toBe([0.0, 0.0]);
 });
+
+it('listens to the track that plays chords, not to the one with more notes', function (): void {
+    $note = static fn (int $pitch): string => "\x00\x90".chr($pitch)."\x50";
+    $off = static fn (int $pitch, string $after = "\x00"): string => $after."\x80".chr($pitch)."\x00";
+    $chords = str_repeat($note(40).$note(45).$note(52).$off(40, "\x83\x60").$off(45).$off(52), 2)."\x00\xFF\x2F\x00";
+    $melody = str_repeat($note(64).$off(64, "\x60").$note(67).$off(67, "\x60"), 6)."\x00\xFF\x2F\x00";
+    $track = static fn (string $events): string => 'MTrk'.pack('N', strlen($events)).$events;
+    $file = 'MThd'.pack('Nnnn', 6, 1, 2, 480).$track($melody).$track($chords);
+
+    expect(array_column(MidiTake::read($file)->strokes, 't'))->toEqualWithDelta([0.0, 0.5], 1e-6)
+        ->and(MidiTake::read($file)->strokes[0]->direction)->toBeNull();
+});

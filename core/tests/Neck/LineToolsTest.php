@@ -12,6 +12,7 @@ use Gravik\Neck\Finder\Enricher;
 use Gravik\Neck\Finder\Enrichment;
 use Gravik\Neck\Finder\VoicingFinder;
 use Gravik\Neck\Grip\FingerMoves;
+use Gravik\Neck\Grip\GripNamer;
 use Gravik\Neck\Grip\Voicing;
 use Gravik\Neck\HandProfile;
 use Gravik\Neck\Line\TuningConverter;
@@ -203,3 +204,7 @@ it('says that no finger moves only where every finger that presses was there bef
     'the bass beside' => [[null, 0, 2, 2, 1, 0], [0, 0, 2, 2, 1, 0], true],
     'a finger lifted' => [[null, 0, 2, 2, 1, 0], [null, 0, 2, 2, 1, 3], false],
 ]);
+
+it('names a grip by what its strings sound, pressed or open', function (array $frets, string $name): void {
+    expect((new GripNamer(standardNeck()))->names($frets)[0]->chord->text())->toBe($name);
+})->with([[[null, 3, 2, 0, 1, 0], 'C'], [[3, 5, 5, 4, 3, 3], 'G'], [[null, 0, 2, 2, 1, 0], 'Am'], [[8, 10, 10, 8, 8, 8], 'Cm']]);

@@ -119,3 +119,12 @@ it('measures the way to open strings against the width of the first fret', funct
         1e-9,
     );
 });
+
+it('fits where there is just the time that is needed', function (): void {
+    $window = windowOf(farApart(120));
+    $with = static fn (float $have): ChangeWindow => new ChangeWindow(
+        $window->chord, $window->from, $window->to, $have, 200.0, $window->travelMm, [], [], [], $window->last, $window->first,
+    );
+
+    expect([$with(200.0)->fits(), $with(199.9)->fits()])->toBe([true, false]);
+});

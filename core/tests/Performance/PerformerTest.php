@@ -6,10 +6,13 @@ use Gravik\Band\Instrument;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Performance\Event;
 use Gravik\Performance\EventKind;
+use Gravik\Performance\Internal\Divisions;
+use Gravik\Performance\Internal\Sweep;
 use Gravik\Performance\Performer;
 use Gravik\Performance\PlayedStroke;
 use Gravik\Performance\Timeline;
 use Gravik\Strokes\Direction;
+use Gravik\Strokes\Stroke;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\Tempo;
 
@@ -292,3 +295,16 @@ it('knows the bar of every moment, its last one to the end', function (): void {
 
     expect(array_map($timeline->barAt(...), [-1.0, 0.0, 1.999, 2.0, 3.999, 4.0, 5.999, 6.0]))->toBe([0, 0, 0, 1, 1, 2, 2, 3]);
 });
+
+it('crosses strings in half the gap at most, and a single one at once', function (int $accent, int $strings, float $gap, float $seconds): void {
+    expect(Sweep::secondsBetweenStrings(new Stroke(0, 1, accent: $accent), $strings, $gap))->toEqualWithDelta($seconds, 1e-12);
+})->with([
+    'soft' => [0, 6, 1.0, 0.010], 'firm' => [1, 6, 1.0, 0.008], 'hard' => [2, 6, 1.0, 0.006], 'hardest' => [3, 6, 1.0, 0.0045],
+    'no time' => [1, 6, 0.05, 0.005], 'two strings, no time' => [1, 2, 0.01, 0.005], 'one string' => [1, 1, 1.0, 0.0],
+]);
+
+it('finds the coarsest division that has a place of the beat', function (int $within, int $beat, int $division): void {
+    expect(Divisions::of($within, $beat))->toBe($division);
+})->with([
+    [0, 960, 1], [480, 960, 2], [320, 960, 3], [640, 960, 3], [240, 960, 4], [720, 960, 4], [160, 960, 6], [800, 960, 6], [480, 1440, 3], [720, 1440, 2],
+]);

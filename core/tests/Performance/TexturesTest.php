@@ -15,13 +15,14 @@ use Gravik\Tests\Support\Examples;
  *
  * @param list<array<string, mixed>> $cells
  * @param array<string, mixed>       $section
+ * @param array<string, mixed>       $fields
  */
-function fourBarSong(array $cells, array $section = [], string $line = '| Dm | Dm A7 | Dm | A7 |'): Timeline
+function fourBarSong(array $cells, array $section = [], string $line = '| Dm | Dm A7 | Dm | A7 |', array $fields = []): Timeline
 {
     $pattern = static fn (string $id, string $slots): array => ['id' => $id, 'name' => '', 'meter' => '4/4', 'school' => 'all-down']
         + (new PatternJson())->write(Examples::pattern($slots, '4/4', 1));
 
-    return (new Performer())->perform((new BreakdownJson())->read([
+    return (new Performer())->perform((new BreakdownJson())->read($fields + [
         'start' => ['key' => 'D minor', 'meter' => '4/4', 'tempo' => 120, 'feel' => Examples::swing(1)],
         'sections' => [['id' => 'a', 'name' => 'A', 'line' => $line] + $section],
         'form' => [['section' => 'a', 'times' => 1]],
@@ -34,6 +35,19 @@ function fourBarSong(array $cells, array $section = [], string $line = '| Dm | D
         ],
         'moves' => [], 'placed' => [], 'cells' => [],
     ] + Examples::full()));
+}
+
+/** Two bars of quarters; three frets walk up to the chord that begins the third. */
+function walkingSong(): Timeline
+{
+    return fourBarSong([], [], '| Dm | Dm | G7 | G7 |', [
+        'moves' => [['id' => 'm1', 'name' => '', 'rule' => ['kind' => 'walk-up', 'steps' => 3, 'slotTicks' => 480]]],
+        'placed' => [['what' => 'm1', 'at' => ['section' => 'a', 'ending' => null, 'bar' => 2, 'tick' => 0], 'symbol' => 'G7']],
+        'lines' => [['id' => 'low', 'name' => '', 'company' => 'with-bass', 'pins' => [
+            ['at' => ['section' => 'a', 'ending' => null, 'bar' => 2, 'tick' => 0], 'symbol' => 'G7', 'frets' => [null, 10, 9, 10, 8, null]],
+        ]]],
+        'guitar' => ['tuning' => 'standard', 'capo' => 0],
+    ]);
 }
 
 /** @return list<float> quarters from the start */
@@ -96,4 +110,25 @@ it('is as loud as the song is there, and louder or softer by its own levels', fu
         // What would be louder than there is room for is as loud as there is room.
         ->and(array_slice($db($loud(fourBarSong([], $dynamics), 'drums'), $loud($plain, 'drums')), 0, 2))->toEqualWithDelta([-4, 0], 1e-6)
         ->and(max(array_column(fourBarSong([], $dynamics)->events, 'velocity')))->toBe(1.0);
+});
+
+it('rings in its own bars alone, up to where the next pattern begins', function (): void {
+    $timeline = fourBarSong([
+        ['part' => 'guitar', 'section' => 'a', 'bars' => [0], 'texture' => 'rings'],
+        ['part' => 'guitar', 'section' => 'a', 'bars' => [1, 2, 3], 'role' => 'out'],
+    ]);
+
+    expect(quartersStruck($timeline))->toBe([0.0])->and($timeline->strokes[0]->gain)->toBe(1.0)
+        ->and([$timeline->strokes[0]->slot, $timeline->strokes[0]->bar])->toBe([0, 0]);
+});
+
+it('walks to a chord by strokes of its own, down on the beat and up between, each with the pattern\'s slots', function (): void {
+    $timeline = walkingSong();
+    $walk = array_values(array_filter($timeline->strokes, static fn (PlayedStroke $stroke): bool => $stroke->bar === 1 && $stroke->tick >= 3840 + 2400));
+
+    expect(array_map(static fn (PlayedStroke $stroke): array => [
+        $stroke->tick - 3840, $stroke->stroke->direction?->value, $stroke->slot, round($stroke->t, 6),
+    ], $walk))->toBe([[2400, 'up', 2, 3.25], [2880, 'down', 3, 3.5], [3360, 'up', 3, 3.75]])
+        ->and(array_map(static fn (PlayedStroke $stroke): int => $stroke->voicing->position, $walk))
+        ->toBe([$walk[2]->voicing->position - 2, $walk[2]->voicing->position - 1, $walk[2]->voicing->position]);
 });

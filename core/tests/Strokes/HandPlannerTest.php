@@ -7,6 +7,8 @@ use Gravik\Strokes\Hand\AirStroke;
 use Gravik\Strokes\Hand\Crossings;
 use Gravik\Strokes\Hand\HandPlan;
 use Gravik\Strokes\Hand\HandPlanner;
+use Gravik\Strokes\Hand\LimitKind;
+use Gravik\Strokes\Hand\TempoLimit;
 use Gravik\Strokes\Hand\Warning;
 use Gravik\Strokes\Measures;
 use Gravik\Strokes\Pattern;
@@ -144,4 +146,12 @@ it('plays what the library calls thumb and brushes with thumb and fingers, and a
     foreach (array_diff_key($ways, ['thumb-fingers' => 1, 'pick-fingers' => 1]) as $streams) {
         expect(array_map(array_keys(...), array_values($streams)))->each->toBe(['pick']);
     }
+});
+
+it('knows the other way, and how fast a pattern may go: none that has no strokes', function (): void {
+    expect([Direction::Down->opposite(), Direction::Up->opposite()])->toBe([Direction::Up, Direction::Down])
+        ->and(TempoLimit::of(new Pattern(Meter::parse('4/4'), 3840, [new Stream('s', [])])))->toBeNull();
+    $upsOnly = TempoLimit::of(planned(Examples::pattern('.x.x.x.x'))->pattern);
+    // One stroke a beat, all up: four a second are easy at 240, six and a half hard at 390.
+    expect([$upsOnly?->easyTo, $upsOnly?->hardTo, $upsOnly?->why])->toBe([240.0, 390.0, LimitKind::SameDirection]);
 });

@@ -38,20 +38,6 @@ use Gravik\Neck\Neck;
  */
 final readonly class Validity
 {
-    private const MOST = [
-        'sections' => 24,
-        'form' => 64,
-        'patterns' => 40,
-        'lines' => 12,
-        'parts' => 12,
-        'passes' => 64,
-        'cells' => 200,
-        'moves' => 200,
-        'placed' => 400,
-        'figures' => 60,
-        'played' => 400,
-    ];
-
     private function __construct(private Breakdown $breakdown) {}
 
     /** @throws BreakdownNotValid */
@@ -97,7 +83,7 @@ final readonly class Validity
 
     private function counts(): void
     {
-        foreach (self::MOST as $list => $most) {
+        foreach (Breakdown::MOST as $list => $most) {
             if (count($this->breakdown->{$list}) > $most) {
                 throw new TooManyOfOneKind($list, count($this->breakdown->{$list}), $most);
             }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Chart\Internal;
 
+use Gravik\Words;
+
 /**
  * A word of a chord line and the character it stands at.
  *
@@ -53,11 +55,8 @@ final readonly class Token
     /** @return list<self> */
     public static function words(string $line): array
     {
-        preg_match_all('/\||[^\s|]+/u', $line, $found, PREG_OFFSET_CAPTURE);
+        $words = Words::matching('/\||[^\s|]+/u', $line);
 
-        return array_map(
-            static fn (array $word): self => new self($word[0], mb_strlen(substr($line, 0, $word[1]))),
-            $found[0],
-        );
+        return array_map(static fn (string $word, int $at): self => new self($word, $at), $words, array_keys($words));
     }
 }

@@ -8,11 +8,13 @@ use Gravik\Band\BandPart;
 use Gravik\Band\Groove;
 use Gravik\Band\Instrument;
 use Gravik\Band\Role;
+use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Gate;
 use Gravik\Breakdown\Pass;
 use Gravik\Breakdown\Stage;
 use Gravik\Breakdown\Texture;
+use Gravik\Chart\Form;
 use Gravik\Formats\Failure\FieldNotReadable;
 
 /**
@@ -56,7 +58,7 @@ final readonly class BandJson
             $fields->string('id'),
             $fields->string('name'),
             $fields->string('notes'),
-            $fields->list('cells', $this->cell(...), 200),
+            $fields->list('cells', $this->cell(...), Breakdown::MOST['cells']),
             $fields->has('lead') ? $fields->string('lead') : '',
         ));
     }
@@ -81,13 +83,13 @@ final readonly class BandJson
         return $fields->build(static fn (): Cell => new Cell(
             $fields->string('part'),
             $fields->has('section') ? $fields->string('section') : null,
-            $fields->has('times') ? $fields->list('times', Fields::intIn(...), 64) : null,
+            $fields->has('times') ? $fields->list('times', Fields::intIn(...), Breakdown::MOST['form']) : null,
             $fields->has('role') ? $fields->enum('role', Role::class) : null,
             $fields->has('pattern') ? $fields->string('pattern') : null,
             $fields->has('line') ? $fields->string('line') : null,
             $fields->has('level') ? $fields->int('level') : null,
             self::groove($fields),
-            $fields->has('bars') ? $fields->list('bars', Fields::intIn(...), 400) : null,
+            $fields->has('bars') ? $fields->list('bars', Fields::intIn(...), Form::MOST_BARS) : null,
             $fields->has('texture') ? $fields->enum('texture', Texture::class) : null,
             $fields->has('dynamic') ? $fields->int('dynamic') : null,
             $fields->has('note') ? $fields->string('note') : null,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Formats\Internal;
 
+use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Figure;
 use Gravik\Breakdown\FigureNote;
 use Gravik\Breakdown\PlacedFigure;
@@ -83,8 +84,8 @@ final readonly class FigureJson
         return $fields->build(fn (): PlacedFigure => new PlacedFigure(
             $figure,
             $this->song->place($fields->object('at')),
-            $fields->has('passes') ? $fields->list('passes', Fields::stringIn(...), 64) : null,
-            $fields->has('times') ? $fields->list('times', Fields::intIn(...), 64) : null,
+            $fields->has('passes') ? $fields->list('passes', Fields::stringIn(...), Breakdown::MOST['passes']) : null,
+            $fields->has('times') ? $fields->list('times', Fields::intIn(...), Breakdown::MOST['form']) : null,
             ! $fields->has('instead') || $fields->bool('instead'),
             $fields->has('octave') ? $fields->int('octave') : 0,
             $fields->has('near') ? $fields->int('near') : null,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Formats\Internal;
 
+use Gravik\Breakdown\Breakdown;
 use Gravik\Chart\ApproachKind;
 use Gravik\Chart\Move;
 use Gravik\Chart\Pin;
@@ -99,8 +100,8 @@ final readonly class LinesJson
             $move,
             $this->song->place($fields->object('at')),
             $fields->string('symbol'),
-            $fields->has('passes') ? $fields->list('passes', Fields::stringIn(...), 64) : null,
-            $fields->has('times') ? $fields->list('times', Fields::intIn(...), 64) : null,
+            $fields->has('passes') ? $fields->list('passes', Fields::stringIn(...), Breakdown::MOST['passes']) : null,
+            $fields->has('times') ? $fields->list('times', Fields::intIn(...), Breakdown::MOST['form']) : null,
         );
     }
 

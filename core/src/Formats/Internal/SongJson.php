@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Formats\Internal;
 
+use Gravik\Breakdown\Breakdown;
 use Gravik\Chart\Dynamic;
 use Gravik\Chart\Ending;
 use Gravik\Chart\FormEntry;
@@ -114,7 +115,7 @@ final readonly class SongJson
         return $fields->build(static fn (): Ending => new Ending(
             $fields->has('times') ? $fields->list('times', Fields::intIn(...), FormEntry::MOST_TIMES) : [],
             $fields->string('line'),
-            $fields->has('passes') ? $fields->list('passes', Fields::stringIn(...), 64) : [],
+            $fields->has('passes') ? $fields->list('passes', Fields::stringIn(...), Breakdown::MOST['passes']) : [],
         ));
     }
 
