@@ -101,6 +101,10 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('played-here', Compute\SetPlace::class);
         Route::post('fork-ending', Compute\ForkEnding::class);
         Route::post('without-ending', Compute\TakeEndingOut::class);
+        Route::post('forms', Compute\OfferForms::class);
+        Route::post('fit-turnaround', Compute\FitTurnaround::class);
+        Route::post('fit-figure', Compute\FitFigure::class);
+        Route::post('add-section', Compute\AddSection::class);
         Route::post('figure', Compute\ReadFigure::class);
         Route::post('keep-figure', Compute\KeepFigure::class);
         Route::post('place-figure', Compute\PlaceFigure::class);

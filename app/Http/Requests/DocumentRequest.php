@@ -55,6 +55,12 @@ class DocumentRequest extends FormRequest
         'named' => ['nullable', 'string', 'max:40'],
         'section' => ['nullable', 'string', 'max:40'],
         'ending' => ['integer', 'between:0,20'],
+        'slug' => ['string', 'max:40'],
+        'home' => ['boolean'],
+        'coloured' => ['boolean'],
+        'typed' => ['nullable', 'string', 'max:4000'],
+        'name' => ['nullable', 'string', 'max:40'],
+        'intro' => ['boolean'],
         'like' => ['nullable', 'string', 'max:40'],
         'position' => ['integer', 'between:-24,64'],
     ];

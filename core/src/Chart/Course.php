@@ -43,7 +43,7 @@ final readonly class Course
         foreach ($passes as $pass) {
             $times = [];
             foreach ($entries as $entry) {
-                for ($round = 0; $round < $entry->times; $round++) {
+                for ($round = 0; $round < ($entry->comesIn($pass) ? $entry->times : 0); $round++) {
                     $section = $byId[$entry->section];
                     $time = $times[$section->id] = ($times[$section->id] ?? 0) + 1;
                     $ending = $section->endingAt($time, $pass);

@@ -94,7 +94,8 @@ final readonly class BreakdownJson
             'guitar' => ['tuning' => $breakdown->neck->tuning->slug, 'capo' => $breakdown->neck->capo],
             'sections' => array_map($this->song->writeSection(...), $breakdown->sections),
             'form' => array_map(
-                static fn (FormEntry $entry): array => ['section' => $entry->section, 'times' => $entry->times],
+                static fn (FormEntry $entry): array => ['section' => $entry->section, 'times' => $entry->times]
+                    + ($entry->passes === null ? [] : ['passes' => $entry->passes]),
                 $breakdown->form,
             ),
             'patterns' => array_map($this->patterns->writeNamed(...), $breakdown->patterns),

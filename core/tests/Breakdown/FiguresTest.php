@@ -110,9 +110,3 @@ it('knows the chord that is written at a place, or goes on there, and the hand t
         ->and($desk->chordAt(new Place('a', null, 7, 0)))->toBeNull()
         ->and($desk->handAt(new Place('a', null, 0, 0)))->toBe($desk->tools()->voiced()->path->voicings[0]->position ?: 1)->and($desk->handAt(new Place('a', null, 7, 0)))->toBe(1);
 });
-
-it('numbers bars as on paper: all endings of a section count on after its line', function (): void {
-    $form = (new BreakdownJson())->read(Examples::full())->written();
-
-    expect(array_column($form->bars, 'number'))->toBe([1, 2, 3, 3, 4, 5, 6]);
-});

@@ -13,7 +13,9 @@ use Gravik\Chart\FormEntry;
 use Gravik\Chart\Place;
 use Gravik\Chart\Section;
 use Gravik\Chart\Setting;
+use Gravik\Formats\BreakdownJson;
 use Gravik\Harmony\Key;
+use Gravik\Tests\Support\Examples;
 use Gravik\Time\Feel;
 use Gravik\Time\Meter;
 use Gravik\Time\Tempo;
@@ -98,3 +100,9 @@ it('takes lines of a section and of its endings up to their longest', function (
 it('knows no place before its section', function (?int $ending, int $bar, int $tick): void {
     new Place('a', $ending, $bar, $tick);
 })->with([[-1, 0, 0], [null, -1, 0], [0, -1, 960], [null, 0, -1]])->throws(PlaceNotPossible::class);
+
+it('numbers bars as on paper: all endings of a section count on after its line', function (): void {
+    $form = (new BreakdownJson())->read(Examples::full())->written();
+
+    expect(array_column($form->bars, 'number'))->toBe([1, 2, 3, 3, 4, 5, 6]);
+});

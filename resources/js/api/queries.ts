@@ -290,6 +290,20 @@ export const forkEnding = (document: BreakdownDocument, section: string, bars: n
 export const takeEndingOut = (document: BreakdownDocument, section: string, ending: number) =>
   compute('/api/compute/without-ending', { document, section, ending })
 
+export const useForms = (document: BreakdownDocument, section: string) =>
+  useCompute('/api/compute/forms', [document.sections, document.start, section], { document, section })
+
+export const fitTurnaround = (document: BreakdownDocument, told: { section: string; slug: string; home: boolean; coloured: boolean }) =>
+  compute('/api/compute/fit-turnaround', { document, ...told })
+
+/** @param pass in which it is played; null for all */
+export const fitFigure = (document: BreakdownDocument, section: string, slug: string, pass: string | null) =>
+  compute('/api/compute/fit-figure', { document, section, slug, pass })
+
+/** @param name null for the next free letter */
+export const addSection = (document: BreakdownDocument, typed = '', name: string | null = null, intro = false) =>
+  compute('/api/compute/add-section', { document, typed, name, intro })
+
 export type FigureTold = Omit<Body<'POST', '/api/compute/keep-figure'>, 'document'>
 
 export const useFigure = (document: BreakdownDocument, told: FigureTold) =>

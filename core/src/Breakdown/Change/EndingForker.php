@@ -38,7 +38,7 @@ final readonly class EndingForker
         $forked = $section->with(line: $line, endings: [new Ending([1], $ending)]);
         $comes = self::comes($breakdown, $id);
         $breakdown = $comes > 1 || count($breakdown->passes) > 1 ? $breakdown : $breakdown->with(form: array_map(
-            static fn (FormEntry $entry): FormEntry => $entry->section === $id ? new FormEntry($id, 2) : $entry,
+            static fn (FormEntry $entry): FormEntry => $entry->section === $id ? new FormEntry($id, 2, $entry->passes) : $entry,
             $breakdown->form,
         ));
         $moved = Places::moved($breakdown, static fn (Place $at): Place => $at->section === $id && $at->ending === null && $at->bar >= $from

@@ -11,6 +11,7 @@ use Gravik\Breakdown\Failure\PassUnknown;
 use Gravik\Breakdown\Pass;
 use Gravik\Breakdown\PlacedFigure;
 use Gravik\Chart\Ending;
+use Gravik\Chart\FormEntry;
 use Gravik\Chart\Section;
 
 /** Takes one time through the form out, and with it what was placed in it alone. */
@@ -49,6 +50,7 @@ final readonly class PassRemover
                 static fn (Ending $ending): Ending => $ending->in(array_values(array_diff($ending->passes, [$id]))),
                 $section->endings,
             )), $breakdown->sections),
+            form: self::form($breakdown->form, $id),
             passes: $left,
             placed: $placed,
             played: array_values(array_filter(array_map(
@@ -56,5 +58,22 @@ final readonly class PassRemover
                 $breakdown->played,
             ), static fn (PlacedFigure $each): bool => $each->passes !== [])),
         );
+    }
+
+    /**
+     * @param non-empty-list<FormEntry> $form
+     *
+     * @return non-empty-list<FormEntry> without what came in that pass alone
+     */
+    private static function form(array $form, string $pass): array
+    {
+        $left = array_values(array_filter(array_map(
+            static fn (FormEntry $entry): FormEntry => $entry->passes === null
+                ? $entry
+                : $entry->in(array_values(array_diff($entry->passes, [$pass]))),
+            $form,
+        ), static fn (FormEntry $entry): bool => $entry->passes !== []));
+
+        return $left === [] ? [$form[0]->in(null)] : $left;
     }
 }

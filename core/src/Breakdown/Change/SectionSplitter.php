@@ -110,7 +110,7 @@ final readonly class SectionSplitter
                 continue;
             }
             for ($time = 0; $time < $entry->times; $time++) {
-                array_push($split, new FormEntry($first), new FormEntry($second));
+                array_push($split, new FormEntry($first, 1, $entry->passes), new FormEntry($second, 1, $entry->passes));
             }
         }
 

@@ -106,6 +106,9 @@ final readonly class Validity
         }
         foreach ($this->breakdown->form as $place => $entry) {
             $this->has('sections', $entry->section, "/form/{$place}/section");
+            foreach ($entry->passes ?? [] as $each => $pass) {
+                $this->has('passes', $pass, "/form/{$place}/passes/{$each}");
+            }
         }
         foreach ($this->breakdown->lines as $line => $each) {
             foreach ($each->pins as $pin => $held) {

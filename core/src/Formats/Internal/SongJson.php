@@ -91,9 +91,13 @@ final readonly class SongJson
 
     public function entry(mixed $value, string $pointer): FormEntry
     {
-        $fields = Fields::of($value, $pointer)->only(['section', 'times']);
+        $fields = Fields::of($value, $pointer)->only(['section', 'times', 'passes']);
 
-        return $fields->build(static fn (): FormEntry => new FormEntry($fields->string('section'), $fields->int('times')));
+        return $fields->build(static fn (): FormEntry => new FormEntry(
+            $fields->string('section'),
+            $fields->int('times'),
+            $fields->has('passes') ? $fields->list('passes', Fields::stringIn(...), Breakdown::MOST['passes']) : null,
+        ));
     }
 
     public function place(Fields $fields): Place

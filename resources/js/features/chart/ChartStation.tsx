@@ -1,7 +1,7 @@
 import { Button, Segmented, Select } from 'antd'
 import { useState } from 'react'
-import { addPass, moveToKey, useChart } from '../../api/queries'
-import type { BreakdownDocument, ChartSection } from '../../api/types'
+import { addPass, addSection, moveToKey, useChart } from '../../api/queries'
+import type { ChartSection } from '../../api/types'
 import { isKeyTyped, KEYS } from '../../ui/choices'
 import { useKeys } from '../../ui/keys'
 import { Later } from '../../ui/Later'
@@ -10,6 +10,7 @@ import { countOf } from '../../ui/words'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { OPEN_STRINGS_STAY, useRemake } from '../bench/useRemake'
 import { PassChart } from './passes/PassChart'
+import { FormSheet } from './FormSheet'
 import { SectionLines } from './SectionLines'
 import { SectionRows, type Names } from './SectionRows'
 import { StandView } from './stand/StandView'
@@ -24,13 +25,14 @@ export default function ChartStation() {
   const [names, setNames] = useState<Names>('letters')
   const sections = chart.data?.sections ?? []
   const bars = sections.reduce((sum, section) => sum + writtenBars(section), 0)
-  const addSection = () => store.change(withSection)
+  const addOneSection = () => void remake((d) => addSection(d))
   const [asked, setView] = useTabState<'bars' | 'passes' | null>(`chart:${store.getState().id}`, null)
   const view = asked ?? (document.passes.length > 1 ? 'passes' : 'bars')
   const byPass = view === 'passes' && timeline !== undefined && sections.length > 0
   const [typing, setTyping] = useState(false)
   const [stand, setStand] = useState(false)
-  useKeys({ s: () => setStand(true) }, !stand)
+  const [forming, setForming] = useState(false)
+  useKeys({ s: () => setStand(true), l: () => mine && setForming(true) }, !stand)
   const addOne = () => {
     setView('passes')
     void remake((d) => addPass(d, null))
@@ -83,6 +85,11 @@ export default function ChartStation() {
                 {typing ? 'Hide the lines' : 'Type the lines'}
               </Button>
             )}
+            {mine && (
+              <Button aria-pressed={forming} onClick={() => setForming(!forming)}>
+                Form … <kbd>L</kbd>
+              </Button>
+            )}
             <Button onClick={() => setStand(true)}>
               Stand view <kbd>S</kbd>
             </Button>
@@ -95,7 +102,7 @@ export default function ChartStation() {
         </Later>
       </div>
       {byPass ? (
-        <PassChart sections={sections} timeline={timeline} names={names} covered={stand} />
+        <PassChart sections={sections} timeline={timeline} names={names} covered={stand || forming} />
       ) : (
         <div className="chart-paper" role="region" aria-label="Bars" tabIndex={0}>
           {bars === 0 && (
@@ -112,7 +119,8 @@ export default function ChartStation() {
           ))}
         </div>
       )}
-      {(!byPass || typing || bars === 0) && (
+      {forming && <FormSheet onClose={() => setForming(false)} />}
+      {!forming && (!byPass || typing || bars === 0) && (
         <div className="chart-lines">
           <Later turn={3}>
             {document.sections.map((section, index) => (
@@ -125,8 +133,8 @@ export default function ChartStation() {
             ))}
             {mine && (
               <p className="muted chart-help">
-                <Button onClick={addSection}>Add a section</Button> % repeats a bar · / is one more beat · N.C. is silence · B♭7 or Bb7, IV7
-                or E♭7
+                <Button onClick={addOneSection}>Add a section</Button> % repeats a bar · / is one more beat · N.C. is silence · B♭7 or Bb7,
+                IV7 or E♭7
               </p>
             )}
           </Later>
@@ -142,15 +150,3 @@ const silent = (section: ChartSection | undefined): ChartSection | undefined =>
   section === undefined ? undefined : { ...section, problems: [], endings: section.endings.map((ending) => ({ ...ending, problems: [] })) }
 
 const writtenBars = ({ bars, endings }: ChartSection): number => bars.length + endings.reduce((sum, ending) => sum + ending.bars.length, 0)
-
-/** With one more section, empty yet, that comes once at the end. */
-function withSection(d: BreakdownDocument): BreakdownDocument {
-  const used = d.sections.map(({ id }) => id)
-  const id = `s${Array.from({ length: used.length + 1 }, (_, number) => number + 1).find((number) => !used.includes(`s${number}`)) ?? 1}`
-  const name = nextName(d.sections.map((section) => section.name))
-  return { ...d, sections: [...d.sections, { id, name, line: '' }], form: [...d.form, { section: id, times: 1 }] }
-}
-
-function nextName(used: string[]): string {
-  return ['A', 'B', 'C', 'D', 'E', 'F'].find((name) => !used.includes(name)) ?? `Part ${used.length + 1}`
-}

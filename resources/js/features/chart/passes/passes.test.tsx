@@ -195,3 +195,53 @@ it('types how a section ends, and when', async () => {
   fireEvent.click(screen.getByRole('button', { name: 'Take out the 1st ending of section A' }))
   await waitFor(() => expect(callsTo('POST compute/without-ending')).toMatchObject([{ section: 's1', ending: 0 }]))
 })
+
+it('lays down the way through the song, and fits what the core offers into a section', async () => {
+  const { store } = onChart({
+    'GET starts?key=D+minor': { blank: tune, forms: [], starters: [] },
+    'POST compute/forms': {
+      turnarounds: [
+        {
+          slug: 'falling',
+          name: 'Falling',
+          why: 'sevenths fall',
+          back: '| D7 | A7 |',
+          home: '| A7 | D6 |',
+          coloured_back: '| D9 | A7 |',
+          coloured_home: null,
+        },
+      ],
+      figures: [{ slug: 'sixths', name: 'Sixths down', why: 'two voices', bars: 2 }],
+      ladders: [
+        {
+          name: 'half tones',
+          line: '| F E | E♭ D |',
+          rungs: [
+            { symbol: 'F', other: true },
+            { symbol: 'D', other: false },
+          ],
+        },
+      ],
+    },
+    'POST compute/fit-turnaround': (body: { document: unknown }) => ({ document: body.document }),
+    'POST compute/fit-figure': (body: { document: unknown }) => ({ document: body.document }),
+    'POST compute/add-section': (body: { document: unknown }) => ({ document: body.document }),
+  })
+  await screen.findByRole('button', { name: '1st, bar 1: the pattern' })
+  key('l')
+  fireEvent.click(await screen.findByText('| D9 | A7 |'))
+  await waitFor(() =>
+    expect(callsTo('POST compute/fit-turnaround')).toMatchObject([{ section: 's1', slug: 'falling', home: false, coloured: true }]),
+  )
+  fireEvent.click(screen.getByText('home (I)'))
+  expect(await screen.findByText('| A7 | D6 |')).toBeTruthy()
+  fireEvent.click(screen.getByText('play it in the last 2 bars'))
+  await waitFor(() => expect(callsTo('POST compute/fit-figure')).toMatchObject([{ section: 's1', slug: 'sixths', pass: null }]))
+  fireEvent.click(screen.getByText('As the intro'))
+  await waitFor(() => expect(callsTo('POST compute/add-section')).toMatchObject([{ typed: '| F E | E♭ D |', name: 'Intro', intro: true }]))
+  fireEvent.mouseDown(screen.getByLabelText('Play one more section').closest('.ant-select') as Element)
+  fireEvent.click((await screen.findAllByTitle('A')).find((each) => each.classList.contains('ant-select-item-option')) as Element)
+  await waitFor(() => expect(store.getState().document.form).toHaveLength(2))
+  fireEvent.click(screen.getAllByLabelText('Take A out of the way through')[1] as Element)
+  expect(store.getState().document.form).toHaveLength(1)
+})

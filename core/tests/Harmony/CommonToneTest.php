@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Harmony\CommonTone;
+
+it('finds the note that stays through chords most plainly, and the colours that make it possible', function (array $chords, string $note, array $degrees, array $with): void {
+    $stays = CommonTone::of(array_map(ChordSymbol::parse(...), $chords))[0];
+
+    expect([$stays->note->text(), $stays->degrees, array_map(static fn (ChordSymbol $chord): string => $chord->text(), $stays->chords)])
+        ->toBe([$note, $degrees, $with]);
+})->with([
+    'falling dominants' => [['C7', 'B7', 'B♭7', 'A7'], 'E', ['3', '11', '♯11', '5'], ['C7', 'B11', 'B♭7♯11', 'A7']],
+    'a chord tone in all' => [['C', 'Am', 'F'], 'C', ['R', '♭3', '5'], ['C', 'Am', 'F']],
+    'a colour in one' => [['Dm7', 'G7', 'Cmaj7'], 'D', ['R', '5', '9'], ['Dm7', 'G7', 'Cmaj9']],
+]);
+
+it('offers only notes that each chord has, once it is called as it is then', function (): void {
+    foreach (CommonTone::of(array_map(ChordSymbol::parse(...), ['Dm7', 'A♭7', 'G6', 'C'])) as $stays) {
+        foreach ($stays->chords as $place => $chord) {
+            expect($chord->has($stays->note->pitchClass()))->toBeTrue()
+                ->and($chord->degreeOf($stays->note->pitchClass())->label())->toBe($stays->degrees[$place]);
+        }
+    }
+});
+
+it('has nothing where a chord takes no colour and shares no note', function (): void {
+    expect(CommonTone::of(array_map(ChordSymbol::parse(...), ['C5', 'F♯5'])))->toBe([]);
+});
