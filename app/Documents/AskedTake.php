@@ -13,6 +13,7 @@ final readonly class AskedTake
     /**
      * @param string $id    of the client's making
      * @param int    $level of the pattern, 1 to 3
+     * @param int    $from  bar of the song with which it begins, from 0
      */
     public function __construct(
         public string $id,
@@ -21,5 +22,6 @@ final readonly class AskedTake
         public Stage $stage,
         public int $level,
         public ?float $latencyMs,
+        public int $from = 0,
     ) {}
 }

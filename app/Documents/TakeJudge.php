@@ -48,6 +48,7 @@ final readonly class TakeJudge
             $this->takes->lastCleanTempo($breakdown, $player),
             $document->gate($asked->stage->value),
             $asked->bars,
+            $asked->from,
         );
 
         return $this->takes->keep($breakdown, $player, $asked, $take, $timeline->map->first(), $report);

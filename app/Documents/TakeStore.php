@@ -50,6 +50,7 @@ final readonly class TakeStore
                 'swing' => $ruler->ratio,
                 'latency_ms' => $report->latencyMs,
                 'bars' => $asked->bars,
+                'from_bar' => $asked->from,
                 'stage' => $asked->stage->value,
                 'level' => $asked->level,
                 'gate' => [

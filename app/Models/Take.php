@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property float                $swing
  * @property float|null           $latency_ms
  * @property int                  $bars
+ * @property int                  $from_bar
  * @property int                  $stage
  * @property int                  $level    of the pattern that was asked for, 1 to 3
  * @property int                  $number   of this player on this breakdown, from 1
@@ -47,7 +48,11 @@ final class Take extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['tempo' => 'float', 'swing' => 'float', 'latency_ms' => 'float', 'revision' => 'integer', 'player_id' => 'integer', 'bars' => 'integer', 'stage' => 'integer', 'level' => 'integer', 'number' => 'integer', 'passed' => 'boolean', 'bias_ms' => 'float', 'spread_ms' => 'float', 'gate_ms' => 'float',
-            'gate' => 'array', 'strokes' => 'array', 'report' => 'array', 'created_at' => 'immutable_datetime'];
+        return [
+            'tempo' => 'float', 'swing' => 'float', 'latency_ms' => 'float', 'bias_ms' => 'float', 'spread_ms' => 'float', 'gate_ms' => 'float',
+            'revision' => 'integer', 'player_id' => 'integer', 'number' => 'integer', 'stage' => 'integer', 'level' => 'integer',
+            'bars' => 'integer', 'from_bar' => 'integer', 'passed' => 'boolean',
+            'gate' => 'array', 'strokes' => 'array', 'report' => 'array', 'created_at' => 'immutable_datetime',
+        ];
     }
 }

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Documents\BreakdownStore;
 use App\Models\Take;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\WavFile;
@@ -60,6 +61,27 @@ it('takes the device\'s delay off, and says where it was never measured', functi
 
     expect($measured['bias_ms'])->toEqualWithDelta(0, 2)->and($measured['latency_ms'])->toEqual(60)
         ->and($unknown['bias_ms'])->toEqualWithDelta(60, 2)->and($unknown['latency_ms'])->toBeNull();
+});
+
+it('judges a take against the bars it begins with, and keeps which they are', function (): void {
+    $teacher = $this->teacher();
+    $passes = array_map(fn (string $id): array => ['id' => $id, 'name' => '', 'notes' => '', 'cells' => [
+        ['part' => 'guitar', 'section' => 'a', 'texture' => $id === '1' ? 'free' : 'pattern'],
+    ]], ['1', '2']);
+    $document = array_replace(Examples::full(), [
+        'sections' => [['id' => 'a', 'name' => 'A', 'line' => '| Dm | A7 |']], 'form' => [['section' => 'a', 'times' => 1]],
+        'passes' => $passes, 'moves' => [], 'placed' => [], 'cells' => [], 'figures' => [],
+        'lines' => [['id' => 'low', 'name' => '', 'company' => 'with-bass', 'pins' => []]],
+    ]);
+    $breakdown = app(BreakdownStore::class)->create($teacher, null, (new BreakdownJson())->read($document), 'setting up');
+    $this->actingAs($teacher);
+    $id = $this->newId();
+    $take = $this->postJson("/api/breakdowns/{$breakdown->id}/takes", ['from' => 2, 'bars' => 2] + takeOf($id))->assertCreated();
+
+    expect($take->json('from_bar'))->toBe(2)->and($take->json('report.planned'))->toBeGreaterThan(0)
+        ->and(array_column($take->json('report.hits'), 'bar'))->each->toBeGreaterThanOrEqual(2)
+        ->and(Take::query()->find($id)?->from_bar)->toBe(2);
+    $this->postJson("/api/breakdowns/{$breakdown->id}/takes", ['from' => -1] + takeOf($this->newId()))->assertJsonValidationErrors('from');
 });
 
 it('practises at the last clean tempo once there is one', function (): void {

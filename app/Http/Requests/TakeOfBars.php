@@ -23,6 +23,7 @@ trait TakeOfBars
             Stage::from($this->integer('stage', Stage::usual()->value)),
             $this->integer('level', Levels::HIGHEST),
             $this->filled('latency_ms') ? $this->float('latency_ms') : null,
+            $this->integer('from'),
         );
     }
 
@@ -33,6 +34,7 @@ trait TakeOfBars
             'id' => ['required', 'string', 'ulid'],
             'tempo' => ['required', 'numeric'],
             'bars' => ['required', 'integer', 'min:1', 'max:64'],
+            'from' => ['sometimes', 'integer', 'between:0,2000'],
             'stage' => ['sometimes', 'integer', Rule::enum(Stage::class)],
             'level' => ['sometimes', 'integer', 'between:1,'.Levels::HIGHEST],
         ];

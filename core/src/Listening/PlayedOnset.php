@@ -23,4 +23,9 @@ final readonly class PlayedOnset
         public ?float $levelDb = null,
         public ?float $seconds = null,
     ) {}
+
+    public function at(float $t): self
+    {
+        return new self($t, $this->direction, $this->muted, $this->levelDb, $this->seconds);
+    }
 }

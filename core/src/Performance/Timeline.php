@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Performance;
 
+use Gravik\Breakdown\Texture;
 use Gravik\Chart\Course;
 use Gravik\Chart\VoicedForm;
 use Gravik\Time\TimeMap;
@@ -93,6 +94,14 @@ final readonly class Timeline
         $tick = $this->map->ticksAt($seconds - $round * $this->seconds);
 
         return $this->spanAt($tick)?->slotNear($tick);
+    }
+
+    /** Whether the guitar comps freely at a moment; the song goes round. */
+    public function isFreeAt(float $seconds): bool
+    {
+        $round = $this->seconds <= 0 ? 0.0 : floor($seconds / $this->seconds);
+
+        return $this->spanOver((int) round($this->map->ticksAt($seconds - $round * $this->seconds)))?->texture === Texture::Free;
     }
 
     /** What the guitar plays at a tick; null where it is out. */

@@ -52,8 +52,9 @@ final class Reports
         ?float $latency = 0.0,
         Gate $gate = new Gate(),
         ?int $bars = null,
+        int $from = 0,
     ): LockReport {
-        return (new LockReporter())->report(Take::read($taps), $timeline, SwingUnit::Eighth, $latency, gate: $gate, bars: $bars);
+        return (new LockReporter())->report(Take::read($taps), $timeline, SwingUnit::Eighth, $latency, gate: $gate, bars: $bars, from: $from);
     }
 
     /** @return list<string> */

@@ -11,7 +11,8 @@ export type Listening = {
   level: () => number
   /** strokes heard so far, seconds from bar 1 beat 1 as the device reports them */
   heard: LiveStroke[]
-  start: (take: { bars: number; clickOnly?: 'every beat' | 'as set' }) => Promise<void>
+  /** from: bar of the song, from 0, with which it begins */
+  start: (take: { bars: number; from?: number; clickOnly?: 'every beat' | 'as set' }) => Promise<void>
   stop: () => void
 }
 
@@ -51,7 +52,7 @@ export function useMicrophone(onTake: (sound: Blob, firstBeat: number) => void, 
   }, [finish])
 
   const start = useCallback(
-    async ({ bars, clickOnly }: { bars: number; clickOnly?: 'every beat' | 'as set' }) => {
+    async ({ bars, from = 0, clickOnly }: { bars: number; from?: number; clickOnly?: 'every beat' | 'as set' }) => {
       if (taking.current !== null) return
       band.stop()
       if (band.snapshot().countInBars === 0) band.set({ countInBars: 1 })
@@ -77,7 +78,7 @@ export function useMicrophone(onTake: (sound: Blob, firstBeat: number) => void, 
           setHeard(strokes.map((stroke) => ({ ...stroke, t: stroke.t - band.startedAt })).filter((stroke) => stroke.t > -0.25)),
         )
         setStatus('listening')
-        await band.start({ fromBar: 0, bars, ...(clickOnly === undefined ? {} : { clickOnly }), onEnd: finish })
+        await band.start({ fromBar: from, bars, ...(clickOnly === undefined ? {} : { clickOnly }), onEnd: finish })
         if (!band.playing) finish()
       } catch (problem) {
         setStatus('idle')

@@ -2,12 +2,20 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import type { Tap } from '../api/types'
 import { band, tapClock } from './band'
 
-export type Recorded = { taps: Tap[]; tempo: number; bars: number; /** of the pattern that was asked for, where one was */ level?: number }
+export type Recorded = {
+  taps: Tap[]
+  tempo: number
+  bars: number
+  /** bar of the song, from 0, with which it begins; the first where nothing is said */
+  from?: number
+  /** of the pattern that was asked for, where one was */
+  level?: number
+}
 export type Recorder = {
   status: 'idle' | 'recording'
   /** taps so far, seconds from bar 1 beat 1 */
   taps: Tap[]
-  start: (take: { bars: number; tempo: number; level?: number; clickOnly?: 'every beat' | 'as set' }) => Promise<void>
+  start: (take: Omit<Recorded, 'taps'> & { clickOnly?: 'every beat' | 'as set' }) => Promise<void>
   stop: () => void
   tap: (stroke: Struck, timeStamp: number) => void
 }
@@ -36,15 +44,15 @@ export function useRecorder(onTake: (take: Recorded) => void, keys: Record<strin
   }, [])
 
   const start = useCallback(
-    async ({ bars, tempo, level, clickOnly }: { bars: number; tempo: number; level?: number; clickOnly?: 'every beat' | 'as set' }) => {
+    async ({ clickOnly, ...asked }: Omit<Recorded, 'taps'> & { clickOnly?: 'every beat' | 'as set' }) => {
       if (recording.current !== null) return
       band.stop()
       if (band.snapshot().countInBars === 0) band.set({ countInBars: 1 })
       band.set({ loop: null })
-      recording.current = { taps: [], bars, tempo, ...(level === undefined ? {} : { level }) }
+      recording.current = { taps: [], ...asked }
       setTaps([])
       setStatus('recording')
-      await band.start({ fromBar: 0, bars, ...(clickOnly === undefined ? {} : { clickOnly }), onEnd: finish })
+      await band.start({ fromBar: asked.from ?? 0, bars: asked.bars, ...(clickOnly === undefined ? {} : { clickOnly }), onEnd: finish })
       if (!band.playing) finish()
     },
     [finish],

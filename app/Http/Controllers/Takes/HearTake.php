@@ -26,6 +26,11 @@ final class HearTake extends Controller
         new OA\QueryParameter(name: 'tempo', required: true, schema: new OA\Schema(type: 'number')),
         new OA\QueryParameter(name: 'bars', required: true, schema: new OA\Schema(type: 'integer')),
         new OA\QueryParameter(
+            name: 'from',
+            description: 'bar of the song, from 0, with which it begins',
+            schema: new OA\Schema(type: 'integer'),
+        ),
+        new OA\QueryParameter(
             name: 'first_beat',
             description: 'seconds into the recording: only what was played in the bars from there on counts; found where it is missing',
             schema: new OA\Schema(type: 'number'),
@@ -75,7 +80,7 @@ final class HearTake extends Controller
 
             return $firstBeat === null
                 ? Take::placed($file->strokes, $timeline, $ear)
-                : Take::of($file->strokes, $firstBeat, $ear)->within($asked->bars, $timeline);
+                : Take::of($file->strokes, $firstBeat, $ear)->within($asked->bars, $timeline, $asked->from);
         };
 
         return new JsonResponse(

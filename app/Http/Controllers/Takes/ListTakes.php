@@ -25,6 +25,7 @@ final class ListTakes extends Controller
         'tempo',
         'swing',
         'bars',
+        'from_bar',
         'stage',
         'level',
         'revision',

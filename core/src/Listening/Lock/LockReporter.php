@@ -31,6 +31,7 @@ final readonly class LockReporter
      * @param ?float $latencyMs  the device's delay, positive when it reports late; null when it was never measured
      * @param ?float $cleanTempo the last tempo played clean, where known
      * @param ?int   $bars       that were asked for: those not played are missed; null where nobody said how many
+     * @param int    $from       bar of the song, from 0, at which the take begins: a pass, or some bars of it
      */
     public function report(
         Take $take,
@@ -40,13 +41,16 @@ final readonly class LockReporter
         ?float $cleanTempo = null,
         Gate $gate = new Gate(),
         ?int $bars = null,
+        int $from = 0,
     ): LockReport {
         if ($latencyMs !== null && ($latencyMs < -500 || $latencyMs > 1000)) {
             throw new DelayOutOfRange();
         }
+        $take = $take->laterBy($timeline->secondsOfBars($from));
+        $bars = $bars === null ? null : $from + $bars;
         $played = array_map(static fn (PlayedOnset $tap): float => $tap->t - ($latencyMs ?? 0.0) / 1000, $take->taps);
         $asked = AskedBars::of($timeline, $played, $bars);
-        $plan = Plan::ofBars($timeline, $asked->bars);
+        $plan = Plan::ofBars($timeline, $asked->bars, $from);
         $planned = array_map(static fn (PlannedOnset $onset): float => $onset->t, $plan->onsets);
         $matching = $this->matcher->match($planned, $played, $plan->smallestGap(), $plan->ruler()->tempo->beatSeconds());
         $names = new SlotNames($timeline->hands());
@@ -62,7 +66,7 @@ final readonly class LockReporter
         ));
         $after = count(array_filter($missed, static fn (int $index): bool => $plan->onsets[$index]->t > $lastMet));
         $missedSlots = array_map(static fn (int $index): int => $plan->onsets[$index]->slot, $missed);
-        $extra = array_values(array_filter($matching->extra, static fn (int $stroke): bool => ! $asked->isClosing($played[$stroke])));
+        $extra = array_values(array_filter($matching->extra, static fn (int $stroke): bool => ! $asked->isClosing($played[$stroke]) && ! $timeline->isFreeAt($played[$stroke])));
         $extraSlots = array_map(
             static fn (int $stroke): int => (int) $timeline->slotNear($played[$stroke] - self::shiftAt($plan, $matching, $played[$stroke])),
             $extra,

@@ -31,8 +31,12 @@ final readonly class Plan
         return self::ofBars($timeline, $timeline->barAt($until) + 2);
     }
 
-    /** The first so many bars of the song, repeated where there are more than it has. */
-    public static function ofBars(Timeline $timeline, int $bars): self
+    /**
+     * The first so many bars of the song, repeated where there are more than it has; nobody is held to bars of free comping.
+     *
+     * @param int $from bar with which it begins, from 0
+     */
+    public static function ofBars(Timeline $timeline, int $bars, int $from = 0): self
     {
         if ($timeline->strokes === []) {
             throw new NothingPlanned();
@@ -42,7 +46,8 @@ final readonly class Plan
             foreach ($timeline->strokes as $stroke) {
                 $onset = self::onset($stroke, $round, $timeline);
                 $before = $onsets[count($onsets) - 1] ?? null;
-                if ($onset->bar < $bars && ($before === null || $onset->t - $before->t > self::ONE_ONSET_SECONDS)) {
+                $isAsked = $onset->bar >= $from && $onset->bar < $bars && ! $timeline->isFreeAt($stroke->t);
+                if ($isAsked && ($before === null || $onset->t - $before->t > self::ONE_ONSET_SECONDS)) {
                     $onsets[] = $onset;
                 }
             }

@@ -134,19 +134,31 @@ final readonly class Take
      * Only what was played in these bars, from half a beat before to the beat they end on: who waits through the count-in makes
      * sounds too.
      *
-     * @param int $bars from bar 1
+     * @param int $bars from the take's first on
+     * @param int $first bar of the song, from 0, that the take begins with
      */
-    public function within(int $bars, Timeline $timeline): self
+    public function within(int $bars, Timeline $timeline, int $first = 0): self
     {
         $beat = $timeline->map->first()->tempo->beatSeconds();
         $from = -0.5 * $beat;
-        $until = $timeline->secondsOfBars($bars) + $beat;
+        $until = $timeline->secondsOfBars($first + $bars) - $timeline->secondsOfBars($first) + $beat;
 
         return new self(
             array_values(array_filter($this->taps, static fn (PlayedOnset $tap): bool => $tap->t >= $from && $tap->t < $until)),
             $this->anchored,
             $this->ear,
             $this->firstBeat,
+        );
+    }
+
+    /** Played so many seconds later in the song; where it lies in its recording is the same. */
+    public function laterBy(float $seconds): self
+    {
+        return new self(
+            array_map(static fn (PlayedOnset $tap): PlayedOnset => $tap->at($tap->t + $seconds), $this->taps),
+            $this->anchored,
+            $this->ear,
+            $this->firstBeat - $seconds,
         );
     }
 

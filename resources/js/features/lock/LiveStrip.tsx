@@ -15,15 +15,18 @@ const mark = (x: number, key: LiveStroke['key']): string =>
 /**
  * The bar of the last stroke: planned strokes of the core's plan, and yours where they fell.
  *
+ * @param from bar of the song, from 0, with which the take begins
  * @param behind bars by which it stays behind, where strokes come in late and a few at a time
  */
-export function LiveStrip({ strokes, behind = 0 }: { strokes: LiveStroke[]; behind?: number }) {
+export function LiveStrip({ strokes: played, behind = 0, from: first = 0 }: { strokes: LiveStroke[]; behind?: number; from?: number }) {
   const { timeline } = useBench()
   if (timeline === undefined || timeline.bars.length === 0) return null
+  const begins = timeline.bars[first]?.t ?? 0
+  const strokes = played.map((stroke) => ({ ...stroke, t: stroke.t + begins }))
   const last = strokes.at(-1)
   const round = last === undefined ? 0 : Math.max(0, Math.floor((last.t + EARLY) / timeline.seconds))
   const reached =
-    last === undefined ? 0 : round * timeline.bars.length + barAt(timeline, Math.max(0, last.t + EARLY - round * timeline.seconds))
+    last === undefined ? first : round * timeline.bars.length + barAt(timeline, Math.max(0, last.t + EARLY - round * timeline.seconds))
   const bar = Math.max(0, reached - behind)
   const inSong = bar % timeline.bars.length
   const { t: from, beats } = timeline.bars[inSong] ?? { t: 0, beats: [] }

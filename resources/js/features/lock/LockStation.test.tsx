@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { beforeEach, expect, it, vi } from 'vitest'
 import type { Take } from '../../api/types'
-import { callsTo, key, serve, showOnBench, type Server } from '../../testing/page'
+import { callsTo, key, serve, showOnBench, timedBar, timeline, tune, type Server } from '../../testing/page'
 import LockStation from './LockStation'
 
 vi.mock('../../audio/band', async () => {
@@ -48,6 +48,7 @@ const take = (id: string, number: number, part: Partial<Take['report']> = {}): T
   tempo: 126,
   swing: 2,
   bars: 8,
+  from_bar: 0,
   stage: 8,
   level: 3,
   revision: 1,
@@ -185,7 +186,7 @@ it('says when it locks, and what to do before there are takes or strokes', async
   showOnBench(<LockStation />)
   await screen.findByText('This locks.')
   serve({ ...server, ...listed() })
-  showOnBench(<LockStation />, { plays: { strokes: [], bars: 0 } as never })
+  showOnBench(<LockStation />, { plays: { strokes: [], bars: [] } as never })
   await screen.findByText('No takes yet')
   expect(screen.getByText(/There is nothing to play along to yet/)).toBeTruthy()
 })
@@ -294,4 +295,16 @@ it('lets a simulated student play an error, and shows what the report says of it
   key('2')
   await screen.findByText('Your off-beats come 38 ms early.')
   expect(callsTo('POST compute/simulate')).toMatchObject([{ tempo: 120, bars: 8, bias_ms: -20 }])
+})
+
+it('records one pass of the song, from the bar where it begins', async () => {
+  serve({ ...server, 'POST breakdowns/b1/takes': [201, take('t3', 3)] })
+  const passes = ['1', '2'].map((id) => ({ id, name: '', notes: '', cells: [] }))
+  const bars = [0, 1, 2, 3].map((bar) => ({ ...timedBar(bar), pass: bar < 2 ? '1' : '2' }))
+  showOnBench(<LockStation />, { document: { ...tune, passes }, plays: { ...timeline, bars, seconds: 8 } })
+  await screen.findByText(/Student A, take 2/)
+  fireEvent.mouseDown(screen.getByRole('combobox', { name: 'Bars to record' }))
+  fireEvent.click(await screen.findByTitle('2nd pass'))
+  await play()
+  await waitFor(() => expect(callsTo('POST breakdowns/b1/takes')[0]).toMatchObject({ bars: 2, from: 2 }))
 })

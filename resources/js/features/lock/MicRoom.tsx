@@ -11,11 +11,13 @@ import { LiveStrip } from './LiveStrip'
 export function MicRoom({
   microphone,
   bars,
+  from = 0,
   lateMs = 0,
   hideBeats = false,
 }: {
   microphone: Listening
   bars: number
+  /** bar of the song, from 0, with which the take begins */ from?: number
   /** the device's delay, ms */ lateMs?: number
   hideBeats?: boolean
 }) {
@@ -39,7 +41,7 @@ export function MicRoom({
       <div className="mic-level" role="img" aria-label="Level of the microphone">
         <b ref={bar} />
       </div>
-      {!hideBeats && <LiveStrip strokes={heard.map((stroke) => ({ ...stroke, t: stroke.t - lateMs / 1000 }))} behind={0.5} />}
+      {!hideBeats && <LiveStrip strokes={heard.map((stroke) => ({ ...stroke, t: stroke.t - lateMs / 1000 }))} behind={0.5} from={from} />}
       <p className="muted">
         Play along. Headphones keep the band out of the microphone: what it hears of drums and bass counts as yours. The sound stays in this
         browser.

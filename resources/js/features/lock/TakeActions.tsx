@@ -1,10 +1,7 @@
 import { Button, Select } from 'antd'
-import { countOf } from '../../ui/words'
 import { heardWords } from '../listen/watchHearing'
 import type { useJudge } from './useJudge'
 import type { useTaking } from './useTaking'
-
-const LENGTHS = [4, 8, 12, 16, 32, 64]
 
 type Props = {
   taking: ReturnType<typeof useTaking>
@@ -26,10 +23,11 @@ export function TakeActions({ taking, judge, canRecord, onUpload, onPractise }: 
         <>
           <Select
             aria-label="Bars to record"
-            value={taking.bars}
-            options={LENGTHS.map((value) => ({ value, label: countOf(value, 'bar') }))}
-            onChange={taking.setBars}
-            style={{ width: 92 }}
+            value={taking.asked}
+            options={taking.ranges.map(({ value, label }) => ({ value, label }))}
+            onChange={taking.setAsked}
+            popupMatchSelectWidth={false}
+            style={{ minWidth: 92 }}
           />
           <Button
             onClick={onUpload}

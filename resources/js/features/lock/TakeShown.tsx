@@ -17,10 +17,10 @@ type Props = {
 
 /** The take that runs, or the report of the one that is shown. */
 export function TakeShown({ taking, judge, takes, hidden, onMeasure }: Props) {
-  const { recorder, microphone, bars } = taking
-  if (recorder.status !== 'idle') return <TapPads recorder={recorder} bars={bars} hideBeats={hidden} />
+  const { recorder, microphone, bars, from } = taking
+  if (recorder.status !== 'idle') return <TapPads recorder={recorder} bars={bars} from={from} hideBeats={hidden} />
   if (microphone.status !== 'idle') {
-    return <MicRoom microphone={microphone} bars={bars} lateMs={judge.byMicrophone?.latency_ms} hideBeats={hidden} />
+    return <MicRoom microphone={microphone} bars={bars} from={from} lateMs={judge.byMicrophone?.latency_ms} hideBeats={hidden} />
   }
   if (taking.delay === 'offered') {
     const measure = () => {

@@ -14,6 +14,8 @@ import { keepSound } from './sounds'
 type Sound = {
   wav: Blob
   bars: number
+  /** bar of the song, from 0, with which it begins */
+  from?: number
   tempo: number
   /** of the pattern that was asked for; as it is set now where nothing is said */ level?: number
   /** seconds into the recording; found by the core where nobody knows */ firstBeat: number | null
@@ -47,6 +49,7 @@ export function useJudge(stage: number | undefined) {
           id: takeId,
           tempo: take.tempo,
           bars: take.bars,
+          from: take.from ?? 0,
           taps: take.taps,
           latency_ms: byKey?.latency_ms ?? null,
           stage,
@@ -63,7 +66,7 @@ export function useJudge(stage: number | undefined) {
   /** The share that is heard of a recording, told while it is; null before the first word. */
   const [heard, setHeard] = useState<number | null>(null)
   const sound = async (recorded: Sound): Promise<Take | null> => {
-    const { wav, bars, tempo, firstBeat } = recorded
+    const { wav, bars, tempo, firstBeat, from = 0 } = recorded
     setUnheard(recorded)
     setHearing(true)
     const takeId = ulid().toLowerCase()
@@ -76,6 +79,7 @@ export function useJudge(stage: number | undefined) {
           id: takeId,
           tempo,
           bars,
+          from,
           level: recorded.level ?? level,
           stage,
           first_beat: firstBeat === null ? undefined : Math.round(firstBeat * 1e5) / 1e5,

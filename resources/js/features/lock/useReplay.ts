@@ -3,9 +3,15 @@ import type { Take } from '../../api/types'
 import { band, output } from '../../audio/band'
 import { soundOf, type KeptSound } from './sounds'
 
-type Replayed = { id: string; tempo: number; bars: number; taps: number[] }
+type Replayed = { id: string; tempo: number; bars: number; /** bar of the song with which it begins */ from?: number; taps: number[] }
 
-export const tapsOf = (take: Take): Replayed => ({ id: take.id, tempo: take.tempo, bars: take.bars, taps: take.strokes })
+export const tapsOf = (take: Take): Replayed => ({
+  id: take.id,
+  tempo: take.tempo,
+  bars: take.bars,
+  from: take.from_bar,
+  taps: take.strokes,
+})
 
 /** A take against the band, as it was played: its sound where this browser still has it, else a click for each stroke. */
 export function useReplay() {
@@ -21,7 +27,7 @@ export function useReplay() {
     band.stop()
     band.mute('guitar', true)
     band.set({ loop: null })
-    await band.start({ fromBar: 0, bars: take.bars })
+    await band.start({ fromBar: take.from ?? 0, bars: take.bars })
     setPlaying(take.id)
     mine.current = true
     const unmute = band.subscribe(() => {
