@@ -44,7 +44,7 @@ final class DatabaseSeeder extends Seeder
         }
         $teacher = User::query()->create(self::TEACHER + ['role' => Role::Teacher]);
         $student = User::query()->create(self::STUDENT + ['role' => Role::Student]);
-        foreach (DemoBreakdowns::all() as $document) {
+        foreach ([...DemoBreakdowns::all(), ...DemoSongs::all()] as $document) {
             $breakdown = $store->create($teacher, null, $document, 'demo data');
             if ($document->title === 'Marzipan Ferry') {
                 $breakdown->students()->attach($student);

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { beforeEach, expect, it, vi } from 'vitest'
-import type { Take } from '../../api/types'
+import type { BreakdownDocument, Take } from '../../api/types'
 import { callsTo, key, serve, showOnBench, timedBar, timeline, tune, type Server } from '../../testing/page'
 import LockStation from './LockStation'
 
@@ -299,7 +299,7 @@ it('lets a simulated student play an error, and shows what the report says of it
 
 it('records one pass of the song, from the bar where it begins', async () => {
   serve({ ...server, 'POST breakdowns/b1/takes': [201, take('t3', 3)] })
-  const passes = ['1', '2'].map((id) => ({ id, name: '', notes: '', cells: [] }))
+  const passes: BreakdownDocument['passes'] = [tune.passes[0], { ...tune.passes[0], id: '2' }]
   const bars = [0, 1, 2, 3].map((bar) => ({ ...timedBar(bar), pass: bar < 2 ? '1' : '2' }))
   showOnBench(<LockStation />, { document: { ...tune, passes }, plays: { ...timeline, bars, seconds: 8 } })
   await screen.findByText(/Student A, take 2/)
