@@ -28,6 +28,9 @@ final class DatabaseSeeder extends Seeder
 
     public const STUDENT = ['name' => 'Student A', 'email' => 'student@gravik.demo', 'password' => 'low-tide'];
 
+    /** What the student plays; there are takes of the first. */
+    private const ASSIGNED = ['Marzipan Ferry', 'Pilot Stairs'];
+
     /** tempo, bars, bias ms, off-beat error ms, spread ms, share missed, days ago */
     private const TAKES = [
         [104, 8, 4, -46, 21, 0.06, 12],
@@ -46,9 +49,11 @@ final class DatabaseSeeder extends Seeder
         $student = User::query()->create(self::STUDENT + ['role' => Role::Student]);
         foreach ([...DemoBreakdowns::all(), ...DemoSongs::all()] as $document) {
             $breakdown = $store->create($teacher, null, $document, 'demo data');
-            if ($document->title === 'Marzipan Ferry') {
+            if (in_array($document->title, self::ASSIGNED, true)) {
                 $breakdown->students()->attach($student);
                 $store->refer($breakdown);
+            }
+            if ($document->title === self::ASSIGNED[0]) {
                 $this->practise($breakdown, $student, $store, $takes, $performer);
             }
         }

@@ -52,7 +52,7 @@ final class DemoSongs
     /** A twelve-bar form in five passes: answers in bars 3 and 4, and a turnaround by rule under the last two bars. */
     private static function pilotStairs(): Breakdown
     {
-        return (new SongSheet('Pilot Stairs', 'Slow harbour shuffle', 'A major', '4/4', 92, ratio: 2))
+        return (new SongSheet('Pilot Stairs', 'Jump shuffle', 'A major', '4/4', 144, ratio: 2))
             ->says('The answer belongs to the guitar, the first two bars to whoever asks.')
             ->section('a', 'A', '| A7 | D9 | A7 | A7 | D9 | D9 | A7 | A7 | E7 | D9 | A7 D7 | A7 E7 |', [
                 'dynamics' => [['bar' => 0, 'level' => 2], ['bar' => 10, 'level' => 3]],

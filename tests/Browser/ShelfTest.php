@@ -53,7 +53,7 @@ it('shows a student on a phone what is theirs to play, and nothing to change', f
     $page = Stage::running()->page()->resizeInside(390, 844)->open('/');
     $page->element('input[name=email]')->sendKeys(DatabaseSeeder::STUDENT['email']);
     $page->element('input[name=password]')->sendKeys(DatabaseSeeder::STUDENT['password']);
-    $page->press('Sign in')->sees('1 breakdown');
+    $page->press('Sign in')->sees('2 breakdowns');
     expect($page->says('New breakdown'))->toBeFalse()->and($page->says('Delete'))->toBeFalse();
     $page->press('Open')->sees('Record a take');
     expect($page->script('return document.documentElement.scrollWidth <= window.innerWidth'))->toBeTrue()

@@ -22,6 +22,23 @@ const GROUPS: [string, [string, string][]][] = [
     ],
   ],
   [
+    'Chart',
+    [
+      ['L', 'form, turnarounds, intros'],
+      ['S', 'stand view'],
+      ['↑ ↓', 'pass before, after'],
+      ['← →', 'bar before, after; Shift: more bars'],
+      ['A', 'all bars of the section'],
+      ['J', 'jump to a bar'],
+      ['P W F R O', 'pattern, written, free, ring, out'],
+      ['1 2 3', 'level'],
+      ['+ −', 'louder, softer'],
+      ['I', 'a figure from here on'],
+      ['C', 'copy the pass'],
+      ['Esc', 'done'],
+    ],
+  ],
+  [
     'Lock',
     [
       ['R', 'record a take by key'],

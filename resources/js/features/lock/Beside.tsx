@@ -1,6 +1,7 @@
 import { Button } from 'antd'
 import type { Take } from '../../api/types'
-import { countOf, lateness } from '../../ui/words'
+import { lateness } from '../../ui/words'
+import { barsOfTake } from './takeWords'
 import { LockStrip } from './LockStrip'
 
 const FIGURES: [string, (take: Take) => string][] = [
@@ -21,7 +22,7 @@ export function Beside({ one, other, onClose }: { one: Take; other: Take; onClos
           <h3>
             Take {take.number}{' '}
             <span className="muted">
-              {take.player} · {take.tempo} bpm · {countOf(take.bars, 'bar')}
+              {take.player} · {take.tempo} bpm · {barsOfTake(take)}
             </span>
           </h3>
           <LockStrip report={take.report} bars={take.bars} tempo={take.tempo} sketch={null} />

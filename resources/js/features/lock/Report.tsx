@@ -1,6 +1,7 @@
 import { useHand } from '../../api/queries'
 import type { HandSketch, Take } from '../../api/types'
 import { countOf, lateness } from '../../ui/words'
+import { barsOfTake } from './takeWords'
 import { useDesk } from '../bench/benchContext'
 import { BarDrift } from './BarDrift'
 import { LockStrip } from './LockStrip'
@@ -21,7 +22,7 @@ export function Report({ take }: { take: Take }) {
           : (first?.text ?? 'Nothing stands out, but the gate stays shut.')}
       </p>
       <p className="muted">
-        {take.player}, take {take.number} · {countOf(take.bars, 'bar')} ·{take.level < 3 ? ` level ${take.level} ·` : ''} {take.tempo} bpm ·{' '}
+        {take.player}, take {take.number} · {barsOfTake(take)} ·{take.level < 3 ? ` level ${take.level} ·` : ''} {take.tempo} bpm ·{' '}
         {report.matched} of {countOf(report.planned, 'stroke')} met, {report.missed} missed, {report.extra} too many
         {report.directions.told > 0
           ? ` · ${report.directions.told} directions told, ${report.directions.told - report.directions.wrong} as planned`

@@ -2,7 +2,8 @@ import { Button } from 'antd'
 import { useState } from 'react'
 import { MoreButton } from '../../ui/MoreButton'
 import { walkList } from '../../ui/walkList'
-import { ago, countOf } from '../../ui/words'
+import { ago } from '../../ui/words'
+import { barsOfTake } from './takeWords'
 import { TakeTrend } from './TakeTrend'
 import type { useShownTakes } from './useShownTakes'
 
@@ -35,7 +36,7 @@ export function TakeList({ takes }: { takes: ReturnType<typeof useShownTakes> })
               >
                 <b>Take {take.number}</b>
                 <span>
-                  {take.player} · {take.tempo} bpm · {countOf(take.bars, 'bar')}
+                  {take.player} · {take.tempo} bpm · {barsOfTake(take)}
                   {take.level < 3 ? `, level ${take.level}` : ''} · {ago(take.created_at)}
                 </span>
                 <em className={take.passed ? 'held' : 'cut'}>{take.passed ? 'locks' : 'not yet'}</em>

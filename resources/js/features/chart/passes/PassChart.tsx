@@ -7,6 +7,7 @@ import { useDocument, useMine } from '../../bench/benchContext'
 import type { Names } from '../SectionRows'
 import { FigureSheet, playedAt, type FigurePlace } from './FigureSheet'
 import { FormBand } from './FormBand'
+import { JumpToBar } from './JumpToBar'
 import { PassEditor } from './PassEditor'
 import { PassRow } from './PassRow'
 import { columnsOf, rowsOf, type Column, type Row } from './rows'
@@ -26,12 +27,23 @@ export function PassChart({ sections, timeline, names, covered }: Props) {
   const document = useDocument()
   const mine = useMine()
   const laid = useMemo(() => layOut(sections, timeline), [sections, timeline])
-  const { cursor, row, choose, leave, step, widen, stepRow, whole } = usePassCursor(laid.flatMap(({ rows }) => rows))
+  const rows = laid.flatMap(({ rows: each }) => each)
+  const { cursor, row, choose, leave, step, widen, stepRow, whole } = usePassCursor(rows)
   const changes = usePassChanges(cursor, row, whole)
   const number = document.passes.findIndex(({ id }) => id === cursor?.pass) + 1
   const pass = document.passes[number - 1]
   const [songBar, setSongBar] = useState<{ section: string; bar: number; number: number } | null>(null)
   const [writing, setWriting] = useState<(FigurePlace & { number: number }) | null>(null)
+  const [jumping, setJumping] = useState(false)
+  /** To the bar as it is numbered, in the pass that is chosen or the first that has it. */
+  const jump = (number: number): boolean => {
+    const having = rows.filter(({ bars }) => bars.some((bar) => bar.number === number))
+    const to = having.find((each) => each.pass === cursor?.pass) ?? having[0]
+    if (to === undefined) return false
+    setSongBar(null)
+    choose(to, to.bars.find((bar) => bar.number === number)?.inSection ?? 0)
+    return true
+  }
   const first = cursor === null ? undefined : row?.bars[cursor.from]
   const at = cursor === null || first === undefined ? null : { pass: cursor.pass, section: cursor.section, ...first.at }
   const write = () => mine && at !== null && first !== undefined && setWriting({ ...at, number: first.number })
@@ -62,6 +74,7 @@ export function PassChart({ sections, timeline, names, covered }: Props) {
       '-': () => changes.louder(-1),
       c: changes.copy,
       i: write,
+      j: () => setJumping(true),
     },
     writing === null && !covered,
   )
@@ -118,6 +131,7 @@ export function PassChart({ sections, timeline, names, covered }: Props) {
           </section>
         ))}
       </div>
+      {jumping && <JumpToBar onJump={jump} onClose={() => setJumping(false)} />}
       {mine && writing === null && cursor !== null && row !== undefined && pass !== undefined && (
         <PassEditor
           pass={pass}

@@ -13,6 +13,9 @@ const TEXTURES = [
   { texture: 'rings', name: 'ring', key: 'R' },
 ] as const
 
+/** In place of an id: a copy, for this section of the pass. */
+const OWN = ''
+
 type Props = {
   pass: PassDocument
   number: number
@@ -34,8 +37,11 @@ export function PassEditor({ pass, number, row, cursor, note, changes, onDone, f
   const first = bars[0]?.told
   const written = bars.map((bar) => bar.number)
   const whole = bars.length === row.bars.length
-  const named = (entries: { id: string; name: string }[], kind: string) =>
-    entries.map(({ id, name }, place) => ({ value: id, label: name === '' ? `${kind} ${place + 1}` : name }))
+  const named = (entries: { id: string; name: string }[], kind: string) => [
+    ...entries.map(({ id, name }, place) => ({ value: id, label: name === '' ? `${kind} ${place + 1}` : name })),
+    { value: OWN, label: 'of its own' },
+  ]
+  const choose = (what: 'pattern' | 'line', id: string) => (id === OWN ? changes.own(what) : changes.set({ [what]: id }))
   const differs = timeline?.passes.find(({ id }) => id === pass.id)?.differs ?? ''
   const out = first?.pattern === null
   return (
@@ -56,7 +62,7 @@ export function PassEditor({ pass, number, row, cursor, note, changes, onDone, f
           value={first?.pattern ?? null}
           disabled={out}
           options={named(document.patterns, 'strokes')}
-          onChange={(pattern: string) => changes.set({ pattern })}
+          onChange={(id: string) => choose('pattern', id)}
           style={{ width: 128 }}
         />
       </label>
@@ -67,7 +73,7 @@ export function PassEditor({ pass, number, row, cursor, note, changes, onDone, f
           value={first?.line ?? null}
           disabled={out}
           options={named(document.lines, 'grips')}
-          onChange={(line: string) => changes.set({ line })}
+          onChange={(id: string) => choose('line', id)}
           style={{ width: 128 }}
         />
       </label>

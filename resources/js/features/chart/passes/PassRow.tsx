@@ -1,4 +1,4 @@
-import { useRef } from 'react'
+import { useEffect, useRef } from 'react'
 import type { PassDocument, Timeline } from '../../../api/types'
 import { band } from '../../../audio/band'
 import { useBandFrames } from '../../../audio/useBandFrames'
@@ -43,6 +43,9 @@ export function PassRow({
   usePlayingBar(line, row)
   const hand = timeline.passes.find(({ id }) => id === row.pass)?.hand ?? null
   const chosen = cursor !== null && cursor.pass === row.pass && cursor.section === row.section && cursor.time === row.time
+  useEffect(() => {
+    if (chosen) line.current?.querySelector('[aria-pressed=true]')?.scrollIntoView({ block: 'nearest' })
+  }, [chosen, cursor?.from, cursor?.to])
   const level = row.bars[0]?.told.level ?? 3
   const here = row.bars.filter(({ column }) => column >= from && column < until)
   return (

@@ -245,3 +245,17 @@ it('lays down the way through the song, and fits what the core offers into a sec
   fireEvent.click(screen.getAllByLabelText('Take A out of the way through')[1] as Element)
   expect(store.getState().document.form).toHaveLength(1)
 })
+
+it('jumps to a bar by its number, and says where there is none', async () => {
+  onChart()
+  await screen.findByText('under the voice')
+  key('j')
+  const asked = await screen.findByLabelText('Jump to bar')
+  fireEvent.change(asked, { target: { value: '9' } })
+  fireEvent.keyDown(asked, { key: 'Enter' })
+  await screen.findByText('There is no bar 9.')
+  fireEvent.change(asked, { target: { value: '2' } })
+  fireEvent.keyDown(asked, { key: 'Enter' })
+  await waitFor(() => expect(within(screen.getByLabelText('The 1st pass')).getByText('bar 2')).toBeTruthy())
+  expect(screen.queryByLabelText('Jump to bar')).toBeNull()
+})

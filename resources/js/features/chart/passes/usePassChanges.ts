@@ -1,4 +1,4 @@
-import { addPass, movePass, placeFigure, setCell, takePassOut, type CellTold } from '../../../api/queries'
+import { addPass, movePass, placeFigure, playHere, setCell, takePassOut, type CellTold } from '../../../api/queries'
 import type { BreakdownDocument, PassDocument } from '../../../api/types'
 import { useBench, useMine } from '../../bench/benchContext'
 import { useRemake } from '../../bench/useRemake'
@@ -7,7 +7,7 @@ import type { Cursor } from './usePassCursor'
 
 /** Everything that can be changed at the cursor; a song that is only read has none of it. */
 export function usePassChanges(cursor: Cursor | null, row: Row | undefined, whole: () => void) {
-  const { store } = useBench()
+  const { store, desk } = useBench()
   const mine = useMine()
   const remake = useRemake()
   const all = cursor !== null && row !== undefined && cursor.from === 0 && cursor.to === row.bars.length - 1
@@ -25,6 +25,8 @@ export function usePassChanges(cursor: Cursor | null, row: Row | undefined, whol
   return {
     set,
     whole,
+    /** Strokes or grips of their own for the section in this pass: a copy of what it has. */
+    own: (what: 'pattern' | 'line') => mine && cursor !== null && void remake((d) => playHere({ ...desk, document: d }, what, null)),
     louder: (by: number) => set({ dynamic: Math.max(-2, Math.min(2, own(store.getState().document) + by)) }),
     rename: (part: Partial<Pick<PassDocument, 'name' | 'lead' | 'notes'>>) =>
       mine &&
