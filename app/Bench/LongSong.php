@@ -5,7 +5,15 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use Database\Seeders\DemoBreakdowns;
+use Gravik\Breakdown\Change\FigureKeeper;
+use Gravik\Breakdown\Change\FigurePlacer;
+use Gravik\Breakdown\PlacedFigure;
+use Gravik\Breakdown\RelativeTo;
+use Gravik\Breakdown\TypedFigure;
+use Gravik\Chart\Place;
 use Gravik\Formats\BreakdownJson;
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Time\Meter;
 
 /** 64 bars of a whole song: four sections of eight bars, two passes, two patterns, two ways on the neck. */
 final readonly class LongSong
@@ -57,6 +65,45 @@ final readonly class LongSong
                 ['id' => '2', 'name' => '', 'notes' => '', 'cells' => $cells],
             ],
         ] + $demo;
+    }
+
+    /**
+     * The same in five passes, 160 bars, with an answer in the third bar of each section and a fill in its last.
+     *
+     * @param int $changes as above
+     *
+     * @return array<string, mixed> a document
+     */
+    public static function inFivePasses(int $changes = 0): array
+    {
+        $song = self::document($changes);
+        [$plain, $other] = $song['passes'];
+        $figures = [
+            'answer' => ['1=1:5 &=2:6 2=2:8 (&) 3=3:7+2:6 (&) (4)'],
+            'fill' => ['1=3:7 &=3:5 2=4:7 & 3=4:5h7 & 4=5:5 &=5:8'],
+        ];
+        $over = ['answer' => [2, null], 'fill' => [7, ['2', '3', '5']]];
+        $breakdown = (new BreakdownJson())->read([
+            'passes' => [$plain, $other, ['id' => '3'] + $plain, ['id' => '4'] + $other, ['id' => '5'] + $plain],
+        ] + $song);
+        foreach ($figures as $id => $typed) {
+            $figure = TypedFigure::read(
+                $id,
+                $id,
+                $typed,
+                Meter::parse('4/4'),
+                ChordSymbol::parse('Dm7'),
+                $breakdown->start->key,
+                RelativeTo::Chord,
+            );
+            $breakdown = (new FigureKeeper())->keep($breakdown, $figure);
+            foreach ($breakdown->sections as $section) {
+                $place = new Place($section->id, null, $over[$id][0], 0);
+                $breakdown = (new FigurePlacer())->place($breakdown, new PlacedFigure($figure, $place, $over[$id][1]));
+            }
+        }
+
+        return (new BreakdownJson())->write($breakdown);
     }
 
     /** How often the field at this place of twelve has changed, where change after change goes round them all. */

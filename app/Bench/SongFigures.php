@@ -29,6 +29,27 @@ final readonly class SongFigures
 
             return (new Performer())->perform($song, null, $this->voiced->all($song));
         };
+        $whole = array_map(LongSong::inFivePasses(...), range(0, 80));
+        $next = 0;
+        $cold = static function () use ($whole, &$next): Timeline {
+            return (new Performer())->perform((new BreakdownJson())->read($whole[$next++ % 81]));
+        };
+        $changed = function () use ($whole, &$next): Timeline {
+            $song = (new BreakdownJson())->read($whole[$next++ % 81]);
+
+            return (new Performer())->perform($song, null, $this->voiced->all($song));
+        };
+        $changed();
+        $type = function () use ($whole, &$next): string {
+            $document = $whole[0];
+            $document['sections'][0]['line'] .= ' Gm7 '.substr('C9sus4', 0, 1 + $next++ % 6);
+
+            return $this->client->post('/api/compute/chart', ['document' => $document]);
+        };
+        $write = fn (): string => $this->client->post('/api/compute/figure', [
+            'document' => $whole[0], 'pass' => '2', 'section' => $whole[0]['sections'][0]['id'], 'ending' => null, 'bar' => 4, 'id' => null,
+            'name' => '', 'typed' => ['1=1:5 &=2:'.(1 + $next++ % 12).' 2=2:8 (&) 3 (4)'], 'relative_to' => 'chord', 'octave' => 0, 'near' => null,
+        ]);
         $old = self::old();
         $today = (new BreakdownJson())->write((new BreakdownJson())->parse($old));
 
@@ -42,6 +63,10 @@ final readonly class SongFigures
                 'unit' => 'kB',
                 'asked' => 'under 60 kB',
             ],
+            self::row('timeline of 160 bars in five passes with figures, nothing known before', Stopwatch::of($cold), 'under 300 ms'),
+            self::row('the same after one changed cell', Stopwatch::of($changed), 'under 40 ms'),
+            self::row('HTTP: chart of 160 bars after one more letter', Stopwatch::of($type), 'under 60 ms'),
+            self::row('HTTP: figure after one more digit', Stopwatch::of($write), 'under 60 ms'),
             self::row('reading a document of version 1', Stopwatch::of(static fn () => (new BreakdownJson())->parse($old)), ''),
             self::row('reading the same as it is written today', Stopwatch::of(static fn () => (new BreakdownJson())->read($today)), ''),
             $this->upgrading($old),

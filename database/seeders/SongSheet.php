@@ -30,7 +30,7 @@ final class SongSheet
     /** @var array<string, list<mixed>> lists of the document */
     private array $lists = ['sections' => [], 'form' => [], 'patterns' => [], 'lines' => [], 'passes' => [], 'lesson' => []];
 
-    /** @var list<array{string, string, list<string>, string}> id, name, lines typed, chord under it */
+    /** @var list<array{string, string, non-empty-list<string>, string}> id, name, lines typed, chord under it */
     private array $figures = [];
 
     /** @var list<array{string, Place, ?list<string>}> figure, place, passes */

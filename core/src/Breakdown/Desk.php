@@ -10,6 +10,7 @@ use Gravik\Chart\FormChord;
 use Gravik\Chart\Place;
 use Gravik\Chart\Section;
 use Gravik\Chart\Setting;
+use Gravik\Chart\VoicedForm;
 use Gravik\Chart\VoicingLine;
 use Gravik\Strokes\NamedPattern;
 use Gravik\Strokes\Pattern;
@@ -87,10 +88,13 @@ final readonly class Desk
         return $found;
     }
 
-    /** The fret at which the hand holds the grip of a place; 1 where it holds none. */
-    public function handAt(Place $place): int
+    /**
+     * The fret at which the hand holds the grip of a place; 1 where it holds none.
+     *
+     * @param VoicedForm $voiced the grips of its line
+     */
+    public function handAt(Place $place, VoicedForm $voiced): int
     {
-        $voiced = $this->tools()->voiced();
         $here = $this->chordAt($place);
         foreach ($voiced->form->chords as $number => $chord) {
             if ($here !== null && $chord->at->equals($here->at)) {

@@ -7,8 +7,24 @@ namespace Gravik\Chart;
 /** Which chord of the song lies at a tick, and when it ends. */
 final readonly class ChordClock
 {
+    /** @var list<int> by chord: the tick until which its grip can stay, through neighbours of the same name */
+    private array $stays;
+
     /** @param list<int> $breaks ticks at which every grip is let go, even where its chord goes on */
-    public function __construct(private Course $course, private array $breaks = []) {}
+    public function __construct(private Course $course, array $breaks = [])
+    {
+        $stays = [];
+        $after = null;
+        foreach (array_reverse($course->chords) as $chord) {
+            $name = $chord->chord->text();
+            $until = $chord->tick + $chord->ticks;
+            [$next, $nextName, $nextUntil] = $after ?? [INF, '', $until];
+            $goesOn = $next <= $until && $nextName === $name && ! in_array($next, $breaks, true);
+            $stays[] = $goesOn ? $nextUntil : $until;
+            $after = [$chord->tick, $name, $goesOn ? $nextUntil : $until];
+        }
+        $this->stays = array_reverse($stays);
+    }
 
     /** Index into the course's chords; null where nothing sounds. */
     public function at(int $tick): ?int
@@ -51,18 +67,8 @@ final readonly class ChordClock
      */
     public function changeAfter(int $tick, int $index): int
     {
-        $chords = $this->course->chords;
-        $name = $chords[$index]->chord->text();
-        $end = max($tick, $chords[$index]->tick);
-        $count = count($chords);
-        for ($next = $index; $next < $count; $next++) {
-            $chord = $chords[$next];
-            if ($chord->tick > $end || $chord->chord->text() !== $name || ($next > $index && in_array($chord->tick, $this->breaks, true))) {
-                break;
-            }
-            $end = max($end, $chord->tick + $chord->ticks);
-        }
+        $end = $this->stays[$index];
 
-        return $end > $tick ? $end : $this->course->ticks() + $chords[$index]->ticks;
+        return $end > $tick ? $end : $this->course->ticks() + $this->course->chords[$index]->ticks;
     }
 }

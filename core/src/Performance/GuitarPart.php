@@ -115,9 +115,10 @@ final readonly class GuitarPart
             return RingingStrokes::of($span, $course);
         }
         $pattern = $span->hand->plan->pattern;
+        $inPattern = $pattern->strokes();
         $strokes = [];
         for ($start = $span->from - $span->inPattern($span->from); $start < $span->until; $start += $pattern->ticks) {
-            foreach ($pattern->strokes() as $stroke) {
+            foreach ($inPattern as $stroke) {
                 $tick = $start + $stroke->at;
                 if ($tick >= $span->from && $tick < $span->until) {
                     $strokes[] = [$tick, $stroke];

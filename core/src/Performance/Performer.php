@@ -68,9 +68,10 @@ final readonly class Performer
             ),
         );
         $times = array_map(static fn (Event $event): float => $event->t, $events);
-        array_multisort($times, array_keys($times), $events);
+        asort($times);
+        $inOrder = array_map(static fn (int $place): Event => $events[$place], array_keys($times));
 
-        return new Timeline($map, $course, $voiced, $spans, $strokes, $events, $seconds);
+        return new Timeline($map, $course, $voiced, $spans, $strokes, $inOrder, $seconds);
     }
 
     /**

@@ -15,6 +15,9 @@ final readonly class Pattern
 {
     private const MOST_BARS = 4;
 
+    /** The smallest division of the beat that holds every stroke; asked for at every stroke that is played. */
+    private int $grid;
+
     /** @param non-empty-list<Stream> $streams one or two */
     public function __construct(public Meter $meter, public int $ticks, public array $streams)
     {
@@ -25,6 +28,7 @@ final readonly class Pattern
         if (count($streams) > 2) {
             throw new StrokeValueOutOfRange('pattern', 'has one or two streams.');
         }
+        $grid = 1;
         foreach ($this->strokes() as $stroke) {
             if ($stroke->at < 0 || $stroke->at >= $ticks) {
                 throw new StrokeOutsidePattern(
@@ -37,7 +41,9 @@ final readonly class Pattern
             if ($stroke->at * $stroke->division % $meter->beatTicks() !== 0) {
                 throw new StrokeOffTheGrid($stroke->at, $stroke->division);
             }
+            $grid = self::leastCommonMultiple($grid, $stroke->division);
         }
+        $this->grid = $grid;
     }
 
     /** @return list<Stroke> of all streams, in order of time */
@@ -54,15 +60,10 @@ final readonly class Pattern
         return intdiv($this->ticks, $this->meter->barTicks());
     }
 
-    /** The smallest division of the beat that holds every stroke: slots are counted on it. */
+    /** Slots are counted on it. */
     public function grid(): int
     {
-        $grid = 1;
-        foreach ($this->strokes() as $stroke) {
-            $grid = self::leastCommonMultiple($grid, $stroke->division);
-        }
-
-        return $grid;
+        return $this->grid;
     }
 
     /**

@@ -108,5 +108,6 @@ it('knows the chord that is written at a place, or goes on there, and the hand t
         ->and($desk->chordAt(new Place('a', 1, 0, 1920))?->chord->text())->toBe('A7')
         ->and($desk->chordAt(new Place('a', 1, 0, 1919))?->chord->text())->toBe('Gm')
         ->and($desk->chordAt(new Place('a', null, 7, 0)))->toBeNull()
-        ->and($desk->handAt(new Place('a', null, 0, 0)))->toBe($desk->tools()->voiced()->path->voicings[0]->position ?: 1)->and($desk->handAt(new Place('a', null, 7, 0)))->toBe(1);
+        ->and($desk->handAt(new Place('a', null, 0, 0), $desk->tools()->voiced()))->toBe($desk->tools()->voiced()->path->voicings[0]->position ?: 1)
+        ->and($desk->handAt(new Place('a', null, 7, 0), $desk->tools()->voiced()))->toBe(1);
 });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Compute;
 
+use App\Compute\VoicedForms;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\FigureRequest;
 use App\Http\Resources\FigureResource;
@@ -33,14 +34,14 @@ final class ReadFigure extends Controller
         description: 'computed',
         content: new OA\JsonContent(ref: '#/components/schemas/LaidFigure'),
     )])]
-    public function __invoke(FigureRequest $request): JsonResponse
+    public function __invoke(FigureRequest $request, VoicedForms $voiced): JsonResponse
     {
         $desk = $request->desk();
         $breakdown = $desk->breakdown;
         $there = $desk->chordAt($request->place());
         $chord = $there->chord ?? $desk->setting->key->tonicTriad();
         $figure = $request->figure($breakdown, $request->named('id') ?? 'typed', $chord);
-        $near = $request->near() ?? $desk->handAt($request->place());
+        $near = $request->near() ?? $desk->handAt($request->place(), $voiced->of($breakdown, $desk->line()));
 
         return new JsonResponse(FigureResource::of(
             $figure,

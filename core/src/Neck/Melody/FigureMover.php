@@ -101,10 +101,13 @@ final readonly class FigureMover
         [$least, $nearest] = $this->layOut($steps, $near);
         $at = 0;
         foreach ([-12, 12, -24, 24] as $shift) {
+            $fare = self::OUTSIDE * self::OCTAVE * intdiv(abs($shift), 12) * count(array_merge([], ...$steps));
+            if ($fare >= $least) {
+                continue;
+            }
             [$cost, $laid] = $this->layOut(self::raised($steps, $shift), $near);
-            $cost += self::OUTSIDE * self::OCTAVE * intdiv(abs($shift), 12) * count(array_merge([], ...$steps));
-            if ($cost < $least) {
-                [$least, $nearest, $at] = [$cost, $laid, $shift];
+            if ($fare + $cost < $least) {
+                [$least, $nearest, $at] = [$fare + $cost, $laid, $shift];
             }
         }
 

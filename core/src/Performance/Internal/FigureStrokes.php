@@ -21,6 +21,7 @@ use Gravik\Performance\Span;
 use Gravik\Strokes\Direction;
 use Gravik\Strokes\Hand\HandPlanner;
 use Gravik\Strokes\Length;
+use Gravik\Strokes\Pattern;
 use Gravik\Strokes\School;
 use Gravik\Strokes\Stroke;
 use Gravik\Time\TimeMap;
@@ -36,6 +37,9 @@ final class FigureStrokes
 
     /** @var array<string, list<array<int, list<?RiffNote>>>> what was laid out already */
     private array $laid = [];
+
+    /** @var array<string, Pattern> with the hand's directions, by figure and section */
+    private array $hands = [];
 
     /** @param array<string, VoicedForm> $voiced by the id of the line of grips */
     public function __construct(
@@ -59,25 +63,54 @@ final class FigureStrokes
      */
     public function over(array $strokes, array $played, array $spans): array
     {
+        $layers = [$strokes];
+        /** @var array<int, list<array{int, int, int}>> $silent by bar: from, until, and the first layer that sounds there */
+        $silent = [];
         foreach ($played as $placed) {
             foreach ($this->course->bars as $bar) {
-                $written = $this->course->form->bars[$bar->written];
-                $here = [$written->section, $written->ending, $written->inSection] === [$placed->at->section, $placed->at->ending, $placed->at->bar];
                 $from = $bar->tick + $placed->at->tick;
-                $span = $here && $placed->isPlayedIn($this->course->visits[$bar->visit]) ? self::spanAt($spans, $from) : null;
+                $span = $this->begins($placed, $bar) ? self::spanAt($spans, $from) : null;
                 if ($span === null) {
                     continue;
                 }
                 $until = $from + $placed->figure->pattern->ticks;
-                $left = ! $placed->instead ? $strokes : array_values(array_filter(
-                    $strokes,
-                    static fn (PlayedStroke $stroke): bool => $stroke->tick < $from || $stroke->tick >= $until,
-                ));
-                $strokes = [...$left, ...$this->strokes($placed, $bar, $from, $span)];
+                foreach ($placed->instead ? range($this->map->barAt($from), $this->map->barAt($until - 1)) : [] as $over) {
+                    $silent[$over][] = [$from, $until, count($layers)];
+                }
+                $layers[] = $this->strokes($placed, $bar, $from, $span);
+            }
+        }
+        $left = [];
+        foreach ($layers as $layer => $each) {
+            foreach ($each as $stroke) {
+                if (! self::givesWay($stroke, $layer, $silent[$stroke->bar] ?? [])) {
+                    $left[] = $stroke;
+                }
             }
         }
 
-        return $strokes;
+        return $left;
+    }
+
+    private function begins(PlacedFigure $placed, CourseBar $bar): bool
+    {
+        $written = $this->course->form->bars[$bar->written];
+        $at = $placed->at;
+
+        return $written->inSection === $at->bar && $written->section === $at->section && $written->ending === $at->ending
+            && $placed->isPlayedIn($this->course->visits[$bar->visit]);
+    }
+
+    /** @param list<array{int, int, int}> $silent in its bar: from, until, and the first layer that sounds there */
+    private static function givesWay(PlayedStroke $stroke, int $layer, array $silent): bool
+    {
+        foreach ($silent as [$from, $until, $first]) {
+            if ($layer < $first && $from <= $stroke->tick && $stroke->tick < $until) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<PlayedStroke> */
@@ -86,7 +119,8 @@ final class FigureStrokes
         $figure = $placed->figure;
         $visit = $this->course->visits[$bar->visit];
         $ruler = $this->map->at($bar->tick)->ruler;
-        $hand = (new HandPlanner())->plan($figure->pattern, School::Pendulum, $ruler, $visit->setting->feel)->pattern;
+        $hand = $this->hands["{$figure->id} {$visit->section->id}"] ??=
+            (new HandPlanner())->plan($figure->pattern, School::Pendulum, $ruler, $visit->setting->feel)->pattern;
         $first = $this->clock->at($from);
         $grip = $first === null ? null : $this->gripOf($span, $first);
         $notes = $this->laidOut(

@@ -39,16 +39,15 @@ final readonly class StrokeEnds
         for ($place = count($strokes) - 1; $place >= 0; $place--) {
             $played = $strokes[$place];
             $ends = [];
+            $alike = $played->stroke->ends === [] ? $this->end($played, $played->stroke->length) : null;
             foreach ($played->strings as $order => $string) {
                 $again = $nextOnString[$string] ?? INF;
                 $dead = $played->stroke->isDeadOn($order, count($played->strings));
-                $end = $dead ? $played->t + self::CHUCK_SECONDS : $this->end($played, $this->lengthOn($played, $string));
+                $end = $dead ? $played->t + self::CHUCK_SECONDS : $alike ?? $this->end($played, $this->lengthOn($played, $string));
                 $ends[] = max($played->t + 0.01, min($end, $again));
             }
-            foreach (array_keys($played->voicing->frets) as $string) {
-                if ($played->stroke->freesTheHand() || in_array($string, $played->strings, true)) {
-                    $nextOnString[$string] = $played->t;
-                }
+            foreach ($played->stroke->freesTheHand() ? array_keys($played->voicing->frets) : $played->strings as $string) {
+                $nextOnString[$string] = $played->t;
             }
             $ended[] = new PlayedStroke(
                 $played->stroke,

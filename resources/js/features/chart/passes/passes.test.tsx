@@ -253,6 +253,7 @@ it('jumps to a bar by its number, and says where there is none', async () => {
   const asked = await screen.findByLabelText('Jump to bar')
   fireEvent.change(asked, { target: { value: '9' } })
   fireEvent.keyDown(asked, { key: 'Enter' })
+  fireEvent.keyUp(asked, { key: 'Enter' })
   await screen.findByText('There is no bar 9.')
   fireEvent.change(asked, { target: { value: '2' } })
   fireEvent.keyDown(asked, { key: 'Enter' })
