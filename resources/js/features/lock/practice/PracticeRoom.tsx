@@ -2,8 +2,9 @@ import { App, Button, Checkbox, InputNumber, Segmented, Select } from 'antd'
 import type { Backing, Choices } from '../../../api/types'
 import { playbackLevel, setPlaybackLevel } from '../../../audio/band'
 import { useKeys } from '../../../ui/keys'
-import { useBench } from '../../bench/benchContext'
+import { useBench, useDocument } from '../../bench/benchContext'
 import { MicRoom } from '../MicRoom'
+import { rangesOf } from '../ranges'
 import { TapPads } from '../TapPads'
 import type { useJudge } from '../useJudge'
 import { LadderStairs } from './LadderStairs'
@@ -63,11 +64,12 @@ export function PracticeRoom({ judge, usual, onClose, onShow }: Props) {
             />
           )}
           {settings.input === 'keys' ? (
-            <TapPads recorder={practice.recorder} bars={step?.bars ?? settings.bars} hideBeats={settings.hideBeats} />
+            <TapPads recorder={practice.recorder} bars={step?.bars ?? settings.bars} from={settings.from} hideBeats={settings.hideBeats} />
           ) : (
             <MicRoom
               microphone={practice.microphone}
               bars={step?.bars ?? settings.bars}
+              from={settings.from}
               lateMs={judge.byMicrophone?.latency_ms}
               hideBeats={settings.hideBeats}
             />
@@ -153,7 +155,12 @@ const ladderWords = (ladder: { steps: { bpm: number }[]; minutes: number; fits: 
     ? `${ladder.steps.length} tempos, ${ladder.minutes.toFixed(1)} of your ${settings.minutes} minutes if every cycle is clean; the rest is for the ones that are not. ${MODE_WORDS[settings.mode]}`
     : `${settings.minutes} minutes carry to ${ladder.goal}, not to ${settings.goal}. ${MODE_WORDS[settings.mode]}`
 
+const TOP = 'top'
+
 function Wishes({ settings, backings, onSet }: { settings: Settings; backings: Backing[]; onSet: (part: Partial<Settings>) => void }) {
+  const { timeline } = useBench()
+  // Lengths are typed beside it; what begins elsewhere than at the top is chosen.
+  const ranges = rangesOf(timeline, useDocument(), null).filter(({ value }) => Number.isNaN(Number(value)))
   const number = (name: 'start' | 'goal' | 'minutes' | 'bars' | 'restAfter', label: string, min: number, max: number) => (
     <label>
       {label}
@@ -174,6 +181,22 @@ function Wishes({ settings, backings, onSet }: { settings: Settings; backings: B
       {number('goal', 'to', 20, 400)}
       {number('minutes', 'minutes', 1, 120)}
       {number('bars', 'bars a cycle', 1, 64)}
+      {ranges.length > 0 && (
+        <label>
+          of
+          <Select
+            aria-label="Bars of the ladder"
+            value={ranges.find(({ from }) => from === settings.from)?.value ?? TOP}
+            options={[{ value: TOP, label: 'the top' }, ...ranges.map(({ value, label }) => ({ value, label }))]}
+            onChange={(value) => {
+              const range = ranges.find((each) => each.value === value)
+              onSet(range === undefined ? { from: 0 } : { from: range.from, bars: range.bars })
+            }}
+            popupMatchSelectWidth={false}
+            style={{ width: 160 }}
+          />
+        </label>
+      )}
       <label>
         climbs by
         <Segmented

@@ -1,8 +1,8 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
-import type { Backing } from '../../../api/types'
+import type { Backing, BreakdownDocument } from '../../../api/types'
 import { band } from '../../../audio/band'
-import { callsTo, key, serve, showOnBench, timeline } from '../../../testing/page'
+import { callsTo, key, serve, showOnBench, timedBar, timeline, tune } from '../../../testing/page'
 import { withClicks } from './clickModes'
 import { PracticeRoom } from './PracticeRoom'
 import { readSession, writeSession, type Cycle } from './session'
@@ -82,6 +82,23 @@ it('plays a cycle at the ladder’s tempo, has it judged, and says what comes ne
   expect(readSession('b1', 120, usual).cycles).toHaveLength(1)
   key('Escape')
   await screen.findByText(/Go on/)
+})
+
+it('climbs over one pass of the song, from the bar where it begins', async () => {
+  const passes: BreakdownDocument['passes'] = [tune.passes[0], { ...tune.passes[0], id: '2', name: 'Refrains' }]
+  const bars = [0, 1, 2, 3, 4].map((bar) => ({ ...timedBar(bar), pass: bar < 2 ? '1' : '2' }))
+  showOnBench(<PracticeRoom judge={judge} usual={usual} onClose={vi.fn()} onShow={vi.fn()} />, {
+    document: { ...tune, passes },
+    plays: { ...timeline, bars, seconds: 10 },
+  })
+  await screen.findByText(/2 tempos/)
+  fireEvent.mouseDown(screen.getByRole('combobox', { name: 'Bars of the ladder' }))
+  fireEvent.click(await screen.findByTitle('Refrains'))
+  await waitFor(() => expect(callsTo('POST compute/ladder').at(-1)).toMatchObject({ bars: 3 }))
+  key('r')
+  await playCycle()
+  expect(vi.mocked(band.start).mock.calls.at(-1)?.[0]).toMatchObject({ fromBar: 2 })
+  await waitFor(() => expect(judge.taps.mock.calls[0]?.[0]).toMatchObject({ from: 2 }))
 })
 
 it('stops early without losing what was played, and climbs no more on a day that hurts', async () => {

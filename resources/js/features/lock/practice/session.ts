@@ -8,6 +8,8 @@ export type Settings = {
   minutes: number
   mode: 'gated' | 'ramp' | 'bursts'
   bars: number
+  /** bar of the song each cycle begins with, from 0 */
+  from: number
   input: 'keys' | 'microphone'
   backing: Backing['id']
   /** beats that one swing of the pulse takes; 0: by the tempo */
@@ -32,6 +34,7 @@ export function readSession(id: string, tempo: number, { startShare, minutes, ba
     minutes,
     mode: 'gated',
     bars,
+    from: 0,
     input: 'keys',
     backing: 'band',
     swing: 0,
@@ -46,7 +49,7 @@ export function readSession(id: string, tempo: number, { startShare, minutes, ba
 export const writeSession = (id: string, session: Session): void => void remember(key(id), JSON.stringify(session))
 
 /** Settings that make another ladder, which begins at its foot. */
-const OTHER_LADDER = ['start', 'goal', 'mode', 'minutes', 'bars'] as const satisfies (keyof Settings)[]
+const OTHER_LADDER = ['start', 'goal', 'mode', 'minutes', 'bars', 'from'] as const satisfies (keyof Settings)[]
 
 /** The practice of one breakdown on this device: kept with every change. */
 export function useSession(id: string, tempo: number, usual: Choices['practice']) {

@@ -43,7 +43,7 @@ export function usePractice(judge: ReturnType<typeof useJudge>, usual: Choices['
   const microphone = useMicrophone(
     (wav, firstBeat) => {
       happen('played')
-      void judge.sound({ wav, firstBeat, bars: step?.bars ?? settings.bars, tempo }).then(judged)
+      void judge.sound({ wav, firstBeat, bars: step?.bars ?? settings.bars, from: settings.from, tempo }).then(judged)
     },
     (problem) => {
       happen('came to nothing')
@@ -61,10 +61,23 @@ export function usePractice(judge: ReturnType<typeof useJudge>, usual: Choices['
     if (timeline?.tempo !== step.bpm) return
     happen('sounds')
     putBack.current = withClicks(backings.find(({ id }) => id === settings.backing))
-    const how = { bars: step.bars, ...(settings.backing === 'band' ? {} : { clickOnly: 'as set' as const }) }
+    const how = { bars: step.bars, from: settings.from, ...(settings.backing === 'band' ? {} : { clickOnly: 'as set' as const }) }
     if (settings.input === 'microphone') void microphone.start(how)
     else void recorder.start({ ...how, tempo: step.bpm })
-  }, [phase, step, ladder.isPlaceholderData, tempo, timeline, backings, settings.backing, settings.input, microphone, recorder, setTempo])
+  }, [
+    phase,
+    step,
+    ladder.isPlaceholderData,
+    tempo,
+    timeline,
+    backings,
+    settings.backing,
+    settings.input,
+    settings.from,
+    microphone,
+    recorder,
+    setTempo,
+  ])
   useEffect(() => {
     if (phase !== 'between' || ladder.isPlaceholderData || ladder.data === undefined) return
     if (ladder.data.pause !== null) {
