@@ -108,6 +108,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('figure', Compute\ReadFigure::class);
         Route::post('keep-figure', Compute\KeepFigure::class);
         Route::post('place-figure', Compute\PlaceFigure::class);
+        Route::post('lay-move', Compute\LayMove::class);
         Route::post('cell', Compute\SetCell::class);
         Route::post('add-pass', Compute\AddPass::class);
         Route::post('without-pass', Compute\TakePassOut::class);

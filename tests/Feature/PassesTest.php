@@ -89,3 +89,20 @@ it('reads a figure, lays it out under the hand, keeps it and plays it', function
     $this->postJson('/api/compute/figure', ['typed' => ['1=9:9 2 3 4']] + $told)->assertUnprocessable()->assertJsonPath('at', 2);
     $this->postJson('/api/compute/place-figure', ['id' => 'nobody'] + $told)->assertUnprocessable();
 });
+
+it('lays a move over a bar of one pass, and refuses moves that are none', function (): void {
+    $told = ['document' => pierSong(), 'pass' => '2', 'section' => 'a', 'bar' => 0];
+    $document = $this->postJson('/api/compute/lay-move', $told + ['move' => 'push'])->assertOk()->json('document');
+    $bars = $this->postJson('/api/compute/timeline', ['document' => $document])->assertOk()->json('strokes');
+    $last = static fn (int $bar): array => array_values(array_filter($bars, static fn (array $stroke): bool => $stroke['bar'] === $bar));
+
+    expect($document['placed'])->toBe([['what' => 'f1', 'at' => ['section' => 'a', 'ending' => null, 'bar' => 0, 'tick' => 0], 'passes' => ['2']]])
+        ->and($document['figures'][0]['name'])->toBe('push')
+        // The next chord, the last of four, half a beat early.
+        ->and(array_slice(array_column($last(2), 'chord'), -1))->toBe([3])
+        ->and($this->getJson('/api/choices')->json('moves.0'))->toBe(['slug' => 'push', 'words' => 'push', 'why' => 'the next chord comes half a beat early']);
+    $this->postJson('/api/compute/lay-move', $told + ['move' => 'somersault'])->assertUnprocessable()
+        ->assertJsonPath('message', 'A move is one of push, open-string-hop, muted-fill, signal-accent, stab-answer, grace-hammer.');
+    $this->postJson('/api/compute/lay-move', ['bar' => 40] + $told + ['move' => 'push'])->assertUnprocessable();
+    $this->postJson('/api/compute/lay-move', $told + ['move' => 'muted-fill', 'slots' => 0])->assertJsonValidationErrors('slots');
+});

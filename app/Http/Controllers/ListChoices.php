@@ -12,6 +12,7 @@ use Gravik\Neck\Grip\GripKind;
 use Gravik\Neck\Tuning;
 use Gravik\Strokes\OrnamentKind;
 use Gravik\Strokes\School;
+use Gravik\Strokes\Shaping\BarMove;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -28,6 +29,7 @@ final class ListChoices extends Controller
         'usual_stage',
         'gates',
         'ornaments',
+        'moves',
         'practice',
     ], properties: [
         new OA\Property(property: 'stages', description: 'of a lesson, from 1 on', type: 'array',
@@ -55,6 +57,12 @@ final class ListChoices extends Controller
             items: new OA\Items(required: ['kind', 'usual_frets'], properties: [
             new OA\Property(property: 'kind', type: 'string'),
             new OA\Property(property: 'usual_frets', type: 'integer', nullable: true),
+        ], type: 'object')),
+        new OA\Property(property: 'moves', description: 'that are laid over a bar', type: 'array',
+            items: new OA\Items(required: ['slug', 'words', 'why'], properties: [
+            new OA\Property(property: 'slug', type: 'string', enum: BarMove::class),
+            new OA\Property(property: 'words', type: 'string'),
+            new OA\Property(property: 'why', type: 'string'),
         ], type: 'object')),
         new OA\Property(property: 'practice', description: 'how practising begins until somebody says otherwise', required: [
             'startShare',
@@ -128,6 +136,10 @@ final class ListChoices extends Controller
             'ornaments' => array_map(
                 static fn (OrnamentKind $kind): array => ['kind' => $kind->value, 'usual_frets' => $kind->usualFrets()],
                 OrnamentKind::cases(),
+            ),
+            'moves' => array_map(
+                static fn (BarMove $move): array => ['slug' => $move->value, 'words' => $move->words(), 'why' => $move->why()],
+                BarMove::cases(),
             ),
             'practice' => get_object_vars(new UsualPractice()),
             'gates' => [

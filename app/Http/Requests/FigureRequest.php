@@ -8,7 +8,6 @@ use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Figure;
 use Gravik\Breakdown\RelativeTo;
 use Gravik\Breakdown\TypedFigure;
-use Gravik\Chart\Place;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Strokes\Counting;
 use Illuminate\Validation\Rule;
@@ -16,6 +15,8 @@ use Illuminate\Validation\Rule;
 /** A document, a figure as it is typed, and the place where it is to be played. */
 final class FigureRequest extends DocumentRequest
 {
+    use AtPlace;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -26,15 +27,12 @@ final class FigureRequest extends DocumentRequest
             'typed.*' => ['string', 'max:2000'],
             'over' => ['nullable', 'string', 'max:40'],
             'relative_to' => ['nullable', Rule::enum(RelativeTo::class)],
-            'ending' => ['nullable', 'integer', 'between:0,20'],
-            'bar' => ['integer', 'between:0,4000'],
-            'tick' => ['integer', 'between:0,100000'],
             'passes' => ['nullable', 'array', 'max:64'],
             'passes.*' => ['string', 'max:40'],
             'instead' => ['boolean'],
             'octave' => ['integer', 'between:-2,2'],
             'near' => ['nullable', 'integer', 'between:0,20'],
-        ] + parent::rules();
+        ] + self::placeRules() + parent::rules();
     }
 
     /** @return array<string, string> */
@@ -63,16 +61,6 @@ final class FigureRequest extends DocumentRequest
             $this->filled('over') ? $setting->reader()->chord($this->string('over')->toString()) : $known->chord ?? $here,
             $known->key ?? $setting->key,
             $this->enum('relative_to', RelativeTo::class) ?? RelativeTo::Chord,
-        );
-    }
-
-    public function place(): Place
-    {
-        return new Place(
-            $this->desk()->section->id,
-            $this->filled('ending') ? $this->integer('ending') : null,
-            $this->integer('bar'),
-            $this->integer('tick'),
         );
     }
 

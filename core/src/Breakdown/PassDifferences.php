@@ -55,9 +55,31 @@ final readonly class PassDifferences
                 $says[] = count($where) === count($bars) ? $answer : self::bars($where).' '.$answer;
             }
         }
+        $says = [...$says, ...$this->figures($course, $this->breakdown->passes[$place]->id, $this->breakdown->passes[$place - 1]->id)];
         $as = 'As the '.self::ordinal($place);
 
         return $says === [] ? "{$as}." : "{$as}, but ".implode('; ', $says).'.';
+    }
+
+    /** @return list<string> figures that are played in a pass and not in the one before, and the other way round */
+    private function figures(Course $course, string $pass, string $before): array
+    {
+        $says = [];
+        foreach ([['', $pass, $before], ['without ', $before, $pass]] as [$without, $in, $notIn]) {
+            $byName = [];
+            foreach ($this->breakdown->played as $each) {
+                $plays = static fn (string $id): bool => $each->passes === null || in_array($id, $each->passes, true);
+                $number = $plays($in) && ! $plays($notIn) ? $course->form->numberAt($each->at) : null;
+                if ($number !== null) {
+                    $byName[$each->figure->name === '' ? 'a figure' : "“{$each->figure->name}”"][] = $number;
+                }
+            }
+            foreach ($byName as $name => $where) {
+                $says[] = self::bars($where).' '.$without.$name;
+            }
+        }
+
+        return $says;
     }
 
     /** @return list<callable(Playing): string> */

@@ -59,6 +59,18 @@ final readonly class Form
         return new self($bars, $chords);
     }
 
+    /** The number that is written over a place's bar; null where there is no such bar. */
+    public function numberAt(Place $at): ?int
+    {
+        foreach ($this->bars as $bar) {
+            if ($bar->section === $at->section && $bar->ending === $at->ending && $bar->inSection === $at->bar) {
+                return $bar->number;
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<ChordSymbol> every chord once, in the order in which they come */
     public function differentChords(): array
     {

@@ -44,7 +44,7 @@ final readonly class GuitarPart
             array_push($placed, ...$this->span($breakdown, $course, $feel, $clock, $voiced[$span->line->id], $span, $part->offsetMs, $gains));
         }
         if ($breakdown->played !== []) {
-            $figures = new FigureStrokes($breakdown->neck, $course, $feel, $clock, $gains, $voiced, $part->offsetMs);
+            $figures = new FigureStrokes($breakdown, $course, $feel, $clock, $gains, $voiced, $part->offsetMs);
             $placed = $figures->over($placed, $breakdown->played, $spans);
         }
         usort($placed, static fn (PlayedStroke $a, PlayedStroke $b): int => $a->t <=> $b->t);

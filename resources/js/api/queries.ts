@@ -316,6 +316,9 @@ export const keepFigure = (document: BreakdownDocument, told: FigureTold) => com
 export const placeFigure = (document: BreakdownDocument, told: Omit<Body<'POST', '/api/compute/place-figure'>, 'document'>) =>
   compute('/api/compute/place-figure', { document, ...told })
 
+export const layMove = (document: BreakdownDocument, told: Omit<Body<'POST', '/api/compute/lay-move'>, 'document'>) =>
+  compute('/api/compute/lay-move', { document, ...told })
+
 /** What a part is to have in a place; an empty note takes the note away. */
 export type CellTold = Pick<
   Body<'POST', '/api/compute/cell'>,

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Gravik\Performance\Internal;
 
+use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\FigureLayout;
 use Gravik\Breakdown\FigureNote;
 use Gravik\Breakdown\PlacedFigure;
+use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\ChordClock;
 use Gravik\Chart\Course;
 use Gravik\Chart\CourseBar;
@@ -15,9 +17,9 @@ use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
 use Gravik\Neck\Grip\Voicing;
 use Gravik\Neck\Melody\RiffNote;
-use Gravik\Neck\Neck;
 use Gravik\Performance\PlayedStroke;
 use Gravik\Performance\Span;
+use Gravik\Strokes\ChordOf;
 use Gravik\Strokes\Direction;
 use Gravik\Strokes\Hand\HandPlanner;
 use Gravik\Strokes\Length;
@@ -43,7 +45,7 @@ final class FigureStrokes
 
     /** @param array<string, VoicedForm> $voiced by the id of the line of grips */
     public function __construct(
-        private readonly Neck $neck,
+        private readonly Breakdown $breakdown,
         private readonly Course $course,
         private readonly TimeMap $map,
         private readonly ChordClock $clock,
@@ -51,7 +53,7 @@ final class FigureStrokes
         private readonly array $voiced,
         private readonly float $offsetMs,
     ) {
-        $this->layout = new FigureLayout($neck);
+        $this->layout = new FigureLayout($breakdown->neck);
     }
 
     /**
@@ -150,7 +152,9 @@ final class FigureStrokes
 
     private function onGrip(Stroke $stroke, Span $span, int $chord, int $tick): ?PlayedStroke
     {
+        $chord = $stroke->chord === ChordOf::Next ? $this->clock->after($chord) : $chord;
         $grip = $this->gripOf($span, $chord);
+        $grip = $stroke->chord === ChordOf::Open ? Toolbox::of($this->breakdown, $span->line)->finder()->openStrings($grip->chord) : $grip;
         $strings = ZoneStrings::of($stroke, $grip);
 
         return $strings === [] ? null : $this->played($stroke, $span, $chord, $tick, $grip, $strings, []);
@@ -163,7 +167,7 @@ final class FigureStrokes
      */
     private function own(Stroke $stroke, array $typed, array $laid, Span $span, int $chord, int $tick, int $next): ?PlayedStroke
     {
-        $open = $this->neck->openMidi();
+        $open = $this->breakdown->neck->openMidi();
         $frets = array_fill(0, count($open), null);
         $ornaments = [];
         foreach ($laid as $place => $note) {

@@ -34,6 +34,7 @@ const GROUPS: [string, [string, string][]][] = [
       ['1 2 3', 'level'],
       ['+ −', 'louder, softer'],
       ['I', 'a figure from here on'],
+      ['M, then 1 – 6', 'a move over these bars'],
       ['C', 'copy the pass'],
       ['Esc', 'done'],
     ],

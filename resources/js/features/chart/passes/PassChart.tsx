@@ -1,4 +1,5 @@
 import { Fragment, useMemo, useState } from 'react'
+import { useChoices } from '../../../api/queries'
 import type { BreakdownDocument, ChartSection, PassDocument, Timeline } from '../../../api/types'
 import { band } from '../../../audio/band'
 import { useKeys } from '../../../ui/keys'
@@ -49,9 +50,19 @@ export function PassChart({ sections, timeline, names, covered }: Props) {
   const write = () => mine && at !== null && first !== undefined && setWriting({ ...at, number: first.number })
   const songSection = document.sections.find(({ id }) => id === songBar?.section)
   const done = () => {
+    setLaying(false)
     leave()
     setSongBar(null)
   }
+  const [laying, setLaying] = useState(false)
+  const moves = useChoices().data?.moves ?? []
+  const lay = (slug: (typeof moves)[number]['slug']) => {
+    setLaying(false)
+    void changes.lay(slug)
+  }
+  const numbers = laying
+    ? Object.fromEntries(moves.map(({ slug }, place) => [`${place + 1}`, () => lay(slug)]))
+    : Object.fromEntries([1, 2, 3].map((level) => [`${level}`, () => changes.set({ level })]))
   useKeys(
     {
       ArrowRight: () => step(1),
@@ -67,9 +78,8 @@ export function PassChart({ sections, timeline, names, covered }: Props) {
       f: () => changes.set({ texture: 'free', role: 'active' }),
       r: () => changes.set({ texture: 'rings', role: 'active' }),
       o: () => changes.set({ role: 'out' }),
-      '1': () => changes.set({ level: 1 }),
-      '2': () => changes.set({ level: 2 }),
-      '3': () => changes.set({ level: 3 }),
+      ...numbers,
+      m: () => setLaying(!laying),
       '+': () => changes.louder(1),
       '-': () => changes.louder(-1),
       c: changes.copy,
@@ -143,6 +153,7 @@ export function PassChart({ sections, timeline, names, covered }: Props) {
           changes={changes}
           figure={at === null ? null : (playedAt(document, at)?.what ?? null)}
           onFigure={write}
+          laying={laying}
         />
       )}
       {writing !== null && (

@@ -1,4 +1,5 @@
 import { Button, Input, Select } from 'antd'
+import { useChoices } from '../../../api/queries'
 import type { PassDocument } from '../../../api/types'
 import { useBench } from '../../bench/benchContext'
 import { ordinal } from '../../../ui/words'
@@ -27,12 +28,15 @@ type Props = {
   /** id of the figure that is played from the first chosen bar on */
   figure: string | null
   onFigure: () => void
+  /** the numbers lay moves now, as they stand in the row */
+  laying: boolean
 }
 
 /** What the chosen bars of a pass are made of, and what the pass is called; what is not said is as above. */
-export function PassEditor({ pass, number, row, cursor, note, changes, onDone, figure, onFigure }: Props) {
+export function PassEditor({ pass, number, row, cursor, note, changes, onDone, figure, onFigure, laying }: Props) {
   const { desk, timeline } = useBench()
   const { document } = desk
+  const choices = useChoices().data
   const bars = row.bars.slice(cursor.from, cursor.to + 1)
   const first = bars[0]?.told
   const written = bars.map((bar) => bar.number)
@@ -166,6 +170,16 @@ export function PassEditor({ pass, number, row, cursor, note, changes, onDone, f
         <Button size="small" onClick={onFigure}>
           {figure === null ? 'Write one here' : 'Change it'} <kbd>I</kbd>
         </Button>
+      </div>
+      <div className={laying ? 'figure-row laying' : 'figure-row'} role="group" aria-label="Moves">
+        <span className="label">
+          Moves <kbd>M</kbd>
+        </span>
+        {choices?.moves.map(({ slug, words, why }, place) => (
+          <Button key={slug} size="small" title={why} onClick={() => void changes.lay(slug)}>
+            {words} {laying && <kbd>{place + 1}</kbd>}
+          </Button>
+        ))}
       </div>
       <p className="pass-differs" role="status">
         {differs}

@@ -114,7 +114,7 @@ it('hears one pass over and over, adds one, and lets a bar of the song have word
   const { store } = onChart({ 'POST compute/add-pass': (body: { document: unknown }) => ({ document: body.document }) })
   fireEvent.click(await screen.findByRole('button', { name: 'Hear the 2nd' }))
   expect(vi.mocked(band.set).mock.calls.at(-1)).toEqual([{ loop: [2, 3] }])
-  fireEvent.click(screen.getByText('Add a pass'))
+  fireEvent.click(await screen.findByText('Add a pass'))
   await waitFor(() => expect(callsTo('POST compute/add-pass')).toMatchObject([{ like: null }]))
   fireEvent.click(screen.getByRole('button', { name: 'Bar 2 in every pass' }))
   const words = await screen.findByLabelText('Words sung from here')
@@ -244,6 +244,25 @@ it('lays down the way through the song, and fits what the core offers into a sec
   await waitFor(() => expect(store.getState().document.form).toHaveLength(2))
   fireEvent.click(screen.getAllByLabelText('Take A out of the way through')[1] as Element)
   expect(store.getState().document.form).toHaveLength(1)
+})
+
+it('lays a move over the chosen bars by its key and number', async () => {
+  const moves = [
+    { slug: 'push', words: 'push', why: '' },
+    { slug: 'muted-fill', words: 'muted fill', why: '' },
+  ]
+  const same = (body: { document: unknown }) => ({ document: body.document })
+  onChart({ 'GET choices': { moves }, 'POST compute/lay-move': same, 'POST compute/cell': same })
+  fireEvent.click(await screen.findByRole('button', { name: 'Last, bar 1: the pattern' }))
+  await screen.findByRole('button', { name: 'muted fill' })
+  key('m')
+  await within(screen.getByRole('group', { name: 'Moves' })).findByText('2')
+  key('2')
+  await waitFor(() => expect(callsTo('POST compute/lay-move')).toHaveLength(1))
+  expect(callsTo('POST compute/lay-move')[0]).toMatchObject({ pass: '2', section: 's1', ending: null, bar: 0, move: 'muted-fill' })
+  // The numbers are levels again.
+  key('2')
+  await waitFor(() => expect(callsTo('POST compute/cell')).toHaveLength(1))
 })
 
 it('jumps to a bar by its number, and says where there is none', async () => {

@@ -1,5 +1,5 @@
-import { addPass, movePass, placeFigure, playHere, setCell, takePassOut, type CellTold } from '../../../api/queries'
-import type { BreakdownDocument, PassDocument } from '../../../api/types'
+import { addPass, layMove, movePass, placeFigure, playHere, setCell, takePassOut, type CellTold } from '../../../api/queries'
+import type { BreakdownDocument, Choices, PassDocument } from '../../../api/types'
 import { useBench, useMine } from '../../bench/benchContext'
 import { useRemake } from '../../bench/useRemake'
 import type { Row } from './rows'
@@ -43,6 +43,16 @@ export function usePassChanges(cursor: Cursor | null, row: Row | undefined, whol
       const first = row?.bars[cursor?.from ?? 0]
       if (!mine || cursor === null || first === undefined) return
       void remake((d) => placeFigure(d, { id, pass: cursor.pass, passes: [cursor.pass], section: cursor.section, ...first.at }))
+    },
+    /** Over each of the chosen bars. */
+    lay: async (move: Choices['moves'][number]['slug']) => {
+      if (!mine || cursor === null || row === undefined) return
+      const told = row.bars.slice(cursor.from, cursor.to + 1).map(({ at }) => ({ pass: cursor.pass, section: cursor.section, ...at, move }))
+      await remake(async (d) => {
+        let document = d
+        for (const each of told) document = (await layMove(document, each)).document
+        return { document }
+      })
     },
     copy: () => mine && cursor !== null && void remake((d) => addPass(d, cursor.pass)),
     move: (position: number) => mine && cursor !== null && void remake((d) => movePass(d, cursor.pass, position)),

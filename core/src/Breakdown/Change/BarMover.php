@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Breakdown\Change;
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\BreakdownNotValid;
+use Gravik\Breakdown\Desk;
+use Gravik\Breakdown\Failure\BarUnknown;
+use Gravik\Breakdown\Figure;
+use Gravik\Breakdown\PlacedFigure;
+use Gravik\Chart\Place;
+use Gravik\Strokes\Pattern;
+use Gravik\Strokes\Shaping\BarMove;
+use Gravik\Strokes\Stream;
+use Gravik\Strokes\Stroke;
+
+/** Lays a move over a bar of a pass: as a figure of strokes, made of what is played there anyway. */
+final readonly class BarMover
+{
+    /**
+     * @param Place $at    a bar of the desk's section
+     * @param int   $slots of a fill
+     *
+     * @throws BreakdownNotValid where there are too many figures, or no such bar
+     */
+    public function move(Desk $desk, Place $at, BarMove $move, int $slots = 4): Breakdown
+    {
+        $breakdown = $desk->breakdown;
+        $ending = $at->ending === null ? null : $desk->section->endings[$at->ending] ?? null;
+        $bars = count($desk->setting->reader()->read($ending->line ?? $desk->section->line)->bars);
+        if ($at->bar >= $bars || ($at->ending !== null && $ending === null)) {
+            throw new BarUnknown($desk->section->name, $at->bar, $bars);
+        }
+        $now = $this->strokesOf($desk, $at);
+        $moved = $move->over($this->barOf($desk, $at), $slots);
+        $name = implode(', ', array_unique([...($now === null ? [] : [$now->name]), $move->words()]));
+        $made = new Figure(FreeId::after('f', $breakdown->figures), $name, $moved, [], $desk->setting->key->tonicTriad(), $desk->setting->key);
+        $alike = array_values(array_filter(
+            $breakdown->figures,
+            static fn (Figure $each): bool => [$each->name, $each->notes] === [$name, []] && serialize($each->pattern) === serialize($moved),
+        ))[0] ?? null;
+
+        return (new FigurePlacer())->place(
+            $alike === null ? (new FigureKeeper())->keep($breakdown, $made) : $breakdown,
+            new PlacedFigure($alike ?? $made, $at, [$desk->pass]),
+        );
+    }
+
+    /** One bar as the pass plays it: a move that lies there already, else the bar of the pattern. */
+    private function barOf(Desk $desk, Place $at): Pattern
+    {
+        $moved = $this->strokesOf($desk, $at);
+        if ($moved !== null) {
+            return $moved->pattern;
+        }
+        $breakdown = $desk->breakdown;
+        $line = $at->ending === null ? 0 : count($desk->setting->reader()->read($desk->section->line)->bars);
+        $pattern = $breakdown->cellFor($desk->pass, $desk->section->id, $breakdown->guitar()->id, 1, $line + $at->bar)->pattern->pattern;
+        $ticks = $pattern->meter->barTicks();
+        $from = ($line + $at->bar) % $pattern->bars() * $ticks;
+
+        return new Pattern($pattern->meter, $ticks, array_map(static fn (Stream $stream): Stream => new Stream($stream->name, array_values(array_map(
+            static fn (Stroke $stroke): Stroke => $stroke->movedTo($stroke->at - $from, $stroke->division),
+            array_filter($stream->strokes, static fn (Stroke $stroke): bool => $stroke->at >= $from && $stroke->at < $from + $ticks),
+        ))), $pattern->streams));
+    }
+
+    /** The figure of strokes alone, one bar long, that is played there instead of the pattern. */
+    private function strokesOf(Desk $desk, Place $at): ?Figure
+    {
+        $found = null;
+        foreach ($desk->breakdown->played as $placed) {
+            $here = $placed->at->equals($at) && $placed->instead && in_array($desk->pass, $placed->passes ?? [$desk->pass], true);
+            $found = $here && array_filter($placed->figure->notes) === [] && $placed->figure->pattern->bars() === 1 ? $placed->figure : $found;
+        }
+
+        return $found;
+    }
+}
