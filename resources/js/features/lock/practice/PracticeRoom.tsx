@@ -186,7 +186,7 @@ function Wishes({ settings, backings, onSet }: { settings: Settings; backings: B
           of
           <Select
             aria-label="Bars of the ladder"
-            value={ranges.find(({ from }) => from === settings.from)?.value ?? TOP}
+            value={ranges.find(({ from, bars }) => from === settings.from && (from > 0 || bars === settings.bars))?.value ?? TOP}
             options={[{ value: TOP, label: 'the top' }, ...ranges.map(({ value, label }) => ({ value, label }))]}
             onChange={(value) => {
               const range = ranges.find((each) => each.value === value)
