@@ -9,6 +9,7 @@ use App\Http\Controllers\Grips;
 use App\Http\Controllers\ListChoices;
 use App\Http\Controllers\ListPatterns;
 use App\Http\Controllers\ListStarts;
+use App\Http\Controllers\Moves;
 use App\Http\Controllers\Session;
 use App\Http\Controllers\Students;
 use App\Http\Controllers\Takes;
@@ -63,6 +64,10 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('grips', Grips\ListGrips::class);
     Route::post('grips', Grips\KeepGrip::class);
     Route::delete('grips/{grip}', Grips\ForgetGrip::class);
+    Route::get('moves', Moves\ListMoves::class);
+    Route::post('moves', Moves\KeepMove::class)->name('moves.keep');
+    Route::post('moves/{move}/play', Moves\PlayMove::class);
+    Route::delete('moves/{move}', Moves\ForgetMove::class);
 
     Route::prefix('compute')->group(static function (): void {
         Route::post('chart', Compute\ReadChart::class);

@@ -106,3 +106,35 @@ it('lays a move over a bar of one pass, and refuses moves that are none', functi
     $this->postJson('/api/compute/lay-move', ['bar' => 40] + $told + ['move' => 'push'])->assertUnprocessable();
     $this->postJson('/api/compute/lay-move', $told + ['move' => 'muted-fill', 'slots' => 0])->assertJsonValidationErrors('slots');
 });
+
+it('records what a bar plays as a move, finds it in another song, and forgets it', function (): void {
+    $at = ['document' => pierSong(), 'pass' => '1', 'section' => 'a', 'bar' => 1];
+    $figure = $this->postJson('/api/compute/keep-figure', $at + ['typed' => ['1=3:2+2:2 (&) 2=1:0h3 (3) (4)'], 'passes' => ['1']])->json('document');
+    $answer = $this->postJson('/api/moves', ['document' => $figure, 'name' => ' answer '] + $at)->assertOk()->assertJsonPath('name', 'answer')->json();
+    $strokes = $this->postJson('/api/moves', $at + ['name' => 'groove'])->assertOk()->json();
+    $this->postJson('/api/moves', $at + ['name' => 'groove'])->assertOk()->assertJsonPath('id', $strokes['id']);
+    $played = $this->postJson("/api/moves/{$answer['id']}/play", ['pass' => '2', 'bar' => 0] + $at)->assertOk()->json('document');
+    $again = $this->postJson("/api/moves/{$answer['id']}/play", ['document' => $played, 'pass' => '2'] + $at)->assertOk()->json('document');
+
+    expect(array_column($this->getJson('/api/moves')->json(), 'name'))->toBe(['answer', 'groove'])
+        ->and($played['figures'][0]['name'])->toBe('answer')->and(['name' => ''] + $played['figures'][0])->toEqual(['name' => ''] + $figure['figures'][0])
+        ->and($played['placed'])->toBe([['what' => 'f1', 'at' => ['section' => 'a', 'ending' => null, 'bar' => 0, 'tick' => 0], 'passes' => ['2']]])
+        ->and($again['figures'])->toHaveCount(1)->and($again['placed'])->toHaveCount(2);
+    $this->deleteJson("/api/moves/{$answer['id']}")->assertNoContent();
+    $this->postJson("/api/moves/{$answer['id']}/play", $at)->assertNotFound();
+});
+
+it('lets nobody else see, play or forget a move, and says what is wrong with one', function (): void {
+    $at = ['document' => pierSong(), 'pass' => '1', 'section' => 'a', 'bar' => 1];
+    $move = $this->postJson('/api/moves', $at + ['name' => 'groove'])->json('id');
+    $waltz = ['start' => ['meter' => '3/4'] + pierSong()['start'], 'patterns' => [
+        ['id' => 'p1', 'name' => '', 'meter' => '3/4', 'school' => 'pendulum', 'ticks' => 2880, 'streams' => [['name' => 'chords', 'strokes' => []]]],
+    ]] + pierSong();
+    $this->postJson('/api/moves', $at + ['name' => ''])->assertJsonValidationErrors('name');
+    $this->postJson('/api/moves', ['bar' => 9] + $at + ['name' => 'nowhere'])->assertUnprocessable()
+        ->assertJsonPath('message', 'There is no bar 10 here: this part of section "A" has 2.');
+    $this->postJson("/api/moves/{$move}/play", ['document' => $waltz] + $at)->assertUnprocessable();
+    $this->actingAs($this->teacher('Other'))->getJson('/api/moves')->assertExactJson([]);
+    $this->postJson("/api/moves/{$move}/play", $at)->assertNotFound();
+    $this->deleteJson("/api/moves/{$move}")->assertNotFound();
+});

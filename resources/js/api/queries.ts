@@ -33,6 +33,7 @@ export const keys = {
   person: ['person'] as const,
   shelf: ['shelf'] as const,
   breakdown: (id: string) => ['breakdown', id] as const,
+  moves: ['moves'] as const,
   takes: (id: string) => ['takes', id] as const,
   versions: (id: string) => ['versions', id] as const,
   calibration: (device: string) => ['calibration', device] as const,
@@ -318,6 +319,19 @@ export const placeFigure = (document: BreakdownDocument, told: Omit<Body<'POST',
 
 export const layMove = (document: BreakdownDocument, told: Omit<Body<'POST', '/api/compute/lay-move'>, 'document'>) =>
   compute('/api/compute/lay-move', { document, ...told })
+
+/** Moves that the teacher recorded. */
+export const useMoves = (enabled = true) => useQuery({ queryKey: keys.moves, queryFn: () => call('GET', '/api/moves', {}), enabled })
+
+export type MoveAt = { pass: string; section: string; ending: number | null; bar: number }
+
+export const keepMove = (document: BreakdownDocument, at: MoveAt, name: string) =>
+  call('POST', '/api/moves', { body: { document, ...at, name } })
+
+export const playMove = (document: BreakdownDocument, move: string, at: MoveAt) =>
+  call('POST', '/api/moves/{move}/play', { path: { move }, body: { document, ...at } })
+
+export const forgetMove = (move: string) => call('DELETE', '/api/moves/{move}', { path: { move } })
 
 /** What a part is to have in a place; an empty note takes the note away. */
 export type CellTold = Pick<

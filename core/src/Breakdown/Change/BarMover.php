@@ -28,19 +28,12 @@ final readonly class BarMover
     public function move(Desk $desk, Place $at, BarMove $move, int $slots = 4): Breakdown
     {
         $breakdown = $desk->breakdown;
-        $ending = $at->ending === null ? null : $desk->section->endings[$at->ending] ?? null;
-        $bars = count($desk->setting->reader()->read($ending->line ?? $desk->section->line)->bars);
-        if ($at->bar >= $bars || ($at->ending !== null && $ending === null)) {
-            throw new BarUnknown($desk->section->name, $at->bar, $bars);
-        }
+        self::found($desk, $at);
         $now = $this->strokesOf($desk, $at);
-        $moved = $move->over($this->barOf($desk, $at), $slots);
         $name = implode(', ', array_unique([...($now === null ? [] : [$now->name]), $move->words()]));
-        $made = new Figure(FreeId::after('f', $breakdown->figures), $name, $moved, [], $desk->setting->key->tonicTriad(), $desk->setting->key);
-        $alike = array_values(array_filter(
-            $breakdown->figures,
-            static fn (Figure $each): bool => [$each->name, $each->notes] === [$name, []] && serialize($each->pattern) === serialize($moved),
-        ))[0] ?? null;
+        $made = self::figure($desk, $name, $move->over($now->pattern ?? $this->barOf($desk, $at), $slots));
+        $alike = array_values(array_filter($breakdown->figures, static fn (Figure $each): bool => [$each->name, $each->notes] === [$name, []]
+            && serialize($each->pattern) === serialize($made->pattern)))[0] ?? null;
 
         return (new FigurePlacer())->place(
             $alike === null ? (new FigureKeeper())->keep($breakdown, $made) : $breakdown,
@@ -48,13 +41,37 @@ final readonly class BarMover
         );
     }
 
-    /** One bar as the pass plays it: a move that lies there already, else the bar of the pattern. */
+    /**
+     * What a bar of a pass plays, to be recorded as a move: the figure that lies there, else the strokes of the bar.
+     *
+     * @throws BreakdownNotValid where there is no such bar
+     */
+    public function playedAt(Desk $desk, Place $at): Figure
+    {
+        self::found($desk, $at);
+
+        return $this->figureAt($desk, $at) ?? self::figure($desk, '', $this->barOf($desk, $at));
+    }
+
+    private static function found(Desk $desk, Place $at): void
+    {
+        $ending = $at->ending === null ? null : $desk->section->endings[$at->ending] ?? null;
+        $bars = count($desk->setting->reader()->read($ending->line ?? $desk->section->line)->bars);
+        if ($at->bar >= $bars || ($at->ending !== null && $ending === null)) {
+            throw new BarUnknown($desk->section->name, $at->bar, $bars);
+        }
+    }
+
+    private static function figure(Desk $desk, string $name, Pattern $strokes): Figure
+    {
+        $key = $desk->setting->key;
+
+        return new Figure(FreeId::after('f', $desk->breakdown->figures), $name, $strokes, [], $key->tonicTriad(), $key);
+    }
+
+    /** The bar of the pattern that the pass plays there. */
     private function barOf(Desk $desk, Place $at): Pattern
     {
-        $moved = $this->strokesOf($desk, $at);
-        if ($moved !== null) {
-            return $moved->pattern;
-        }
         $breakdown = $desk->breakdown;
         $line = $at->ending === null ? 0 : count($desk->setting->reader()->read($desk->section->line)->bars);
         $pattern = $breakdown->cellFor($desk->pass, $desk->section->id, $breakdown->guitar()->id, 1, $line + $at->bar)->pattern->pattern;
@@ -70,10 +87,17 @@ final readonly class BarMover
     /** The figure of strokes alone, one bar long, that is played there instead of the pattern. */
     private function strokesOf(Desk $desk, Place $at): ?Figure
     {
+        $figure = $this->figureAt($desk, $at);
+
+        return $figure !== null && array_filter($figure->notes) === [] && $figure->pattern->bars() === 1 ? $figure : null;
+    }
+
+    private function figureAt(Desk $desk, Place $at): ?Figure
+    {
         $found = null;
         foreach ($desk->breakdown->played as $placed) {
             $here = $placed->at->equals($at) && $placed->instead && in_array($desk->pass, $placed->passes ?? [$desk->pass], true);
-            $found = $here && array_filter($placed->figure->notes) === [] && $placed->figure->pattern->bars() === 1 ? $placed->figure : $found;
+            $found = $here ? $placed->figure : $found;
         }
 
         return $found;

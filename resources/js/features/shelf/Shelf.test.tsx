@@ -108,3 +108,19 @@ it('puts an imported file on the shelf and chooses it', async () => {
   expect(callsTo('POST breakdowns')).toMatchObject([{ document: tune }])
   await waitFor(() => expect(screen.getByRole('button', { name: /Dry Dock/ }).getAttribute('aria-pressed')).toBe('true'))
 })
+
+it('shows the moves that were recorded, and forgets one', async () => {
+  let kept = [{ id: 'm1', name: 'Low wave', meter: '4/4' }]
+  serve({
+    ...shelf,
+    'GET moves': () => [200, kept],
+    'DELETE moves/m1': () => {
+      kept = []
+      return [204, null]
+    },
+  })
+  show(<Shelf />)
+  fireEvent.click(await screen.findByRole('button', { name: 'Moves' }))
+  fireEvent.click(await screen.findByRole('button', { name: 'Forget Low wave' }))
+  await screen.findByText(/No moves yet/)
+})

@@ -12,6 +12,7 @@ import { BreakdownPanel } from './BreakdownPanel'
 import { Board, bookId } from './Board'
 import { boards } from './boards'
 import { ImportButton } from './ImportButton'
+import { MovesDialog } from './MovesDialog'
 import { NewBreakdown } from './NewBreakdown'
 import { RenameDialog } from './RenameDialog'
 import { ShelfRail } from './ShelfRail'
@@ -34,6 +35,7 @@ export default function Shelf() {
   const [renaming, setRenaming] = useState(false)
   const [help, setHelp] = useState(false)
   const [finding, setFinding] = useState(false)
+  const [moving, setMoving] = useState(false)
   const searchField = useRef<{ focus(): void } | null>(null)
   const teacher = person?.role === 'teacher'
   usePageTitle('Shelf')
@@ -86,6 +88,7 @@ export default function Shelf() {
             onChange={(event) => setSearch(event.target.value)}
             onKeyDown={(event) => event.key === 'Escape' && event.currentTarget.blur()}
           />
+          {teacher && <Button onClick={() => setMoving(true)}>Moves</Button>}
           {teacher && (
             <ImportButton
               onImported={(id) => {
@@ -139,6 +142,7 @@ export default function Shelf() {
       {renaming && chosen !== null && (
         <RenameDialog title={chosen.title} onRename={(title) => void rename(chosen, title)} onClose={() => setRenaming(false)} />
       )}
+      {moving && <MovesDialog onClose={() => setMoving(false)} />}
       {finding && (
         <Suspense>
           <QuickFinder neck={ANY_TUNE} onClose={() => setFinding(false)} />

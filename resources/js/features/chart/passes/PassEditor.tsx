@@ -1,8 +1,8 @@
 import { Button, Input, Select } from 'antd'
-import { useChoices } from '../../../api/queries'
 import type { PassDocument } from '../../../api/types'
 import { useBench } from '../../bench/benchContext'
 import { ordinal } from '../../../ui/words'
+import { MovesRow } from './MovesRow'
 import type { Row } from './rows'
 import type { Cursor } from './usePassCursor'
 import type { usePassChanges } from './usePassChanges'
@@ -36,7 +36,6 @@ type Props = {
 export function PassEditor({ pass, number, row, cursor, note, changes, onDone, figure, onFigure, laying }: Props) {
   const { desk, timeline } = useBench()
   const { document } = desk
-  const choices = useChoices().data
   const bars = row.bars.slice(cursor.from, cursor.to + 1)
   const first = bars[0]?.told
   const written = bars.map((bar) => bar.number)
@@ -171,16 +170,7 @@ export function PassEditor({ pass, number, row, cursor, note, changes, onDone, f
           {figure === null ? 'Write one here' : 'Change it'} <kbd>I</kbd>
         </Button>
       </div>
-      <div className={laying ? 'figure-row laying' : 'figure-row'} role="group" aria-label="Moves">
-        <span className="label">
-          Moves <kbd>M</kbd>
-        </span>
-        {choices?.moves.map(({ slug, words, why }, place) => (
-          <Button key={slug} size="small" title={why} onClick={() => void changes.lay(slug)}>
-            {words} {laying && <kbd>{place + 1}</kbd>}
-          </Button>
-        ))}
-      </div>
+      <MovesRow laying={laying} changes={changes} />
       <p className="pass-differs" role="status">
         {differs}
       </p>

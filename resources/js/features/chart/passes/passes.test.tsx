@@ -265,6 +265,27 @@ it('lays a move over the chosen bars by its key and number', async () => {
   await waitFor(() => expect(callsTo('POST compute/cell')).toHaveLength(1))
 })
 
+it('records what a bar plays under a name, and plays it over other bars', async () => {
+  const same = (body: { document: unknown }) => ({ document: body.document })
+  let kept = [{ id: 'm0', name: 'High wave', meter: '4/4' }]
+  onChart({
+    'GET choices': { moves: [] },
+    'GET moves': () => [200, kept],
+    'POST moves': () => [200, (kept = [...kept, { id: 'm1', name: 'Low wave', meter: '4/4' }])[1]],
+    'POST moves/m1/play': same,
+  })
+  fireEvent.click(await screen.findByRole('button', { name: 'Last, bar 1: the pattern' }))
+  await screen.findByRole('button', { name: 'High wave' })
+  fireEvent.click(screen.getByText('Record this bar …'))
+  const named = screen.getByLabelText('Name of the move')
+  fireEvent.change(named, { target: { value: 'Low wave' } })
+  fireEvent.keyDown(named, { key: 'Enter' })
+  fireEvent.click(await screen.findByRole('button', { name: 'Low wave' }))
+  await waitFor(() => expect(callsTo('POST moves/m1/play')).toHaveLength(1))
+  expect(callsTo('POST moves')[0]).toMatchObject({ pass: '2', section: 's1', bar: 0, name: 'Low wave' })
+  expect(screen.queryByLabelText('Name of the move')).toBeNull()
+})
+
 it('jumps to a bar by its number, and says where there is none', async () => {
   onChart()
   await screen.findByText('under the voice')

@@ -1,4 +1,19 @@
-import { addPass, layMove, movePass, placeFigure, playHere, setCell, takePassOut, type CellTold } from '../../../api/queries'
+import { useQueryClient } from '@tanstack/react-query'
+import { App } from 'antd'
+import {
+  addPass,
+  keepMove,
+  keys,
+  layMove,
+  movePass,
+  placeFigure,
+  playHere,
+  playMove,
+  setCell,
+  takePassOut,
+  type CellTold,
+  type MoveAt,
+} from '../../../api/queries'
 import type { BreakdownDocument, Choices, PassDocument } from '../../../api/types'
 import { useBench, useMine } from '../../bench/benchContext'
 import { useRemake } from '../../bench/useRemake'
@@ -10,6 +25,8 @@ export function usePassChanges(cursor: Cursor | null, row: Row | undefined, whol
   const { store, desk } = useBench()
   const mine = useMine()
   const remake = useRemake()
+  const client = useQueryClient()
+  const { message } = App.useApp()
   const all = cursor !== null && row !== undefined && cursor.from === 0 && cursor.to === row.bars.length - 1
   const bars = cursor === null || all ? null : Array.from({ length: cursor.to - cursor.from + 1 }, (_, by) => cursor.from + by)
   const set = (told: CellTold) => {
@@ -21,6 +38,19 @@ export function usePassChanges(cursor: Cursor | null, row: Row | undefined, whol
     const at = (cell: PassDocument['cells'][number]) =>
       cell.section === cursor?.section && (bars === null ? cell.bars == null : ([...(cell.bars ?? [])] as number[]).includes(bars[0] ?? -1))
     return cells.findLast((cell) => at(cell) && cell.dynamic != null)?.dynamic ?? 0
+  }
+  const chosen = (): MoveAt[] =>
+    !mine || cursor === null || row === undefined
+      ? []
+      : row.bars.slice(cursor.from, cursor.to + 1).map(({ at }) => ({ pass: cursor.pass, section: cursor.section, ...at }))
+  const overBars = async (change: (document: BreakdownDocument, at: MoveAt) => Promise<{ document: BreakdownDocument }>) => {
+    const places = chosen()
+    if (places.length === 0) return
+    await remake(async (d) => {
+      let document = d
+      for (const at of places) document = (await change(document, at)).document
+      return { document }
+    })
   }
   return {
     set,
@@ -45,14 +75,21 @@ export function usePassChanges(cursor: Cursor | null, row: Row | undefined, whol
       void remake((d) => placeFigure(d, { id, pass: cursor.pass, passes: [cursor.pass], section: cursor.section, ...first.at }))
     },
     /** Over each of the chosen bars. */
-    lay: async (move: Choices['moves'][number]['slug']) => {
-      if (!mine || cursor === null || row === undefined) return
-      const told = row.bars.slice(cursor.from, cursor.to + 1).map(({ at }) => ({ pass: cursor.pass, section: cursor.section, ...at, move }))
-      await remake(async (d) => {
-        let document = d
-        for (const each of told) document = (await layMove(document, each)).document
-        return { document }
-      })
+    lay: (move: Choices['moves'][number]['slug']) => overBars((d, at) => layMove(d, { ...at, move })),
+    /** @param move id of one the teacher recorded */
+    playMove: (move: string) => overBars((d, at) => playMove(d, move, at)),
+    /** Records what the first of the chosen bars plays; answers whether it was done. */
+    record: async (name: string): Promise<boolean> => {
+      const at = chosen()[0]
+      if (at === undefined) return false
+      try {
+        await keepMove(store.getState().document, at, name)
+        await client.invalidateQueries({ queryKey: keys.moves })
+        return true
+      } catch (problem) {
+        void message.error(problem instanceof Error ? problem.message : 'The move could not be recorded.')
+        return false
+      }
     },
     copy: () => mine && cursor !== null && void remake((d) => addPass(d, cursor.pass)),
     move: (position: number) => mine && cursor !== null && void remake((d) => movePass(d, cursor.pass, position)),

@@ -1,0 +1,62 @@
+import { Button, Input } from 'antd'
+import { useState } from 'react'
+import { useChoices, useMoves } from '../../../api/queries'
+import type { usePassChanges } from './usePassChanges'
+
+type Props = {
+  /** the numbers lay moves now, as they stand in the row */
+  laying: boolean
+  changes: ReturnType<typeof usePassChanges>
+}
+
+/** Moves that can be laid over the chosen bars: those of the house, and those the teacher recorded; and a way to record one. */
+export function MovesRow({ laying, changes }: Props) {
+  const moves = useChoices().data?.moves ?? []
+  const own = useMoves().data ?? []
+  const [naming, setNaming] = useState(false)
+  const [name, setName] = useState('')
+  const record = async () => {
+    if (name.trim() === '' || !(await changes.record(name.trim()))) return
+    setNaming(false)
+    setName('')
+  }
+  return (
+    <div className={laying ? 'figure-row laying' : 'figure-row'} role="group" aria-label="Moves">
+      <span className="label">
+        Moves <kbd>M</kbd>
+      </span>
+      {moves.map(({ slug, words, why }, place) => (
+        <Button key={slug} size="small" title={why} onClick={() => void changes.lay(slug)}>
+          {words} {laying && <kbd>{place + 1}</kbd>}
+        </Button>
+      ))}
+      {own.map(({ id, name: called }) => (
+        <Button key={id} size="small" className="own-move" onClick={() => void changes.playMove(id)}>
+          {called}
+        </Button>
+      ))}
+      {naming ? (
+        <Input
+          size="small"
+          aria-label="Name of the move"
+          placeholder="a name, then Enter"
+          autoFocus
+          maxLength={40}
+          style={{ width: 170 }}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          onPressEnter={() => void record()}
+          onKeyDown={(event) => {
+            if (event.key !== 'Escape') return
+            event.stopPropagation()
+            setNaming(false)
+          }}
+        />
+      ) : (
+        <Button size="small" title="What this bar plays, to be found in every breakdown" onClick={() => setNaming(true)}>
+          Record this bar …
+        </Button>
+      )}
+    </div>
+  )
+}
