@@ -148,6 +148,20 @@ describe('playing', () => {
     expect(bars).toEqual([1, 2, 1, 2, 1])
   })
 
+  it('plays two stretches of bars by turns, until another loop is set', async () => {
+    player.setTimeline(timelineAt(120, 6))
+    player.set({ countInBars: 0, loop: [1, 2], turns: [4, 5] })
+    await player.start()
+    const barsFrom = (first: number) =>
+      [0, 1, 2, 3, 4].map((bar) => {
+        runTo(player.startedAt + (first + bar) * 2 + 0.5)
+        return player.position()?.bar
+      })
+    expect(barsFrom(0)).toEqual([1, 2, 4, 5, 1])
+    player.set({ loop: [0, 1] })
+    expect(barsFrom(5)).toEqual([0, 1, 0, 1, 0].slice(0, 5))
+  })
+
   it('stops by itself after the bars that were asked for', async () => {
     let ended = 0
     player.setTimeline(timelineAt(120, 2))

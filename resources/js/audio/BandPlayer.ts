@@ -28,6 +28,8 @@ export type PlayerState = {
   countInBars: number
   /** bars of the form that go round, both included; null for the whole form */
   loop: [number, number] | null
+  /** bars that are heard by turns with the loop; null: the loop goes round alone */
+  turns: [number, number] | null
 }
 
 export type Position = { t: number; beat: number; bar: number; round: number; countIn: number | null }
@@ -60,6 +62,7 @@ export class BandPlayer {
     countAloud: false,
     countInBars: 1,
     loop: null,
+    turns: null,
   }
   private timeline: Timeline | null = null
   private stretches: Stretch[] = []
@@ -95,7 +98,7 @@ export class BandPlayer {
   }
 
   set(change: Partial<Omit<PlayerState, 'status'>>): void {
-    this.update({ ...this.state, ...change })
+    this.update({ ...this.state, ...('loop' in change ? { turns: null } : {}), ...change })
   }
 
   mute(part: PartName, muted: boolean): void {
@@ -242,6 +245,7 @@ export class BandPlayer {
 
   private wrap(stretch: Stretch, end: number): void {
     const timeline = this.timeline ?? stretch.timeline
+    if (this.state.turns !== null) this.set({ loop: this.state.turns, turns: this.state.loop })
     const t = timeline.bars[this.span(timeline)[0]]?.t ?? 0
     this.stretches.push({
       audio: stretch.audio + end - stretch.t,

@@ -154,6 +154,7 @@ export function PassChart({ sections, timeline, names, covered }: Props) {
           figure={at === null ? null : (playedAt(document, at)?.what ?? null)}
           onFigure={write}
           laying={laying}
+          onTurns={(other) => hearPass(timeline, cursor.pass, other)}
         />
       )}
       {writing !== null && (
@@ -180,10 +181,13 @@ function inRows(columns: Column[]): [number, number][] {
   ])
 }
 
-/** The pass over and over, from its first bar. */
-function hearPass(timeline: Timeline, pass: string): void {
-  const bars = timeline.bars.flatMap((bar, index) => (bar.pass === pass ? [index] : []))
-  band.set({ loop: [bars[0] ?? 0, bars.at(-1) ?? 0] })
+/** The pass over and over, from its first bar; by turns with another where one is named. */
+function hearPass(timeline: Timeline, pass: string, other: string | null = null): void {
+  const barsOf = (id: string): [number, number] => {
+    const bars = timeline.bars.flatMap((bar, index) => (bar.pass === id ? [index] : []))
+    return [bars[0] ?? 0, bars.at(-1) ?? 0]
+  }
+  band.set({ loop: barsOf(pass), turns: other === null ? null : barsOf(other) })
   if (!band.playing) void band.start()
 }
 

@@ -30,10 +30,12 @@ type Props = {
   onFigure: () => void
   /** the numbers lay moves now, as they stand in the row */
   laying: boolean
+  /** hears the pass by turns with another */
+  onTurns: (other: string) => void
 }
 
 /** What the chosen bars of a pass are made of, and what the pass is called; what is not said is as above. */
-export function PassEditor({ pass, number, row, cursor, note, changes, onDone, figure, onFigure, laying }: Props) {
+export function PassEditor({ pass, number, row, cursor, note, changes, onDone, figure, onFigure, laying, onTurns }: Props) {
   const { desk, timeline } = useBench()
   const { document } = desk
   const bars = row.bars.slice(cursor.from, cursor.to + 1)
@@ -175,6 +177,19 @@ export function PassEditor({ pass, number, row, cursor, note, changes, onDone, f
         {differs}
       </p>
       <div className="button-row">
+        {document.passes.length > 1 && (
+          <Select
+            size="small"
+            aria-label="Hear by turns with"
+            placeholder="hear by turns with …"
+            value={null}
+            options={document.passes.flatMap(({ id, name }, place) =>
+              id === pass.id ? [] : [{ value: id, label: `the ${name === '' ? ordinal(place + 1) : name}` }],
+            )}
+            onChange={(other: string | null) => other !== null && onTurns(other)}
+            style={{ width: 170 }}
+          />
+        )}
         <Button size="small" onClick={changes.copy}>
           Copy this pass <kbd>C</kbd>
         </Button>

@@ -113,7 +113,12 @@ it('sets bars by one key, asks for nothing but the difference, and says what is 
 it('hears one pass over and over, adds one, and lets a bar of the song have words and a loudness', async () => {
   const { store } = onChart({ 'POST compute/add-pass': (body: { document: unknown }) => ({ document: body.document }) })
   fireEvent.click(await screen.findByRole('button', { name: 'Hear the 2nd' }))
-  expect(vi.mocked(band.set).mock.calls.at(-1)).toEqual([{ loop: [2, 3] }])
+  expect(vi.mocked(band.set).mock.calls.at(-1)).toEqual([{ loop: [2, 3], turns: null }])
+  fireEvent.click(screen.getByRole('button', { name: 'Last, bar 1: the pattern' }))
+  fireEvent.mouseDown(await screen.findByRole('combobox', { name: 'Hear by turns with' }))
+  fireEvent.click(await screen.findByTitle('the 1st'))
+  expect(vi.mocked(band.set).mock.calls.at(-1)).toEqual([{ loop: [2, 3], turns: [0, 1] }])
+  key('Escape')
   fireEvent.click(await screen.findByText('Add a pass'))
   await waitFor(() => expect(callsTo('POST compute/add-pass')).toMatchObject([{ like: null }]))
   fireEvent.click(screen.getByRole('button', { name: 'Bar 2 in every pass' }))
