@@ -218,6 +218,8 @@ it('keeps the work of a signed-out tab and saves it after signing in again', fun
     )->makeBreakdown('Signed Out', '| Dm |');
     $page->saved()->driver->manage()->deleteAllCookies();
     $page->fill('.chart-line textarea', '| Dm | Gm |')->sees('Sign in again');
+    // The sheet takes the focus when it stands; what is typed before that goes elsewhere.
+    $page->waitFor(fn (): bool => (bool) $page->script('return document.activeElement?.closest(".ant-modal") != null'), 'the sheet has no focus');
     $page->element('.ant-modal input[name=email]')->sendKeys(DatabaseSeeder::TEACHER['email']);
     // By key: the sheet may still be on its way in, and a click would miss the button.
     $page->element('.ant-modal input[name=password]')->sendKeys(DatabaseSeeder::TEACHER['password'].WebDriverKeys::ENTER);
