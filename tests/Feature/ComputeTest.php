@@ -135,7 +135,8 @@ it('proofreads, harmonises, places figures and reads tunings, and says what it c
     $this->postJson(
         '/api/compute/riff',
         ['document' => $document, 'figure' => '6:3 6:3 5:5'],
-    )->assertOk()->assertJsonPath('0.four.0', ['string' => 5, 'fret' => 3, 'midi' => 48]);
+    )->assertOk()->assertJsonPath('0.four.0', ['string' => 5, 'fret' => 3, 'midi' => 48])->assertJsonPath('0.near', 3)
+        ->assertJsonPath('0.counted', '1=6:3 &=6:3 2=5:5 (&) (3) (&) (4) (&)');
     $this->postJson('/api/compute/riff', ['document' => $document, 'figure' => '6-3'])->assertStatus(422);
     $this->postJson(
         '/api/compute/stated-tuning',

@@ -7,6 +7,8 @@ namespace App\Http\Resources;
 use Gravik\Neck\Melody\HarmonisedNote;
 use Gravik\Neck\Melody\RiffNote;
 use Gravik\Neck\Melody\RiffPlace;
+use Gravik\Strokes\Written\FigureLine;
+use Gravik\Time\Meter;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'HarmonisedNote', required: [
@@ -33,10 +35,12 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'fret', type: 'integer'),
     new OA\Property(property: 'midi', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'RiffPlace', required: ['where', 'way', 'travel_mm', 'one', 'four', 'five'], properties: [
+#[OA\Schema(schema: 'RiffPlace', required: ['where', 'way', 'travel_mm', 'one', 'four', 'five', 'counted', 'near'], properties: [
     new OA\Property(property: 'where', type: 'string'),
     new OA\Property(property: 'way', type: 'string'),
     new OA\Property(property: 'travel_mm', type: 'number'),
+    new OA\Property(property: 'counted', description: 'the I as a figure is typed, one note on each half of a beat', type: 'string'),
+    new OA\Property(property: 'near', description: 'fret of the hand on the I', type: 'integer'),
     new OA\Property(property: 'one', type: 'array', items: new OA\Items(ref: '#/components/schemas/RiffNote')),
     new OA\Property(property: 'four', type: 'array', items: new OA\Items(ref: '#/components/schemas/RiffNote')),
     new OA\Property(property: 'five', type: 'array', items: new OA\Items(ref: '#/components/schemas/RiffNote')),
@@ -51,7 +55,7 @@ final class MelodyResource
     }
 
     /** @return array<string, mixed> */
-    public static function place(RiffPlace $place): array
+    public static function place(RiffPlace $place, Meter $meter): array
     {
         $notes = static fn (array $riff): array => array_map(
             static fn (RiffNote $note): array => ['string' => $note->string, 'fret' => $note->fret, 'midi' => $note->midi],
@@ -65,6 +69,11 @@ final class MelodyResource
             'one' => $notes($place->one),
             'four' => $notes($place->four),
             'five' => $notes($place->five),
+            'counted' => FigureLine::evenly(
+                array_map(static fn (RiffNote $note): string => "{$note->string}:{$note->fret}", $place->one),
+                $meter,
+            ),
+            'near' => $place->position(),
         ];
     }
 }

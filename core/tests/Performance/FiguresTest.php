@@ -114,3 +114,13 @@ it('says where a note cannot be read', function (string $typed, int $at): void {
         expect($problem->at())->toBe($at);
     }
 })->with([['1=5:3 2=9:1 3 4', 8], ['1=5:3 2=4:1+4 3 4', 12], ['1= 2 3 4', 2], ['1=5:3 2 zwo 3 4', 8]]);
+
+it('lays notes without a rhythm evenly into bars that can be counted', function (array $notes, string $meter, string $counted): void {
+    $line = FigureLine::evenly($notes, Meter::parse($meter));
+
+    expect($line)->toBe($counted)->and(FigureLine::parse([$line], Meter::parse($meter))->notes[0])->toHaveCount(count($notes));
+})->with([
+    'half a bar' => [['6:3', '5:0', '5:2'], '4/4', '1=6:3 &=5:0 2=5:2 (&) (3) (&) (4) (&)'],
+    'into a second bar' => [['6:3', '6:5', '5:3', '5:5', '4:3'], '2/4', '1=6:3 &=6:5 2=5:3 &=5:5 | 1=4:3 (&) (2) (&)'],
+    'on the thirds of dotted beats' => [['6:3', '6:5', '5:3', '5:5'], '6/8', '1=6:3 &=6:5 a=5:3 2=5:5 (&) (a)'],
+]);

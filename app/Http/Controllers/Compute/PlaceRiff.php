@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Compute;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DocumentRequest;
 use App\Http\Resources\MelodyResource;
+use Gravik\Neck\Melody\RiffPlace;
 use Gravik\Neck\Melody\RiffPlanner;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -24,10 +25,11 @@ final class PlaceRiff extends Controller
     )])]
     public function __invoke(DocumentRequest $request): JsonResponse
     {
-        $planner = new RiffPlanner($request->breakdown()->neck);
+        $desk = $request->desk();
+        $planner = new RiffPlanner($desk->breakdown->neck);
 
         return new JsonResponse(array_map(
-            MelodyResource::place(...),
+            static fn (RiffPlace $place): array => MelodyResource::place($place, $desk->setting->meter),
             $planner->places($planner->parse($request->string('figure')->toString())),
         ));
     }

@@ -9,7 +9,7 @@ final readonly class RiffPlace
 {
     /**
      * @param string         $where words for the register: 'as typed', 'one string lower' …
-     * @param list<RiffNote> $one
+     * @param non-empty-list<RiffNote> $one
      * @param string         $way   how the IV is reached: 'one string higher' or 'five frets up' …; the V lies two frets above it
      * @param list<RiffNote> $four
      * @param list<RiffNote> $five
@@ -23,4 +23,12 @@ final readonly class RiffPlace
         public array $five,
         public float $travelMm,
     ) {}
+
+    /** The lowest fret that the hand presses on the I; 0 where it presses none. */
+    public function position(): int
+    {
+        $pressed = array_filter(array_map(static fn (RiffNote $note): int => $note->fret, $this->one));
+
+        return $pressed === [] ? 0 : min($pressed);
+    }
 }

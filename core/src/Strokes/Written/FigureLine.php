@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Strokes\Written;
 
+use Gravik\Strokes\Counting;
 use Gravik\Strokes\Failure\FigureNoteNotReadable;
 use Gravik\Strokes\Ornament;
 use Gravik\Strokes\OrnamentKind;
@@ -49,6 +50,27 @@ final readonly class FigureLine
         }
 
         return new self(new Pattern($meter, $ticks, $streams), $notes);
+    }
+
+    /**
+     * Notes without a rhythm as a figure that can be counted: one on each half of a beat, on each third of a dotted one; the
+     * rest of the last bar passes through air.
+     *
+     * @param non-empty-list<string> $notes as they are typed: "6:3"
+     */
+    public static function evenly(array $notes, Meter $meter): string
+    {
+        $bar = Counting::syllables($meter, $meter->isCompound() ? 3 : 2);
+        $bars = [];
+        foreach (array_chunk($notes, count($bar)) as $own) {
+            $bars[] = implode(' ', array_map(
+                static fn (string $syllable, ?string $note): string => $note === null ? "({$syllable})" : "{$syllable}={$note}",
+                $bar,
+                [...$own, ...array_fill(0, count($bar) - count($own), null)],
+            ));
+        }
+
+        return implode(' | ', $bars);
     }
 
     /** @return array<int, list<array{int, int, ?Ornament}>> by the place of the stroke among those that are said */

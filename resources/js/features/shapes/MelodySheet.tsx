@@ -1,12 +1,13 @@
-import { Button, Input, Segmented } from 'antd'
+import { App, Button, Input, Segmented } from 'antd'
 import { useState } from 'react'
 import { ApiError } from '../../api/client'
-import { useHarmony, useRiff } from '../../api/queries'
+import { keepFigure, useHarmony, useRiff, type FigureTold } from '../../api/queries'
 import type { HarmonisedNote, RiffNote, RiffPlace, VoicedChord } from '../../api/types'
 import { hearLine } from '../../audio/hearGrip'
 import { LongNeck, useLongNeck } from '../../ui/LongNeck'
 import { PressPlaces } from '../../ui/PressPlaces'
-import { useDocument } from '../bench/benchContext'
+import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { useRemake } from '../bench/useRemake'
 
 /** A typed melody in double stops, or a figure in other registers and at IV and V. */
 export function MelodySheet({ chord }: { chord: VoicedChord }) {
@@ -25,11 +26,7 @@ export function MelodySheet({ chord }: { chord: VoicedChord }) {
           onChange={setView}
         />
       </div>
-      {view === 'melody' ? (
-        <Melody bar={chord.form_bar} strings={chord.voicing.frets.length} />
-      ) : (
-        <Riff strings={chord.voicing.frets.length} />
-      )}
+      {view === 'melody' ? <Melody bar={chord.form_bar} strings={chord.voicing.frets.length} /> : <Riff chord={chord} />}
     </section>
   )
 }
@@ -91,10 +88,19 @@ function Harmony({ notes }: { notes: HarmonisedNote[] }) {
   )
 }
 
-function Riff({ strings }: { strings: number }) {
+function Riff({ chord }: { chord: VoicedChord }) {
+  const strings = chord.voicing.frets.length
+  const mine = useMine()
+  const { desk } = useBench()
+  const remake = useRemake()
+  const { message } = App.useApp()
   const [figure, setFigure] = useState('')
   const places = useRiff(useDocument(), figure)
   const [shown, setShown] = useState(0)
+  const keep = async (register: RiffPlace) => {
+    if (await remake((d) => keepFigure(d, figureOf(register, chord, desk.place.pass))))
+      void message.success(`It plays from bar ${chord.form_bar + 1} on, and stands on the Chart.`)
+  }
   const place = places.data?.[Math.min(shown, places.data.length - 1)]
   return (
     <>
@@ -142,6 +148,14 @@ function Riff({ strings }: { strings: number }) {
             ))}
           </ol>
           <RiffNeck place={place} strings={strings} onPlace={(pressed) => setFigure(`${figure} ${pressed}`.trim())} />
+          {mine && (
+            <div className="button-row">
+              <Button size="small" onClick={() => void keep(place)}>
+                Play it from bar {chord.form_bar + 1} on
+              </Button>
+              <span className="muted">It is kept as a figure, one note on each half of a beat; its rhythm is typed on the Chart.</span>
+            </div>
+          )}
           <table className="riff-table">
             <tbody>
               {(
@@ -199,3 +213,19 @@ function ClickNeck({ strings, onPlace }: { strings: number; onPlace: (place: str
     </LongNeck>
   )
 }
+
+/** What is asked for the riff in one register: from the chord's bar on, in this pass. */
+const figureOf = ({ where, counted, near }: RiffPlace, { place }: VoicedChord, pass: string): FigureTold => ({
+  pass,
+  section: place.section,
+  ending: place.ending,
+  bar: place.bar,
+  id: null,
+  name: `Riff, ${where}`.slice(0, 40),
+  typed: [counted],
+  relative_to: 'chord',
+  octave: 0,
+  near,
+  passes: [pass],
+  instead: true,
+})

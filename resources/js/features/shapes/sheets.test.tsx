@@ -171,12 +171,20 @@ it('finds a figure in other registers', async () => {
     one: notes(fret),
     four: notes(fret + 5),
     five: notes(fret + 7),
+    counted: `1=6:${fret} (&) (2) (&)`,
+    near: fret,
   })
-  await open('l', { 'POST compute/riff': [place('as typed', 3), place('an octave up the neck', 8)] })
+  await open('l', {
+    'POST compute/riff': [place('as typed', 3), place('an octave up the neck', 8)],
+    'POST compute/keep-figure': (body: { document: unknown }) => ({ document: body.document }),
+  })
   fireEvent.click(await screen.findByText('Figure'))
   fireEvent.change(await screen.findByLabelText('Notes of the figure'), { target: { value: '6:3' } })
   fireEvent.click(await screen.findByText(/Chorus 2/))
   expect(screen.getByText('6:15')).toBeTruthy()
+  fireEvent.click(screen.getByText(/Play it from bar/))
+  await waitFor(() => expect(callsTo('POST compute/keep-figure')).toHaveLength(1))
+  expect(callsTo('POST compute/keep-figure')[0]).toMatchObject({ typed: ['1=6:8 (&) (2) (&)'], near: 8, passes: ['1'] })
 })
 
 it('keeps what a student’s hand can do and pins an easier grip for it', async () => {
