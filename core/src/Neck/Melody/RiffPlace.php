@@ -27,7 +27,10 @@ final readonly class RiffPlace
     /** The lowest fret that the hand presses on the I; 0 where it presses none. */
     public function position(): int
     {
-        $pressed = array_filter(array_map(static fn (RiffNote $note): int => $note->fret, $this->one));
+        $pressed = array_filter(
+            array_map(static fn (RiffNote $note): int => $note->fret, $this->one),
+            static fn (int $fret): bool => $fret > 0,
+        );
 
         return $pressed === [] ? 0 : min($pressed);
     }

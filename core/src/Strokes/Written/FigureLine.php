@@ -62,7 +62,7 @@ final readonly class FigureLine
     {
         $bar = Counting::syllables($meter, $meter->isCompound() ? 3 : 2);
         $bars = [];
-        foreach (array_chunk($notes, count($bar)) as $own) {
+        foreach (array_chunk($notes, max(1, count($bar))) as $own) {
             $bars[] = implode(' ', array_map(
                 static fn (string $syllable, ?string $note): string => $note === null ? "({$syllable})" : "{$syllable}={$note}",
                 $bar,
