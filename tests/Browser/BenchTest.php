@@ -159,7 +159,8 @@ it('writes a bass under the chords, and keeps both when the upper line is counte
 
 it('takes a rhythm that is tapped in, and shows the schools side by side', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Tapped Loft', '| Dm6 | A7 |')->station('hand', '.hand-wave .blade');
-    $page->fill('[aria-label=Tempo]', '100');
+    // Slow: half a sixteenth is 150 ms then, longer than what undisturbed lets pass as a moment's delay.
+    $page->fill('[aria-label=Tempo]', '50');
     $taps = <<<'JS'
         const place = document.querySelector('[data-testid=place]')
         const tap = (key) => window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }))
@@ -167,7 +168,7 @@ it('takes a rhythm that is tapped in, and shows the schools side by side', funct
         const watch = () => {
           counted ||= place.textContent.startsWith('–')
           if (!counted || !place.textContent.startsWith('1 . 1')) return requestAnimationFrame(watch)
-          for (const [key, beats] of [['f', 0], ['j', 0.5], ['d', 1], ['f', 2], ['j', 2.5], ['d', 3]]) setTimeout(() => tap(key), beats * 600)
+          for (const [key, beats] of [['f', 0], ['j', 0.5], ['d', 1], ['f', 2], ['j', 2.5], ['d', 3]]) setTimeout(() => tap(key), beats * 1200)
         }
         requestAnimationFrame(watch)
         JS;
