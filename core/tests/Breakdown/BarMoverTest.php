@@ -34,7 +34,7 @@ function gangway(): Breakdown
 }
 
 /** @return list<string> the chords struck in a bar of the song, open strings as their frets */
-function struckIn(Breakdown $song, int $bar): array
+function chordsStruckIn(Breakdown $song, int $bar): array
 {
     return array_map(
         static fn (PlayedStroke $stroke): string => $stroke->voicing->frets === [0, 0, 0, 0, 0, 0] ? 'open' : $stroke->voicing->chord->text(),
@@ -48,8 +48,8 @@ it('lays a move over the bar of the pattern that is played there, in one pass, a
     $both = (new BarMover())->move(Desk::of($pushed, '2', 'a'), new Place('a', null, 1, 0), BarMove::SignalAccent);
 
     expect(TypedFigure::write($pushed->figures[0]))->toBe(['1 & 2 & 3 & 4 &!>'])
-        ->and(struckIn($pushed, 4))->toBe(['A7', 'A7', 'A7', 'A7', 'A7', 'A7', 'A7', 'Gm'])
-        ->and(struckIn($pushed, 1))->toBe(array_fill(0, 8, 'A7'))
+        ->and(chordsStruckIn($pushed, 4))->toBe(['A7', 'A7', 'A7', 'A7', 'A7', 'A7', 'A7', 'Gm'])
+        ->and(chordsStruckIn($pushed, 1))->toBe(array_fill(0, 8, 'A7'))
         ->and((new PassDifferences($pushed))->words())->toBe(['', 'As the 1st, but bar 2 “push”.'])
         ->and((new PassDifferences((new PassMover())->move($pushed, '2', 0)))->words())->toBe(['', 'As the 1st, but bar 2 without “push”.'])
         ->and($both->played)->toHaveCount(1)
@@ -62,5 +62,5 @@ it('keeps a move once, wherever it is laid over bars alike', function (): void {
 
     expect($twice->figures)->toHaveCount(1)->and($twice->played)->toHaveCount(2)
         ->and(TypedFigure::write($twice->figures[0]))->toBe(['1 2 3 4 &o'])
-        ->and(struckIn($twice, 2))->toBe(['Gm', 'Gm', 'Gm', 'Gm', 'open']);
+        ->and(chordsStruckIn($twice, 2))->toBe(['Gm', 'Gm', 'Gm', 'Gm', 'open']);
 });
