@@ -134,6 +134,7 @@ it('lets nobody else see, play or forget a move, and says what is wrong with one
     $this->postJson('/api/moves', ['bar' => 9] + $at + ['name' => 'nowhere'])->assertUnprocessable()
         ->assertJsonPath('message', 'There is no bar 10 here: this part of section "A" has 2.');
     $this->postJson("/api/moves/{$move}/play", ['document' => $waltz] + $at)->assertUnprocessable();
+    $this->postJson("/api/moves/{$move}/play", ['bar' => 9] + $at)->assertUnprocessable();
     $this->actingAs($this->teacher('Other'))->getJson('/api/moves')->assertExactJson([]);
     $this->postJson("/api/moves/{$move}/play", $at)->assertNotFound();
     $this->deleteJson("/api/moves/{$move}")->assertNotFound();

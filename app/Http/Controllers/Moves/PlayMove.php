@@ -8,9 +8,7 @@ use App\Documents\MoveStore;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\MoveRequest;
 use App\Models\KeptMove;
-use Gravik\Breakdown\Change\FigurePlacer;
-use Gravik\Breakdown\Failure\PatternMeterDiffers;
-use Gravik\Breakdown\PlacedFigure;
+use Gravik\Breakdown\Change\BarMover;
 use Gravik\Formats\BreakdownJson;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -35,11 +33,7 @@ final class PlayMove extends Controller
         $kept = KeptMove::query()->where('owner_id', $this->user($request)->id)->findOrFail($move);
         $desk = $request->desk();
         [$song, $figure] = $moves->into($kept, $desk->breakdown);
-        $meter = $figure->pattern->meter;
-        if (! $meter->equals($desk->setting->meter)) {
-            throw new PatternMeterDiffers('', $meter->text(), $desk->section->name, $desk->setting->meter->text());
-        }
-        $played = (new FigurePlacer())->place($song, new PlacedFigure($figure, $request->place(), [$desk->pass]));
+        $played = (new BarMover())->play($desk, $song, $figure, $request->place());
 
         return new JsonResponse(['document' => $json->write($played)]);
     }

@@ -8,6 +8,7 @@ use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Desk;
 use Gravik\Breakdown\Failure\BarUnknown;
+use Gravik\Breakdown\Failure\PatternMeterDiffers;
 use Gravik\Breakdown\Figure;
 use Gravik\Breakdown\PlacedFigure;
 use Gravik\Chart\Place;
@@ -51,6 +52,24 @@ final readonly class BarMover
         self::found($desk, $at);
 
         return $this->figureAt($desk, $at) ?? self::figure($desk, '', $this->barOf($desk, $at));
+    }
+
+    /**
+     * A move that was recorded elsewhere, played at a bar of the pass.
+     *
+     * @param Breakdown $song the desk's, with the move among its figures
+     *
+     * @throws BreakdownNotValid where there is no such bar, or the move is in another meter
+     */
+    public function play(Desk $desk, Breakdown $song, Figure $move, Place $at): Breakdown
+    {
+        self::found($desk, $at);
+        $meter = $move->pattern->meter;
+        if (! $meter->equals($desk->setting->meter)) {
+            throw new PatternMeterDiffers('', $meter->text(), $desk->section->name, $desk->setting->meter->text());
+        }
+
+        return (new FigurePlacer())->place($song, new PlacedFigure($move, $at, [$desk->pass]));
     }
 
     private static function found(Desk $desk, Place $at): void
