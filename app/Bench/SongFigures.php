@@ -48,7 +48,9 @@ final readonly class SongFigures
         };
         $write = fn (): string => $this->client->post('/api/compute/figure', [
             'document' => $whole[0], 'pass' => '2', 'section' => $whole[0]['sections'][0]['id'], 'ending' => null, 'bar' => 4, 'id' => null,
-            'name' => '', 'typed' => ['1=1:5 &=2:'.(1 + $next++ % 12).' 2=2:8 (&) 3 (4)'], 'relative_to' => 'chord', 'octave' => 0, 'near' => null,
+            'name' => '', 'typed' => [
+                '1=1:5 &=2:'.(1 + $next++ % 12).' 2=2:8 (&) 3 (4)',
+            ], 'relative_to' => 'chord', 'octave' => 0, 'near' => null,
         ]);
         $old = self::old();
         $today = (new BreakdownJson())->write((new BreakdownJson())->parse($old));

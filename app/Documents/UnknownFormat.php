@@ -11,6 +11,8 @@ final class UnknownFormat extends CoreException
 {
     public function __construct(public readonly string $format)
     {
-        parent::__construct(sprintf('"%s" is no format we write. Choose one of %s.', Quote::short($format), implode(', ', Exports::FORMATS)));
+        parent::__construct(
+            sprintf('"%s" is no format we write. Choose one of %s.', Quote::short($format), implode(', ', Exports::FORMATS)),
+        );
     }
 }

@@ -37,7 +37,11 @@ final class DemoSongs
                 ['section' => 'a', 'bars' => [3, 6, 7], 'texture' => 'rings'],
                 ['section' => 'a', 'bars' => [0], 'note' => 'under the voice'],
             ])
-            ->pass('voice, brass', [], [['section' => 'a', 'bars' => [8, 9], 'texture' => 'written', 'note' => 'as written, with the brass']])
+            ->pass(
+                'voice, brass',
+                [],
+                [['section' => 'a', 'bars' => [8, 9], 'texture' => 'written', 'note' => 'as written, with the brass']],
+            )
             ->pass('clarinet solo', ['pattern' => 'p2', 'level' => 1, 'dynamic' => -1], [
                 ['section' => 'a', 'bars' => [4, 5, 6, 7], 'texture' => 'free', 'note' => 'answer the clarinet'],
             ])
@@ -88,7 +92,12 @@ final class DemoSongs
                 'words' => [['bar' => 0, 'text' => 'hold, rope, hold']],
                 'dynamics' => [['bar' => 0, 'level' => 3], ['bar' => 4, 'level' => 4, 'grows' => true]],
             ])
-            ->section('b', 'Bridge', '| E♭maj7 | F | E♭maj7 | D7 |', ['from' => ['key' => 'B♭ major'], 'dynamics' => [['bar' => 0, 'level' => 1]]])
+            ->section(
+                'b',
+                'Bridge',
+                '| E♭maj7 | F | E♭maj7 | D7 |',
+                ['from' => ['key' => 'B♭ major'], 'dynamics' => [['bar' => 0, 'level' => 1]]],
+            )
             ->form(['v', 1], ['c', 1], ['v', 1], ['b', 1], ['c', 2])
             ->pattern('p1', 'picked wide', '1 (&) 2 & (3) & 4 (&)')
             ->line('low', '', '0-5', 'alone')

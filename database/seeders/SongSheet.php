@@ -126,7 +126,10 @@ final class SongSheet
     public function gates(array $spreads): self
     {
         foreach ($spreads as $stage => $ms) {
-            $this->add('lesson', ['stage' => $stage, 'gate' => ['biasMs' => 15, 'spreadMs' => $ms, 'swingPoints' => 4, 'missedShare' => 0.03]]);
+            $this->add(
+                'lesson',
+                ['stage' => $stage, 'gate' => ['biasMs' => 15, 'spreadMs' => $ms, 'swingPoints' => 4, 'missedShare' => 0.03]],
+            );
         }
 
         return $this;
@@ -139,7 +142,15 @@ final class SongSheet
         $key = Key::parse($this->key);
         $figures = [];
         foreach ($this->figures as [$id, $name, $typed, $over]) {
-            $figures[$id] = TypedFigure::read($id, $name, $typed, Meter::parse($this->meter), ChordSymbol::parse($over), $key, RelativeTo::Chord);
+            $figures[$id] = TypedFigure::read(
+                $id,
+                $name,
+                $typed,
+                Meter::parse($this->meter),
+                ChordSymbol::parse($over),
+                $key,
+                RelativeTo::Chord,
+            );
             $breakdown = (new FigureKeeper())->keep($breakdown, $figures[$id]);
         }
         foreach ($this->played as [$id, $at, $passes]) {

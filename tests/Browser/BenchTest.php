@@ -168,7 +168,9 @@ it('takes a rhythm that is tapped in, and shows the schools side by side', funct
         const watch = () => {
           counted ||= place.textContent.startsWith('–')
           if (!counted || !place.textContent.startsWith('1 . 1')) return requestAnimationFrame(watch)
-          for (const [key, beats] of [['f', 0], ['j', 0.5], ['d', 1], ['f', 2], ['j', 2.5], ['d', 3]]) setTimeout(() => tap(key), beats * 1200)
+          for (
+              const [key, beats] of [['f', 0], ['j', 0.5], ['d', 1], ['f', 2], ['j', 2.5], ['d', 3]],
+          ) setTimeout(() => tap(key), beats * 1200)
         }
         requestAnimationFrame(watch)
         JS;
@@ -220,7 +222,10 @@ it('keeps the work of a signed-out tab and saves it after signing in again', fun
     $page->saved()->driver->manage()->deleteAllCookies();
     $page->fill('.chart-line textarea', '| Dm | Gm |')->sees('Sign in again');
     // The sheet takes the focus when it stands; what is typed before that goes elsewhere.
-    $page->waitFor(fn (): bool => (bool) $page->script('return document.activeElement?.closest(".ant-modal") != null'), 'the sheet has no focus');
+    $page->waitFor(
+        fn (): bool => (bool) $page->script('return document.activeElement?.closest(".ant-modal") != null'),
+        'the sheet has no focus',
+    );
     $page->element('.ant-modal input[name=email]')->sendKeys(DatabaseSeeder::TEACHER['email']);
     // By key: the sheet may still be on its way in, and a click would miss the button.
     $page->element('.ant-modal input[name=password]')->sendKeys(DatabaseSeeder::TEACHER['password'].WebDriverKeys::ENTER);

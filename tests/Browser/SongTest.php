@@ -17,7 +17,10 @@ function jumpToBar(Page $page, int $bar): void
 /** How often something stands under the bars of each pass. */
 function inPasses(Page $page, string $css): array
 {
-    return (array) $page->script('return [...document.querySelectorAll(".pass-row")].map((row) => row.querySelectorAll(arguments[0]).length)', [$css]);
+    return (array) $page->script(
+        'return [...document.querySelectorAll(".pass-row")].map((row) => row.querySelectorAll(arguments[0]).length)',
+        [$css],
+    );
 }
 
 it('takes a twelve-bar song apart pass by pass: register, answer, turnaround and rings, heard as they are set', function (): void {
@@ -48,10 +51,23 @@ it('takes a twelve-bar song apart pass by pass: register, answer, turnaround and
     $page->waitFor(fn (): bool => str_contains($page->words('.place-chooser'), '4th'), 'the bench stays behind');
     $page->station('shapes', '.candidate')->press('Ask of the line …')->fill('[aria-label="Lowest fret"]', '7')->saved();
     $page->station('chart', '.pass-row');
-    $hands = fn (): array => (array) $page->script('return [...document.querySelectorAll(".pass-row")].map((row) => row.querySelector(".hand-on-neck").textContent)');
-    $page->waitFor(fn (): bool => preg_match('/frets (\d+)/', $hands()[3], $found) === 1 && (int) $found[1] >= 7, 'the fourth pass lies no higher');
+    $hands = fn (): array => (array) $page->script(
+        'return [...document.querySelectorAll(".pass-row")].map((row) => row.querySelector(".hand-on-neck").textContent)',
+    );
+    $page->waitFor(
+        fn (): bool => preg_match('/frets (\d+)/', $hands()[3], $found) === 1 && (int) $found[1] >= 7,
+        'the fourth pass lies no higher',
+    );
     // And the last is louder.
-    $page->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_DOWN, 'a', '+')
+    $page->keys(
+        WebDriverKeys::ARROW_DOWN,
+        WebDriverKeys::ARROW_DOWN,
+        WebDriverKeys::ARROW_DOWN,
+        WebDriverKeys::ARROW_DOWN,
+        WebDriverKeys::ARROW_DOWN,
+        'a',
+        '+',
+    )
         ->sees('louder');
     $page->keys(WebDriverKeys::ESCAPE)->press('Hear the 2nd')
         ->waitFor(fn (): bool => inPasses($page, '.now') === [0, 1, 0, 0, 0], 'the second pass does not sound');
@@ -64,7 +80,10 @@ it('lets a student lock to one pass of the song', function (): void {
     $page = Stage::running()->page()->open('/');
     $page->element('input[name=email]')->sendKeys(DatabaseSeeder::STUDENT['email']);
     $page->element('input[name=password]')->sendKeys(DatabaseSeeder::STUDENT['password']);
-    $page->press('Sign in')->fill('input[aria-label="Search the shelf"]', 'Pilot Stairs')->sees('1 match')->press('Open')->element('.title-row');
+    $page->press('Sign in')->fill(
+        'input[aria-label="Search the shelf"]',
+        'Pilot Stairs',
+    )->sees('1 match')->press('Open')->element('.title-row');
     $page->station('lock', '.empty')->choose('Bars to record', '2nd pass');
     $page->keys('r')->sees('Bar 1 of 12');
     foreach (['f', 'f', 'j', 'f', 'f', 'j'] as $tap) {

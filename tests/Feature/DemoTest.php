@@ -14,7 +14,10 @@ it('ships songs whose every chord has a grip, whose every pass sounds, and that 
     $unheld = [];
     foreach ($timeline->voiced as $voiced) {
         foreach ($voiced->path->voicings as $place => $voicing) {
-            $unheld = $voicing->midi === array_fill(0, count($voicing->midi), null) ? [...$unheld, $voiced->form->chords[$place]->chord->text()] : $unheld;
+            $unheld = $voicing->midi === array_fill(0, count($voicing->midi), null) ? [
+                ...$unheld,
+                $voiced->form->chords[$place]->chord->text(),
+            ] : $unheld;
         }
     }
     $sounding = array_unique(array_map(

@@ -62,11 +62,18 @@ it('refuses what a cell cannot be, in words', function (array $told, string $mes
 ]);
 
 it('forks a section into endings and joins it again', function (): void {
-    $forked = $this->postJson('/api/compute/fork-ending', ['document' => pierSong(), 'section' => 'a', 'bars' => 1])->assertOk()->json('document');
+    $forked = $this->postJson(
+        '/api/compute/fork-ending',
+        ['document' => pierSong(), 'section' => 'a', 'bars' => 1],
+    )->assertOk()->json('document');
     $chart = $this->postJson('/api/compute/chart', ['document' => $forked])->assertOk()->json('sections.0');
 
-    expect($forked['sections'][0]['endings'])->toBe([['times' => [1], 'line' => '| A7 |'], ['times' => [], 'line' => '| A7 |', 'passes' => ['2']]])
-        ->and([$chart['bars'][0]['number'], $chart['endings'][0]['bars'][0]['number'], $chart['endings'][1]['bars'][0]['number']])->toBe([1, 2, 2])
+    expect($forked['sections'][0]['endings'])->toBe(
+        [['times' => [1], 'line' => '| A7 |'], ['times' => [], 'line' => '| A7 |', 'passes' => ['2']]],
+    )
+        ->and(
+            [$chart['bars'][0]['number'], $chart['endings'][0]['bars'][0]['number'], $chart['endings'][1]['bars'][0]['number']],
+        )->toBe([1, 2, 2])
         ->and(array_column(array_column(array_column($chart['endings'], 'bars'), 0), 'written'))->toBe([1, 2]);
     $this->postJson('/api/compute/without-ending', ['document' => $forked, 'section' => 'a', 'ending' => 1])
         ->assertOk()->assertJsonPath('document.sections.0.line', '| Dm | A7 |');
@@ -75,17 +82,29 @@ it('forks a section into endings and joins it again', function (): void {
 it('reads a figure, lays it out under the hand, keeps it and plays it', function (): void {
     $told = ['document' => pierSong(), 'pass' => '2', 'section' => 'a', 'bar' => 1, 'typed' => ['1=3:2+2:2 (&) 2=1:0h3 (3) (4)']];
     $laid = $this->postJson('/api/compute/figure', $told + ['near' => 2])->assertOk()->json();
-    $kept = $this->postJson('/api/compute/keep-figure', $told + ['name' => 'answer', 'passes' => ['2'], 'near' => 2])->assertOk()->json('document');
+    $kept = $this->postJson(
+        '/api/compute/keep-figure',
+        $told + ['name' => 'answer', 'passes' => ['2'], 'near' => 2],
+    )->assertOk()->json('document');
     $strokes = $this->postJson('/api/compute/timeline', ['document' => $kept])->assertOk()->json('strokes');
 
     expect($laid)->toMatchArray(['over' => 'A7', 'strings' => 6, 'missing' => 0, 'bars' => 1, 'near' => 2])
         ->and(array_column($laid['steps'][0]['notes'], 'degree'))->toBe(['R', '3'])
-        ->and($kept['placed'])->toBe([['what' => 'f1', 'at' => ['section' => 'a', 'ending' => null, 'bar' => 1, 'tick' => 0], 'passes' => ['2'], 'near' => 2]])
+        ->and($kept['placed'])->toBe(
+            [['what' => 'f1', 'at' => ['section' => 'a', 'ending' => null, 'bar' => 1, 'tick' => 0], 'passes' => ['2'], 'near' => 2]],
+        )
         ->and(array_column(array_filter($strokes, static fn (array $stroke): bool => $stroke['bar'] === 3), 'strings'))->toBe([[3, 2], [1]])
         // Read again by its id it is as it was typed.
-        ->and($this->postJson('/api/compute/figure', ['document' => $kept, 'id' => 'f1', 'typed' => []] + $told)->json('typed'))->toBe($told['typed'])
-        ->and($this->postJson('/api/compute/place-figure', ['document' => $kept, 'id' => null, 'passes' => ['2']] + $told)->json('document.placed'))->toBe([])
-        ->and($this->postJson('/api/compute/place-figure', ['document' => $kept, 'id' => 'f1', 'bar' => 0] + $told)->json('document.placed'))->toHaveCount(2);
+        ->and(
+            $this->postJson('/api/compute/figure', ['document' => $kept, 'id' => 'f1', 'typed' => []] + $told)->json('typed'),
+        )->toBe($told['typed'])
+        ->and($this->postJson(
+            '/api/compute/place-figure',
+            ['document' => $kept, 'id' => null, 'passes' => ['2']] + $told,
+        )->json('document.placed'))->toBe([])
+        ->and(
+            $this->postJson('/api/compute/place-figure', ['document' => $kept, 'id' => 'f1', 'bar' => 0] + $told)->json('document.placed'),
+        )->toHaveCount(2);
     $this->postJson('/api/compute/figure', ['typed' => ['1=9:9 2 3 4']] + $told)->assertUnprocessable()->assertJsonPath('at', 2);
     $this->postJson('/api/compute/place-figure', ['id' => 'nobody'] + $told)->assertUnprocessable();
 });
@@ -96,11 +115,15 @@ it('lays a move over a bar of one pass, and refuses moves that are none', functi
     $bars = $this->postJson('/api/compute/timeline', ['document' => $document])->assertOk()->json('strokes');
     $last = static fn (int $bar): array => array_values(array_filter($bars, static fn (array $stroke): bool => $stroke['bar'] === $bar));
 
-    expect($document['placed'])->toBe([['what' => 'f1', 'at' => ['section' => 'a', 'ending' => null, 'bar' => 0, 'tick' => 0], 'passes' => ['2']]])
+    expect($document['placed'])->toBe(
+        [['what' => 'f1', 'at' => ['section' => 'a', 'ending' => null, 'bar' => 0, 'tick' => 0], 'passes' => ['2']]],
+    )
         ->and($document['figures'][0]['name'])->toBe('push')
         // The next chord, the last of four, half a beat early.
         ->and(array_slice(array_column($last(2), 'chord'), -1))->toBe([3])
-        ->and($this->getJson('/api/choices')->json('moves.0'))->toBe(['slug' => 'push', 'words' => 'push', 'why' => 'the next chord comes half a beat early']);
+        ->and($this->getJson('/api/choices')->json('moves.0'))->toBe(
+            ['slug' => 'push', 'words' => 'push', 'why' => 'the next chord comes half a beat early'],
+        );
     $this->postJson('/api/compute/lay-move', $told + ['move' => 'somersault'])->assertUnprocessable()
         ->assertJsonPath('message', 'A move is one of push, open-string-hop, muted-fill, signal-accent, stab-answer, grace-hammer.');
     $this->postJson('/api/compute/lay-move', ['bar' => 40] + $told + ['move' => 'push'])->assertUnprocessable();
@@ -109,8 +132,14 @@ it('lays a move over a bar of one pass, and refuses moves that are none', functi
 
 it('records what a bar plays as a move, finds it in another song, and forgets it', function (): void {
     $at = ['document' => pierSong(), 'pass' => '1', 'section' => 'a', 'bar' => 1];
-    $figure = $this->postJson('/api/compute/keep-figure', $at + ['typed' => ['1=3:2+2:2 (&) 2=1:0h3 (3) (4)'], 'passes' => ['1']])->json('document');
-    $answer = $this->postJson('/api/moves', ['document' => $figure, 'name' => ' answer '] + $at)->assertOk()->assertJsonPath('name', 'answer')->json();
+    $figure = $this->postJson(
+        '/api/compute/keep-figure',
+        $at + ['typed' => ['1=3:2+2:2 (&) 2=1:0h3 (3) (4)'], 'passes' => ['1']],
+    )->json('document');
+    $answer = $this->postJson(
+        '/api/moves',
+        ['document' => $figure, 'name' => ' answer '] + $at,
+    )->assertOk()->assertJsonPath('name', 'answer')->json();
     $strokes = $this->postJson('/api/moves', $at + ['name' => 'groove'])->assertOk()->json();
     $this->postJson('/api/moves', $at + ['name' => 'groove'])->assertOk()->assertJsonPath('id', $strokes['id']);
     $played = $this->postJson("/api/moves/{$answer['id']}/play", ['pass' => '2', 'bar' => 0] + $at)->assertOk()->json('document');
@@ -118,7 +147,9 @@ it('records what a bar plays as a move, finds it in another song, and forgets it
 
     expect(array_column($this->getJson('/api/moves')->json(), 'name'))->toBe(['answer', 'groove'])
         ->and($played['figures'][0]['name'])->toBe('answer')->and(['name' => ''] + $played['figures'][0])->toEqual(['name' => ''] + $figure['figures'][0])
-        ->and($played['placed'])->toBe([['what' => 'f1', 'at' => ['section' => 'a', 'ending' => null, 'bar' => 0, 'tick' => 0], 'passes' => ['2']]])
+        ->and($played['placed'])->toBe(
+            [['what' => 'f1', 'at' => ['section' => 'a', 'ending' => null, 'bar' => 0, 'tick' => 0], 'passes' => ['2']]],
+        )
         ->and($again['figures'])->toHaveCount(1)->and($again['placed'])->toHaveCount(2);
     $this->deleteJson("/api/moves/{$answer['id']}")->assertNoContent();
     $this->postJson("/api/moves/{$answer['id']}/play", $at)->assertNotFound();
@@ -128,7 +159,14 @@ it('lets nobody else see, play or forget a move, and says what is wrong with one
     $at = ['document' => pierSong(), 'pass' => '1', 'section' => 'a', 'bar' => 1];
     $move = $this->postJson('/api/moves', $at + ['name' => 'groove'])->json('id');
     $waltz = ['start' => ['meter' => '3/4'] + pierSong()['start'], 'patterns' => [
-        ['id' => 'p1', 'name' => '', 'meter' => '3/4', 'school' => 'pendulum', 'ticks' => 2880, 'streams' => [['name' => 'chords', 'strokes' => []]]],
+        [
+            'id' => 'p1',
+            'name' => '',
+            'meter' => '3/4',
+            'school' => 'pendulum',
+            'ticks' => 2880,
+            'streams' => [['name' => 'chords', 'strokes' => []]],
+        ],
     ]] + pierSong();
     $this->postJson('/api/moves', $at + ['name' => ''])->assertJsonValidationErrors('name');
     $this->postJson('/api/moves', ['bar' => 9] + $at + ['name' => 'nowhere'])->assertUnprocessable()

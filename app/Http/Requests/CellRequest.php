@@ -36,7 +36,10 @@ final class CellRequest extends DocumentRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['bars.*' => 'Bars are counted from 0 in their section.', 'note.*' => 'A note has at most 120 characters.'] + parent::messages();
+        return [
+            'bars.*' => 'Bars are counted from 0 in their section.',
+            'note.*' => 'A note has at most 120 characters.',
+        ] + parent::messages();
     }
 
     public function cell(Breakdown $breakdown): Cell

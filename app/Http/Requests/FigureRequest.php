@@ -38,7 +38,10 @@ final class FigureRequest extends DocumentRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.*' => 'A figure is named in at most 40 characters.', 'near.*' => 'The hand lies at fret 0 to 20.'] + parent::messages();
+        return [
+            'name.*' => 'A figure is named in at most 40 characters.',
+            'near.*' => 'The hand lies at fret 0 to 20.',
+        ] + parent::messages();
     }
 
     /**

@@ -42,7 +42,11 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'approach', description: 'how the hand comes to it, where that is laid down', type: 'string', nullable: true),
 ])]
 #[OA\Schema(schema: 'ChartBar', required: ['written', 'number', 'repeated', 'chords'], properties: [
-    new OA\Property(property: 'written', description: 'which bar of the written song it is, from 0, endings counted through', type: 'integer'),
+    new OA\Property(
+        property: 'written',
+        description: 'which bar of the written song it is, from 0, endings counted through',
+        type: 'integer',
+    ),
     new OA\Property(property: 'number', description: 'as bars are numbered on paper, from 1', type: 'integer'),
     new OA\Property(property: 'repeated', type: 'boolean'),
     new OA\Property(property: 'chords', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChartChord')),
@@ -79,7 +83,10 @@ final class ChartResource
     {
         $bars = $breakdown->written()->bars;
 
-        return ['sections' => array_map(static fn (Section $section): array => self::section($breakdown, $bars, $section), $breakdown->sections)];
+        return ['sections' => array_map(
+            static fn (Section $section): array => self::section($breakdown, $bars, $section),
+            $breakdown->sections,
+        )];
     }
 
     /**

@@ -18,7 +18,12 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'degree', description: 'in the chord it is played over', type: 'string'),
 ])]
 #[OA\Schema(schema: 'LaidFigure', required: ['strings', 'typed', 'over', 'near', 'hands', 'missing', 'bars', 'steps'], properties: [
-    new OA\Property(property: 'typed', description: 'as it would be typed; every eighth counted where nothing is typed yet', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(
+        property: 'typed',
+        description: 'as it would be typed; every eighth counted where nothing is typed yet',
+        type: 'array',
+        items: new OA\Items(type: 'string'),
+    ),
     new OA\Property(property: 'over', description: 'the chord it is played over', type: 'string'),
     new OA\Property(property: 'strings', description: 'that the guitar has', type: 'integer'),
     new OA\Property(property: 'near', description: 'fret of the hand', type: 'integer'),

@@ -40,7 +40,12 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'section', type: 'string'),
     new OA\Property(property: 'pass', type: 'string'),
     new OA\Property(property: 'time', description: 'how often the section has come in its pass, from 1', type: 'integer'),
-    new OA\Property(property: 'line', description: 'of grips that it is played over; null where the guitar is out', type: 'string', nullable: true),
+    new OA\Property(
+        property: 'line',
+        description: 'of grips that it is played over; null where the guitar is out',
+        type: 'string',
+        nullable: true,
+    ),
     new OA\Property(property: 'level', description: 'of the pattern, 1 to 3', type: 'integer'),
     new OA\Property(property: 'texture', type: 'string', enum: Texture::class),
     new OA\Property(

@@ -30,7 +30,11 @@ final class TimedPassResource
         $hands = $timeline->handsOfPasses();
 
         return array_map(
-            static fn (Pass $pass, int $place): array => ['id' => $pass->id, 'differs' => $differs[$place], 'hand' => $hands[$pass->id] ?? null],
+            static fn (Pass $pass, int $place): array => [
+                'id' => $pass->id,
+                'differs' => $differs[$place],
+                'hand' => $hands[$pass->id] ?? null,
+            ],
             $breakdown->passes,
             array_keys($breakdown->passes),
         );

@@ -47,7 +47,10 @@ final readonly class FigureLayout
         for ($near = 1; $near <= self::HIGHEST_HAND; $near++) {
             $laid = array_merge([], ...array_merge([], ...$this->of($figure, $chord, $key, $octaves, $near)));
             $cost = array_sum(array_map(fn (?RiffNote $note): int => $this->mover->cost([], [$note], $near), $laid));
-            $way = implode(' ', array_map(static fn (?RiffNote $note): string => $note === null ? '' : "{$note->string}:{$note->fret}", $laid));
+            $way = implode(
+                ' ',
+                array_map(static fn (?RiffNote $note): string => $note === null ? '' : "{$note->string}:{$note->fret}", $laid),
+            );
             if ($cost === 0 && $laid !== []) {
                 $hands[$way] ??= $near;
             }

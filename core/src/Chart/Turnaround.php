@@ -31,7 +31,12 @@ final readonly class Turnaround
         ));
 
         return array_map(
-            static fn (string $slug, array $row): self => new self($slug, $row[0], $row[1], ...array_map($letters, $row[2][$key->mode->value])),
+            static fn (string $slug, array $row): self => new self(
+                $slug,
+                $row[0],
+                $row[1],
+                ...array_map($letters, $row[2][$key->mode->value]),
+            ),
             array_keys($table),
             $table,
         );

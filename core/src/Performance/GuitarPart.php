@@ -41,7 +41,10 @@ final readonly class GuitarPart
         $gains = new Gains($course, $feel, self::dynamics($course, $spans));
         $placed = [];
         foreach ($spans as $span) {
-            array_push($placed, ...$this->span($breakdown, $course, $feel, $clock, $voiced[$span->line->id], $span, $part->offsetMs, $gains));
+            array_push(
+                $placed,
+                ...$this->span($breakdown, $course, $feel, $clock, $voiced[$span->line->id], $span, $part->offsetMs, $gains),
+            );
         }
         if ($breakdown->played !== []) {
             $figures = new FigureStrokes($breakdown, $course, $feel, $clock, $gains, $voiced, $part->offsetMs);

@@ -38,7 +38,9 @@ function chordsStruckIn(Breakdown $song, int $bar): array
 {
     return array_map(
         static fn (PlayedStroke $stroke): string => $stroke->voicing->frets === [0, 0, 0, 0, 0, 0] ? 'open' : $stroke->voicing->chord->text(),
-        array_values(array_filter((new Performer())->perform($song)->strokes, static fn (PlayedStroke $stroke): bool => $stroke->bar === $bar)),
+        array_values(
+            array_filter((new Performer())->perform($song)->strokes, static fn (PlayedStroke $stroke): bool => $stroke->bar === $bar),
+        ),
     );
 }
 
@@ -53,7 +55,9 @@ it('lays a move over the bar of the pattern that is played there, in one pass, a
         ->and((new PassDifferences($pushed))->words())->toBe(['', 'As the 1st, but bar 2 “push”.'])
         ->and((new PassDifferences((new PassMover())->move($pushed, '2', 0)))->words())->toBe(['', 'As the 1st, but bar 2 without “push”.'])
         ->and($both->played)->toHaveCount(1)
-        ->and([$both->played[0]->figure->name, TypedFigure::write($both->played[0]->figure)])->toBe(['push, signal accent', ['1!! & 2 & 3 & 4 &!>']]);
+        ->and(
+            [$both->played[0]->figure->name, TypedFigure::write($both->played[0]->figure)],
+        )->toBe(['push, signal accent', ['1!! & 2 & 3 & 4 &!>']]);
 });
 
 it('keeps a move once, wherever it is laid over bars alike', function (): void {

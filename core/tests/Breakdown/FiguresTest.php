@@ -26,7 +26,15 @@ use Gravik\Time\Meter;
 
 function gull(string $typed = '1=6:3 2=5:2 3=5:5 (4)', string $over = 'G7'): Gravik\Breakdown\Figure
 {
-    return TypedFigure::read('f9', 'gull', [$typed], Meter::parse('4/4'), ChordSymbol::parse($over), Key::parse('G major'), RelativeTo::Chord);
+    return TypedFigure::read(
+        'f9',
+        'gull',
+        [$typed],
+        Meter::parse('4/4'),
+        ChordSymbol::parse($over),
+        Key::parse('G major'),
+        RelativeTo::Chord,
+    );
 }
 
 /** @param array<string, mixed> $fields */
@@ -108,6 +116,8 @@ it('knows the chord that is written at a place, or goes on there, and the hand t
         ->and($desk->chordAt(new Place('a', 1, 0, 1920))?->chord->text())->toBe('A7')
         ->and($desk->chordAt(new Place('a', 1, 0, 1919))?->chord->text())->toBe('Gm')
         ->and($desk->chordAt(new Place('a', null, 7, 0)))->toBeNull()
-        ->and($desk->handAt(new Place('a', null, 0, 0), $desk->tools()->voiced()))->toBe($desk->tools()->voiced()->path->voicings[0]->position ?: 1)
+        ->and(
+            $desk->handAt(new Place('a', null, 0, 0), $desk->tools()->voiced()),
+        )->toBe($desk->tools()->voiced()->path->voicings[0]->position ?: 1)
         ->and($desk->handAt(new Place('a', null, 7, 0), $desk->tools()->voiced()))->toBe(1);
 });

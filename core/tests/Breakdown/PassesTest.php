@@ -125,7 +125,11 @@ it('says what is different from the pass before', function (array $told, string 
     'nothing' => [[], 'As the 1st.'],
     'a level' => [[['level' => 2]], 'As the 1st, but level 2.'],
     'bars, and loudness all through' => [
-        [['section' => 'a', 'bars' => [8, 9], 'texture' => Texture::Written], ['section' => 'a', 'bars' => [0, 1, 2, 6], 'texture' => Texture::Rings],
+        [[
+            'section' => 'a',
+            'bars' => [8, 9],
+            'texture' => Texture::Written,
+        ], ['section' => 'a', 'bars' => [0, 1, 2, 6], 'texture' => Texture::Rings],
             ['section' => 'a', 'dynamic' => 1]],
         'As the 1st, but bars 1–3, 7 ringing only; bars 9–10 as written; louder.',
     ],

@@ -123,7 +123,9 @@ it('is played alike only where role, strokes, grips, level and groove are the sa
 });
 
 it('takes a move out with its last place unless it has a name', function (string $name, int $left): void {
-    $breakdown = (new BreakdownJson())->read(['moves' => [['name' => $name] + Examples::full()['moves'][0]], 'placed' => [Examples::full()['placed'][0]]] + Examples::full());
+    $breakdown = (new BreakdownJson())->read(
+        ['moves' => [['name' => $name] + Examples::full()['moves'][0]], 'placed' => [Examples::full()['placed'][0]]] + Examples::full(),
+    );
     $chord = $breakdown->written()->chords[0];
     $without = MovePlacer::without($breakdown, $chord);
 

@@ -151,7 +151,9 @@ it('ends the last pass otherwise where a section comes once in each, and lets th
     $copied = (new PassAdder())->add($song, '2');
 
     expect($forked->sections[0]->endings[1]->passes)->toBe(['2'])
-        ->and(array_map(static fn (CourseChord $chord): string => $chord->chord->text(), $song->course()->chords))->toBe(['Dm6', 'A7', 'Dm6', 'Dm'])
+        ->and(
+            array_map(static fn (CourseChord $chord): string => $chord->chord->text(), $song->course()->chords),
+        )->toBe(['Dm6', 'A7', 'Dm6', 'Dm'])
         ->and($copied->sections[0]->endings[1]->passes)->toBe(['2', '3'])
         ->and((new PassRemover())->remove($copied, '2')->sections[0]->endings[1]->passes)->toBe(['3'])
         ->and((new PassRemover())->remove($song, '2')->sections[0]->line)->toBe('| Dm6 | A7 |');

@@ -29,14 +29,21 @@ function inKey(string $key, string $line, array $section = [], int $passes = 1):
         'guitar' => ['tuning' => 'standard', 'capo' => 0],
         'sections' => [['id' => 'a', 'name' => 'A', 'line' => $line] + $section],
         'form' => [['section' => 'a', 'times' => 1]],
-        'passes' => array_map(static fn (int $id): array => ['id' => (string) $id, 'name' => '', 'notes' => '', 'cells' => []], range(1, $passes)),
+        'passes' => array_map(
+            static fn (int $id): array => ['id' => (string) $id, 'name' => '', 'notes' => '', 'cells' => []],
+            range(1, $passes),
+        ),
         'lines' => [['id' => 'low', 'name' => '', 'company' => 'with-bass', 'pins' => []]],
         'figures' => [], 'moves' => [], 'placed' => [], 'cells' => [],
     ] + Examples::full());
 }
 
 it('fits turnarounds into the last bars of 8, 12 and 16, in any key, so that they come out on time', function (string $key, string $form, string $slug): void {
-    $usual = array_column(array_map(static fn (UsualForm $each): array => [$each->slug, $each], UsualForm::in(Key::parse($key))), 1, 0)[$form];
+    $usual = array_column(
+        array_map(static fn (UsualForm $each): array => [$each->slug, $each], UsualForm::in(Key::parse($key))),
+        1,
+        0,
+    )[$form];
     $before = inKey($key, $usual->sections[0]->line);
     foreach ([false, true] as $home) {
         $after = (new TurnaroundFitter())->fit($before, 'a', $slug, $home, false);
@@ -49,17 +56,30 @@ it('fits turnarounds into the last bars of 8, 12 and 16, in any key, so that the
             ->and($leads)->toContain($last->rootPitchClass())
             ->and($after->course()->chords[0]->chord->text())->toBe($before->course()->chords[0]->chord->text());
     }
-})->with(['C major', 'E♭ major', 'A minor'])->with(['eight', 'twelve', 'sixteen'])->with(['two-five', 'dim-passing', 'chromatic-dominants', 'tritones', 'plain']);
+})->with(['C major', 'E♭ major', 'A minor'])->with(['eight', 'twelve', 'sixteen'])->with(
+    ['two-five', 'dim-passing', 'chromatic-dominants', 'tritones', 'plain'],
+);
 
 it('offers the colours by which one note stays on top of falling dominants', function (): void {
-    $fitted = (new TurnaroundFitter())->fit(inKey('C major', '| C7 | F7 | C7 | G7 | C7 | % | % | % |'), 'a', 'chromatic-dominants', false, true);
+    $fitted = (new TurnaroundFitter())->fit(
+        inKey('C major', '| C7 | F7 | C7 | G7 | C7 | % | % | % |'),
+        'a',
+        'chromatic-dominants',
+        false,
+        true,
+    );
 
     expect($fitted->sections[0]->line)->toBe('| C7 | F7 | C7 | G7 | C7 B11 | B♭7♯11 A7 | Dm7 | G7 |')
         ->and(TurnaroundFitter::coloured('| C6 A7 | Dm7 G7 |'))->toBe('| C6 A7 | Dm7 G7 |');
 });
 
 it('writes into the ending that leads back, or the one that goes home, as much as it has room for', function (): void {
-    $forked = inKey('C major', '| C7 | F7 |', ['endings' => [['times' => [1], 'line' => '| C7 | G7 |'], ['times' => [], 'passes' => ['2'], 'line' => '| C7 |']]], 2);
+    $forked = inKey(
+        'C major',
+        '| C7 | F7 |',
+        ['endings' => [['times' => [1], 'line' => '| C7 | G7 |'], ['times' => [], 'passes' => ['2'], 'line' => '| C7 |']]],
+        2,
+    );
     $back = (new TurnaroundFitter())->fit($forked, 'a', 'two-five', false, false);
     $home = (new TurnaroundFitter())->fit($back, 'a', 'two-five', true, false);
 
@@ -76,7 +96,9 @@ it('adds sections by the next letter, and an intro that comes in the first pass 
     $song = (new SectionAdder())->add((new SectionAdder())->add(inKey('C major', '| C7 |', [], 2), '| F7 |'), '| G7 |', 'Intro', true);
 
     expect(array_column($song->sections, 'name'))->toBe(['Intro', 'A', 'B'])
-        ->and(array_map(static fn (CourseChord $chord): string => $chord->chord->text(), $song->course()->chords))->toBe(['G7', 'C7', 'F7', 'C7', 'F7'])
+        ->and(
+            array_map(static fn (CourseChord $chord): string => $chord->chord->text(), $song->course()->chords),
+        )->toBe(['G7', 'C7', 'F7', 'C7', 'F7'])
         ->and((new SectionAdder())->add(inKey('C major', '| C7 |'), '| G7 |', 'Intro', true)->form[0]->passes)->toBeNull();
 });
 
@@ -94,7 +116,10 @@ it('plays figures of the library in any key on any neck, at the intervals they a
     foreach (array_keys(FigureLibrary::all()) as $slug) {
         $figure = FigureLibrary::figure($slug, 'f1', Key::parse($key), $neck, 5);
         $sounds = array_map(
-            static fn (array $notes): array => array_map(static fn (FigureNote $note): int => $open[count($open) - $note->string] + $note->fret, $notes),
+            static fn (array $notes): array => array_map(
+                static fn (FigureNote $note): int => $open[count($open) - $note->string] + $note->fret,
+                $notes,
+            ),
             array_values($figure->notes[0]),
         );
         $first = $sounds[0][0];

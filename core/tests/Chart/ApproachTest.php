@@ -154,7 +154,11 @@ it('walks in slots of a sixteenth up to a whole note', function (int $slot): voi
 it('belongs to a chord by its place and its name', function (): void {
     $form = fourBars()->written();
     $at = $form->chords[0]->at;
-    $placed = static fn (Place $place, string $symbol): PlacedMove => new PlacedMove(new Move('m', '', ApproachKind::WalkUp, 2, 480), $place, $symbol);
+    $placed = static fn (Place $place, string $symbol): PlacedMove => new PlacedMove(
+        new Move('m', '', ApproachKind::WalkUp, 2, 480),
+        $place,
+        $symbol,
+    );
     $symbol = $form->chords[0]->chord->text();
 
     expect($placed($at, $symbol)->belongsTo($form->chords[0]))->toBeTrue()

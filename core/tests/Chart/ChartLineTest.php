@@ -141,7 +141,9 @@ it('splits a line before any bar but the first, and says where it cannot', funct
 it('says in which bar a repeat sign stands among chords', function (): void {
     $problem = (new ChartLine(Key::parse('C major'), Meter::parse('4/4')))->read('| C | % F |')->problems[0];
 
-    expect([$problem->bar, $problem->message])->toBe([1, 'Bar 2 mixes % with chords. A bar is either repeated with % alone or written out.']);
+    expect([$problem->bar, $problem->message])->toBe(
+        [1, 'Bar 2 mixes % with chords. A bar is either repeated with % alone or written out.'],
+    );
 });
 
 it('says how a bar does not add up, and leaves it silent with the rest of the line alive', function (): void {

@@ -39,7 +39,11 @@ function withoutWhatDidNothing(array $document): array
 {
     foreach ($document['pattern']['streams'] as &$stream) {
         foreach ($stream['strokes'] as &$stroke) {
-            $stroke['action'] = in_array($stroke['action'] ?? '', ['pinch', 'rake', 'slap', 'tap-damp'], true) ? 'strum' : $stroke['action'] ?? 'strum';
+            $stroke['action'] = in_array(
+                $stroke['action'] ?? '',
+                ['pinch', 'rake', 'slap', 'tap-damp'],
+                true,
+            ) ? 'strum' : $stroke['action'] ?? 'strum';
             $stroke['by'] = in_array($stroke['by'] ?? '', ['i', 'm', 'a', 'pick+finger'], true) ? 'pick' : $stroke['by'] ?? 'pick';
         }
     }

@@ -277,7 +277,10 @@ it('refuses what does not hold together, and points to it', function (callable $
             $with(['figures', 0, 'streams', 0, 'strokes', 0, 'notes', 0, 'string'], 7), '/figures/0', 'the guitar has 6',
         ],
         'a note beyond every neck' => [
-            $with(['figures', 0, 'streams', 0, 'strokes', 0, 'notes', 0, 'fret'], 25), '/figures/0/streams/0/strokes/0/notes/0', 'no place on a neck',
+            $with(
+                ['figures', 0, 'streams', 0, 'strokes', 0, 'notes', 0, 'fret'],
+                25,
+            ), '/figures/0/streams/0/strokes/0/notes/0', 'no place on a neck',
         ],
         'a figure in a section of another meter' => [$with(['placed', 1, 'at', 'section'], 'b'), '/placed/1', 'Choose a pattern in 3/4'],
         'a figure three octaves up' => [$with(['placed', 1, 'octave'], 3), '/placed/1', 'at most two octaves'],

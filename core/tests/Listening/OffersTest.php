@@ -39,7 +39,9 @@ function offersOf(FeelReading $reading): array
 it('offers tempo, feel and strokes of what was heard, each beside what the breakdown has', function (): void {
     $offers = offersOf(heardBars('x.xxx.xx', 2, Feel::fixed(2)));
 
-    expect(array_map(static fn (FeelOffer $offer): string => "{$offer->heard} for {$offer->has}", $offers))->toMatchArray(['Tempo' => '96 bpm for 120 bpm'])
+    expect(
+        array_map(static fn (FeelOffer $offer): string => "{$offer->heard} for {$offer->has}", $offers),
+    )->toMatchArray(['Tempo' => '96 bpm for 120 bpm'])
         ->and(array_keys($offers))->toBe(['Tempo', 'Feel', 'Strokes'])
         ->and($offers['Tempo']->after->start->tempo->bpm)->toBe(96.0)
         ->and($offers['Feel']->after->start->feel->ratio)->toEqualWithDelta(2.0, 0.05)

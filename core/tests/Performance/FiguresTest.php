@@ -87,7 +87,9 @@ it('keeps a figure that goes with the key where it is, whatever chord is there, 
 it('plays a figure over the strokes where it is not to be instead of them', function (): void {
     $timeline = playedWith(new PlacedFigure(figureTyped('(1) & (2) (3) (4)'), new Place('a', null, 0, 0), instead: false));
 
-    expect(array_map(static fn (string $stroke): string => explode(' ', $stroke)[0], ownIn($timeline, 0)))->toBe(['1', '1.5', '2', '3', '4']);
+    expect(
+        array_map(static fn (string $stroke): string => explode(' ', $stroke)[0], ownIn($timeline, 0)),
+    )->toBe(['1', '1.5', '2', '3', '4']);
 });
 
 it('lets each note sound until the next of its line, and does to each string what is typed for it alone', function (): void {

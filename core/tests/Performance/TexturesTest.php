@@ -44,7 +44,11 @@ function walkingSong(): Timeline
         'moves' => [['id' => 'm1', 'name' => '', 'rule' => ['kind' => 'walk-up', 'steps' => 3, 'slotTicks' => 480]]],
         'placed' => [['what' => 'm1', 'at' => ['section' => 'a', 'ending' => null, 'bar' => 2, 'tick' => 0], 'symbol' => 'G7']],
         'lines' => [['id' => 'low', 'name' => '', 'company' => 'with-bass', 'pins' => [
-            ['at' => ['section' => 'a', 'ending' => null, 'bar' => 2, 'tick' => 0], 'symbol' => 'G7', 'frets' => [null, 10, 9, 10, 8, null]],
+            [
+                'at' => ['section' => 'a', 'ending' => null, 'bar' => 2, 'tick' => 0],
+                'symbol' => 'G7',
+                'frets' => [null, 10, 9, 10, 8, null],
+            ],
         ]]],
         'guitar' => ['tuning' => 'standard', 'capo' => 0],
     ]);
@@ -58,7 +62,9 @@ function quartersStruck(Timeline $timeline): array
 
 it('strikes each chord of a ringing bar once, and lets it ring until it changes', function (): void {
     $timeline = fourBarSong([['part' => 'guitar', 'section' => 'a', 'bars' => [1, 2], 'texture' => 'rings']]);
-    $ringing = array_values(array_filter($timeline->strokes, static fn (PlayedStroke $stroke): bool => in_array($stroke->bar, [1, 2], true)));
+    $ringing = array_values(
+        array_filter($timeline->strokes, static fn (PlayedStroke $stroke): bool => in_array($stroke->bar, [1, 2], true)),
+    );
 
     expect(array_map(static fn (PlayedStroke $stroke): float => $stroke->tick / 960, $ringing))->toBe([4.0, 6.0, 8.0])
         ->and($ringing[1]->ends)->each->toEqualWithDelta(4.0, 1e-9)->and($ringing[2]->ends)->each->toEqualWithDelta(6.0, 1e-9);
@@ -104,7 +110,10 @@ it('is as loud as the song is there, and louder or softer by its own levels', fu
         $against,
     );
     $plain = fourBarSong([]);
-    $own = [['part' => 'guitar', 'section' => 'a', 'bars' => [0], 'dynamic' => -1], ['part' => 'guitar', 'section' => 'a', 'bars' => [1], 'dynamic' => 1]];
+    $own = [
+        ['part' => 'guitar', 'section' => 'a', 'bars' => [0], 'dynamic' => -1],
+        ['part' => 'guitar', 'section' => 'a', 'bars' => [1], 'dynamic' => 1],
+    ];
 
     expect($db($loud(fourBarSong($own, $dynamics), 'guitar'), $loud($plain, 'guitar')))->toEqualWithDelta([-8, 4, 4, 4], 1e-6)
         // What would be louder than there is room for is as loud as there is room.
@@ -124,7 +133,9 @@ it('rings in its own bars alone, up to where the next pattern begins', function 
 
 it('walks to a chord by strokes of its own, down on the beat and up between, each with the pattern\'s slots', function (): void {
     $timeline = walkingSong();
-    $walk = array_values(array_filter($timeline->strokes, static fn (PlayedStroke $stroke): bool => $stroke->bar === 1 && $stroke->tick >= 3840 + 2400));
+    $walk = array_values(
+        array_filter($timeline->strokes, static fn (PlayedStroke $stroke): bool => $stroke->bar === 1 && $stroke->tick >= 3840 + 2400),
+    );
 
     expect(array_map(static fn (PlayedStroke $stroke): array => [
         $stroke->tick - 3840, $stroke->stroke->direction?->value, $stroke->slot, round($stroke->t, 6),

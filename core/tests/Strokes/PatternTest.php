@@ -130,7 +130,11 @@ it('strikes a line as most of its strokes are struck, an empty one as its name s
     'anything' => [new Stream('chords', []), [Zone::All, Action::Strum, PlayedBy::Pick]],
     'mostly brushed' => [
         new Stream('bass', array_map(
-            static fn (int $at): Stroke => (new Stroke($at, 1))->striking($at === 0 ? Zone::Bass : Zone::High, Action::Brush, PlayedBy::Fingers),
+            static fn (int $at): Stroke => (new Stroke($at, 1))->striking(
+                $at === 0 ? Zone::Bass : Zone::High,
+                Action::Brush,
+                PlayedBy::Fingers,
+            ),
             [0, 960, 1920],
         )),
         [Zone::High, Action::Brush, PlayedBy::Fingers],

@@ -54,7 +54,15 @@ final class Reports
         ?int $bars = null,
         int $from = 0,
     ): LockReport {
-        return (new LockReporter())->report(Take::read($taps), $timeline, SwingUnit::Eighth, $latency, gate: $gate, bars: $bars, from: $from);
+        return (new LockReporter())->report(
+            Take::read($taps),
+            $timeline,
+            SwingUnit::Eighth,
+            $latency,
+            gate: $gate,
+            bars: $bars,
+            from: $from,
+        );
     }
 
     /** @return list<string> */

@@ -6,7 +6,7 @@ import { usePages } from './pages'
 import type { BreakdownDocument, Feel, HeardStroke, LineDocument, Tap, VoicedChord } from './types'
 
 /** What each computation depends on, so that a change elsewhere in the document asks nothing anew. */
-const chartParts = (d: BreakdownDocument) => [d.sections, d.form, d.start.key, d.start.meter, d.guitar.capo, d.placed, d.moves]
+export const chartParts = (d: BreakdownDocument) => [d.sections, d.form, d.start.key, d.start.meter, d.guitar.capo, d.placed, d.moves]
 const gripParts = ({ document: d, line }: Desk) => [...chartParts(d), d.guitar.tuning, line]
 const handParts = ({ document: d, place, pattern }: Desk) => [
   pattern,
@@ -27,7 +27,7 @@ const soundParts = ({ document: d, place }: Desk) => [
   place,
 ]
 /** What every question about a place of the song says. */
-const asked = ({ document, place }: Desk) => ({ document, ...place })
+export const asked = ({ document, place }: Desk) => ({ document, ...place })
 
 export const keys = {
   person: ['person'] as const,
@@ -78,7 +78,7 @@ export const fetchVersion = (id: string, version: number) =>
 export const useCalibration = (device: string) =>
   useQuery({ queryKey: keys.calibration(device), queryFn: () => call('GET', '/api/calibrations/{device}', { path: { device } }) })
 
-function useCompute<P extends Computed>(path: P, parts: unknown[], body: Body<'POST', P>, enabled = true) {
+export function useCompute<P extends Computed>(path: P, parts: unknown[], body: Body<'POST', P>, enabled = true) {
   return useQuery({
     queryKey: ['compute', path, ...parts],
     queryFn: ({ signal }) => inTurn(path, signal, () => compute(path, body, signal)),
@@ -269,85 +269,5 @@ export const placeMove = (document: BreakdownDocument, chord: number, move: { mo
 
 /** A document that an older Gravik left in this browser, as it is written today. */
 export const upgraded = (document: object) => compute('/api/compute/upgrade', { document: document as BreakdownDocument })
-
-export const takeSectionOut = (document: BreakdownDocument, section: string) =>
-  compute('/api/compute/without-section', { document, section })
-
-/** @param bar of its line that the second part begins with, from 0 */
-export const splitSection = (document: BreakdownDocument, section: string, bar: number) =>
-  compute('/api/compute/split-section', { document, section, bar })
-
-export const moveSection = (document: BreakdownDocument, section: string, position: number) =>
-  compute('/api/compute/move-section', { document, section, position })
-
-/** @param named id of the pattern or line; null for one of its own, a copy of what is played there now */
-export const playHere = (desk: Desk, what: 'pattern' | 'line', named: string | null) =>
-  compute('/api/compute/played-here', { ...asked(desk), what, named })
-
-/** @param bars of its line that fork, where it has no endings yet */
-export const forkEnding = (document: BreakdownDocument, section: string, bars: number) =>
-  compute('/api/compute/fork-ending', { document, section, bars })
-
-export const takeEndingOut = (document: BreakdownDocument, section: string, ending: number) =>
-  compute('/api/compute/without-ending', { document, section, ending })
-
-export const useForms = (document: BreakdownDocument, section: string) =>
-  useCompute('/api/compute/forms', [document.sections, document.start, section], { document, section })
-
-export const fitTurnaround = (document: BreakdownDocument, told: { section: string; slug: string; home: boolean; coloured: boolean }) =>
-  compute('/api/compute/fit-turnaround', { document, ...told })
-
-/** @param pass in which it is played; null for all */
-export const fitFigure = (document: BreakdownDocument, section: string, slug: string, pass: string | null) =>
-  compute('/api/compute/fit-figure', { document, section, slug, pass })
-
-/** @param name null for the next free letter */
-export const addSection = (document: BreakdownDocument, typed = '', name: string | null = null, intro = false) =>
-  compute('/api/compute/add-section', { document, typed, name, intro })
-
-export type FigureTold = Omit<Body<'POST', '/api/compute/keep-figure'>, 'document'>
-
-export const useFigure = (document: BreakdownDocument, told: FigureTold) =>
-  useCompute('/api/compute/figure', [...chartParts(document), document.guitar, document.lines, told], { document, ...told })
-
-/** The document with the figure kept, and played at its place. */
-export const keepFigure = (document: BreakdownDocument, told: FigureTold) => compute('/api/compute/keep-figure', { document, ...told })
-
-/** @param told with the id of the figure that is to be played there; null for none */
-export const placeFigure = (document: BreakdownDocument, told: Omit<Body<'POST', '/api/compute/place-figure'>, 'document'>) =>
-  compute('/api/compute/place-figure', { document, ...told })
-
-export const layMove = (document: BreakdownDocument, told: Omit<Body<'POST', '/api/compute/lay-move'>, 'document'>) =>
-  compute('/api/compute/lay-move', { document, ...told })
-
-/** Moves that the teacher recorded. */
-export const useMoves = (enabled = true) => useQuery({ queryKey: keys.moves, queryFn: () => call('GET', '/api/moves', {}), enabled })
-
-export type MoveAt = { pass: string; section: string; ending: number | null; bar: number }
-
-export const keepMove = (document: BreakdownDocument, at: MoveAt, name: string) =>
-  call('POST', '/api/moves', { body: { document, ...at, name } })
-
-export const playMove = (document: BreakdownDocument, move: string, at: MoveAt) =>
-  call('POST', '/api/moves/{move}/play', { path: { move }, body: { document, ...at } })
-
-export const forgetMove = (move: string) => call('DELETE', '/api/moves/{move}', { path: { move } })
-
-/** What a part is to have in a place; an empty note takes the note away. */
-export type CellTold = Pick<
-  Body<'POST', '/api/compute/cell'>,
-  'pass' | 'section' | 'bars' | 'role' | 'pattern' | 'line' | 'level' | 'texture' | 'dynamic' | 'note' | 'as_above'
->
-
-export const setCell = (document: BreakdownDocument, told: CellTold) =>
-  compute('/api/compute/cell', { document, ...told, ...(told.note === '' ? { note: null, as_above: ['note'] } : {}) })
-
-/** @param like id of the pass it is to be like; null for a plain one at the end */
-export const addPass = (document: BreakdownDocument, like: string | null) => compute('/api/compute/add-pass', { document, like })
-
-export const takePassOut = (document: BreakdownDocument, pass: string) => compute('/api/compute/without-pass', { document, pass })
-
-export const movePass = (document: BreakdownDocument, pass: string, position: number) =>
-  compute('/api/compute/move-pass', { document, pass, position })
 
 export const convertTuning = (document: BreakdownDocument, tuning: string) => compute('/api/compute/tuning', { document, tuning })

@@ -1,5 +1,5 @@
 import type { TimedEvent, Timeline } from '../api/types'
-import { barAt, barEnd, barsUntil, placeAt, secondsOf } from './bars'
+import { barAt, barEnd, barsUntil, firstAtOrAfter, nextBeat, placeAt, secondsOf } from './bars'
 
 /** What the player needs of the machine it plays on. Times are seconds of the audio clock. */
 export type Output = {
@@ -329,25 +329,4 @@ export class BandPlayer {
 function elapsedAt(stretch: Stretch, t: number): number {
   const bars = stretch.elapsedBars + barsUntil(stretch.timeline, t) - barsUntil(stretch.timeline, stretch.t)
   return Math.round(MILLIONTHS * bars) / MILLIONTHS
-}
-
-/** The first beat at or after a second; the end of the song where none comes any more. */
-function nextBeat(timeline: Timeline, t: number): { bar: number; beat: number; t: number } {
-  for (let bar = barAt(timeline, t); bar < timeline.bars.length; bar++) {
-    const beats = timeline.bars[bar]?.beats ?? []
-    const beat = beats.findIndex((each) => each >= t - ROUNDING)
-    if (beat >= 0) return { bar, beat, t: beats[beat] ?? t }
-  }
-  return { bar: timeline.bars.length, beat: 0, t: timeline.seconds }
-}
-
-function firstAtOrAfter(events: { t: number }[], t: number): number {
-  let low = 0
-  let high = events.length
-  while (low < high) {
-    const middle = (low + high) >> 1
-    if ((events[middle]?.t ?? Infinity) < t) low = middle + 1
-    else high = middle
-  }
-  return low
 }

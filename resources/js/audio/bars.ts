@@ -55,3 +55,25 @@ export function secondsOf(timeline: Timeline, bars: number): number {
 
 /** Beats in the bar that the song begins with. */
 export const firstBeats = (timeline: Timeline | undefined): number => timeline?.bars[0]?.beats.length ?? 4
+
+/** The first beat at or after a second; the end of the song where none comes any more. */
+export function nextBeat(timeline: Timeline, t: number): { bar: number; beat: number; t: number } {
+  for (let bar = barAt(timeline, t); bar < timeline.bars.length; bar++) {
+    const beats = timeline.bars[bar]?.beats ?? []
+    const beat = beats.findIndex((each) => each >= t - ROUNDING)
+    if (beat >= 0) return { bar, beat, t: beats[beat] ?? t }
+  }
+  return { bar: timeline.bars.length, beat: 0, t: timeline.seconds }
+}
+
+/** Index of the first of these that begins at or after a second. */
+export function firstAtOrAfter(events: { t: number }[], t: number): number {
+  let low = 0
+  let high = events.length
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if ((events[middle]?.t ?? Infinity) < t) low = middle + 1
+    else high = middle
+  }
+  return low
+}

@@ -26,6 +26,8 @@ final class FitFigure extends Controller
     )])]
     public function __invoke(DocumentRequest $request, BreakdownJson $json): JsonResponse
     {
-        return new JsonResponse(['document' => $json->write((new LibraryFigurePlacer())->place($request->desk(), $request->string('slug')->toString(), $request->filled('pass')))]);
+        return new JsonResponse(['document' => $json->write(
+            (new LibraryFigurePlacer())->place($request->desk(), $request->string('slug')->toString(), $request->filled('pass')),
+        )]);
     }
 }

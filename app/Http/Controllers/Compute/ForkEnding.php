@@ -27,6 +27,8 @@ final class ForkEnding extends Controller
     {
         $section = $request->string('section')->toString();
 
-        return new JsonResponse(['document' => $json->write((new EndingForker())->fork($request->breakdown(), $section, $request->integer('bars')))]);
+        return new JsonResponse(
+            ['document' => $json->write((new EndingForker())->fork($request->breakdown(), $section, $request->integer('bars')))],
+        );
     }
 }

@@ -32,7 +32,12 @@ final class KeepFigure extends Controller
         new OA\Property(property: 'passes', type: 'array', items: new OA\Items(type: 'string'), nullable: true),
         new OA\Property(property: 'instead', type: 'boolean'),
         new OA\Property(property: 'octave', type: 'integer'),
-        new OA\Property(property: 'near', description: 'fret of the hand; where the grip is where none is said', type: 'integer', nullable: true),
+        new OA\Property(
+            property: 'near',
+            description: 'fret of the hand; where the grip is where none is said',
+            type: 'integer',
+            nullable: true,
+        ),
     ])), responses: [new OA\Response(
         response: 200,
         description: 'computed',
@@ -53,6 +58,8 @@ final class KeepFigure extends Controller
             near: $request->near(),
         );
 
-        return new JsonResponse(['document' => $json->write((new FigurePlacer())->place((new FigureKeeper())->keep($breakdown, $figure), $placed))]);
+        return new JsonResponse(
+            ['document' => $json->write((new FigurePlacer())->place((new FigureKeeper())->keep($breakdown, $figure), $placed))],
+        );
     }
 }

@@ -25,6 +25,8 @@ final class MovePass extends Controller
     )])]
     public function __invoke(DocumentRequest $request, BreakdownJson $json): JsonResponse
     {
-        return new JsonResponse(['document' => $json->write((new PassMover())->move($request->breakdown(), $request->string('pass')->toString(), $request->integer('position')))]);
+        return new JsonResponse(['document' => $json->write(
+            (new PassMover())->move($request->breakdown(), $request->string('pass')->toString(), $request->integer('position')),
+        )]);
     }
 }

@@ -23,7 +23,12 @@ use OpenApi\Attributes as OA;
             new OA\Property(property: 'why', type: 'string'),
             new OA\Property(property: 'back', description: 'line that ends on V', type: 'string'),
             new OA\Property(property: 'home', description: 'line that ends on I', type: 'string'),
-            new OA\Property(property: 'coloured_back', description: 'with a note that stays on top; null where none falls', type: 'string', nullable: true),
+            new OA\Property(
+                property: 'coloured_back',
+                description: 'with a note that stays on top; null where none falls',
+                type: 'string',
+                nullable: true,
+            ),
             new OA\Property(property: 'coloured_home', type: 'string', nullable: true),
         ],
         type: 'object',
@@ -76,7 +81,11 @@ final class OfferForms extends Controller
                 'coloured_back' => $coloured($each->back),
                 'coloured_home' => $coloured($each->home),
             ], Turnaround::in($key)),
-            'figures' => array_map(static fn (string $slug, array $each): array => ['slug' => $slug] + $each, array_keys($figures), $figures),
+            'figures' => array_map(
+                static fn (string $slug, array $each): array => ['slug' => $slug] + $each,
+                array_keys($figures),
+                $figures,
+            ),
             'ladders' => array_map(static fn (IntroLadder $ladder): array => [
                 'name' => $ladder->name,
                 'line' => $ladder->line(),

@@ -25,7 +25,12 @@ final class PlaceFigure extends Controller
         new OA\Property(property: 'passes', type: 'array', items: new OA\Items(type: 'string'), nullable: true),
         new OA\Property(property: 'instead', type: 'boolean'),
         new OA\Property(property: 'octave', type: 'integer'),
-        new OA\Property(property: 'near', description: 'fret of the hand; where the grip is where none is said', type: 'integer', nullable: true),
+        new OA\Property(
+            property: 'near',
+            description: 'fret of the hand; where the grip is where none is said',
+            type: 'integer',
+            nullable: true,
+        ),
     ])), responses: [new OA\Response(
         response: 200,
         description: 'computed',

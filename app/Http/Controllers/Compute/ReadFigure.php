@@ -28,7 +28,12 @@ final class ReadFigure extends Controller
         new OA\Property(property: 'over', description: 'chord; the one at the place where none is said', type: 'string', nullable: true),
         new OA\Property(property: 'relative_to', type: 'string', enum: RelativeTo::class, nullable: true),
         new OA\Property(property: 'octave', type: 'integer'),
-        new OA\Property(property: 'near', description: 'fret of the hand; where the grip is where none is said', type: 'integer', nullable: true),
+        new OA\Property(
+            property: 'near',
+            description: 'fret of the hand; where the grip is where none is said',
+            type: 'integer',
+            nullable: true,
+        ),
     ])), responses: [new OA\Response(
         response: 200,
         description: 'computed',

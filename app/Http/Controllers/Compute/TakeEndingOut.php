@@ -27,6 +27,8 @@ final class TakeEndingOut extends Controller
     {
         $section = $request->string('section')->toString();
 
-        return new JsonResponse(['document' => $json->write((new EndingRemover())->remove($request->breakdown(), $section, $request->integer('ending')))]);
+        return new JsonResponse(
+            ['document' => $json->write((new EndingRemover())->remove($request->breakdown(), $section, $request->integer('ending')))],
+        );
     }
 }

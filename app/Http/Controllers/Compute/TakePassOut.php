@@ -24,6 +24,8 @@ final class TakePassOut extends Controller
     )])]
     public function __invoke(DocumentRequest $request, BreakdownJson $json): JsonResponse
     {
-        return new JsonResponse(['document' => $json->write((new PassRemover())->remove($request->breakdown(), $request->string('pass')->toString()))]);
+        return new JsonResponse(
+            ['document' => $json->write((new PassRemover())->remove($request->breakdown(), $request->string('pass')->toString()))],
+        );
     }
 }

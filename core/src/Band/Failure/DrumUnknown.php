@@ -11,6 +11,8 @@ final class DrumUnknown extends BandException
 {
     public function __construct(public readonly string $name)
     {
-        parent::__construct(sprintf('"%s" is no drum of the set. A groove plays kick, rim, snare, hat, ride or shaker.', Quote::short($name)));
+        parent::__construct(
+            sprintf('"%s" is no drum of the set. A groove plays kick, rim, snare, hat, ride or shaker.', Quote::short($name)),
+        );
     }
 }

@@ -32,7 +32,10 @@ final readonly class EndingRemover
         $joined = count($endings) === 1;
         $bars = count($section->setting($breakdown->start)->reader()->read($section->line)->bars);
         $left = $breakdown->with(
-            sections: array_map(static fn (Section $each): Section => $each->id === $id ? self::ending($each, $endings) : $each, $breakdown->sections),
+            sections: array_map(
+                static fn (Section $each): Section => $each->id === $id ? self::ending($each, $endings) : $each,
+                $breakdown->sections,
+            ),
             lines: array_map(static fn (VoicingLine $line): VoicingLine => $line->with(
                 pins: array_values(array_filter($line->pins, static fn (Pin $pin): bool => ! $gone($pin->at))),
             ), $breakdown->lines),

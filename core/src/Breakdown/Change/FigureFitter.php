@@ -42,7 +42,10 @@ final readonly class FigureFitter
         );
         $notes = [];
         foreach ($figure->notes as $byStroke) {
-            $frets = array_filter(array_map(static fn (FigureNote $note): int => $note->fret, array_merge([], ...$byStroke)), static fn (int $fret): bool => $fret > 0);
+            $frets = array_filter(
+                array_map(static fn (FigureNote $note): int => $note->fret, array_merge([], ...$byStroke)),
+                static fn (int $fret): bool => $fret > 0,
+            );
             $laid = (new FigureMover($neck))->transposed(
                 array_map(static fn (array $own): array => array_map($sounding, $own), array_values($byStroke)),
                 0,

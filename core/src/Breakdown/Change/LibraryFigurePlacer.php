@@ -28,9 +28,20 @@ final readonly class LibraryFigurePlacer
         $length = FigureLibrary::all()[$slug]['bars'] ?? 1;
         $ending = $section->endings[0] ?? null;
         $bars = $ending === null ? $line : count($reader->read($ending->line)->bars);
-        $at = new Place($section->id, $endings === [] || $bars < $length ? null : 0, max(0, ($bars < $length ? $line : $bars) - $length), 0);
+        $at = new Place(
+            $section->id,
+            $endings === [] || $bars < $length ? null : 0,
+            max(0, ($bars < $length ? $line : $bars) - $length),
+            0,
+        );
         $breakdown = $desk->breakdown;
-        $figure = FigureLibrary::figure($slug, FreeId::after('f', $breakdown->figures), $desk->setting->key, $breakdown->neck, $desk->handAt($at, $desk->tools()->voiced()));
+        $figure = FigureLibrary::figure(
+            $slug,
+            FreeId::after('f', $breakdown->figures),
+            $desk->setting->key,
+            $breakdown->neck,
+            $desk->handAt($at, $desk->tools()->voiced()),
+        );
 
         return (new FigurePlacer())->place(
             (new FigureKeeper())->keep($breakdown, $figure),

@@ -15,6 +15,9 @@ final class BarUnknown extends BreakdownNotValid
      */
     public function __construct(public readonly string $section, public readonly int $bar, public readonly int $bars)
     {
-        parent::__construct(sprintf('There is no bar %d here: this part of section "%s" has %d.', $bar + 1, Quote::short($section), $bars), '/sections');
+        parent::__construct(
+            sprintf('There is no bar %d here: this part of section "%s" has %d.', $bar + 1, Quote::short($section), $bars),
+            '/sections',
+        );
     }
 }

@@ -10,6 +10,9 @@ final class FigureNoteOutOfRange extends BreakdownNotValid
 {
     public function __construct(public readonly int $string, public readonly int $fret)
     {
-        parent::__construct(sprintf('String %d, fret %d is no place on a neck: strings count from 1 (highest), frets from 0 to 24.', $string, $fret), '');
+        parent::__construct(
+            sprintf('String %d, fret %d is no place on a neck: strings count from 1 (highest), frets from 0 to 24.', $string, $fret),
+            '',
+        );
     }
 }

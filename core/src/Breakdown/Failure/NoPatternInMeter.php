@@ -10,6 +10,9 @@ final class NoPatternInMeter extends BreakdownNotValid
 {
     public function __construct(public readonly int $section, public readonly string $name, public readonly string $meter)
     {
-        parent::__construct(sprintf('Section %s is in %s, and no pattern is. Add one in %s.', $name, $meter, $meter), "/sections/{$section}");
+        parent::__construct(
+            sprintf('Section %s is in %s, and no pattern is. Add one in %s.', $name, $meter, $meter),
+            "/sections/{$section}",
+        );
     }
 }

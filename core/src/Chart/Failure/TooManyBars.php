@@ -10,6 +10,8 @@ final class TooManyBars extends ChartException
 {
     public function __construct(public readonly int $bars, public readonly int $most)
     {
-        parent::__construct(sprintf('%d bars are more than one breakdown holds; %d is the most. Leave the repeats to the loop.', $bars, $most));
+        parent::__construct(
+            sprintf('%d bars are more than one breakdown holds; %d is the most. Leave the repeats to the loop.', $bars, $most),
+        );
     }
 }

@@ -10,6 +10,8 @@ final class WavHeaderNotPossible extends WavNotReadable
 {
     public function __construct(public readonly string $what)
     {
-        parent::__construct(sprintf('The header of this WAV file cannot be right: %s. Save it anew from the program it comes from.', $what));
+        parent::__construct(
+            sprintf('The header of this WAV file cannot be right: %s. Save it anew from the program it comes from.', $what),
+        );
     }
 }

@@ -10,6 +10,8 @@ final class NoStrokesHeard extends ListeningException
 {
     public function __construct()
     {
-        parent::__construct('No stroke begins anywhere in this recording: it is noise, or one long sound. Record the guitar closer, or alone.');
+        parent::__construct(
+            'No stroke begins anywhere in this recording: it is noise, or one long sound. Record the guitar closer, or alone.',
+        );
     }
 }

@@ -66,7 +66,10 @@ final readonly class LockReporter
         ));
         $after = count(array_filter($missed, static fn (int $index): bool => $plan->onsets[$index]->t > $lastMet));
         $missedSlots = array_map(static fn (int $index): int => $plan->onsets[$index]->slot, $missed);
-        $extra = array_values(array_filter($matching->extra, static fn (int $stroke): bool => ! $asked->isClosing($played[$stroke]) && ! $timeline->isFreeAt($played[$stroke])));
+        $extra = array_values(array_filter(
+            $matching->extra,
+            static fn (int $stroke): bool => ! $asked->isClosing($played[$stroke]) && ! $timeline->isFreeAt($played[$stroke]),
+        ));
         $extraSlots = array_map(
             static fn (int $stroke): int => (int) $timeline->slotNear($played[$stroke] - self::shiftAt($plan, $matching, $played[$stroke])),
             $extra,

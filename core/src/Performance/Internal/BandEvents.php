@@ -54,7 +54,14 @@ final readonly class BandEvents
                 Instrument::Guitar => [EventKind::Ring, max(self::SHORTEST_SECONDS, $held)],
             };
 
-            return new Event($part, $from, $seconds, $note->pitch, min(1.0, $note->loudness * $part->level * $gains->at($note->tick)), $kind);
+            return new Event(
+                $part,
+                $from,
+                $seconds,
+                $note->pitch,
+                min(1.0, $note->loudness * $part->level * $gains->at($note->tick)),
+                $kind,
+            );
         }, $player->play($course, $grooves));
     }
 }

@@ -210,8 +210,15 @@ final class FigureStrokes
      * @param list<int>                            $strings
      * @param array<int, \Gravik\Strokes\Ornament> $ornaments
      */
-    private function played(Stroke $stroke, Span $span, int $chord, int $tick, Voicing $voicing, array $strings, array $ornaments): PlayedStroke
-    {
+    private function played(
+        Stroke $stroke,
+        Span $span,
+        int $chord,
+        int $tick,
+        Voicing $voicing,
+        array $strings,
+        array $ornaments,
+    ): PlayedStroke {
         return new PlayedStroke(
             $stroke,
             $span->slotNear($tick),

@@ -60,7 +60,16 @@ final readonly class Spans
                     $hand = $hands[$key] ??= $this->hand($playing, $visit->setting->feel, $ruler, $thinned, $slots[$id]);
                 }
                 $before = $playing;
-                $spans[] = $last = new Span($from, $until, $begins, $hand, $playing->line, $playing->texture, $playing->dynamic, $playing->level);
+                $spans[] = $last = new Span(
+                    $from,
+                    $until,
+                    $begins,
+                    $hand,
+                    $playing->line,
+                    $playing->texture,
+                    $playing->dynamic,
+                    $playing->level,
+                );
             }
         }
 

@@ -104,7 +104,10 @@ enum BarMove: string
         $strokes = $bar->streams[0]->strokes;
         $begins = isset($strokes[0]) && $strokes[0]->at === 0;
         $first = $begins ? array_shift($strokes) : new Stroke(0, 1);
-        $changed = new Stream($bar->streams[0]->name, [$change($first->isDead() ? $first->articulated(Articulation::Ring) : $first), ...$strokes]);
+        $changed = new Stream(
+            $bar->streams[0]->name,
+            [$change($first->isDead() ? $first->articulated(Articulation::Ring) : $first), ...$strokes],
+        );
 
         return $bar->withStreams([$changed, ...array_slice($bar->streams, 1)]);
     }

@@ -49,7 +49,11 @@ final readonly class CountLine
         foreach ($beats as $number => $syllables) {
             $division = self::division(array_column($syllables, 'said'), $meter);
             if ($division === null) {
-                throw new BeatCountedInTwoDivisions(implode(' ', array_column($syllables, 'said')), $number % $perBar + 1, $syllables[0]['at']);
+                throw new BeatCountedInTwoDivisions(
+                    implode(' ', array_column($syllables, 'said')),
+                    $number % $perBar + 1,
+                    $syllables[0]['at'],
+                );
             }
             $last = -1;
             $ta = 0;

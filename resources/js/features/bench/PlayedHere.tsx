@@ -1,6 +1,6 @@
 import { Input, Select } from 'antd'
 import { withLine, withPattern } from '../../api/desk'
-import { playHere } from '../../api/queries'
+import { playHere } from '../../api/song'
 import { useBench } from './benchContext'
 import { useRemake } from './useRemake'
 

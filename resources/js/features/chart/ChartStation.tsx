@@ -1,6 +1,7 @@
 import { Button, Segmented, Select } from 'antd'
 import { useState } from 'react'
-import { addPass, addSection, moveToKey, useChart } from '../../api/queries'
+import { moveToKey, useChart } from '../../api/queries'
+import { addPass, addSection } from '../../api/song'
 import type { ChartSection } from '../../api/types'
 import { isKeyTyped, KEYS } from '../../ui/choices'
 import { useKeys } from '../../ui/keys'

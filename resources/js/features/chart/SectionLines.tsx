@@ -1,5 +1,5 @@
 import { Button, Input, Select } from 'antd'
-import { forkEnding, takeEndingOut } from '../../api/queries'
+import { forkEnding, takeEndingOut } from '../../api/song'
 import type { BreakdownDocument, ChartSection } from '../../api/types'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { useRemake } from '../bench/useRemake'

@@ -1,5 +1,5 @@
 import { Button, Popover, Select } from 'antd'
-import { forkEnding, moveSection, splitSection, takeSectionOut } from '../../api/queries'
+import { forkEnding, moveSection, splitSection, takeSectionOut } from '../../api/song'
 import type { ChartSection } from '../../api/types'
 import { useDocument } from '../bench/benchContext'
 import { useRemake } from '../bench/useRemake'

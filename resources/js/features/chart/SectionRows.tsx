@@ -2,7 +2,7 @@ import { useRef } from 'react'
 import type { ChartBar, ChartSection, Timeline } from '../../api/types'
 import { band } from '../../audio/band'
 import { useBandFrames } from '../../audio/useBandFrames'
-import { ChordText } from '../../ui/ChordText'
+import { ChordName } from './ChordName'
 import { countOf, ordinal } from '../../ui/words'
 import { BarStrokes } from './BarStrokes'
 
@@ -79,27 +79,14 @@ function BarBox({ bar, ending, beats, names, timeline, large }: BoxProps) {
         onDoubleClick={() => played >= 0 && band.set({ loop: [played, played] })}
       >
         {bar.chords.map((chord) => (
-          <span
-            key={chord.at}
-            className={chord.symbol === null && chord.typed !== '' && !/^n\.?c/i.test(chord.typed) ? 'bar-chord unread' : 'bar-chord'}
-            style={{ flexGrow: chord.beats }}
-          >
-            {chord.symbol === null ? (
-              <ChordText root={chord.typed === '' ? '·' : chord.typed} ending="" size={15} />
-            ) : names === 'letters' ? (
-              <ChordText root={chord.root ?? ''} ending={chord.ending ?? ''} size={size} />
-            ) : (
-              <span className="chord-text" style={{ fontSize: 0.75 * size }}>
-                {names === 'steps' ? chord.plain_numeral : chord.numeral}
-              </span>
-            )}
+          <ChordName key={chord.at} chord={chord} names={names} size={size}>
             {chord.approach !== null && <small className="approach">↠ {chord.approach}</small>}
             {chord.shape !== null && (
               <small className="held" aria-label={`held as ${chord.shape}`}>
                 {chord.shape}
               </small>
             )}
-          </span>
+          </ChordName>
         ))}
         <span className="beat-ticks" aria-hidden="true">
           {Array.from({ length: beats }, (_, beat) => (

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { App, Button } from 'antd'
-import { forgetMove, keys, useMoves } from '../../api/queries'
+import { keys } from '../../api/queries'
+import { forgetMove, useMoves } from '../../api/song'
 import { Dialog } from '../../ui/Dialog'
 
 /** The moves that were recorded from songs, to be played in any. */

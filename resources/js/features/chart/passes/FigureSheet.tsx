@@ -1,7 +1,7 @@
 import { Button, Input, Segmented } from 'antd'
 import { useState } from 'react'
 import { ApiError } from '../../../api/client'
-import { keepFigure, useFigure } from '../../../api/queries'
+import { keepFigure, useFigure } from '../../../api/song'
 import type { LaidFigure } from '../../../api/types'
 import { hearLine } from '../../../audio/hearGrip'
 import { useKeys } from '../../../ui/keys'

@@ -2,7 +2,7 @@ import { useRef } from 'react'
 import type { ChartBar } from '../../../api/types'
 import { band } from '../../../audio/band'
 import { useBandFrames } from '../../../audio/useBandFrames'
-import { ChordText } from '../../../ui/ChordText'
+import { ChordName } from '../ChordName'
 import { useBench } from '../../bench/benchContext'
 import type { Names } from '../SectionRows'
 import { ordinal } from '../../../ui/words'
@@ -85,21 +85,7 @@ function Chords({ bar, names, small }: { bar: ChartBar; names: Names; small: boo
   return (
     <>
       {bar.chords.map((chord) => (
-        <span
-          key={chord.at}
-          className={chord.symbol === null && chord.typed !== '' && !/^n\.?c/i.test(chord.typed) ? 'bar-chord unread' : 'bar-chord'}
-          style={{ flexGrow: chord.beats }}
-        >
-          {chord.symbol === null ? (
-            <ChordText root={chord.typed === '' ? '·' : chord.typed} ending="" size={14} />
-          ) : names === 'letters' ? (
-            <ChordText root={chord.root ?? ''} ending={chord.ending ?? ''} size={size} />
-          ) : (
-            <span className="chord-text" style={{ fontSize: 0.75 * size }}>
-              {names === 'steps' ? chord.plain_numeral : chord.numeral}
-            </span>
-          )}
-        </span>
+        <ChordName key={chord.at} chord={chord} names={names} size={size} />
       ))}
     </>
   )

@@ -1,6 +1,7 @@
 import { Button, Input } from 'antd'
 import { useState } from 'react'
-import { useChoices, useMoves } from '../../../api/queries'
+import { useChoices } from '../../../api/queries'
+import { useMoves } from '../../../api/song'
 import type { usePassChanges } from './usePassChanges'
 
 type Props = {

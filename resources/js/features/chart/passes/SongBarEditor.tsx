@@ -1,5 +1,5 @@
 import { Button, Checkbox, Input } from 'antd'
-import { setCell } from '../../../api/queries'
+import { setCell } from '../../../api/song'
 import type { BreakdownDocument } from '../../../api/types'
 import { useBench } from '../../bench/benchContext'
 import { useRemake } from '../../bench/useRemake'

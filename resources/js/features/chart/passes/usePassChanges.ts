@@ -1,9 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { App } from 'antd'
+import { keys } from '../../../api/queries'
 import {
   addPass,
   keepMove,
-  keys,
   layMove,
   movePass,
   placeFigure,
@@ -13,7 +13,7 @@ import {
   takePassOut,
   type CellTold,
   type MoveAt,
-} from '../../../api/queries'
+} from '../../../api/song'
 import type { BreakdownDocument, Choices, PassDocument } from '../../../api/types'
 import { useBench, useMine } from '../../bench/benchContext'
 import { useRemake } from '../../bench/useRemake'
