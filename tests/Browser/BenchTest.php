@@ -168,9 +168,8 @@ it('takes a rhythm that is tapped in, and shows the schools side by side', funct
         const watch = () => {
           counted ||= place.textContent.startsWith('–')
           if (!counted || !place.textContent.startsWith('1 . 1')) return requestAnimationFrame(watch)
-          for (
-              const [key, beats] of [['f', 0], ['j', 0.5], ['d', 1], ['f', 2], ['j', 2.5], ['d', 3]],
-          ) setTimeout(() => tap(key), beats * 1200)
+          const rhythm = [['f', 0], ['j', 0.5], ['d', 1], ['f', 2], ['j', 2.5], ['d', 3]]
+          for (const [key, beats] of rhythm) setTimeout(() => tap(key), beats * 1200)
         }
         requestAnimationFrame(watch)
         JS;
