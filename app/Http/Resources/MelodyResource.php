@@ -7,7 +7,7 @@ namespace App\Http\Resources;
 use Gravik\Neck\Melody\HarmonisedNote;
 use Gravik\Neck\Melody\RiffNote;
 use Gravik\Neck\Melody\RiffPlace;
-use Gravik\Strokes\Written\FigureLine;
+use Gravik\Strokes\Written\FigureRhythm;
 use Gravik\Time\Meter;
 use OpenApi\Attributes as OA;
 
@@ -69,9 +69,8 @@ final class MelodyResource
             'one' => $notes($place->one),
             'four' => $notes($place->four),
             'five' => $notes($place->five),
-            'counted' => FigureLine::evenly(
+            'counted' => (new FigureRhythm($meter))->evenly(
                 array_map(static fn (RiffNote $note): string => "{$note->string}:{$note->fret}", $place->one),
-                $meter,
             ),
             'near' => $place->position(),
         ];

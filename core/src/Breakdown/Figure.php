@@ -48,6 +48,20 @@ final readonly class Figure
         return new self($this->id, $this->name, $this->pattern, $notes, $this->chord, $this->key, $this->relativeTo, $this->nickname);
     }
 
+    /** Whether a fixed place is that of one of its notes. */
+    public function has(FixedNote $fixed): bool
+    {
+        foreach ($this->pattern->streams[$fixed->stream]->strokes ?? [] as $place => $stroke) {
+            foreach ($this->notesOf($fixed->stream, $place) as $note) {
+                if ($fixed->isOf($fixed->stream, $stroke->at, $note->string)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
     /** @return list<FigureNote> of one stroke; none where it strikes the grip */
     public function notesOf(int $stream, int $stroke): array
     {

@@ -25,19 +25,21 @@ final readonly class FigureLayout
     /**
      * @param int $octaves up or down from where it lies nearest to the hand
      * @param int $near    fret of the hand's first finger
+     * @param list<FixedNote> $fixed
      *
      * @return list<array<int, list<?RiffNote>>> by stream and stroke; null for a note that lies nowhere
      */
-    public function of(Figure $figure, ChordSymbol $chord, Key $key, int $octaves, int $near): array
+    public function of(Figure $figure, ChordSymbol $chord, Key $key, int $octaves, int $near, array $fixed = []): array
     {
-        return array_map(function (array $byStroke) use ($figure, $chord, $key, $octaves, $near): array {
+        return array_map(function (array $byStroke, int $stream) use ($figure, $chord, $key, $octaves, $near, $fixed): array {
+            $places = $this->fixed($figure, $stream, $fixed);
             $steps = array_map(fn (array $notes): array => array_map($this->sounding(...), $notes), array_values($byStroke));
 
             return array_combine(array_keys($byStroke), match ($figure->relativeTo) {
-                RelativeTo::Chord => $this->mover->overChord($steps, $figure->chord, $chord, $octaves, $near),
-                RelativeTo::Key => $this->mover->transposed($steps, $figure->key->semitonesTo($key), $octaves, $near),
+                RelativeTo::Chord => $this->mover->overChord($steps, $figure->chord, $chord, $octaves, $near, $places),
+                RelativeTo::Key => $this->mover->transposed($steps, $figure->key->semitonesTo($key), $octaves, $near, $places),
             });
-        }, $figure->notes);
+        }, $figure->notes, array_keys($figure->notes));
     }
 
     /** @return list<int> frets of the hand at which all of it lies under the fingers, each another way to play it */
@@ -57,6 +59,28 @@ final readonly class FigureLayout
         }
 
         return array_values($hands);
+    }
+
+    /**
+     * @param list<FixedNote> $fixed
+     *
+     * @return array<int, array<int, RiffNote>> by the order of the strokes that have notes, and of the note
+     */
+    private function fixed(Figure $figure, int $stream, array $fixed): array
+    {
+        $places = [];
+        foreach (array_keys($figure->notes[$stream]) as $step => $stroke) {
+            $tick = $figure->pattern->streams[$stream]->strokes[$stroke]->at;
+            foreach ($figure->notesOf($stream, $stroke) as $order => $note) {
+                foreach ($fixed as $each) {
+                    if ($each->isOf($stream, $tick, $note->string)) {
+                        $places[$step][$order] = $this->sounding(new FigureNote($each->string, $each->fret));
+                    }
+                }
+            }
+        }
+
+        return $places;
     }
 
     private function sounding(FigureNote $note): RiffNote

@@ -16,23 +16,27 @@ final readonly class MelodyOverForm
      *
      * @param int $bar of the form that the melody begins in, from 0
      *
-     * @return list<HarmonisedNote>
+     * @return list<list<HarmonisedNote>> bar by bar
      *
      * @throws NeckException where the melody cannot be read, or does not lie on the neck
      */
-    public function harmonise(Breakdown $breakdown, string $melody, int $bar): array
+    public function bars(Breakdown $breakdown, string $melody, int $bar): array
     {
         $harmoniser = new Harmoniser($breakdown->neck, $breakdown->start->key);
         $form = $breakdown->written();
         $tonic = $breakdown->start->key->tonicTriad();
         $line = [];
-        foreach ($harmoniser->parse($melody) as $place => $notes) {
+        $typed = $harmoniser->parse($melody);
+        foreach ($typed as $place => $notes) {
             $chords = $form->chordsOfBar($bar + $place);
             foreach ($notes as $order => $midi) {
                 $line[] = [$midi, $chords === [] ? $tonic : $chords[intdiv($order * count($chords), count($notes))]];
             }
         }
+        $harmonised = $harmoniser->harmonise($line);
 
-        return $harmoniser->harmonise($line);
+        return array_map(static function (array $notes) use (&$harmonised): array {
+            return array_splice($harmonised, 0, count($notes));
+        }, $typed);
     }
 }

@@ -12,11 +12,12 @@ use Gravik\Chart\Visit;
 final readonly class PlacedFigure
 {
     /**
-     * @param ?list<string> $passes  ids of those it is played in; null for all
-     * @param ?list<int>    $times   of the section in a pass, from 1; null for all
-     * @param bool          $instead of the strokes there; else over them
-     * @param int           $octave  up or down from where it lies nearest to the hand, −2 to 2
-     * @param ?int          $near    fret at which the hand is to be; null where the grip is
+     * @param ?list<string>   $passes  ids of those it is played in; null for all
+     * @param ?list<int>      $times   of the section in a pass, from 1; null for all
+     * @param bool            $instead of the strokes there; else over them
+     * @param int             $octave  up or down from where it lies nearest to the hand, −2 to 2
+     * @param ?int            $near    fret at which the hand is to be; null where the grip is
+     * @param list<FixedNote> $fixed   notes whose place the teacher chose
      */
     public function __construct(
         public Figure $figure,
@@ -26,26 +27,54 @@ final readonly class PlacedFigure
         public bool $instead = true,
         public int $octave = 0,
         public ?int $near = null,
+        public array $fixed = [],
     ) {
         if (abs($octave) > 2 || ($near !== null && ($near < 0 || $near > 20))) {
             throw new FigureNotPossible('is moved by at most two octaves, to a hand at fret 0 to 20');
+        }
+        foreach ($fixed as $number => $each) {
+            if (! $figure->has($each)) {
+                throw new FigureNotPossible('has a place fixed only for notes of its own');
+            }
+            foreach (array_slice($fixed, 0, $number) as $other) {
+                if ([$each->stream, $each->tick] === [$other->stream, $other->tick] && in_array(true, [
+                    $each->note === $other->note, $each->string === $other->string,
+                ], true)) {
+                    throw new FigureNotPossible('has each note of a stroke fixed once, on a string of its own');
+                }
+            }
         }
     }
 
     public function at(Place $place): self
     {
-        return new self($this->figure, $place, $this->passes, $this->times, $this->instead, $this->octave, $this->near);
+        return $this->with(at: $place);
     }
 
+    /** The same place with a figure in another wording; notes that it has not any more are not fixed either. */
     public function of(Figure $figure): self
     {
-        return new self($figure, $this->at, $this->passes, $this->times, $this->instead, $this->octave, $this->near);
+        return $this->with(figure: $figure, fixed: array_values(array_filter($this->fixed, $figure->has(...))));
     }
 
     /** @param list<string> $passes */
     public function in(array $passes): self
     {
-        return new self($this->figure, $this->at, $passes, $this->times, $this->instead, $this->octave, $this->near);
+        return $this->with(passes: $passes);
+    }
+
+    /** With its fixed notes so many frets higher on their strings; those beyond the neck lie where the rule puts them. */
+    public function shifted(int $frets): self
+    {
+        return $this->with(fixed: array_values(array_filter(array_map(
+            static fn (FixedNote $each): ?FixedNote => $each->shifted($frets),
+            $this->fixed,
+        ))));
+    }
+
+    public function unfixed(): self
+    {
+        return $this->with(fixed: []);
     }
 
     public function isPlayedIn(Visit $visit): bool
@@ -53,5 +82,23 @@ final readonly class PlacedFigure
         return $visit->section->id === $this->at->section
             && ($this->passes === null || in_array($visit->pass, $this->passes, true))
             && ($this->times === null || in_array($visit->time, $this->times, true));
+    }
+
+    /**
+     * @param ?list<string>    $passes
+     * @param ?list<FixedNote> $fixed
+     */
+    private function with(?Figure $figure = null, ?Place $at = null, ?array $passes = null, ?array $fixed = null): self
+    {
+        return new self(
+            $figure ?? $this->figure,
+            $at ?? $this->at,
+            $passes ?? $this->passes,
+            $this->times,
+            $this->instead,
+            $this->octave,
+            $this->near,
+            $fixed ?? $this->fixed,
+        );
     }
 }

@@ -9,8 +9,11 @@ use Gravik\Breakdown\Change\PassAdder;
 use Gravik\Breakdown\Change\Retuner;
 use Gravik\Breakdown\Change\SectionRemover;
 use Gravik\Breakdown\Change\SectionSplitter;
+use Gravik\Breakdown\Change\Transposer;
 use Gravik\Breakdown\Desk;
+use Gravik\Breakdown\Failure\FigureNotPossible;
 use Gravik\Breakdown\FigureLayout;
+use Gravik\Breakdown\FixedNote;
 use Gravik\Breakdown\PlacedFigure;
 use Gravik\Breakdown\RelativeTo;
 use Gravik\Breakdown\TypedFigure;
@@ -121,3 +124,24 @@ it('knows the chord that is written at a place, or goes on there, and the hand t
         )->toBe($desk->tools()->voiced()->path->voicings[0]->position ?: 1)
         ->and($desk->handAt(new Place('a', null, 7, 0), $desk->tools()->voiced()))->toBe(1);
 });
+
+it('carries fixed notes with the song, and lets go of those that another wording has not any more', function (): void {
+    $song = (new FigureKeeper())->keep(quayside(), gull());
+    $fixed = [new FixedNote(0, 0, 6, 5, 10), new FixedNote(0, 960, 5, 6, 23)];
+    $placed = (new FigurePlacer())->place($song->with(played: []), new PlacedFigure(gull(), new Place('a', null, 0, 0), fixed: $fixed));
+    $frets = static fn (Breakdown $of): array => array_map(static fn (FixedNote $each): string => "{$each->string}:{$each->fret}", $of->played[0]->fixed);
+
+    expect($frets((new Transposer())->transpose($placed, Key::parse('E minor'))->breakdown))->toBe(['5:12'])
+        ->and($frets((new FigureKeeper())->keep($placed, gull('1=6:5 2=4:2 (3) (4)'))))->toBe(['5:10'])
+        ->and($frets((new Retuner())->retune($placed, Tuning::parse('dadgad'))))->toBe([]);
+});
+
+it('fixes only notes that a figure has, each of a stroke on a string of its own', function (FixedNote ...$fixed): void {
+    expect(static fn () => new PlacedFigure(gull('1=6:3+5:2 (2) (3) (4)'), new Place('a', null, 0, 0), fixed: $fixed))
+        ->toThrow(FigureNotPossible::class);
+})->with([
+    'another tick' => [new FixedNote(0, 960, 6, 5, 1)],
+    'another string' => [new FixedNote(0, 0, 4, 5, 1)],
+    'both on one string' => [new FixedNote(0, 0, 6, 4, 1), new FixedNote(0, 0, 5, 4, 3)],
+    'one twice' => [new FixedNote(0, 0, 6, 4, 1), new FixedNote(0, 0, 6, 3, 3)],
+]);

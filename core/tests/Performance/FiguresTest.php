@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Gravik\Breakdown\Figure;
 use Gravik\Breakdown\FigureNote;
+use Gravik\Breakdown\FixedNote;
 use Gravik\Breakdown\PlacedFigure;
 use Gravik\Breakdown\RelativeTo;
 use Gravik\Chart\Place;
@@ -117,12 +118,10 @@ it('says where a note cannot be read', function (string $typed, int $at): void {
     }
 })->with([['1=5:3 2=9:1 3 4', 8], ['1=5:3 2=4:1+4 3 4', 12], ['1= 2 3 4', 2], ['1=5:3 2 zwo 3 4', 8]]);
 
-it('lays notes without a rhythm evenly into bars that can be counted', function (array $notes, string $meter, string $counted): void {
-    $line = FigureLine::evenly($notes, Meter::parse($meter));
+it('plays a note where it was fixed, and the others by rule around it', function (): void {
+    $figure = figureTyped('1=6:3 2=5:2 3=5:5+4:5 (4)');
+    $fixed = [new FixedNote(0, 960, 5, 6, 7), new FixedNote(0, 1920, 4, 3, 0)];
+    $timeline = playedWith(new PlacedFigure($figure, new Place('a', null, 0, 0), near: 2, fixed: $fixed));
 
-    expect($line)->toBe($counted)->and(FigureLine::parse([$line], Meter::parse($meter))->notes[0])->toHaveCount(count($notes));
-})->with([
-    'half a bar' => [['6:3', '5:0', '5:2'], '4/4', '1=6:3 &=5:0 2=5:2 (&) (3) (&) (4) (&)'],
-    'into a second bar' => [['6:3', '6:5', '5:3', '5:5', '4:3'], '2/4', '1=6:3 &=6:5 2=5:3 &=5:5 | 1=4:3 (&) (2) (&)'],
-    'on the thirds of dotted beats' => [['6:3', '6:5', '5:3', '5:5'], '6/8', '1=6:3 &=6:5 a=5:3 2=5:5 (&) (a)'],
-]);
+    expect(ownIn($timeline, 0))->toBe(['1 6:3', '2 6:7', '3 5:5+3:0']);
+});

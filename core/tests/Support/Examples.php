@@ -169,7 +169,8 @@ final class Examples
             ]],
             'placed' => [
                 ['what' => 'm1', 'at' => $place(0), 'symbol' => 'Dm6', 'passes' => ['2'], 'times' => [1]],
-                ['what' => 'f1', 'at' => $place(1), 'passes' => ['2'], 'times' => [2], 'instead' => false, 'octave' => 1, 'near' => 7],
+                ['what' => 'f1', 'at' => $place(1), 'passes' => ['2'], 'times' => [2], 'instead' => false, 'octave' => 1, 'near' => 7,
+                    'fixed' => [['stream' => 0, 'tick' => 0, 'note' => 2, 'string' => 1, 'fret' => 10]]],
             ],
             'parts' => [
                 ['id' => 'guitar', 'instrument' => 'guitar', 'level' => 0.8, 'offsetMs' => 0, 'straight' => false],

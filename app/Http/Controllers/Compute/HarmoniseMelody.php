@@ -26,7 +26,7 @@ final class HarmoniseMelody extends Controller
     public function __invoke(DocumentRequest $request): JsonResponse
     {
         $melody = $request->string('melody')->toString();
-        $line = (new MelodyOverForm())->harmonise($request->breakdown(), $melody, max(0, $request->integer('bar')));
+        $line = array_merge(...(new MelodyOverForm())->bars($request->breakdown(), $melody, max(0, $request->integer('bar'))));
 
         return new JsonResponse(array_map(MelodyResource::note(...), $line));
     }

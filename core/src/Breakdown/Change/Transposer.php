@@ -6,6 +6,7 @@ namespace Gravik\Breakdown\Change;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\MovedBreakdown;
+use Gravik\Breakdown\PlacedFigure;
 use Gravik\Chart\ChartLine;
 use Gravik\Chart\Ending;
 use Gravik\Chart\Pin;
@@ -29,6 +30,7 @@ final readonly class Transposer
                 static fn (Section $section): Section => self::section($section, $reader, $from, $to),
                 $breakdown->sections,
             ),
+            played: array_map(static fn (PlacedFigure $each): PlacedFigure => $each->shifted($semitones), $breakdown->played),
             placed: array_map(static fn (PlacedMove $each): PlacedMove => $each->with(symbol: $carried($each->symbol)), $breakdown->placed),
         );
 

@@ -216,6 +216,11 @@ final readonly class Validity
         foreach ($this->breakdown->played as $number => $played) {
             $pointer = '/placed/'.(count($this->breakdown->placed) + $number);
             $this->has('sections', $played->at->section, "{$pointer}/at/section");
+            foreach ($played->fixed as $place => $note) {
+                if ($note->string > $strings) {
+                    throw new FigureOffTheStrings("{$pointer}/fixed/{$place}/string", $note->string, $strings);
+                }
+            }
             foreach ($played->passes ?? [] as $place => $pass) {
                 $this->has('passes', $pass, "{$pointer}/passes/{$place}");
             }

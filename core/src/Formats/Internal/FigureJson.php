@@ -7,6 +7,7 @@ namespace Gravik\Formats\Internal;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Figure;
 use Gravik\Breakdown\FigureNote;
+use Gravik\Breakdown\FixedNote;
 use Gravik\Breakdown\PlacedFigure;
 use Gravik\Breakdown\RelativeTo;
 use Gravik\Formats\PatternJson;
@@ -25,6 +26,8 @@ use Gravik\Time\Meter;
  */
 final readonly class FigureJson
 {
+    private const MOST_FIXED = 400;
+
     public function __construct(private PatternJson $patterns = new PatternJson(), private SongJson $song = new SongJson()) {}
 
     public function figure(mixed $value, string $pointer): Figure
@@ -79,7 +82,7 @@ final readonly class FigureJson
 
     public function placed(Figure $figure, Fields $fields): PlacedFigure
     {
-        $fields->only(['what', 'at', 'passes', 'times', 'instead', 'octave', 'near']);
+        $fields->only(['what', 'at', 'passes', 'times', 'instead', 'octave', 'near', 'fixed']);
 
         return $fields->build(fn (): PlacedFigure => new PlacedFigure(
             $figure,
@@ -89,6 +92,7 @@ final readonly class FigureJson
             ! $fields->has('instead') || $fields->bool('instead'),
             $fields->has('octave') ? $fields->int('octave') : 0,
             $fields->has('near') ? $fields->int('near') : null,
+            $fields->has('fixed') ? $fields->list('fixed', self::fixed(...), self::MOST_FIXED) : [],
         ));
     }
 
@@ -101,7 +105,21 @@ final readonly class FigureJson
             'instead' => $placed->instead ? null : false,
             'octave' => $placed->octave === 0 ? null : $placed->octave,
             'near' => $placed->near,
+            'fixed' => $placed->fixed === [] ? null : array_map(get_object_vars(...), $placed->fixed),
         ], static fn (mixed $told): bool => $told !== null);
+    }
+
+    private static function fixed(mixed $value, string $pointer): FixedNote
+    {
+        $fields = Fields::of($value, $pointer)->only(['stream', 'tick', 'note', 'string', 'fret']);
+
+        return $fields->build(static fn (): FixedNote => new FixedNote(
+            $fields->int('stream'),
+            $fields->int('tick'),
+            $fields->int('note'),
+            $fields->int('string'),
+            $fields->int('fret'),
+        ));
     }
 
     /** @return array<int, list<FigureNote>> place of the stroke => its notes */

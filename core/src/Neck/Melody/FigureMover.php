@@ -43,10 +43,11 @@ final readonly class FigureMover
      * @param list<list<RiffNote>> $steps   what is struck together, one after the other
      * @param int                  $octaves up or down from where it lies nearest to the hand
      * @param int                  $near    fret of the hand's first finger
+     * @param array<int, array<int, RiffNote>> $fixed by step and note: where it is played whatever the rule says
      *
      * @return list<list<?RiffNote>>
      */
-    public function overChord(array $steps, ChordSymbol $from, ChordSymbol $to, int $octaves, int $near): array
+    public function overChord(array $steps, ChordSymbol $from, ChordSymbol $to, int $octaves, int $near, array $fixed = []): array
     {
         $by = ($to->rootPitchClass() - $from->rootPitchClass() + 18) % 12 - 6;
 
@@ -56,20 +57,21 @@ final readonly class FigureMover
                 $step,
             ),
             $steps,
-        ), $octaves, $near);
+        ), $octaves, $near, $fixed);
     }
 
     /**
      * @param list<list<RiffNote>> $steps
+     * @param array<int, array<int, RiffNote>> $fixed by step and note: where it is played whatever the rule says
      *
      * @return list<list<?RiffNote>> every note as many semitones away, in the octave that lies nearest to the hand and as many from it
      */
-    public function transposed(array $steps, int $semitones, int $octaves, int $near): array
+    public function transposed(array $steps, int $semitones, int $octaves, int $near, array $fixed = []): array
     {
         return $this->nearest(array_map(
             static fn (array $step): array => array_map(static fn (RiffNote $note): int => $note->midi + $semitones, $step),
             $steps,
-        ), $octaves, $near);
+        ), $octaves, $near, $fixed);
     }
 
     /** By how many semitones a chord tone changes where the other chord has its degree altered otherwise. */
@@ -93,25 +95,28 @@ final readonly class FigureMover
 
     /**
      * @param list<list<int>> $steps MIDI numbers
+     * @param array<int, array<int, RiffNote>> $fixed
      *
      * @return list<list<?RiffNote>>
      */
-    private function nearest(array $steps, int $octaves, int $near): array
+    private function nearest(array $steps, int $octaves, int $near, array $fixed): array
     {
-        [$least, $nearest] = $this->layOut($steps, $near);
+        [$least, $nearest] = $this->layOut($steps, $near, $fixed);
         $at = 0;
         foreach ([-12, 12, -24, 24] as $shift) {
             $fare = self::OUTSIDE * self::OCTAVE * intdiv(abs($shift), 12) * count(array_merge([], ...$steps));
             if ($fare >= $least) {
                 continue;
             }
-            [$cost, $laid] = $this->layOut(self::raised($steps, $shift), $near);
+            [$cost, $laid] = $this->layOut(self::raised($steps, $shift), $near, $fixed);
             if ($fare + $cost < $least) {
                 [$least, $nearest, $at] = [$fare + $cost, $laid, $shift];
             }
         }
 
-        return $octaves === 0 ? $nearest : $this->layOut(self::raised($steps, $at + 12 * $octaves), $near + 12 * $octaves)[1];
+        return $octaves === 0
+            ? $nearest
+            : $this->layOut(self::raised($steps, $at + 12 * $octaves), $near + 12 * $octaves, $fixed)[1];
     }
 
     /**
@@ -128,26 +133,27 @@ final readonly class FigureMover
      * The cheapest of all ways to play these notes, by the cheapest way to each way of playing each step.
      *
      * @param list<list<int>> $steps
+     * @param array<int, array<int, RiffNote>> $fixed
      *
      * @return array{int, list<list<?RiffNote>>} its cost, and the notes
      */
-    private function layOut(array $steps, int $near): array
+    private function layOut(array $steps, int $near, array $fixed): array
     {
         $costs = [0];
         $ways = [[]];
         $before = [[]];
-        foreach ($steps as $step) {
-            $layer = $this->waysOf($step);
+        foreach ($steps as $number => $step) {
+            $layer = $this->waysOf($step, $fixed[$number] ?? []);
             $next = $came = [];
-            foreach ($layer as $number => $way) {
+            foreach ($layer as $choice => $way) {
                 $least = PHP_INT_MAX;
                 foreach ($before as $place => $last) {
                     $cost = $costs[$place] + $this->cost($last, $way, $near);
                     if ($cost < $least) {
-                        [$least, $came[$number]] = [$cost, $place];
+                        [$least, $came[$choice]] = [$cost, $place];
                     }
                 }
-                $next[$number] = $least;
+                $next[$choice] = $least;
             }
             $ways = array_map(static fn (array $way, int $from): array => [...$ways[$from], $way], $layer, $came);
             [$costs, $before] = [$next, $layer];
@@ -158,27 +164,31 @@ final readonly class FigureMover
     }
 
     /**
-     * @param list<int> $midis struck together
+     * @param list<int>            $midis struck together
+     * @param array<int, RiffNote> $fixed by their order among them
      *
      * @return non-empty-list<list<?RiffNote>> every way to play them at once, a note that cannot be had left out in all
      */
-    private function waysOf(array $midis): array
+    private function waysOf(array $midis, array $fixed): array
     {
-        $ways = [[]];
-        foreach ($midis as $midi) {
+        $ways = [$fixed];
+        foreach (array_diff_key($midis, $fixed) as $order => $midi) {
             $places = $this->placesOf($midi);
             $more = [];
             foreach ($ways as $way) {
                 foreach ($places as $place) {
                     if (self::together($way, $place)) {
-                        $more[] = [...$way, $place];
+                        $more[] = $way + [$order => $place];
                     }
                 }
             }
-            $ways = $more !== [] ? $more : array_map(static fn (array $way): array => [...$way, null], $ways);
+            $ways = $more !== [] ? $more : array_map(static fn (array $way): array => $way + [$order => null], $ways);
         }
 
-        return $ways;
+        return array_map(static fn (array $way): array => array_map(
+            static fn (int $order): ?RiffNote => $way[$order],
+            array_keys($midis),
+        ), $ways);
     }
 
     /** @return list<RiffNote> */
@@ -196,7 +206,7 @@ final readonly class FigureMover
         return $places;
     }
 
-    /** @param list<?RiffNote> $way */
+    /** @param array<int, ?RiffNote> $way */
     private static function together(array $way, RiffNote $note): bool
     {
         foreach ($way as $other) {

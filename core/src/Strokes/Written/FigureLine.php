@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Gravik\Strokes\Written;
 
-use Gravik\Strokes\Counting;
 use Gravik\Strokes\Failure\FigureNoteNotReadable;
 use Gravik\Strokes\Ornament;
 use Gravik\Strokes\OrnamentKind;
@@ -17,7 +16,7 @@ use Gravik\Words;
 /**
  * A figure typed as it is counted, each syllable with the notes that are struck on it: "1=5:3 &=4:2+3:2 2!=4:5". A note is
  * string and fret; "3:5h7" hammers on from fret 5 to 7, p pulls off, s slides in, g is a grace note, b bends up to that fret. A
- * syllable without notes strikes the grip.
+ * syllable without notes strikes the grip. Notes alone are spread evenly.
  */
 final readonly class FigureLine
 {
@@ -36,9 +35,11 @@ final readonly class FigureLine
      */
     public static function parse(array $typed, Meter $meter): self
     {
+        $rhythm = new FigureRhythm($meter);
         $streams = $notes = [];
         $ticks = 0;
         foreach ($typed as $line) {
+            $line = $rhythm->counted($line);
             $counted = CountLine::parse((string) preg_replace_callback(
                 '/=\S*/u',
                 static fn (array $word): string => str_repeat(' ', mb_strlen($word[0])),
@@ -50,27 +51,6 @@ final readonly class FigureLine
         }
 
         return new self(new Pattern($meter, $ticks, $streams), $notes);
-    }
-
-    /**
-     * Notes without a rhythm as a figure that can be counted: one on each half of a beat, on each third of a dotted one; the
-     * rest of the last bar passes through air.
-     *
-     * @param non-empty-list<string> $notes as they are typed: "6:3"
-     */
-    public static function evenly(array $notes, Meter $meter): string
-    {
-        $bar = Counting::syllables($meter, $meter->isCompound() ? 3 : 2);
-        $bars = [];
-        foreach (array_chunk($notes, max(1, count($bar))) as $own) {
-            $bars[] = implode(' ', array_map(
-                static fn (string $syllable, ?string $note): string => $note === null ? "({$syllable})" : "{$syllable}={$note}",
-                $bar,
-                [...$own, ...array_fill(0, count($bar) - count($own), null)],
-            ));
-        }
-
-        return implode(' | ', $bars);
     }
 
     /** @return array<int, list<array{int, int, ?Ornament}>> by the place of the stroke among those that are said */
