@@ -112,6 +112,9 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('add-section', Compute\AddSection::class);
         Route::post('figure', Compute\ReadFigure::class);
         Route::post('keep-figure', Compute\KeepFigure::class);
+        Route::post('keep-melody', Compute\KeepMelody::class);
+        Route::post('registers', Compute\PlanRegisters::class);
+        Route::post('answer', Compute\PlaceAnswer::class);
         Route::post('place-figure', Compute\PlaceFigure::class);
         Route::post('lay-move', Compute\LayMove::class);
         Route::post('cell', Compute\SetCell::class);

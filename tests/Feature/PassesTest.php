@@ -109,6 +109,47 @@ it('reads a figure, lays it out under the hand, keeps it and plays it', function
     $this->postJson('/api/compute/place-figure', ['id' => 'nobody'] + $told)->assertUnprocessable();
 });
 
+it('fixes notes of a figure, gives it a rhythm and a second line, and says how the notes are had over the grip', function (): void {
+    $told = ['document' => pierSong(), 'pass' => '2', 'section' => 'a', 'bar' => 1, 'typed' => ['3:2 2:2 1:3'], 'instead' => false];
+    $fixed = [['stream' => 0, 'tick' => 960, 'note' => 2, 'string' => 3, 'fret' => 6], ['stream' => 0, 'tick' => 100, 'note' => 2, 'string' => 3, 'fret' => 6]];
+    $laid = $this->postJson('/api/compute/figure', $told + ['rhythm' => '1 2 (3) 4', 'fixed' => $fixed])->assertOk()->json();
+    $kept = $this->postJson('/api/compute/keep-figure', ['typed' => $laid['typed']] + $told + ['passes' => ['2'], 'fixed' => $fixed])->assertOk()->json('document');
+    $chords = $this->postJson('/api/compute/figure', $told + ['punctuate' => true])->assertOk()->json();
+    $exchanged = $this->postJson('/api/compute/figure', ['typed' => $chords['typed']] + $told + ['exchange' => ['from' => 0, 'until' => 480]]);
+
+    expect($laid['typed'])->toBe(['1=3:2 2=2:2 (3) 4=1:3'])
+        ->and(array_column($laid['steps'][1]['notes'], 'fixed'))->toBe([true])
+        ->and($laid['steps'][1]['notes'][0])->toMatchArray(['string' => 3, 'fret' => 6, 'note' => 2])
+        ->and($laid['holds'])->toBeTrue()
+        ->and(array_filter(array_merge(...array_column($laid['steps'], 'notes')), static fn (array $note): bool => $note['way'] === null))->toBe([])
+        ->and($kept['placed'][0]['fixed'])->toBe([$fixed[0]])
+        ->and($chords['rooms'])->toBe(['the “&” of beat 2'])
+        ->and($chords['typed'])->toBe(['1=3:2 &=2:2 2=1:3 (&) (3) (4)', '(1) (2) &. (3) (4)'])
+        ->and($exchanged->assertOk()->json('typed'))->toBe(['(1) &=2:2 2=1:3 (&) (3) (4)', '1=3:2 (2) &. (3) (4)']);
+    $this->postJson('/api/compute/figure', $told + ['rhythm' => '1 2 (3) (4)'])->assertUnprocessable()
+        ->assertJsonPath('message', 'This rhythm has 2 strokes and the figure 3. Take a rhythm with more strokes, or take notes out.');
+    $this->postJson('/api/compute/figure', $told + ['exchange' => ['from' => 0, 'until' => 480]])->assertUnprocessable();
+    $this->postJson('/api/compute/figure', $told + ['fixed' => [['string' => 9]]])->assertUnprocessable();
+});
+
+it('plans a register for every pass, answers a figure, and keeps a melody', function (): void {
+    $told = ['document' => pierSong(), 'pass' => '1', 'section' => 'a', 'bar' => 0];
+    $figure = $this->postJson('/api/compute/keep-figure', $told + ['typed' => ['6:5 5:3 5:5'], 'over' => 'A7'])->assertOk()->json('document');
+    $plan = $this->postJson('/api/compute/registers', ['document' => $figure, 'id' => 'f1'])->assertOk()->json();
+    $answer = $this->postJson('/api/compute/answer', ['document' => $figure, 'id' => 'f1', 'bars' => 2] + $told)->assertOk()->json('document');
+    $melody = $this->postJson('/api/compute/keep-melody', $told + ['melody' => 'A4 C5 | E5 D5'])->assertOk()->json('document');
+
+    expect(array_column($plan['passes'], 'pass'))->toBe(array_column(pierSong()['passes'], 'id'))
+        ->and(array_unique(array_column($plan['passes'], 'words')))->toHaveCount(count($plan['passes']))
+        ->and(count($plan['document']['placed']))->toBe(count($plan['passes']))
+        ->and(array_column($answer['figures'], 'name'))->toBe(['', 'answer to f1'])
+        ->and(array_column($melody['figures'], 'name'))->toBe(['melody, bars 1–2'])
+        ->and(count($melody['figures'][0]['streams']))->toBe(2);
+    $this->postJson('/api/compute/answer', ['document' => $figure, 'id' => 'f1', 'bars' => 1] + $told)->assertUnprocessable();
+    $this->postJson('/api/compute/registers', ['document' => $figure, 'id' => 'nobody'])->assertUnprocessable();
+    $this->postJson('/api/compute/keep-melody', $told + ['melody' => 'A4 | A4 | A4 | A4 | A4 | A4'])->assertUnprocessable();
+});
+
 it('lays a move over a bar of one pass, and refuses moves that are none', function (): void {
     $told = ['document' => pierSong(), 'pass' => '2', 'section' => 'a', 'bar' => 0];
     $document = $this->postJson('/api/compute/lay-move', $told + ['move' => 'push'])->assertOk()->json('document');

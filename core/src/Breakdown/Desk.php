@@ -12,6 +12,7 @@ use Gravik\Chart\Section;
 use Gravik\Chart\Setting;
 use Gravik\Chart\VoicedForm;
 use Gravik\Chart\VoicingLine;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Strokes\NamedPattern;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\School;
@@ -89,20 +90,20 @@ final readonly class Desk
     }
 
     /**
-     * The fret at which the hand holds the grip of a place; 1 where it holds none.
+     * The grip of a place; null where nothing sounds.
      *
      * @param VoicedForm $voiced the grips of its line
      */
-    public function handAt(Place $place, VoicedForm $voiced): int
+    public function gripAt(Place $place, VoicedForm $voiced): ?Voicing
     {
         $here = $this->chordAt($place);
         foreach ($voiced->form->chords as $number => $chord) {
             if ($here !== null && $chord->at->equals($here->at)) {
-                return max(1, $voiced->path->voicings[$number]->position);
+                return $voiced->path->voicings[$number];
             }
         }
 
-        return 1;
+        return null;
     }
 
     public function tools(): Toolbox

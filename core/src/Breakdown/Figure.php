@@ -12,7 +12,7 @@ use Gravik\Strokes\Pattern;
 /** Strokes with notes of their own: a riff, a fill, a turnaround, an answer. Strokes without notes strike the grip. */
 final readonly class Figure
 {
-    private const LONGEST_NAME = 40;
+    public const LONGEST_NAME = 40;
 
     /**
      * @param list<array<int, list<FigureNote>>> $notes one entry a stream: place of the stroke in it => its notes

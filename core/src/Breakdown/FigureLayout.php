@@ -26,18 +26,19 @@ final readonly class FigureLayout
      * @param int $octaves up or down from where it lies nearest to the hand
      * @param int $near    fret of the hand's first finger
      * @param list<FixedNote> $fixed
+     * @param bool            $follows whether the hand goes along by as many octaves, or stays
      *
      * @return list<array<int, list<?RiffNote>>> by stream and stroke; null for a note that lies nowhere
      */
-    public function of(Figure $figure, ChordSymbol $chord, Key $key, int $octaves, int $near, array $fixed = []): array
+    public function of(Figure $figure, ChordSymbol $chord, Key $key, int $octaves, int $near, array $fixed = [], bool $follows = true): array
     {
-        return array_map(function (array $byStroke, int $stream) use ($figure, $chord, $key, $octaves, $near, $fixed): array {
+        return array_map(function (array $byStroke, int $stream) use ($figure, $chord, $key, $octaves, $near, $fixed, $follows): array {
             $places = $this->fixed($figure, $stream, $fixed);
             $steps = array_map(fn (array $notes): array => array_map($this->sounding(...), $notes), array_values($byStroke));
 
             return array_combine(array_keys($byStroke), match ($figure->relativeTo) {
-                RelativeTo::Chord => $this->mover->overChord($steps, $figure->chord, $chord, $octaves, $near, $places),
-                RelativeTo::Key => $this->mover->transposed($steps, $figure->key->semitonesTo($key), $octaves, $near, $places),
+                RelativeTo::Chord => $this->mover->overChord($steps, $figure->chord, $chord, $octaves, $near, $places, $follows),
+                RelativeTo::Key => $this->mover->transposed($steps, $figure->key->semitonesTo($key), $octaves, $near, $places, $follows),
             });
         }, $figure->notes, array_keys($figure->notes));
     }
@@ -47,7 +48,7 @@ final readonly class FigureLayout
     {
         $hands = [];
         for ($near = 1; $near <= self::HIGHEST_HAND; $near++) {
-            $laid = array_merge([], ...array_merge([], ...$this->of($figure, $chord, $key, $octaves, $near)));
+            $laid = array_merge([], ...array_merge([], ...$this->of($figure, $chord, $key, $octaves, $near, [], false)));
             $cost = array_sum(array_map(fn (?RiffNote $note): int => $this->mover->cost([], [$note], $near), $laid));
             $way = implode(
                 ' ',

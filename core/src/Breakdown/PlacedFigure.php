@@ -77,6 +77,18 @@ final readonly class PlacedFigure
         return $this->with(fixed: []);
     }
 
+    /** Whether the grip of its place is held under it: it goes over the strokes there, or strikes the grip itself. */
+    public function holdsTheGrip(): bool
+    {
+        foreach ($this->figure->pattern->streams as $number => $stream) {
+            if (array_filter(array_keys($stream->strokes), fn (int $place): bool => $this->figure->notesOf($number, $place) === []) !== []) {
+                return true;
+            }
+        }
+
+        return ! $this->instead;
+    }
+
     public function isPlayedIn(Visit $visit): bool
     {
         return $visit->section->id === $this->at->section

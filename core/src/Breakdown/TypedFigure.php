@@ -28,7 +28,7 @@ final readonly class TypedFigure
         ), $typed->notes), $over, $key, $to);
     }
 
-    /** @return list<string> */
+    /** @return non-empty-list<string> */
     public static function write(Figure $figure): array
     {
         return array_map(static fn (int $stream): string => FigureLine::write($figure->pattern, $stream, array_map(

@@ -2,16 +2,22 @@
 
 declare(strict_types=1);
 
+use Gravik\Breakdown\AnswerFigure;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Change\AnswerPlacer;
 use Gravik\Breakdown\Change\FigureKeeper;
 use Gravik\Breakdown\Change\FigurePlacer;
+use Gravik\Breakdown\Change\LineExchanger;
 use Gravik\Breakdown\Change\PassAdder;
 use Gravik\Breakdown\Change\Retuner;
 use Gravik\Breakdown\Change\SectionRemover;
 use Gravik\Breakdown\Change\SectionSplitter;
 use Gravik\Breakdown\Change\Transposer;
 use Gravik\Breakdown\Desk;
+use Gravik\Breakdown\Failure\BeatDividedTwice;
+use Gravik\Breakdown\Failure\FigureHasOneLine;
 use Gravik\Breakdown\Failure\FigureNotPossible;
+use Gravik\Breakdown\Failure\NoRoomForAnswer;
 use Gravik\Breakdown\FigureLayout;
 use Gravik\Breakdown\FixedNote;
 use Gravik\Breakdown\PlacedFigure;
@@ -27,12 +33,13 @@ use Gravik\Neck\Tuning;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\Meter;
 
+/** @param string $typed a second line after a slash */
 function gull(string $typed = '1=6:3 2=5:2 3=5:5 (4)', string $over = 'G7'): Gravik\Breakdown\Figure
 {
     return TypedFigure::read(
         'f9',
         'gull',
-        [$typed],
+        explode(' / ', $typed),
         Meter::parse('4/4'),
         ChordSymbol::parse($over),
         Key::parse('G major'),
@@ -112,17 +119,15 @@ it('says at which hands all of a figure lies under the fingers', function (): vo
     expect(array_unique($ways))->toHaveCount(count($hands));
 });
 
-it('knows the chord that is written at a place, or goes on there, and the hand that holds it', function (): void {
+it('knows the chord that is written at a place, or goes on there, and its grip', function (): void {
     $desk = Desk::of(quayside());
 
     expect($desk->chordAt(new Place('a', null, 0, 960))?->chord->text())->toBe('Dm6')
         ->and($desk->chordAt(new Place('a', 1, 0, 1920))?->chord->text())->toBe('A7')
         ->and($desk->chordAt(new Place('a', 1, 0, 1919))?->chord->text())->toBe('Gm')
         ->and($desk->chordAt(new Place('a', null, 7, 0)))->toBeNull()
-        ->and(
-            $desk->handAt(new Place('a', null, 0, 0), $desk->tools()->voiced()),
-        )->toBe($desk->tools()->voiced()->path->voicings[0]->position ?: 1)
-        ->and($desk->handAt(new Place('a', null, 7, 0), $desk->tools()->voiced()))->toBe(1);
+        ->and($desk->gripAt(new Place('a', null, 0, 0), $desk->tools()->voiced()))->toEqual($desk->tools()->voiced()->path->voicings[0])
+        ->and($desk->gripAt(new Place('a', null, 7, 0), $desk->tools()->voiced()))->toBeNull();
 });
 
 it('carries fixed notes with the song, and lets go of those that another wording has not any more', function (): void {
@@ -145,3 +150,45 @@ it('fixes only notes that a figure has, each of a stroke on a string of its own'
     'both on one string' => [new FixedNote(0, 0, 6, 4, 1), new FixedNote(0, 0, 5, 4, 3)],
     'one twice' => [new FixedNote(0, 0, 6, 4, 1), new FixedNote(0, 0, 6, 3, 3)],
 ]);
+
+it('hands a stretch of one line over to the other, and back', function (string $typed, float $from, float $until, array $lines): void {
+    [$at, $to] = [(int) (960 * $from), (int) (960 * $until)];
+    $exchanged = (new LineExchanger())->exchange(gull($typed), $at, $to);
+
+    expect(TypedFigure::write($exchanged))->toBe($lines)
+        ->and(TypedFigure::write((new LineExchanger())->exchange($exchanged, $at, $to)))->toBe(explode(' / ', $typed));
+})->with([
+    'a quarter-note triplet goes under the chords' => [
+        '1=1:3 (trip) let=1:5 (2) trip=1:7 (let) 3=1:8 (4) / (1) (2) 3 4', 0, 2,
+        ['(1) (2) 3=1:8 (4)', '1=1:3 (trip) let=1:5 (2) trip=1:7 (let) 3 4'],
+    ],
+    'what both strike changes places' => ['1=1:3 2=1:5 (3) (4) / (1) 2=6:3 3=6:5 (4)', 1, 3, ['1=1:3 2=6:3 3=6:5 (4)', '(1) 2=1:5 (3) (4)']],
+]);
+
+it('hands over no part of a beat that would leave halves and thirds in one, and nothing where there is one line', function (): void {
+    $mixed = gull('1=1:3 &=1:5 (2) (3) (4) / 1 trip let (2) (3) (4)');
+
+    expect(static fn () => (new LineExchanger())->exchange($mixed, 480, 481))->toThrow(BeatDividedTwice::class)
+        ->and(static fn () => (new LineExchanger())->exchange(gull(), 0, 960))->toThrow(FigureHasOneLine::class);
+});
+
+it('answers in the same rhythm and comes home, or after the one where there are strokes alone', function (string $call, string $answer): void {
+    $neck = new Neck(Tuning::standard());
+
+    expect(TypedFigure::write((new AnswerFigure($neck))->to(gull($call), 'f10')))->toBe([$answer]);
+})->with([
+    'from the third below' => ['1=6:3 2=5:2 (3) (4)', '1=6:3 2=6:3 (3) (4)'],
+    'from the root to the fifth' => ['1=5:5 2=4:5 (3) (4)', '1=5:5 2=5:5 (3) (4)'],
+    'strokes' => ['1 & 2 (3) 4', '(1) & 2 (3) 4!.'],
+]);
+
+it('lays call and answer by turns over the chosen bars, and needs room for both', function (): void {
+    $song = (new FigureKeeper())->keep(quayside()->with(played: []), gull());
+    $placed = (new AnswerPlacer())->place($song, gull(), new Place('a', null, 0, 0), 3, '2');
+
+    expect(array_map(static fn (PlacedFigure $each): array => [$each->at->bar, $each->figure->name, $each->passes], $placed->played))
+        ->toBe([[0, 'gull', ['2']], [1, 'answer to gull', ['2']], [2, 'gull', ['2']]])
+        ->and((new AnswerPlacer())->place($placed, gull(), new Place('a', null, 0, 0), 2, '1')->figures)->toHaveCount(count($placed->figures))
+        ->and(static fn () => (new AnswerPlacer())->place($song, gull(), new Place('a', null, 0, 0), 1, '2'))
+        ->toThrow(static fn (NoRoomForAnswer $problem) => expect([$problem->bars, $problem->needed])->toBe([1, 2]));
+});

@@ -38,6 +38,7 @@ final class KeepFigure extends Controller
             type: 'integer',
             nullable: true,
         ),
+        new OA\Property(property: 'fixed', description: 'notes whose place is chosen', type: 'array', items: new OA\Items(ref: '#/components/schemas/FixedNote')),
     ])), responses: [new OA\Response(
         response: 200,
         description: 'computed',
@@ -56,6 +57,7 @@ final class KeepFigure extends Controller
             instead: $request->boolean('instead', true),
             octave: $request->integer('octave'),
             near: $request->near(),
+            fixed: $request->fixed($figure),
         );
 
         return new JsonResponse(

@@ -8,7 +8,7 @@ use App\Compute\VoicedForms;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\FigureRequest;
 use App\Http\Resources\FigureResource;
-use Gravik\Breakdown\FigureLayout;
+use Gravik\Breakdown\PlacedFigure;
 use Gravik\Breakdown\RelativeTo;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -28,12 +28,20 @@ final class ReadFigure extends Controller
         new OA\Property(property: 'over', description: 'chord; the one at the place where none is said', type: 'string', nullable: true),
         new OA\Property(property: 'relative_to', type: 'string', enum: RelativeTo::class, nullable: true),
         new OA\Property(property: 'octave', type: 'integer'),
+        new OA\Property(property: 'instead', description: 'of the strokes there, or over them', type: 'boolean'),
         new OA\Property(
             property: 'near',
             description: 'fret of the hand; where the grip is where none is said',
             type: 'integer',
             nullable: true,
         ),
+        new OA\Property(property: 'fixed', description: 'notes whose place is chosen', type: 'array', items: new OA\Items(ref: '#/components/schemas/FixedNote')),
+        new OA\Property(property: 'rhythm', description: 'counted, that the first line gets', type: 'string', nullable: true),
+        new OA\Property(property: 'punctuate', description: 'whether the second line puts chords where the first rests', type: 'boolean'),
+        new OA\Property(property: 'exchange', description: 'ticks between which the lines change places', required: ['from', 'until'], properties: [
+            new OA\Property(property: 'from', type: 'integer'),
+            new OA\Property(property: 'until', type: 'integer'),
+        ], type: 'object', nullable: true),
     ])), responses: [new OA\Response(
         response: 200,
         description: 'computed',
@@ -46,15 +54,16 @@ final class ReadFigure extends Controller
         $there = $desk->chordAt($request->place());
         $chord = $there->chord ?? $desk->setting->key->tonicTriad();
         $figure = $request->figure($breakdown, $request->named('id') ?? 'typed', $chord);
-        $near = $request->near() ?? $desk->handAt($request->place(), $voiced->of($breakdown, $desk->line()));
-
-        return new JsonResponse(FigureResource::of(
+        $grip = $desk->gripAt($request->place(), $voiced->of($breakdown, $desk->line()));
+        $placed = new PlacedFigure(
             $figure,
-            $chord,
-            (new FigureLayout($breakdown->neck))->of($figure, $chord, $desk->setting->key, $request->integer('octave'), $near),
-            (new FigureLayout($breakdown->neck))->hands($figure, $chord, $desk->setting->key, $request->integer('octave')),
-            $near,
-            $breakdown->neck->tuning->strings(),
-        ));
+            $request->place(),
+            instead: $request->boolean('instead', true),
+            octave: $request->integer('octave'),
+            near: $request->near(),
+            fixed: $request->fixed($figure),
+        );
+
+        return new JsonResponse(FigureResource::of($placed, $breakdown->neck, $chord, $desk->setting->key, $grip));
     }
 }

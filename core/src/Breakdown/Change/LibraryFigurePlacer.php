@@ -40,7 +40,7 @@ final readonly class LibraryFigurePlacer
             FreeId::after('f', $breakdown->figures),
             $desk->setting->key,
             $breakdown->neck,
-            $desk->handAt($at, $desk->tools()->voiced()),
+            max(1, $desk->gripAt($at, $desk->tools()->voiced())->position ?? 1),
         );
 
         return (new FigurePlacer())->place(

@@ -44,10 +44,11 @@ final readonly class FigureMover
      * @param int                  $octaves up or down from where it lies nearest to the hand
      * @param int                  $near    fret of the hand's first finger
      * @param array<int, array<int, RiffNote>> $fixed by step and note: where it is played whatever the rule says
+     * @param bool $follows whether the hand goes along by as many octaves, or stays
      *
      * @return list<list<?RiffNote>>
      */
-    public function overChord(array $steps, ChordSymbol $from, ChordSymbol $to, int $octaves, int $near, array $fixed = []): array
+    public function overChord(array $steps, ChordSymbol $from, ChordSymbol $to, int $octaves, int $near, array $fixed = [], bool $follows = true): array
     {
         $by = ($to->rootPitchClass() - $from->rootPitchClass() + 18) % 12 - 6;
 
@@ -57,21 +58,22 @@ final readonly class FigureMover
                 $step,
             ),
             $steps,
-        ), $octaves, $near, $fixed);
+        ), $octaves, $near, $fixed, $follows);
     }
 
     /**
      * @param list<list<RiffNote>> $steps
      * @param array<int, array<int, RiffNote>> $fixed by step and note: where it is played whatever the rule says
+     * @param bool $follows whether the hand goes along by as many octaves, or stays
      *
      * @return list<list<?RiffNote>> every note as many semitones away, in the octave that lies nearest to the hand and as many from it
      */
-    public function transposed(array $steps, int $semitones, int $octaves, int $near, array $fixed = []): array
+    public function transposed(array $steps, int $semitones, int $octaves, int $near, array $fixed = [], bool $follows = true): array
     {
         return $this->nearest(array_map(
             static fn (array $step): array => array_map(static fn (RiffNote $note): int => $note->midi + $semitones, $step),
             $steps,
-        ), $octaves, $near, $fixed);
+        ), $octaves, $near, $fixed, $follows);
     }
 
     /** By how many semitones a chord tone changes where the other chord has its degree altered otherwise. */
@@ -99,7 +101,7 @@ final readonly class FigureMover
      *
      * @return list<list<?RiffNote>>
      */
-    private function nearest(array $steps, int $octaves, int $near, array $fixed): array
+    private function nearest(array $steps, int $octaves, int $near, array $fixed, bool $follows): array
     {
         [$least, $nearest] = $this->layOut($steps, $near, $fixed);
         $at = 0;
@@ -116,7 +118,7 @@ final readonly class FigureMover
 
         return $octaves === 0
             ? $nearest
-            : $this->layOut(self::raised($steps, $at + 12 * $octaves), $near + 12 * $octaves, $fixed)[1];
+            : $this->layOut(self::raised($steps, $at + 12 * $octaves), $near + ($follows ? 12 * $octaves : 0), $fixed)[1];
     }
 
     /**

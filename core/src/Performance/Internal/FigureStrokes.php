@@ -237,9 +237,9 @@ final class FigureStrokes
     /** @return list<array<int, list<?RiffNote>>> by stream and stroke */
     private function laidOut(PlacedFigure $placed, ChordSymbol $chord, Key $key, int $near): array
     {
-        $asked = implode(' ', [$placed->figure->id, $chord->text(), $key->text(), $near, $placed->octave, serialize($placed->fixed)]);
+        $asked = implode(' ', [$placed->figure->id, $chord->text(), $key->text(), $placed->near === null ? 'grip' : 'hand', $near, $placed->octave, serialize($placed->fixed)]);
 
-        return $this->laid[$asked] ??= $this->layout->of($placed->figure, $chord, $key, $placed->octave, $near, $placed->fixed);
+        return $this->laid[$asked] ??= $this->layout->of($placed->figure, $chord, $key, $placed->octave, $near, $placed->fixed, $placed->near === null);
     }
 
     private function gripOf(Span $span, int $chord): Voicing
