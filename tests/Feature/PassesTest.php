@@ -125,7 +125,7 @@ it('fixes notes of a figure, gives it a rhythm and a second line, and says how t
         ->and($kept['placed'][0]['fixed'])->toBe([$fixed[0]])
         ->and($chords['rooms'])->toBe(['the “&” of beat 2'])
         ->and($chords['typed'])->toBe(['1=3:2 &=2:2 2=1:3 (&) (3) (4)', '(1) (2) &. (3) (4)'])
-        ->and($exchanged->assertOk()->json('typed'))->toBe(['(1) &=2:2 2=1:3 (&) (3) (4)', '1=3:2 (2) &. (3) (4)']);
+        ->and($exchanged->assertOk()->json('typed'))->toBe(['(1) &=2:2 2=1:3 (&) (3) (4)', '1=3:2 (&) (2) &. (3) (4)']);
     $this->postJson('/api/compute/figure', $told + ['rhythm' => '1 2 (3) (4)'])->assertUnprocessable()
         ->assertJsonPath('message', 'This rhythm has 2 strokes and the figure 3. Take a rhythm with more strokes, or take notes out.');
     $this->postJson('/api/compute/figure', $told + ['exchange' => ['from' => 0, 'until' => 480]])->assertUnprocessable();

@@ -7,6 +7,7 @@ namespace App\Http\Resources;
 use Gravik\Breakdown\Desk;
 use Gravik\Breakdown\Gate;
 use Gravik\Listening\Feel\FeelReading;
+use Gravik\Listening\Feel\HeardBars;
 use Gravik\Listening\Feel\PlacedStroke;
 use Gravik\Listening\Feel\SlotHeard;
 use Gravik\Listening\Offers\FeelOffer;
@@ -37,6 +38,7 @@ use OpenApi\Attributes as OA;
     'arm',
     'beats',
     'strokes',
+    'counted',
     'bar_tempos',
     'slots',
     'offers',
@@ -84,6 +86,7 @@ use OpenApi\Attributes as OA;
         type: 'array',
         items: new OA\Items(type: 'string', enum: Direction::class),
     ),
+    new OA\Property(property: 'counted', description: 'every bar as it is counted', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(
         property: 'beats',
         description: 'seconds of every beat from bar 1 on',
@@ -176,6 +179,7 @@ final class FeelReadingResource
                 ],
                 $reading->strokes,
             ),
+            'counted' => HeardBars::counted($reading),
             'bar_tempos' => array_map(static fn (float $bpm): float => round($bpm, 2), $reading->barTempos),
             'slots' => array_map(self::slot(...), $reading->slots),
             'offers' => array_map(static fn (FeelOffer $offer): array => [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Gravik\Listening\Feel\FeelMeter;
 use Gravik\Listening\Feel\FeelPattern;
+use Gravik\Listening\Feel\HeardBars;
 use Gravik\Listening\Feel\SwingHeard;
 use Gravik\Listening\Hearing\HeardStroke;
 use Gravik\Listening\Hearing\LatencyCheck;
@@ -56,6 +57,15 @@ it('writes down the figure that comes back, with its accents and its dead stroke
             static fn (Stroke $stroke): string => $stroke->articulation->value,
             $strokes,
         ))->toBe(['ring', 'ring', 'chuck', 'ring', 'ring', 'ring']);
+});
+
+it('counts every bar of a recording as it was played, an empty one too', function (): void {
+    $heard = bars(['x.Xc.xXx', '........', 'x.x.x.x.'], 6);
+
+    expect(HeardBars::counted((new FeelMeter())->measure($heard, Meter::parse('4/4'), new Tempo(120), 0.0, 2)))->toBe([
+        '1 (&) 2! &x (3) & 4! &', '(1) (2) (3) (4)', '1 (&) 2 (&) 3 (&) 4 (&)',
+        '1 (&) 2! &x (3) & 4! &', '(1) (2) (3) (4)', '1 (&) 2 (&) 3 (&) 4 (&)',
+    ]);
 });
 
 it('leaves out what comes once in a while, and writes two bars where every other bar goes another way', function (): void {

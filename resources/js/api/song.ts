@@ -45,6 +45,22 @@ export type FigureTold = Omit<Body<'POST', '/api/compute/keep-figure'>, 'documen
 export const useFigure = (document: BreakdownDocument, told: FigureTold) =>
   useCompute('/api/compute/figure', [...chartParts(document), document.guitar, document.lines, told], { document, ...told })
 
+/** What is done to a figure as it is typed: a rhythm for its first line, chords where that rests, lines that change places. */
+export type FigureDone = { rhythm: string } | { punctuate: true } | { exchange: { from: number; until: number } }
+
+export const doToFigure = (document: BreakdownDocument, told: FigureTold, done: FigureDone) =>
+  compute('/api/compute/figure', { document, ...told, ...done })
+
+export const keepMelody = (document: BreakdownDocument, told: { pass: string; melody: string; bar: number }) =>
+  compute('/api/compute/keep-melody', { document, ...told })
+
+/** A register of a figure for every pass it is played in, and the document with them. */
+export const planRegisters = (document: BreakdownDocument, id: string) => compute('/api/compute/registers', { document, id })
+
+/** The document with the figure, a varied answer and the figure again over so many bars. */
+export const placeAnswer = (document: BreakdownDocument, told: Omit<Body<'POST', '/api/compute/answer'>, 'document'>) =>
+  compute('/api/compute/answer', { document, ...told })
+
 /** The document with the figure kept, and played at its place. */
 export const keepFigure = (document: BreakdownDocument, told: FigureTold) => compute('/api/compute/keep-figure', { document, ...told })
 

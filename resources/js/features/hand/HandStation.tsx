@@ -7,6 +7,8 @@ import { useSheet } from '../../ui/useSheet'
 import { useWidth } from '../../ui/useWidth'
 import { useBench, useMine } from '../bench/benchContext'
 import { PlayedHere } from '../bench/PlayedHere'
+import { usePatches } from '../bench/usePatches'
+import { TapSheet } from '../rhythm/TapSheet'
 import { CountField } from './CountField'
 import { ArrangeForm } from './ArrangeForm'
 import { HandTools } from './HandTools'
@@ -15,7 +17,6 @@ import { PatternLibrary } from './PatternLibrary'
 import { SchoolSheet } from './SchoolSheet'
 import { SHEETS, type Sheet } from './sheets'
 import { StrokePanel } from './StrokePanel'
-import { TapSheet } from './TapSheet'
 import { usePatternDesk } from './usePatternDesk'
 import { Waves } from './Waves'
 
@@ -24,6 +25,7 @@ export default function HandStation() {
   const { desk, tempo, setLevel, timeline } = useBench()
   const { document, pattern } = desk
   const mine = useMine()
+  const apply = usePatches()
   const [sheet, setSheet] = useSheet<Sheet>(
     'wave',
     SHEETS.filter((each) => mine || !each.edits).map((each) => each.sheet),
@@ -108,7 +110,9 @@ export default function HandStation() {
           {sheet === 'schools' && (
             <SchoolSheet width={width} advised={hand?.advice.school} reason={hand?.advice.reason ?? ''} onClose={() => setSheet('wave')} />
           )}
-          {sheet === 'tap' && <TapSheet width={width} bars={bars} onClose={() => setSheet('wave')} />}
+          {sheet === 'tap' && (
+            <TapSheet width={width} bars={bars} onTake={({ change }) => apply(change)} onClose={() => setSheet('wave')} />
+          )}
           {sheet === 'wave' && hand !== undefined && (
             <Waves
               hand={hand}

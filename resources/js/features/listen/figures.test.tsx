@@ -14,6 +14,7 @@ const reading = (part: Partial<FeelReading> = {}): FeelReading => ({
   meter: '4/4',
   beats_a_bar: 4,
   grid: 2,
+  counted: [],
   swing: null,
   bias_ms: null,
   scatter_ms: 6.2,

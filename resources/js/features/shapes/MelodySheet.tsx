@@ -2,7 +2,7 @@ import { App, Button, Input, Segmented } from 'antd'
 import { useState } from 'react'
 import { ApiError } from '../../api/client'
 import { useHarmony, useRiff } from '../../api/queries'
-import { keepFigure, type FigureTold } from '../../api/song'
+import { keepFigure, keepMelody, type FigureTold } from '../../api/song'
 import type { HarmonisedNote, RiffNote, RiffPlace, VoicedChord } from '../../api/types'
 import { hearLine } from '../../audio/hearGrip'
 import { LongNeck, useLongNeck } from '../../ui/LongNeck'
@@ -35,6 +35,14 @@ export function MelodySheet({ chord }: { chord: VoicedChord }) {
 function Melody({ bar, strings }: { bar: number; strings: number }) {
   const [melody, setMelody] = useState('')
   const line = useHarmony(useDocument(), melody, bar)
+  const mine = useMine()
+  const { desk } = useBench()
+  const remake = useRemake()
+  const { message } = App.useApp()
+  const keep = async () => {
+    if (await remake((d) => keepMelody(d, { pass: desk.place.pass, melody, bar })))
+      void message.success(`It plays from bar ${bar + 1} on, and stands on the Chart as a figure of two lines.`)
+  }
   return (
     <>
       <label className="tool-field">
@@ -52,7 +60,9 @@ function Melody({ bar, strings }: { bar: number; strings: number }) {
           {line.error.message}
         </p>
       )}
-      {melody.trim() !== '' && line.error === null && line.data !== undefined && <Harmony notes={line.data} />}
+      {melody.trim() !== '' && line.error === null && line.data !== undefined && (
+        <Harmony notes={line.data} {...(mine ? { onKeep: () => void keep() } : {})} />
+      )}
       <ClickNeck strings={strings} onPlace={(place) => setMelody(`${melody} ${place}`.trim())} />
       {melody.trim() === '' && (
         <p className="muted">
@@ -63,7 +73,7 @@ function Melody({ bar, strings }: { bar: number; strings: number }) {
   )
 }
 
-function Harmony({ notes }: { notes: HarmonisedNote[] }) {
+function Harmony({ notes, onKeep }: { notes: HarmonisedNote[]; onKeep?: () => void }) {
   return (
     <>
       <ol className="harmony">
@@ -82,8 +92,9 @@ function Harmony({ notes }: { notes: HarmonisedNote[] }) {
           </li>
         ))}
       </ol>
-      <div>
+      <div className="button-row">
         <Button onClick={() => void hearLine(notes.map((note) => note.midi))}>Hear it</Button>
+        {onKeep !== undefined && <Button onClick={onKeep}>Keep it as a figure of this pass</Button>}
       </div>
     </>
   )

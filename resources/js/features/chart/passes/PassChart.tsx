@@ -4,9 +4,10 @@ import type { BreakdownDocument, ChartSection, PassDocument, Timeline } from '..
 import { band } from '../../../audio/band'
 import { useKeys } from '../../../ui/keys'
 import { countOf } from '../../../ui/words'
-import { useDocument, useMine } from '../../bench/benchContext'
+import { useBench, useDocument, useMine } from '../../bench/benchContext'
 import type { Names } from '../SectionRows'
-import { FigureSheet, playedAt, type FigurePlace } from './FigureSheet'
+import { FigureSheet } from '../figure/FigureSheet'
+import { playedAt, type FigurePlace } from '../figure/playedAt'
 import { FormBand } from './FormBand'
 import { JumpToBar } from './JumpToBar'
 import { PassEditor } from './PassEditor'
@@ -27,6 +28,7 @@ type Props = { sections: ChartSection[]; timeline: Timeline; names: Names; cover
 export function PassChart({ sections, timeline, names, covered }: Props) {
   const document = useDocument()
   const mine = useMine()
+  const { store } = useBench()
   const laid = useMemo(() => layOut(sections, timeline), [sections, timeline])
   const rows = laid.flatMap(({ rows: each }) => each)
   const { cursor, row, choose, leave, step, widen, stepRow, whole } = usePassCursor(rows)
@@ -47,6 +49,7 @@ export function PassChart({ sections, timeline, names, covered }: Props) {
   }
   const first = cursor === null ? undefined : row?.bars[cursor.from]
   const at = cursor === null || first === undefined ? null : { pass: cursor.pass, section: cursor.section, ...first.at }
+  const figure = at === null ? null : (playedAt(document, at)?.what ?? null)
   const write = () => mine && at !== null && first !== undefined && setWriting({ ...at, number: first.number })
   const songSection = document.sections.find(({ id }) => id === songBar?.section)
   const done = () => {
@@ -83,6 +86,7 @@ export function PassChart({ sections, timeline, names, covered }: Props) {
       '+': () => changes.louder(1),
       '-': () => changes.louder(-1),
       c: changes.copy,
+      e: () => figure !== null && changes.answer(figure),
       i: write,
       j: () => setJumping(true),
     },
@@ -151,14 +155,20 @@ export function PassChart({ sections, timeline, names, covered }: Props) {
           note={noteAt(document, row, cursor)}
           onDone={done}
           changes={changes}
-          figure={at === null ? null : (playedAt(document, at)?.what ?? null)}
+          figure={figure}
           onFigure={write}
           laying={laying}
           onTurns={(other) => hearPass(timeline, cursor.pass, other)}
         />
       )}
       {writing !== null && (
-        <FigureSheet key={`${writing.pass}-${writing.number}`} place={writing} number={writing.number} onClose={() => setWriting(null)} />
+        <FigureSheet
+          key={`${writing.pass}-${writing.number}`}
+          id={store.getState().id}
+          place={placeOf(writing)}
+          number={writing.number}
+          onClose={() => setWriting(null)}
+        />
       )}
       {mine && songBar !== null && songSection !== undefined && (
         <SongBarEditor section={songSection} bar={songBar.bar} number={songBar.number} onDone={done} />
@@ -166,6 +176,8 @@ export function PassChart({ sections, timeline, names, covered }: Props) {
     </>
   )
 }
+
+const placeOf = ({ pass, section, ending, bar }: FigurePlace): FigurePlace => ({ pass, section, ending, bar })
 
 const layOut = (sections: ChartSection[], timeline: Timeline): { section: ChartSection; columns: Column[]; rows: Row[] }[] =>
   sections.map((section) => {

@@ -171,6 +171,11 @@ export function PassEditor({ pass, number, row, cursor, note, changes, onDone, f
         <Button size="small" onClick={onFigure}>
           {figure === null ? 'Write one here' : 'Change it'} <kbd>I</kbd>
         </Button>
+        {figure !== null && bars.length > 1 && (
+          <Button size="small" onClick={() => changes.answer(figure)}>
+            Answer it over these bars <kbd>E</kbd>
+          </Button>
+        )}
       </div>
       <MovesRow laying={laying} changes={changes} />
       <p className="pass-differs" role="status">

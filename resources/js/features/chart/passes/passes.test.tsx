@@ -137,9 +137,17 @@ const laid = {
   hands: [5, 9],
   missing: 0,
   bars: 1,
+  holds: true,
+  free: [3, 4],
+  rooms: ['beat 3'],
   steps: [
-    { stream: 0, beats: 0, notes: [{ string: 3, fret: 6, midi: 61, degree: '3' }] },
-    { stream: 0, beats: 1, notes: [] },
+    {
+      stream: 0,
+      tick: 0,
+      beats: 0,
+      notes: [{ string: 3, fret: 6, midi: 61, degree: '3', note: 3, fixed: false, way: 'by-letting-go', fingers: [] }],
+    },
+    { stream: 0, tick: 960, beats: 1, notes: [] },
   ],
 }
 
@@ -151,7 +159,9 @@ it('writes a figure where the cursor stands: typed or pressed, seen at once, kep
   })
   fireEvent.click(await screen.findByRole('button', { name: '1st, bar 2: rings only' }))
   key('i')
-  expect(await screen.findByRole('img', { name: 'fret 6 on string 3, the grip' })).toBeTruthy()
+  expect(await screen.findByRole('button', { name: 'fret 6 on string 3' })).toBeTruthy()
+  expect(screen.getByText(/While the grip of A7 is held, fingers 3 and 4 are free/).textContent).toContain('let it go for 3:6')
+  expect(screen.getByText(/rests for a beat and more from beat 3/)).toBeTruthy()
   const line = screen.getByLabelText<HTMLInputElement>('Notes as they are counted')
   expect(line.value).toBe('1 & 2 & 3 & 4 &')
   fireEvent.change(line, { target: { value: '1=9:1' } })
@@ -174,6 +184,27 @@ it('writes a figure where the cursor stands: typed or pressed, seen at once, kep
     instead: true,
   })
   await waitFor(() => expect(screen.queryByLabelText('Notes as they are counted')).toBeNull())
+})
+
+it('fixes the chosen note where the neck is pressed, hands it over, and asks for chords in the gaps', async () => {
+  onChart({
+    'POST compute/figure': (body: object) => ('punctuate' in body ? { ...laid, typed: ['1=3:6', '(1) &.'] } : laid),
+    'POST compute/keep-figure': (body: { document: unknown }) => ({ document: body.document }),
+  })
+  fireEvent.click(await screen.findByRole('button', { name: '1st, bar 2: rings only' }))
+  key('i')
+  await screen.findByRole('button', { name: 'fret 6 on string 3' })
+  fireEvent.click(screen.getByText('Chords where it rests'))
+  expect((await screen.findByLabelText<HTMLInputElement>('Line 2 as it is counted')).value).toBe('(1) &.')
+  key('ArrowRight')
+  await screen.findByRole('button', { name: 'fret 6 on string 3', pressed: true })
+  fireEvent.click(document.querySelector('.press-place') as Element)
+  key('x')
+  await waitFor(() => expect(callsTo('POST compute/figure').at(-1)).toMatchObject({ exchange: { from: 0, until: 1 } }))
+  fireEvent.click(screen.getByText('Keep it here'))
+  await waitFor(() =>
+    expect(callsTo('POST compute/keep-figure')[0]).toMatchObject({ fixed: [{ stream: 0, tick: 0, note: 3, string: 6, fret: 0 }] }),
+  )
 })
 
 it('shows a pass for the music stand, turns by foot, and goes back by Escape', async () => {

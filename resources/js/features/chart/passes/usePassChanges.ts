@@ -6,6 +6,7 @@ import {
   keepMove,
   layMove,
   movePass,
+  placeAnswer,
   placeFigure,
   playHere,
   playMove,
@@ -73,6 +74,12 @@ export function usePassChanges(cursor: Cursor | null, row: Row | undefined, whol
       const first = row?.bars[cursor?.from ?? 0]
       if (!mine || cursor === null || first === undefined) return
       void remake((d) => placeFigure(d, { id, pass: cursor.pass, passes: [cursor.pass], section: cursor.section, ...first.at }))
+    },
+    /** A figure, a varied answer, and the figure again over the chosen bars. */
+    answer: (id: string) => {
+      const places = chosen()
+      const first = places[0]
+      if (first !== undefined) void remake((d) => placeAnswer(d, { ...first, id, bars: places.length }))
     },
     /** Over each of the chosen bars. */
     lay: (move: Choices['moves'][number]['slug']) => overBars((d, at) => layMove(d, { ...at, move })),

@@ -9,7 +9,6 @@ import { STRUCK, useRecorder, type Recorded, type Recorder, type Struck } from '
 import { HandWave } from '../../ui/HandWave'
 import { useKeys } from '../../ui/keys'
 import { useBench } from '../bench/benchContext'
-import { usePatches } from '../bench/usePatches'
 
 const KEYS: Record<string, Struck> = { ...STRUCK, d: { key: 'down', dead: true }, k: { key: 'up', dead: true } }
 const PADS = [
@@ -19,10 +18,12 @@ const PADS = [
   { letter: 'k', words: 'dead up' },
 ]
 
+/** onTake: answers whether it was taken over */
+type Props = { width: number; bars: number; onTake: (reading: PatternReading) => boolean; onClose: () => void }
+
 /** A rhythm tapped over a click, and the ways to hear it; nothing is taken over before somebody says so. */
-export function TapSheet({ width, bars: barsNow, onClose }: { width: number; bars: number; onClose: () => void }) {
+export function TapSheet({ width, bars: barsNow, onTake, onClose }: Props) {
   const { desk, tempo, timeline } = useBench()
-  const apply = usePatches()
   const [bars, setBars] = useState(barsNow)
   const [readings, setReadings] = useState<PatternReading[]>([])
   const [chosen, setChosen] = useState(0)
@@ -45,7 +46,7 @@ export function TapSheet({ width, bars: barsNow, onClose }: { width: number; bar
   }
   const take = (reading: PatternReading | undefined) => {
     if (reading === undefined) return
-    if (apply(reading.change)) onClose()
+    if (onTake(reading)) onClose()
   }
   const idle = recorder.status === 'idle'
   useKeys(

@@ -3,6 +3,7 @@ import { expect, it, vi } from 'vitest'
 import type { PatternReading } from '../../api/types'
 import { band } from '../../audio/band'
 import { callsTo, key, patch, serve, showOnBench, timeline, tune } from '../../testing/page'
+import { usePatches } from '../bench/usePatches'
 import { TapSheet } from './TapSheet'
 
 vi.mock('../../audio/band', async () => {
@@ -24,9 +25,14 @@ const readings: PatternReading[] = [
   },
 ]
 
+function Sheet({ onClose }: { onClose: () => void }) {
+  const apply = usePatches()
+  return <TapSheet width={900} bars={1} onTake={(reading) => apply(reading.change)} onClose={onClose} />
+}
+
 async function tapped(onClose = vi.fn()) {
   serve({ 'POST compute/tapped': readings })
-  const bench = showOnBench(<TapSheet width={900} bars={1} onClose={onClose} />, { plays: timeline })
+  const bench = showOnBench(<Sheet onClose={onClose} />, { plays: timeline })
   await act(async () => key('r'))
   for (const name of ['f', 'j', 'd', 'x']) await act(async () => key(name))
   await act(async () => vi.mocked(band.start).mock.lastCall?.[0]?.onEnd?.())
@@ -59,10 +65,10 @@ it('takes nothing over before somebody chooses a way to hear it', async () => {
 
 it('says what the core could not read, and that a click needs a form', async () => {
   serve({ 'POST compute/tapped': [422, { message: 'Nothing was tapped.' }] })
-  const { rerender } = showOnBench(<TapSheet width={900} bars={1} onClose={vi.fn()} />, { plays: { ...timeline, bars: [] } })
+  const { rerender } = showOnBench(<Sheet onClose={vi.fn()} />, { plays: { ...timeline, bars: [] } })
   expect(screen.getByText(/type a chord line in Chart first/)).toBeTruthy()
   rerender(<i />)
-  showOnBench(<TapSheet width={900} bars={1} onClose={vi.fn()} />, { plays: timeline })
+  showOnBench(<Sheet onClose={vi.fn()} />, { plays: timeline })
   await act(async () => key('r'))
   await act(async () => void fireEvent.pointerDown(screen.getByRole('button', { name: /^up/ })))
   await act(async () => vi.mocked(band.start).mock.lastCall?.[0]?.onEnd?.())
