@@ -54,6 +54,7 @@ class DocumentRequest extends FormRequest
         'what' => ['string', 'in:pattern,line'],
         'named' => ['nullable', 'string', 'max:40'],
         'section' => ['nullable', 'string', 'max:40'],
+        'strokes_of' => ['nullable', 'string', 'max:40'],
         'ending' => ['integer', 'between:0,20'],
         'slug' => ['string', 'max:40'],
         'home' => ['boolean'],
@@ -97,10 +98,13 @@ class DocumentRequest extends FormRequest
         return (new BreakdownJson())->read($this->input('document'));
     }
 
-    /** The place of the song that is asked about: the first section of the first pass where none is named. */
+    /** The place of the song that is asked about, the first section of the first pass where none is named; with a figure's strokes where one is. */
     public function desk(): Desk
     {
-        return Desk::of($this->breakdown(), $this->named('pass'), $this->named('section'));
+        $desk = Desk::of($this->breakdown(), $this->named('pass'), $this->named('section'));
+        $figure = $this->named('strokes_of');
+
+        return $figure === null ? $desk : $desk->atFigure($figure);
     }
 
     /** What is called so, where something is. */

@@ -18,6 +18,7 @@ use Gravik\Strokes\Hand\TempoLimit;
 use Gravik\Strokes\Hand\Warning;
 use Gravik\Strokes\Measures;
 use Gravik\Strokes\Pattern;
+use Gravik\Strokes\PlayedBy;
 use Gravik\Strokes\School;
 use Gravik\Strokes\SlotGrid;
 use Gravik\Strokes\Stream;
@@ -45,6 +46,7 @@ use OpenApi\Attributes as OA;
         type: 'string',
         nullable: true,
     ),
+    new OA\Property(property: 'by', description: 'what strikes; none for air', type: 'string', enum: PlayedBy::class),
     new OA\Property(property: 'stream', description: 'which line of the pattern it belongs to, from 0; none for air', type: 'integer'),
 ])]
 #[OA\Schema(schema: 'HandSlot', required: ['slot', 'at', 'division', 'beats', 'syllable', 'on_beat'], properties: [

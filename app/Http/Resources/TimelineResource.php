@@ -19,6 +19,7 @@ use Gravik\Performance\Timeline;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\Direction;
 use Gravik\Strokes\Hand\Warning;
+use Gravik\Strokes\OrnamentKind;
 use Gravik\Time\FeelWords;
 use Gravik\Time\Tempo;
 use OpenApi\Attributes as OA;
@@ -57,8 +58,11 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 't', type: 'number'),
     new OA\Property(property: 'until', description: 'seconds when its last string falls silent', type: 'number'),
     new OA\Property(property: 'slot', type: 'integer'),
-    new OA\Property(property: 'pattern', type: 'string', nullable: true),
-    new OA\Property(property: 'at', description: 'ticks in the pattern', type: 'integer'),
+    new OA\Property(property: 'pattern', description: 'id of it, or of the figure that is played there', type: 'string', nullable: true),
+    new OA\Property(property: 'at', description: 'ticks in the pattern or figure', type: 'integer'),
+    new OA\Property(property: 'line', description: 'of the pattern or figure, from 0; the first where nothing is said', type: 'integer'),
+    new OA\Property(property: 'figure_bar', description: 'bar of the song, from 0, in which the figure begins', type: 'integer'),
+    new OA\Property(property: 'ornament', type: 'string', enum: OrnamentKind::class),
     new OA\Property(property: 'bar', type: 'integer'),
     new OA\Property(property: 'chord', type: 'integer'),
     new OA\Property(property: 'direction', type: 'string', enum: Direction::class),
@@ -253,13 +257,20 @@ final class TimelineResource
     {
         $span = $timeline->spanAt($stroke->tick);
         $strings = count($stroke->voicing->frets);
+        // Most strokes are of a pattern's first line: what is not is told only then.
+        $ornament = array_values($stroke->ornaments)[0] ?? $stroke->stroke->ornament;
+        $more = array_filter([
+            'line' => $stroke->line === 0 ? null : $stroke->line,
+            'figure_bar' => $stroke->of?->bar,
+            'ornament' => $ornament?->kind->value,
+        ], static fn (int|string|null $told): bool => $told !== null);
 
-        return [
+        return $more + [
             't' => round($stroke->t, 6),
             'until' => round(max([$stroke->t, ...$stroke->ends]), 6),
             'slot' => $stroke->slot,
-            'pattern' => $span?->hand->named->id,
-            'at' => $span?->inPattern($stroke->tick) ?? 0,
+            'pattern' => $stroke->of->figure ?? $span?->hand->named->id,
+            'at' => $stroke->of->at ?? $span?->inPattern($stroke->tick) ?? 0,
             'bar' => $stroke->bar,
             'chord' => $stroke->chord,
             'direction' => $stroke->stroke->direction->value ?? 'down',

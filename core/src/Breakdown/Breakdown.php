@@ -146,6 +146,22 @@ final readonly class Breakdown
         ));
     }
 
+    /** With a figure more, or with another wording of one there is, wherever that is played. */
+    public function withFigure(Figure $figure): self
+    {
+        $known = in_array($figure->id, array_map(static fn (Figure $each): string => $each->id, $this->figures), true);
+
+        return $this->with(
+            figures: $known
+                ? array_map(static fn (Figure $each): Figure => $each->id === $figure->id ? $figure : $each, $this->figures)
+                : [...$this->figures, $figure],
+            played: array_map(
+                static fn (PlacedFigure $each): PlacedFigure => $each->figure->id === $figure->id ? $each->of($figure) : $each,
+                $this->played,
+            ),
+        );
+    }
+
     public function withLine(VoicingLine $changed): self
     {
         return $this->with(lines: array_map(

@@ -30,6 +30,7 @@ final readonly class Desk
         public Section $section,
         public Setting $setting,
         private Playing $playing,
+        private ?Figure $figure = null,
     ) {}
 
     /**
@@ -57,19 +58,31 @@ final readonly class Desk
         );
     }
 
+    /**
+     * The same place with the strokes of a figure in place of the pattern's; a figure is struck like a pendulum.
+     *
+     * @throws BreakdownNotValid where there is no such figure
+     */
+    public function atFigure(string $id): self
+    {
+        return new self($this->breakdown, $this->pass, $this->section, $this->setting, $this->playing, $this->breakdown->figure($id));
+    }
+
     public function named(): NamedPattern
     {
-        return $this->playing->pattern;
+        return $this->figure === null
+            ? $this->playing->pattern
+            : new NamedPattern($this->figure->id, $this->figure->name, $this->figure->pattern, School::Pendulum);
     }
 
     public function pattern(): Pattern
     {
-        return $this->playing->pattern->pattern;
+        return $this->named()->pattern;
     }
 
     public function school(): School
     {
-        return $this->playing->pattern->school;
+        return $this->named()->school;
     }
 
     public function line(): VoicingLine
@@ -122,7 +135,9 @@ final readonly class Desk
     /** The same place of the breakdown as it became. */
     public function in(Breakdown $changed): self
     {
-        return self::of($changed, $this->pass, $this->section->id);
+        $same = self::of($changed, $this->pass, $this->section->id);
+
+        return $this->figure === null ? $same : $same->atFigure($this->figure->id);
     }
 
     /** The breakdown with another feel here: the section's own where it has one, else the song's. */
@@ -136,9 +151,11 @@ final readonly class Desk
             ));
     }
 
-    /** The breakdown with this place's pattern changed, wherever it is played. */
+    /** The breakdown with this place's strokes changed, wherever they are played. */
     public function with(?Pattern $pattern = null, ?School $school = null): Breakdown
     {
-        return $this->breakdown->withPattern($this->playing->pattern->with($pattern, $school));
+        return $this->figure === null
+            ? $this->breakdown->withPattern($this->playing->pattern->with($pattern, $school))
+            : $this->breakdown->withFigure($this->figure->restruck($pattern ?? $this->figure->pattern));
     }
 }

@@ -8,6 +8,7 @@ use Gravik\Breakdown\Failure\FigureNotPossible;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
 use Gravik\Strokes\Pattern;
+use Gravik\Strokes\Stroke;
 
 /** Strokes with notes of their own: a riff, a fill, a turnaround, an answer. Strokes without notes strike the grip. */
 final readonly class Figure
@@ -46,6 +47,24 @@ final readonly class Figure
     public function fretted(array $notes): self
     {
         return new self($this->id, $this->name, $this->pattern, $notes, $this->chord, $this->key, $this->relativeTo, $this->nickname);
+    }
+
+    /** Its strokes written anew: a line with as many as before keeps their notes in order, else a stroke keeps those of its tick. */
+    public function restruck(Pattern $pattern): self
+    {
+        $notes = [];
+        foreach ($pattern->streams as $number => $stream) {
+            $was = $this->pattern->streams[$number]->strokes ?? [];
+            $places = count($was) === count($stream->strokes)
+                ? array_keys($was)
+                : array_map(static fn (Stroke $stroke): int|false => array_search($stroke->at, array_column($was, 'at'), true), $stream->strokes);
+            $notes[] = array_filter(
+                array_map(fn (int|false $place): array => $place === false ? [] : $this->notesOf($number, $place), $places),
+                static fn (array $own): bool => $own !== [],
+            );
+        }
+
+        return new self($this->id, $this->name, $pattern, $notes, $this->chord, $this->key, $this->relativeTo, $this->nickname);
     }
 
     /** Whether a fixed place is that of one of its notes. */

@@ -29,6 +29,7 @@ final readonly class HandSketch
                     'chord' => $stroke->chord->value,
                     'ornament' => $stroke->ornament?->kind->value,
                     'stream' => $number,
+                    'by' => $stroke->by->value,
                 ];
             }
         }

@@ -75,7 +75,7 @@ final readonly class GuitarPart
         $slotTicks = $span->hand->plan->pattern->slotTicks();
         $walks = new ApproachStrokes($feel, $clock, $slotTicks, $span->hand->firstSlot, $offsetMs, $gains);
         $placed = array_merge([], ...array_map($walks->of(...), array_values($begun)));
-        foreach ($this->strokes($span, $course) as [$tick, $stroke]) {
+        foreach ($this->strokes($span, $course) as [$tick, $stroke, $line]) {
             $chord = $clock->at($tick);
             if ($chord !== null && $stroke->chord === ChordOf::Next) {
                 $chord = $clock->after($chord);
@@ -104,6 +104,7 @@ final readonly class GuitarPart
                     $strings,
                     [],
                     $gains->at($tick),
+                    line: $line,
                 );
             }
         }
@@ -111,20 +112,24 @@ final readonly class GuitarPart
         return $placed;
     }
 
-    /** @return list<array{int, Stroke}> tick by tick: the pattern's, or one for each chord that only rings */
+    /** @return list<array{int, Stroke, int}> tick by tick, with its line: the pattern's, or one for each chord that only rings */
     private function strokes(Span $span, Course $course): array
     {
         if ($span->texture === Texture::Rings) {
             return RingingStrokes::of($span, $course);
         }
         $pattern = $span->hand->plan->pattern;
-        $inPattern = $pattern->strokes();
+        $inPattern = [];
+        foreach ($pattern->streams as $line => $stream) {
+            $inPattern = [...$inPattern, ...array_map(static fn (Stroke $stroke): array => [$stroke, $line], $stream->strokes)];
+        }
+        usort($inPattern, static fn (array $a, array $b): int => $a[0]->at <=> $b[0]->at);
         $strokes = [];
         for ($start = $span->from - $span->inPattern($span->from); $start < $span->until; $start += $pattern->ticks) {
-            foreach ($inPattern as $stroke) {
+            foreach ($inPattern as [$stroke, $line]) {
                 $tick = $start + $stroke->at;
                 if ($tick >= $span->from && $tick < $span->until) {
-                    $strokes[] = [$tick, $stroke];
+                    $strokes[] = [$tick, $stroke, $line];
                 }
             }
         }

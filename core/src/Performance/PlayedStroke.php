@@ -20,6 +20,8 @@ final readonly class PlayedStroke
      * @param list<int>  $strings  indexes into the voicing (0 = lowest string), in the order the pick meets them
      * @param list<float> $ends    seconds, one for each of $strings
      * @param array<int, Ornament> $ornaments of single strings, by their place in $strings; the stroke's own for the rest
+     * @param int        $line     of its pattern or figure, from 0
+     * @param ?FigureTick $of      null for a stroke of the pattern
      * @param float      $gain     by how much the song's loudness there makes it louder, as a factor
      */
     public function __construct(
@@ -34,7 +36,29 @@ final readonly class PlayedStroke
         public array $ends,
         public float $gain = 1.0,
         public array $ornaments = [],
+        public ?FigureTick $of = null,
+        public int $line = 0,
     ) {}
+
+    /** @param list<float> $ends seconds */
+    public function ending(array $ends): self
+    {
+        return new self(
+            $this->stroke,
+            $this->slot,
+            $this->bar,
+            $this->tick,
+            $this->t,
+            $this->chord,
+            $this->voicing,
+            $this->strings,
+            $ends,
+            $this->gain,
+            $this->ornaments,
+            $this->of,
+            $this->line,
+        );
+    }
 
     /** The same stroke earlier or later, its length with it. */
     public function shifted(float $seconds): self
@@ -51,6 +75,8 @@ final readonly class PlayedStroke
             array_map(static fn (float $end): float => $end + $seconds, $this->ends),
             $this->gain,
             $this->ornaments,
+            $this->of,
+            $this->line,
         );
     }
 }

@@ -9,6 +9,7 @@ use Gravik\Breakdown\Change\FigureKeeper;
 use Gravik\Breakdown\Change\FigurePlacer;
 use Gravik\Breakdown\Change\LineExchanger;
 use Gravik\Breakdown\Change\PassAdder;
+use Gravik\Breakdown\Change\PatternChanger;
 use Gravik\Breakdown\Change\Retuner;
 use Gravik\Breakdown\Change\SectionRemover;
 use Gravik\Breakdown\Change\SectionSplitter;
@@ -30,6 +31,7 @@ use Gravik\Harmony\Key;
 use Gravik\Neck\Melody\RiffNote;
 use Gravik\Neck\Neck;
 use Gravik\Neck\Tuning;
+use Gravik\Strokes\School;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\Meter;
 
@@ -192,3 +194,18 @@ it('lays call and answer by turns over the chosen bars, and needs room for both'
         ->and(static fn () => (new AnswerPlacer())->place($song, gull(), new Place('a', null, 0, 0), 1, '2'))
         ->toThrow(static fn (NoRoomForAnswer $problem) => expect([$problem->bars, $problem->needed])->toBe([1, 2]));
 });
+
+it('works at the strokes of a figure in place of the pattern, and keeps its notes by their order or tick', function (string $recounted, string $typed): void {
+    $song = (new FigureKeeper())->keep(quayside(), gull('1=6:3 & 2=5:2 3=5:5 (4)'));
+    $desk = Desk::of($song)->atFigure('f9');
+    $changed = (new PatternChanger())->recount($desk, $recounted);
+
+    expect($desk->named()->id)->toBe('f9')
+        ->and($desk->school())->toBe(School::Pendulum)
+        ->and(TypedFigure::write($changed->figure('f9')))->toBe([$typed])
+        ->and($changed->patterns)->toEqual($song->patterns)
+        ->and($desk->in($changed)->pattern())->toEqual($changed->figure('f9')->pattern);
+})->with([
+    'as many strokes' => ['1 2! (3) & 4x', '1=6:3 2! (3) &=5:2 4x=5:5'],
+    'fewer' => ['1 (2) 3 (4)', '1=6:3 (2) 3=5:5 (4)'],
+]);

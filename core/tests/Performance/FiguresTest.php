@@ -123,5 +123,9 @@ it('plays a note where it was fixed, and the others by rule around it', function
     $fixed = [new FixedNote(0, 960, 5, 6, 7), new FixedNote(0, 1920, 4, 3, 0)];
     $timeline = playedWith(new PlacedFigure($figure, new Place('a', null, 0, 0), near: 2, fixed: $fixed));
 
-    expect(ownIn($timeline, 0))->toBe(['1 6:3', '2 6:7', '3 5:5+3:0']);
+    $ofFigure = array_values(array_filter($timeline->strokes, static fn (PlayedStroke $stroke): bool => $stroke->bar === 2));
+
+    expect(ownIn($timeline, 0))->toBe(['1 6:3', '2 6:7', '3 5:5+3:0'])
+        ->and(array_map(static fn (PlayedStroke $stroke): array => [$stroke->of?->figure, $stroke->of?->at, $stroke->of?->bar], $ofFigure))
+        ->toBe([['f1', 0, 2], ['f1', 960, 2], ['f1', 1920, 2]]);
 });

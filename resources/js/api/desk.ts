@@ -4,7 +4,14 @@ import type { BreakdownDocument, LineDocument, Patch, PatternDocument, SongPlace
 export type Place = { pass: string; section: string }
 
 /** One place of the song that is worked at, with what the guitar plays there. */
-export type Desk = { document: BreakdownDocument; place: Place; pattern: PatternDocument; line: LineDocument }
+export type Desk = {
+  document: BreakdownDocument
+  place: Place
+  pattern: PatternDocument
+  line: LineDocument
+  /** id of the figure whose strokes are worked at in place of the pattern's */
+  figure?: string
+}
 
 /** @param told what the core says is played where; while it is on its way, the song's first pattern and line stand */
 export function deskOf(document: BreakdownDocument, asked: Partial<Place>, told: SongPlace[] | undefined): Desk {
@@ -23,11 +30,32 @@ export function deskOf(document: BreakdownDocument, asked: Partial<Place>, told:
 const withEntry = <T extends { id: string }>(list: [T, ...T[]], id: string, change: (entry: T) => T): [T, ...T[]] =>
   list.map((entry) => (entry.id === id ? change(entry) : entry)) as [T, ...T[]]
 
-export const withPattern = (
+/** The strokes of this id: a pattern's, or a figure's as if they were one. */
+export function strokesOf({ patterns, figures }: BreakdownDocument, id: string): PatternDocument | undefined {
+  const figure = figures?.find((each) => each.id === id)
+  if (figure === undefined) return patterns.find((pattern) => pattern.id === id)
+  const { name, meter, ticks, streams } = figure
+  return { id, name, meter, ticks, streams: streams as PatternDocument['streams'], school: 'pendulum' }
+}
+
+/** The same place with the strokes of a figure that is played there. */
+export function atFigure(desk: Desk, figure: string | null): Desk {
+  const pattern = figure === null ? undefined : strokesOf(desk.document, figure)
+  return figure === null || pattern === undefined ? desk : { ...desk, pattern, figure }
+}
+
+/** The strokes of this id changed, a pattern's or a figure's. */
+export function withPattern(
   document: BreakdownDocument,
   id: string,
   change: (pattern: PatternDocument) => PatternDocument,
-): BreakdownDocument => {
+): BreakdownDocument {
+  const now = strokesOf(document, id)
+  if (document.figures?.some((figure) => figure.id === id) === true && now !== undefined) {
+    const { name, ticks, streams } = change(now)
+    if (streams === now.streams && name === now.name) return document
+    return { ...document, figures: document.figures.map((figure) => (figure.id === id ? { ...figure, name, ticks, streams } : figure)) }
+  }
   const patterns = withEntry(document.patterns, id, change)
   return patterns.every((pattern, place) => pattern === document.patterns[place]) ? document : { ...document, patterns }
 }

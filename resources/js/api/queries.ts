@@ -27,7 +27,11 @@ const soundParts = ({ document: d, place }: Desk) => [
   place,
 ]
 /** What every question about a place of the song says. */
-export const asked = ({ document, place }: Desk) => ({ document, ...place })
+export const asked = ({ document, place, figure }: Desk) => ({
+  document,
+  ...place,
+  ...(figure === undefined ? {} : { strokes_of: figure }),
+})
 
 export const keys = {
   person: ['person'] as const,

@@ -5,12 +5,20 @@ import { leanAt, waveKnots, wavePath, type Crossing, type Knot } from './waveGeo
 
 export const MARGIN = 26
 
-/** Crossings of the pattern with a little of the round before and after, so that the curve runs off both edges. */
-export function patternCrossings(sketch: HandSketch): Crossing[] {
-  const own = sketch.strokes.map((stroke) => ({ x: stroke.beats, down: stroke.direction === 'down' }))
+/**
+ * Crossings of the pattern with a little of the round before and after, so that the curve runs off both edges.
+ *
+ * @param line of two the one whose hand is meant; both as one hand where none is said
+ */
+export function patternCrossings(sketch: HandSketch, line: number | null = null): Crossing[] {
+  const strokes = line === null ? sketch.strokes : sketch.strokes.filter(({ stream }) => stream === line)
+  const own = strokes.map((stroke) => ({ x: stroke.beats, down: stroke.direction === 'down' }))
   const distinct = own.filter((crossing, index) => index === 0 || crossing.x > (own[index - 1]?.x ?? 0) + 1e-6)
   return [-1, 0, 1].flatMap((round) => distinct.map((crossing) => ({ ...crossing, x: crossing.x + round * sketch.beats })))
 }
+
+/** ornament: how the fretting hand comes to the notes of a figure */
+type Hit = { at: number; strings: number[]; line?: number; ornament?: string }
 
 type Props = {
   sketch: HandSketch
@@ -30,7 +38,7 @@ type Props = {
   marked?: number[]
   /** tails: how long strokes ring, in beats */
   /** strings each stroke meets, where the grip is known; the whole hand otherwise */
-  hits?: { at: number; strings: number[] }[]
+  hits?: Hit[]
   tails?: { at: number; beats: number; until: number; strings: number[]; ends: number[]; cut: boolean }[]
   strings?: number
 }
@@ -52,14 +60,26 @@ export function HandWave({
   hits = [],
   strings = 6,
 }: Props) {
-  const knots = useMemo(() => waveKnots(patternCrossings(sketch)), [sketch])
   const geometry = rowGeometry(width, height, fromBeat, toBeat, chords.length > 0, slots.length > 0)
   const { toX, toY, stringY, top, bottom } = geometry
   const bars = barLines(fromBeat, toBeat, sketch.beats_a_bar)
-  const inRow = sketch.strokes.filter((stroke) => stroke.beats >= fromBeat - 0.01 && stroke.beats < toBeat - 0.001)
-  const rowsOf = (at: number): number[] => {
-    const met = hits.filter((hit) => hit.at === at).flatMap((hit) => hit.strings.map((string) => strings - string))
+  // Two hands are drawn without their ways through air: the curve of each shows them.
+  const inRow = sketch.strokes.filter(
+    (stroke) => stroke.beats >= fromBeat - 0.01 && stroke.beats < toBeat - 0.001 && (stroke.kind !== 'air' || twoLines(sketch) === false),
+  )
+  const rowsOf = (at: number, stream: number | undefined): number[] => {
+    const met = hits
+      .filter((hit) => hit.at === at && (stream === undefined || (hit.line ?? 0) === stream))
+      .flatMap((hit) => hit.strings.map((string) => strings - string))
     return met.length === 0 ? [0, strings - 1] : met
+  }
+  const hands = useMemo(() => handsOf(sketch, hits, strings), [sketch, hits, strings])
+  const handOf = (stroke: HandSketch['strokes'][number]) =>
+    hands.find(({ stream }) => stream === null || stream === stroke.stream) ?? hands[0]
+  const heightOf = (rows: [number, number]) => {
+    const [from, to] = [stringY(rows[0], strings), stringY(rows[1], strings)]
+    const reach = hands.length === 1 ? geometry.reach : Math.max(MARGIN, (to - from) / 2 + 14)
+    return { reach, toY: hands.length === 1 ? toY : (h: number) => (from + to) / 2 - h * reach }
   }
   const clip = `wave-${fromBeat}-${Math.round(width)}`
 
@@ -83,7 +103,9 @@ export function HandWave({
         />
       ))}
       <g clipPath={`url(#${clip})`}>
-        <WavePath knots={knots} toX={toX} toY={toY} />
+        {hands.map(({ stream, knots, rows }) => (
+          <WavePath key={stream} knots={knots} toX={toX} toY={heightOf(rows).toY} />
+        ))}
       </g>
       {bars.map((beat) => (
         <line key={beat} x1={toX(beat)} x2={toX(beat)} y1={chords.length > 0 ? 0 : top - 14} y2={bottom + 12} className="bar-line" />
@@ -101,9 +123,15 @@ export function HandWave({
           direction={stroke.direction}
           accent={stroke.accent}
           x={toX(stroke.beats)}
-          top={stringY(Math.min(...rowsOf(stroke.at)), strings) - 5}
-          bottom={stringY(Math.max(...rowsOf(stroke.at)), strings) + 5}
-          lean={leanAt(knots, stroke.beats, (width - 2 * MARGIN) / (toBeat - fromBeat), geometry.reach)}
+          by={stroke.by}
+          top={stringY(Math.min(...rowsOf(stroke.at, stroke.stream)), strings) - 5}
+          bottom={stringY(Math.max(...rowsOf(stroke.at, stroke.stream)), strings) + 5}
+          lean={leanAt(
+            handOf(stroke)?.knots ?? [],
+            stroke.beats,
+            (width - 2 * MARGIN) / (toBeat - fromBeat),
+            heightOf(handOf(stroke)?.rows ?? [0, strings - 1]).reach,
+          )}
           selected={stroke.at === selectedAt}
         />
       ))}
@@ -114,14 +142,17 @@ export function HandWave({
             {stroke.chord === 'next' ? 'push →' : 'open'}
           </text>
         ))}
-      {inRow.map(
-        (stroke) =>
-          typeof stroke.ornament === 'string' && (
-            <text key={`ornament-${stroke.stream}-${stroke.at}`} x={toX(stroke.beats) + 8} y={top + 15} className="ornament-mark">
-              {stroke.ornament.replace('-', ' ')}
-            </text>
-          ),
-      )}
+      {inRow.map((stroke) => {
+        const hit = hits.find((each) => each.at === stroke.at && (each.line ?? 0) === stroke.stream && each.ornament !== undefined)
+        const ornament = hit?.ornament ?? stroke.ornament
+        if (typeof ornament !== 'string') return null
+        const y = hit === undefined ? top + 15 : stringY(Math.min(...rowsOf(stroke.at, stroke.stream)), strings) - 8
+        return (
+          <text key={`ornament-${stroke.stream}-${stroke.at}`} x={toX(stroke.beats) + 8} y={y} className="ornament-mark">
+            {ornament.replace('-', ' ')}
+          </text>
+        )
+      })}
       {inRow
         .filter((stroke) => marked.includes(stroke.at))
         .map((stroke) => (
@@ -163,6 +194,21 @@ export function HandWave({
           })}
     </svg>
   )
+}
+
+/** Whether two lines are struck, each by a hand of its own. */
+export const twoLines = (sketch: HandSketch): boolean => new Set(sketch.strokes.flatMap(({ stream }) => stream ?? [])).size === 2
+
+type HandDrawn = { stream: number | null; knots: Knot[]; rows: [number, number] }
+
+/** One arm through all strings, or one for each of two lines, over the strings that it meets. */
+function handsOf(sketch: HandSketch, hits: Hit[], strings: number): HandDrawn[] {
+  if (!twoLines(sketch)) return [{ stream: null, knots: waveKnots(patternCrossings(sketch)), rows: [0, strings - 1] }]
+  return [0, 1].map((stream) => {
+    const met = hits.filter((hit) => (hit.line ?? 0) === stream).flatMap((hit) => hit.strings.map((string) => strings - string))
+    const rows: [number, number] = met.length === 0 ? [0, strings - 1] : [Math.min(...met), Math.max(...met)]
+    return { stream, knots: waveKnots(patternCrossings(sketch, stream)), rows }
+  })
 }
 
 /** Where things lie in one row of the wave. */

@@ -50,6 +50,38 @@ describe('the hand wave', () => {
     expect([count('ring'), count('chuck'), count('air')]).toEqual([4, 3, 1])
   })
 
+  it('gives each of two lines a hand of its own over the strings it meets, a thumb a round blade', () => {
+    const stroke = (at: number, stream: number, by: 'thumb' | 'fingers') => ({
+      at,
+      slot: at / 480,
+      direction: 'down' as const,
+      beats: at / 960,
+      kind: 'ring' as const,
+      accent: 1,
+      stream,
+      by,
+    })
+    const sketch: HandSketch = {
+      beats: 4,
+      beats_a_bar: 4,
+      p: 0.5,
+      strokes: [stroke(0, 0, 'fingers'), stroke(0, 1, 'thumb'), stroke(960, 0, 'fingers')],
+    }
+    const hits = [
+      { at: 0, strings: [1, 2], ornament: 'slide-in' },
+      { at: 0, strings: [5, 6], line: 1 },
+    ]
+    const { container } = render(<HandWave sketch={sketch} hits={hits} fromBeat={0} toBeat={4} width={852} height={220} />)
+    const top = (shape: Element) =>
+      (shape as SVGGraphicsElement).getAttribute('d')?.split(' ')[1] ?? shape.getAttribute('points')?.split(' ')[0]?.split(',')[1]
+    expect(container.querySelectorAll('.wave-rise')).toHaveLength(2)
+    expect(container.querySelectorAll('path.blade')).toHaveLength(1)
+    expect(Number.parseFloat(top(container.querySelector('path.blade') as Element) ?? '')).toBeLessThan(
+      Number.parseFloat(top(container.querySelector('polygon.blade') as Element) ?? ''),
+    )
+    expect(container.querySelector('.ornament-mark')?.textContent).toBe('slide in')
+  })
+
   it('puts swung slots where they sound and shows where swing took them from', () => {
     const { container } = draw()
     const marks = [...container.querySelectorAll('.slot-mark')]

@@ -15,17 +15,7 @@ final readonly class FigureKeeper
     /** @throws BreakdownNotValid where it does not fit where it is played */
     public function keep(Breakdown $breakdown, Figure $figure): Breakdown
     {
-        $known = in_array($figure->id, array_map(static fn (Figure $each): string => $each->id, $breakdown->figures), true);
-
-        return $breakdown->with(
-            figures: $known
-                ? array_map(static fn (Figure $each): Figure => $each->id === $figure->id ? $figure : $each, $breakdown->figures)
-                : [...$breakdown->figures, $figure],
-            played: array_map(
-                static fn (PlacedFigure $each): PlacedFigure => $each->figure->id === $figure->id ? $each->of($figure) : $each,
-                $breakdown->played,
-            ),
-        );
+        return $breakdown->withFigure($figure);
     }
 
     /** The song without a figure, wherever it was played. */

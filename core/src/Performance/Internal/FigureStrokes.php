@@ -17,6 +17,7 @@ use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
 use Gravik\Neck\Grip\Voicing;
 use Gravik\Neck\Melody\RiffNote;
+use Gravik\Performance\FigureTick;
 use Gravik\Performance\PlayedStroke;
 use Gravik\Performance\Span;
 use Gravik\Strokes\ChordOf;
@@ -140,24 +141,25 @@ final class FigureStrokes
                     continue;
                 }
                 $own = $figure->notesOf($number, $place);
+                $of = new FigureTick($figure->id, $stroke->at, $this->map->barAt($bar->tick));
                 $next = ($stream->strokes[$place + 1]->at ?? $figure->pattern->ticks) - $stroke->at;
                 $strokes[] = $own === []
-                    ? $this->onGrip($stroke, $span, $chord, $tick)
-                    : $this->own($stroke, $own, $notes[$number][$place] ?? [], $span, $chord, $tick, $next);
+                    ? $this->onGrip($stroke, $span, $chord, $tick, $of, $number)
+                    : $this->own($stroke, $own, $notes[$number][$place] ?? [], $span, $chord, $tick, $next, $of, $number);
             }
         }
 
         return array_values(array_filter($strokes));
     }
 
-    private function onGrip(Stroke $stroke, Span $span, int $chord, int $tick): ?PlayedStroke
+    private function onGrip(Stroke $stroke, Span $span, int $chord, int $tick, FigureTick $of, int $line): ?PlayedStroke
     {
         $chord = $stroke->chord === ChordOf::Next ? $this->clock->after($chord) : $chord;
         $grip = $this->gripOf($span, $chord);
         $grip = $stroke->chord === ChordOf::Open ? Toolbox::of($this->breakdown, $span->line)->finder()->openStrings($grip->chord) : $grip;
         $strings = ZoneStrings::of($stroke, $grip);
 
-        return $strings === [] ? null : $this->played($stroke, $span, $chord, $tick, $grip, $strings, []);
+        return $strings === [] ? null : $this->played($stroke, $span, $chord, $tick, $grip, $strings, [], $of, $line);
     }
 
     /**
@@ -165,7 +167,7 @@ final class FigureStrokes
      * @param list<?RiffNote>  $laid  where they are played; null for one that lies nowhere
      * @param int              $next  ticks to the next stroke of the line, as long as a note sounds unless it says otherwise
      */
-    private function own(Stroke $stroke, array $typed, array $laid, Span $span, int $chord, int $tick, int $next): ?PlayedStroke
+    private function own(Stroke $stroke, array $typed, array $laid, Span $span, int $chord, int $tick, int $next, FigureTick $of, int $line): ?PlayedStroke
     {
         $open = $this->breakdown->neck->openMidi();
         $frets = array_fill(0, count($open), null);
@@ -203,6 +205,8 @@ final class FigureStrokes
             $voicing,
             $strings,
             array_filter(array_map(static fn (int $string) => $ornaments[$string], $strings)),
+            $of,
+            $line,
         );
     }
 
@@ -218,6 +222,8 @@ final class FigureStrokes
         Voicing $voicing,
         array $strings,
         array $ornaments,
+        FigureTick $of,
+        int $line,
     ): PlayedStroke {
         return new PlayedStroke(
             $stroke,
@@ -231,6 +237,8 @@ final class FigureStrokes
             [],
             $this->gains->at($tick),
             $ornaments,
+            $of,
+            $line,
         );
     }
 

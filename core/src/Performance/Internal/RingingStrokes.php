@@ -17,7 +17,7 @@ use Gravik\Strokes\Stroke;
  */
 final readonly class RingingStrokes
 {
-    /** @return list<array{int, Stroke}> tick by tick */
+    /** @return list<array{int, Stroke, int}> tick by tick, all in the first line */
     public static function of(Span $span, Course $course): array
     {
         $strokes = [];
@@ -29,6 +29,7 @@ final readonly class RingingStrokes
                 $strokes[] = [
                     $chord->tick,
                     new Stroke($inBar, $division, direction: Direction::Down, length: Length::untilChordChange()),
+                    0,
                 ];
             }
         }

@@ -49,19 +49,7 @@ final readonly class StrokeEnds
             foreach ($played->stroke->freesTheHand() ? array_keys($played->voicing->frets) : $played->strings as $string) {
                 $nextOnString[$string] = $played->t;
             }
-            $ended[] = new PlayedStroke(
-                $played->stroke,
-                $played->slot,
-                $played->bar,
-                $played->tick,
-                $played->t,
-                $played->chord,
-                $played->voicing,
-                $played->strings,
-                $ends,
-                $played->gain,
-                $played->ornaments,
-            );
+            $ended[] = $played->ending($ends);
         }
 
         return array_reverse($ended);

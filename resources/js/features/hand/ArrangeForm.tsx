@@ -24,7 +24,8 @@ type Props = {
   /** parts of every beat; 0 where beats are divided differently */
   division: number
   bars: number
-  school: School
+  /** null where it is no choice: a figure is struck like a pendulum */
+  school: School | null
   schools: { slug: School; name: string }[]
   onReshape: (shape: Shape) => void
   onSchool: (school: School) => void
@@ -50,15 +51,17 @@ export function ArrangeForm({ division, bars, school, schools, onReshape, onScho
         Bars before it repeats{' '}
         <Segmented aria-label="Bars" options={[1, 2, 4]} value={bars} onChange={(to) => onReshape({ bars: Number(to) })} />
       </label>
-      <label>
-        Picking school{' '}
-        <Select
-          aria-label="Picking school"
-          value={school}
-          options={schools.map(({ slug, name }) => ({ value: slug, label: name }))}
-          onChange={onSchool}
-        />
-      </label>
+      {school !== null && (
+        <label>
+          Picking school{' '}
+          <Select
+            aria-label="Picking school"
+            value={school}
+            options={schools.map(({ slug, name }) => ({ value: slug, label: name }))}
+            onChange={onSchool}
+          />
+        </label>
+      )}
       <label>
         Accent every bar{' '}
         <Select

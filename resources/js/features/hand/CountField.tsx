@@ -1,6 +1,6 @@
 import { Input } from 'antd'
 import { useEffect, useState } from 'react'
-import { withPattern } from '../../api/desk'
+import { strokesOf, withPattern } from '../../api/desk'
 import { reshape } from '../../api/queries'
 import { useBench, useMine } from '../bench/benchContext'
 
@@ -18,7 +18,7 @@ export function CountField({ counted, line, name }: { counted: string; line: num
     if (typed.trim() === counted) return
     try {
       const { document } = await reshape({ ...desk, document: store.getState().document }, { counted: typed, line })
-      const recounted = document.patterns.find(({ id }) => id === desk.pattern.id)
+      const recounted = strokesOf(document, desk.pattern.id)
       store.change((d) => withPattern(d, desk.pattern.id, (pattern) => recounted ?? pattern))
       setRefusal('')
     } catch (problem) {

@@ -191,3 +191,32 @@ it('divides the beat at the cursor otherwise by W, each time from the strokes th
   }
   expect(callsTo('POST compute/shape')).toMatchObject([1, 2].map(() => ({ beat: 0, division: 3, document: { patterns: tune.patterns } })))
 })
+
+it('works at the strokes of a figure that is played here, and leaves its notes and the pattern alone', async () => {
+  const figure = {
+    id: 'f1',
+    name: 'knock',
+    meter: '4/4' as const,
+    relativeTo: 'chord' as const,
+    over: 'Dm',
+    key: 'D minor',
+    ticks: 3840,
+    streams: [{ name: 'figure', strokes: [{ at: 0, division: 2 as const, notes: [{ string: 3, fret: 2 }] }] }],
+  }
+  const document = {
+    ...tune,
+    figures: [figure],
+    placed: [{ what: 'f1', at: { section: tune.sections[0].id, ending: null, bar: 0, tick: 0 } }],
+  } as unknown as BreakdownDocument
+  const { store, container } = showOnBench(<HandStation />, { document })
+  await waitFor(() => expect(container.querySelectorAll('.slot-mark')).toHaveLength(8))
+  fireEvent.click(screen.getByText('knock'))
+  await waitFor(() => expect(callsTo('POST compute/strokes').at(-1)).toMatchObject({ strokes_of: 'f1' }))
+  await waitFor(() => expect(container.querySelectorAll('.slot-mark')).toHaveLength(8))
+  key('c')
+  expect(store.getState().document.figures?.[0]?.streams[0].strokes).toMatchObject([
+    { at: 0, division: 2, notes: [{ string: 3, fret: 2 }], articulation: 'chuck' },
+  ])
+  expect(store.getState().document.patterns).toEqual(document.patterns)
+  expect(screen.queryByText('Schools')).toBeNull()
+})

@@ -1,11 +1,13 @@
-import { useRef, useState } from 'react'
+import { useMemo, useRef, useState, type ReactNode } from 'react'
+import { atFigure } from '../../api/desk'
 import { useChoices } from '../../api/queries'
 import type { Hand, Timeline } from '../../api/types'
 import { beatsSince } from '../../audio/bars'
 import { useKeys } from '../../ui/keys'
 import { useSheet } from '../../ui/useSheet'
+import { useTabState } from '../../ui/useTabState'
 import { useWidth } from '../../ui/useWidth'
-import { useBench, useMine } from '../bench/benchContext'
+import { BenchContext, useBench, useMine } from '../bench/benchContext'
 import { PlayedHere } from '../bench/PlayedHere'
 import { usePatches } from '../bench/usePatches'
 import { TapSheet } from '../rhythm/TapSheet'
@@ -17,11 +19,26 @@ import { PatternLibrary } from './PatternLibrary'
 import { SchoolSheet } from './SchoolSheet'
 import { SHEETS, type Sheet } from './sheets'
 import { StrokePanel } from './StrokePanel'
+import { figuresIn, StrokesOf } from './StrokesOf'
 import { usePatternDesk } from './usePatternDesk'
 import { Waves } from './Waves'
 
-/** The pattern as the hand plays it: every slot is set by a click or one key. */
+/** The pattern of a place, or a figure that is played there, as the hand plays it. */
 export default function HandStation() {
+  const bench = useBench()
+  const [asked, setFigure] = useTabState<string | null>(`strokes-of:${bench.store.getState().id}`, null)
+  const figures = figuresIn(bench.desk)
+  const figure = figures.some(({ id }) => id === asked) ? asked : null
+  const desk = useMemo(() => atFigure(bench.desk, figure), [bench.desk, figure])
+  return (
+    <BenchContext.Provider value={{ ...bench, desk }}>
+      <HandAt key={figure} chooser={<StrokesOf figures={figures} figure={figure} onFigure={setFigure} />} />
+    </BenchContext.Provider>
+  )
+}
+
+/** Every slot is set by a click or one key. */
+function HandAt({ chooser }: { chooser: ReactNode }) {
   const { desk, tempo, setLevel, timeline } = useBench()
   const { document, pattern } = desk
   const mine = useMine()
@@ -77,19 +94,20 @@ export default function HandStation() {
           line={line}
           onLine={at.otherLine}
           comparing={kept !== null}
+          chooser={chooser}
           onCompare={compare}
         >
           {mine && (
             <ArrangeForm
               division={at.division}
               bars={bars}
-              school={pattern.school}
+              school={desk.figure === undefined ? pattern.school : null}
               schools={schools}
               onReshape={(shape) => void at.reshapeTo(shape)}
               onSchool={at.setSchool}
               onLay={at.lay}
             >
-              <PlayedHere what="pattern" />
+              {desk.figure === undefined && <PlayedHere what="pattern" />}
             </ArrangeForm>
           )}
         </HandTools>

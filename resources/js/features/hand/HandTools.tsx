@@ -14,12 +14,14 @@ type Props = {
   onLine: () => void
   comparing: boolean
   onCompare: () => void
+  /** chooses whose strokes */
+  chooser: ReactNode
   /** what arranges the pattern as a whole, for who may */
   children: ReactNode
 }
 
 /** What is done to the pattern as a whole. */
-export function HandTools({ hand, sheet, onSheet, line, onLine, comparing, onCompare, children }: Props) {
+export function HandTools({ hand, sheet, onSheet, line, onLine, comparing, onCompare, chooser, children }: Props) {
   const { store, desk, level, setLevel } = useBench()
   const { pattern } = desk
   const mine = useMine()
@@ -28,11 +30,14 @@ export function HandTools({ hand, sheet, onSheet, line, onLine, comparing, onCom
   return (
     <div className="hand-tools">
       <h2>Hand</h2>
-      {SHEETS.filter(({ edits }) => mine || !edits).map(({ sheet: each, key, label }) => (
-        <Button key={each} size="small" aria-pressed={sheet === each} onClick={() => onSheet(sheet === each ? 'wave' : each)}>
-          {label} <kbd>{key.toUpperCase()}</kbd>
-        </Button>
-      ))}
+      {chooser}
+      {SHEETS.filter(({ edits, figures }) => (mine || !edits) && (desk.figure === undefined || figures)).map(
+        ({ sheet: each, key, label }) => (
+          <Button key={each} size="small" aria-pressed={sheet === each} onClick={() => onSheet(sheet === each ? 'wave' : each)}>
+            {label} <kbd>{key.toUpperCase()}</kbd>
+          </Button>
+        ),
+      )}
       {(mine || lines.length === 2) && (
         <Button size="small" aria-pressed={line === 1} onClick={onLine}>
           {line === 1 ? `Line: ${lines[1]?.name ?? 'bass'}` : lines.length === 2 ? `Line: ${lines[0].name}` : 'Second line'} <kbd>V</kbd>
@@ -62,7 +67,7 @@ export function HandTools({ hand, sheet, onSheet, line, onLine, comparing, onCom
           )}
         </span>
       )}
-      {sheet === 'wave' && hand !== undefined && hand.advice.school !== pattern.school && (
+      {sheet === 'wave' && hand !== undefined && desk.figure === undefined && hand.advice.school !== pattern.school && (
         <span className="advice">
           {hand.advice.reason}{' '}
           {mine && (

@@ -2,7 +2,8 @@ import { useMemo, useRef } from 'react'
 import type { HandSketch, Timeline } from '../../api/types'
 import { band } from '../../audio/band'
 import { useBandFrames } from '../../audio/useBandFrames'
-import { patternCrossings, rowGeometry } from '../../ui/HandWave'
+import { patternCrossings, rowGeometry, twoLines } from '../../ui/HandWave'
+import { roundAt } from './rounds'
 import { heightAt, waveKnots } from '../../ui/waveGeometry'
 
 type Props = {
@@ -22,14 +23,14 @@ export function WavePlayhead({ sketch, fromBeat, toBeat, width, height, timeline
   const { toX, toY } = rowGeometry(width, height, fromBeat, toBeat, true, true)
   useBandFrames(() => {
     const at = band.position()
-    const bar = at === null || at.countIn !== null ? undefined : timeline?.bars[at.bar]
-    const beat = bar === undefined || bar.pattern !== pattern ? -1 : bar.pattern_bar * sketch.beats_a_bar + band.beatsIntoBar()
+    const round = at === null || at.countIn !== null || timeline === undefined ? null : roundAt(timeline, pattern, at.bar)
+    const beat = at === null || round === null ? -1 : (at.bar - round) * sketch.beats_a_bar + band.beatsIntoBar()
     const here = beat >= fromBeat && beat < toBeat
     if (group.current !== null) {
       group.current.style.display = here ? '' : 'none'
       if (here) {
         group.current.setAttribute('transform', `translate(${toX(beat)} 0)`)
-        group.current.lastElementChild?.setAttribute('cy', String(toY(heightAt(knots, beat))))
+        group.current.querySelector('circle')?.setAttribute('cy', String(toY(heightAt(knots, beat))))
       }
     }
   })
@@ -37,7 +38,7 @@ export function WavePlayhead({ sketch, fromBeat, toBeat, width, height, timeline
     <svg className="wave-playhead" width={width} height={height} aria-hidden="true">
       <g ref={group} style={{ display: 'none' }}>
         <line y1={24} y2={height - 24} />
-        <circle r={6.5} />
+        {!twoLines(sketch) && <circle r={6.5} />}
       </g>
     </svg>
   )

@@ -7,6 +7,7 @@ import { HandWave } from '../../ui/HandWave'
 import { FretLane } from './FretLane'
 import { leantSketch, leantTo, useLean } from '../../ui/lean'
 import { useBench } from '../bench/benchContext'
+import { firstRound, roundAt } from './rounds'
 import { WavePlayhead } from './WavePlayhead'
 
 type Props = {
@@ -74,12 +75,11 @@ function useSoundingRound(timeline: Timeline | undefined, pattern: string): numb
   const [sounding, setSounding] = useState<number | null>(null)
   useBandFrames(() => {
     const at = band.position()
-    const bar = at === null ? undefined : timeline?.bars[at.bar]
-    setSounding(at === null || bar === undefined || bar.pattern !== pattern ? null : at.bar - bar.pattern_bar)
+    setSounding(at === null || timeline === undefined ? null : roundAt(timeline, pattern, at.bar))
   })
-  if (sounding !== null && timeline?.bars[sounding]?.pattern === pattern) return sounding
-  const here = timeline?.bars.findIndex((bar) => bar.pattern === pattern && bar.pass === place.pass && bar.section === place.section) ?? 0
-  return here >= 0 ? here : Math.max(0, timeline?.bars.findIndex((bar) => bar.pattern === pattern) ?? 0)
+  if (timeline === undefined) return 0
+  // A round that belonged to what was played before is none any more.
+  return sounding !== null && roundAt(timeline, pattern, sounding) === sounding ? sounding : firstRound(timeline, pattern, place)
 }
 
 /** Chord names over one bar of the pattern in this round; beats count from the round's start. */

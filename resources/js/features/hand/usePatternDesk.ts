@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react'
-import { withPattern } from '../../api/desk'
+import { strokesOf, withPattern } from '../../api/desk'
 import { reshape, useHand, type Shape } from '../../api/queries'
 import type { HandSlot, PatternDocument, StrokeDocument } from '../../api/types'
 import { useTabState } from '../../ui/useTabState'
@@ -65,7 +65,7 @@ export function usePatternDesk() {
     const from = divided !== null && divided.beat === beat && divided.to === pattern ? divided.from : pattern
     if (!(await remake((d) => reshape({ ...desk, document: withPattern(d, pattern.id, () => from) }, { beat, division })))) return
     setGrid(null)
-    setDivided({ beat, division, from, to: store.getState().document.patterns.find(({ id }) => id === pattern.id) })
+    setDivided({ beat, division, from, to: strokesOf(store.getState().document, pattern.id) })
     setSelected(slots.findIndex((each) => each.on_beat && Math.floor(each.beats + 1e-6) === beat))
   }
   const click = (at: HandSlot) => {
