@@ -139,7 +139,7 @@ final class DemoSongs
         return (new SongSheet('Fog Signal', 'Slow twelve', 'E minor', '12/8', 54))
             ->says('The thumb is the signal, the fingers are the fog. Count the little ones aloud.')
             ->section('a', 'A', '| Em7 | Am7 | Em7 | B7 | Am7 | B7 | Em7 C7 | B7 |', ['dynamics' => [['bar' => 0, 'level' => 2]]])
-            ->pattern('p1', 'thumb and fingers', ['1 2 3 4', '(1) & a (2) & a! (3) & a (4) & a!'], 'thumb-fingers')
+            ->thumbAndFingers('p1', 'thumb and fingers', '1 2 3 4', '(1) & a (2) & a! (3) & a (4) & a!')
             ->line('low', '', '0-7', 'alone')
             ->pass('voice', [])
             ->pass('second verse', ['dynamic' => 1], [['section' => 'a', 'bars' => [7], 'texture' => 'rings']])

@@ -17,7 +17,12 @@ use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\PatternJson;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
+use Gravik\Strokes\Action;
+use Gravik\Strokes\PlayedBy;
+use Gravik\Strokes\Stream;
+use Gravik\Strokes\Stroke;
 use Gravik\Strokes\Written\FigureLine;
+use Gravik\Strokes\Zone;
 use Gravik\Time\Meter;
 
 /** A song of the demo data as a teacher would say it, one line a thing. */
@@ -75,6 +80,23 @@ final class SongSheet
         $pattern = FigureLine::parse((array) $counted, Meter::parse($this->meter))->pattern;
 
         return $this->add('patterns', ['id' => $id, 'name' => $name, 'meter' => $this->meter, 'school' => $school]
+            + (new PatternJson())->write($pattern));
+    }
+
+    /** Two lines: the thumb on the lowest string, the fingers on the high ones. */
+    public function thumbAndFingers(string $id, string $name, string $thumb, string $fingers): self
+    {
+        $struck = static fn (Stream $stream, string $called, Zone $zone, PlayedBy $by): Stream => new Stream($called, array_map(
+            static fn (Stroke $stroke): Stroke => $stroke->striking($zone, Action::Pick, $by),
+            $stream->strokes,
+        ));
+        $pattern = FigureLine::parse([$thumb, $fingers], Meter::parse($this->meter))->pattern;
+        $pattern = $pattern->withStreams([
+            $struck($pattern->streams[0], 'thumb', Zone::Bass, PlayedBy::Thumb),
+            $struck($pattern->streams[1], 'fingers', Zone::High, PlayedBy::Fingers),
+        ]);
+
+        return $this->add('patterns', ['id' => $id, 'name' => $name, 'meter' => $this->meter, 'school' => 'thumb-fingers']
             + (new PatternJson())->write($pattern));
     }
 

@@ -4,6 +4,7 @@ import { Blade } from './Blade'
 import { leanAt, waveKnots, wavePath, type Crossing, type Knot } from './waveGeometry'
 
 export const MARGIN = 26
+const SHORTEST_BLADE = 28
 
 /**
  * Crossings of the pattern with a little of the round before and after, so that the curve runs off both edges.
@@ -124,8 +125,7 @@ export function HandWave({
           accent={stroke.accent}
           x={toX(stroke.beats)}
           by={stroke.by}
-          top={stringY(Math.min(...rowsOf(stroke.at, stroke.stream)), strings) - 5}
-          bottom={stringY(Math.max(...rowsOf(stroke.at, stroke.stream)), strings) + 5}
+          {...bladeOver(rowsOf(stroke.at, stroke.stream).map((row) => stringY(row, strings)))}
           lean={leanAt(
             handOf(stroke)?.knots ?? [],
             stroke.beats,
@@ -194,6 +194,13 @@ export function HandWave({
           })}
     </svg>
   )
+}
+
+/** From the first string met to the last and a little beyond; on a single string still long enough to be seen. */
+function bladeOver(heights: number[]): { top: number; bottom: number } {
+  const [from, to] = [Math.min(...heights), Math.max(...heights)]
+  const beyond = Math.max(5, (SHORTEST_BLADE - (to - from)) / 2)
+  return { top: from - beyond, bottom: to + beyond }
 }
 
 /** Whether two lines are struck, each by a hand of its own. */
