@@ -10,6 +10,7 @@ use Gravik\Chart\ApproachKind;
 use Gravik\Chart\Move;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\DocumentNotReadable;
+use Gravik\Listening\Lock\Take;
 use Gravik\Strokes\Hand\Levels;
 use Gravik\Time\Tempo;
 use Illuminate\Foundation\Http\FormRequest;
@@ -40,7 +41,7 @@ class DocumentRequest extends FormRequest
         'steps' => ['integer', 'between:1,'.Move::MOST_STEPS],
         'slot_ticks' => ['integer', 'between:'.Move::SHORTEST_SLOT.','.Move::LONGEST_SLOT],
         'meter' => ['nullable', 'string', 'max:10'],
-        'bars' => ['integer', 'between:1,64'],
+        'bars' => ['integer', 'between:1,'.Take::MOST_BARS],
         'grid' => ['nullable', 'integer', 'between:1,12'],
         'beat' => ['nullable', 'integer', 'between:0,1000'],
         'division' => ['nullable', 'integer', 'between:1,12'],
@@ -88,7 +89,7 @@ class DocumentRequest extends FormRequest
             'division.*' => 'A beat divides into 1, 2, 3, 4 or 6.',
             'symbol.*' => 'A chord is written in up to 40 characters, such as E♭9.',
             'frets.*' => 'Write one fret for each string, x for muted.',
-            'bars.*' => 'Bars are counted from 1 to 64.',
+            'bars.*' => 'Bars are counted from 1 to '.Take::MOST_BARS.'.',
         ];
     }
 

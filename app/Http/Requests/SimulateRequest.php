@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Gravik\Listening\Lock\Take;
 use Gravik\Simulation\SimulatedPlayer;
 
 /** How a simulated student is to play the document. */
@@ -13,7 +14,7 @@ final class SimulateRequest extends DocumentRequest
     public function rules(): array
     {
         return [...parent::rules(),
-            'bars' => ['required', 'integer', 'between:1,64'],
+            'bars' => ['required', 'integer', 'between:1,'.Take::MOST_BARS],
             'bias_ms' => ['sometimes', 'numeric', 'between:-150,150'],
             'off_beat_ms' => ['sometimes', 'numeric', 'between:-150,150'],
             'spread_ms' => ['sometimes', 'numeric', 'between:0,100'],
@@ -27,7 +28,7 @@ final class SimulateRequest extends DocumentRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['bars.*' => 'A take has 1 to 64 bars.']
+        return ['bars.*' => 'A take has 1 to '.Take::MOST_BARS.' bars.']
             + parent::messages()
             + ['*.between' => 'That is more than a player would be off by.'];
     }

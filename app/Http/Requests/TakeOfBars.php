@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Documents\AskedTake;
 use Gravik\Breakdown\Stage;
+use Gravik\Listening\Lock\Take;
 use Gravik\Strokes\Hand\Levels;
 use Gravik\Time\Tempo;
 use Illuminate\Validation\Rule;
@@ -33,7 +34,7 @@ trait TakeOfBars
         return [
             'id' => ['required', 'string', 'ulid'],
             'tempo' => ['required', 'numeric'],
-            'bars' => ['required', 'integer', 'min:1', 'max:64'],
+            'bars' => ['required', 'integer', 'min:1', 'max:'.Take::MOST_BARS],
             'from' => ['sometimes', 'integer', 'between:0,2000'],
             'stage' => ['sometimes', 'integer', Rule::enum(Stage::class)],
             'level' => ['sometimes', 'integer', 'between:1,'.Levels::HIGHEST],

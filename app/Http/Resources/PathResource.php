@@ -26,6 +26,7 @@ use OpenApi\Attributes as OA;
     'numeral',
     'shape',
     'pinned',
+    'nickname',
     'linked',
     'follows',
     'walk',
@@ -43,6 +44,7 @@ use OpenApi\Attributes as OA;
         description: 'whether this grip is the pinned one; in a second place pins are left aside',
         type: 'boolean',
     ),
+    new OA\Property(property: 'nickname', description: 'what the teacher calls the pinned grip', type: 'string'),
     new OA\Property(property: 'linked', description: 'whether the same kind of chord close by follows this grip', type: 'boolean'),
     new OA\Property(property: 'follows', description: 'whether it follows such a grip itself', type: 'boolean'),
     new OA\Property(
@@ -129,6 +131,7 @@ final class PathResource
                 'numeral' => Numeral::in($setting->key)->text($chord->chord),
                 'shape' => CapoPlan::shapeOf($chord->chord, $setting->key, $breakdown->neck->capo)?->text(),
                 'pinned' => $pin !== null,
+                'nickname' => $pin->nickname ?? '',
                 'linked' => $pin !== null && $pin->linked,
                 'follows' => $pin === null && $links->fretsFor($chord->chord) === $grip->frets,
                 'walk' => $walks[$place] ?? null,

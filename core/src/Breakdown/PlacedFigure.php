@@ -77,16 +77,12 @@ final readonly class PlacedFigure
         return $this->with(fixed: []);
     }
 
-    /** Whether the grip of its place is held under it: it goes over the strokes there, or strikes the grip itself. */
+    /** Whether the grip of its place is held under it: it goes over the strokes there, or one of its lines strikes the grip. */
     public function holdsTheGrip(): bool
     {
-        foreach ($this->figure->pattern->streams as $number => $stream) {
-            if (array_filter(array_keys($stream->strokes), fn (int $place): bool => $this->figure->notesOf($number, $place) === []) !== []) {
-                return true;
-            }
-        }
+        $onGrip = array_filter(array_keys($this->figure->pattern->streams), fn (int $line): bool => ($this->figure->notes[$line] ?? []) === []);
 
-        return ! $this->instead;
+        return ! $this->instead || (count($this->figure->pattern->streams) > 1 && $onGrip !== []);
     }
 
     public function isPlayedIn(Visit $visit): bool

@@ -4,19 +4,26 @@ declare(strict_types=1);
 
 namespace Gravik\Chart;
 
+use Gravik\Chart\Failure\NicknameTooLong;
 use Gravik\Neck\Failure\GripNotReadable;
 use Gravik\Neck\Grip\Frets;
 
 /** A grip the teacher chose for one chord of the song. It holds while that place still has that chord. */
 final readonly class Pin
 {
+    private const LONGEST_NICKNAME = 40;
+
     /**
      * @param string         $symbol the chord it was chosen for
      * @param list<int|null> $frets  low to high, counted from the capo
+     * @param string         $nickname what the teacher calls it, at most 40 characters
      * @param bool           $linked whether the same kind of chord close by follows it along the neck
      */
-    public function __construct(public Place $at, public string $symbol, public array $frets, public bool $linked = false)
+    public function __construct(public Place $at, public string $symbol, public array $frets, public bool $linked = false, public string $nickname = '')
     {
+        if (mb_strlen($nickname) > self::LONGEST_NICKNAME) {
+            throw new NicknameTooLong($nickname, self::LONGEST_NICKNAME);
+        }
         if (count($frets) < 4 || count($frets) > 8) {
             throw new GripNotReadable(Frets::text($frets), 6);
         }
@@ -30,7 +37,7 @@ final readonly class Pin
     /** @param ?list<int|null> $frets */
     public function with(?Place $at = null, ?string $symbol = null, ?array $frets = null): self
     {
-        return new self($at ?? $this->at, $symbol ?? $this->symbol, $frets ?? $this->frets, $this->linked);
+        return new self($at ?? $this->at, $symbol ?? $this->symbol, $frets ?? $this->frets, $this->linked, $this->nickname);
     }
 
     public function belongsTo(FormChord $chord): bool

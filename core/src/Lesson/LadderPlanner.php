@@ -27,7 +27,7 @@ final readonly class LadderPlanner
 
     private const MOST_MINUTES = 120.0;
 
-    private const MOST_BARS = 64;
+    private const MOST_BARS = 160;
 
     private const CYCLES_A_STEP = 2;
 
@@ -56,7 +56,7 @@ final readonly class LadderPlanner
             $goal->bpm < $start->bpm => throw new LadderGoesDown($start->bpm, $goal->bpm),
             ! ($minutes >= 1 && $minutes <= self::MOST_MINUTES) => throw new MinutesOutOfRange($minutes),
             ! ($percent >= self::SMALLEST_STEP && $percent <= self::LARGEST_STEP) => throw new StepOutOfRange($percent),
-            $bars < 1 || $bars > self::MOST_BARS => throw new CycleOutOfRange($bars),
+            $bars < 1 || $bars > self::MOST_BARS => throw new CycleOutOfRange($bars, self::MOST_BARS),
             default => null,
         };
         $ladder = match ($mode) {

@@ -138,7 +138,7 @@ final class Examples
             ],
             'lines' => [
                 ['id' => 'low', 'name' => 'low grips', 'company' => 'shell', 'wishes' => $old['path'], 'pins' => [
-                    ['at' => $place(0), 'symbol' => 'Dm6', 'frets' => [null, 5, 7, 4, 6, null], 'linked' => true],
+                    ['at' => $place(0), 'symbol' => 'Dm6', 'frets' => [null, 5, 7, 4, 6, null], 'linked' => true, 'nickname' => 'the crab'],
                     ['at' => $place(0, 1920, 1), 'symbol' => 'A7', 'frets' => [null, 0, 2, 0, 2, 0]],
                 ]],
                 [

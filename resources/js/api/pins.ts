@@ -4,11 +4,12 @@ type At = PinDocument['at']
 
 export const samePlace = (a: At, b: At): boolean => a.section === b.section && a.ending === b.ending && a.bar === b.bar && a.tick === b.tick
 
-export const pinOf = ({ place, symbol }: VoicedChord, frets: (number | null)[], linked = false): PinDocument => ({
+export const pinOf = ({ place, symbol }: VoicedChord, frets: (number | null)[], linked = false, nickname = ''): PinDocument => ({
   at: place,
   symbol,
   frets: frets as PinDocument['frets'],
   ...(linked ? { linked } : {}),
+  ...(nickname === '' ? {} : { nickname }),
 })
 
 /** A line with grips pinned, in the stead of those that were pinned there. */

@@ -56,7 +56,8 @@ final readonly class LinesJson
     public static function writePin(Pin $pin): array
     {
         return ['at' => self::writePlace($pin->at), 'symbol' => $pin->symbol, 'frets' => $pin->frets]
-            + ($pin->linked ? ['linked' => true] : []);
+            + ($pin->linked ? ['linked' => true] : [])
+            + ($pin->nickname === '' ? [] : ['nickname' => $pin->nickname]);
     }
 
     /** @return array{section: string, ending: ?int, bar: int, tick: int} */
@@ -114,13 +115,14 @@ final readonly class LinesJson
 
     private function pin(mixed $value, string $pointer): Pin
     {
-        $fields = Fields::of($value, $pointer)->only(['at', 'symbol', 'frets', 'linked']);
+        $fields = Fields::of($value, $pointer)->only(['at', 'symbol', 'frets', 'linked', 'nickname']);
 
         return $fields->build(fn (): Pin => new Pin(
             $this->song->place($fields->object('at')),
             $fields->string('symbol'),
             $fields->list('frets', Fields::intOrNull(...), 8),
             $fields->has('linked') && $fields->bool('linked'),
+            $fields->has('nickname') ? $fields->string('nickname') : '',
         ));
     }
 

@@ -8,8 +8,8 @@ use Gravik\Lesson\LessonException;
 
 final class CycleOutOfRange extends LessonException
 {
-    public function __construct(public readonly int $bars)
+    public function __construct(public readonly int $bars, public readonly int $most)
     {
-        parent::__construct(sprintf('A cycle has 1 to 64 bars, not %d.', $bars));
+        parent::__construct(sprintf('A cycle has 1 to %d bars, not %d.', $most, $bars));
     }
 }

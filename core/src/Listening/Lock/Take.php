@@ -16,6 +16,9 @@ use Gravik\Strokes\Direction;
 /** Taps played along to the band, in order of time. */
 final readonly class Take
 {
+    /** The longest pass of a song that is played in one go. */
+    public const MOST_BARS = 160;
+
     private const MOST_TAPS = 20_000;
 
     private const LONGEST_SECONDS = 3600;

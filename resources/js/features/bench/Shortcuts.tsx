@@ -34,9 +34,20 @@ const GROUPS: [string, [string, string][]][] = [
       ['1 2 3', 'level'],
       ['+ −', 'louder, softer'],
       ['I', 'a figure from here on'],
+      ['E', 'its answer over the chosen bars'],
       ['M, then 1 – 6', 'a move over these bars'],
       ['C', 'copy the pass'],
       ['Esc', 'done'],
+    ],
+  ],
+  [
+    'Figure',
+    [
+      ['← →', 'note before, after; Shift: more of them'],
+      ['T', 'tap its rhythm'],
+      ['X', 'hand over to the other line'],
+      ['H', 'hear it'],
+      ['Esc', 'choose none, then leave'],
     ],
   ],
   [
@@ -74,6 +85,7 @@ const GROUPS: [string, [string, string][]][] = [
       ['W', 'time for every change'],
       ['L', 'melody and figures'],
       ['P', 'proofread'],
+      ['I', 'figures that are played here'],
       ['S', 'whose hands'],
     ],
   ],

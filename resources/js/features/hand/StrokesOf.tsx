@@ -1,13 +1,13 @@
 import { Segmented } from 'antd'
 import type { Desk } from '../../api/desk'
+import { figuresAt } from '../chart/figure/playedAt'
 
 const PATTERN = ''
 
-/** The figures that are played in a section of a pass. */
-export function figuresIn({ document: { placed, figures }, place }: Desk): { id: string; name: string }[] {
-  return (figures ?? []).filter(({ id }) =>
-    placed.some(({ what, at, passes }) => what === id && at.section === place.section && (passes == null || passes.includes(place.pass))),
-  )
+/** The figures that are played in a section of a pass, each once. */
+export function figuresIn({ document, place }: Desk): { id: string; name: string }[] {
+  const played = new Set(figuresAt(document, place).map(({ what }) => what))
+  return (document.figures ?? []).filter(({ id }) => played.has(id))
 }
 
 type Props = { figures: { id: string; name: string }[]; figure: string | null; onFigure: (figure: string | null) => void }

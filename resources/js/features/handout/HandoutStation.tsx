@@ -1,7 +1,10 @@
 import { App, Button, Input } from 'antd'
+import { useState } from 'react'
 import { fetchVersion, useVersions } from '../../api/queries'
+import { useKeys } from '../../ui/keys'
 import { MoreButton } from '../../ui/MoreButton'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { LeadSheet } from './LeadSheet'
 
 /** What leaves the house: files in open formats, notes, and the versions to go back to. */
 export default function HandoutStation() {
@@ -9,6 +12,8 @@ export default function HandoutStation() {
   const document = useDocument()
   const mine = useMine()
   const id = store.getState().id
+  const [sheet, setSheet] = useState(false)
+  useKeys({ l: () => setSheet(true) }, !sheet)
   const download = async (format: 'midi' | 'wav' | 'json') => {
     if (mine) await store.saveNow()
     window.location.assign(`/api/breakdowns/${id}/export/${format}`)
@@ -17,6 +22,16 @@ export default function HandoutStation() {
     <div className="with-side">
       <div className="station-main handout">
         <h2>Take it along</h2>
+        {sheet && <LeadSheet onClose={() => setSheet(false)} />}
+        <div className="handout-row">
+          <div>
+            <h3>Lead sheet</h3>
+            <p>One page to print: the chords with your nicknames for them, what each pass does, and the figures in tab.</p>
+          </div>
+          <Button type="primary" size="large" onClick={() => setSheet(true)}>
+            Lead sheet <kbd className="on-ink">L</kbd>
+          </Button>
+        </div>
         <div className="handout-row">
           <div>
             <h3>MIDI file</h3>

@@ -6,7 +6,7 @@ export type Range = { value: string; label: string; from: number; bars: number }
 
 const LENGTHS = [4, 8, 12, 16, 32, 64]
 /** The longest take that is judged. */
-const MOST_BARS = 64
+const MOST_BARS = 160
 
 export const lengthOf = (bars: number): Range => ({ value: String(bars), label: countOf(bars, 'bar'), from: 0, bars })
 

@@ -37,7 +37,7 @@ export function ApproachSheet({ chord, index }: { chord: VoicedChord; index: num
   useKeys(Object.fromEntries(list.map((offer, place_) => [String(place_ + 1), () => place(offer)])))
 
   return (
-    <section tabIndex={0} className="tool-sheet" aria-label="Approaches">
+    <section tabIndex={0} className="tool-sheet" aria-label="Approach">
       <div className="tool-head">
         <h2>
           Coming to {chord.symbol} in bar {chord.form_bar + 1}

@@ -1,4 +1,4 @@
-import { Button } from 'antd'
+import { Button, Input } from 'antd'
 import type { ReactNode } from 'react'
 import type { VoicedChord, Voicing } from '../../api/types'
 
@@ -13,10 +13,11 @@ type Props = {
   onHear: () => void
   onCompare: () => void
   onType: () => void
+  onName: (nickname: string) => void
 }
 
 /** One grip, a column for each string, and what speaks for and against it. */
-export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink, onHear, onCompare, onType }: Props) {
+export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink, onHear, onCompare, onType, onName }: Props) {
   const strings = voicing.frets.length
   const parts = Object.entries(voicing.difficulty_parts).filter(([, part]) => part >= 0.05)
   return (
@@ -30,6 +31,19 @@ export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink,
           {voicing.family === null ? '' : ` · ${voicing.family} shape`}
         </small>
       </h2>
+      {chord.pinned && !tried && (mine || chord.nickname !== '') && (
+        <Input
+          key={`${chord.form_bar}-${chord.beat}-${chord.nickname}`}
+          size="small"
+          aria-label="What you call this grip"
+          placeholder="what you call it: the claw …"
+          maxLength={40}
+          disabled={!mine}
+          defaultValue={chord.nickname}
+          onBlur={(event) => event.target.value !== chord.nickname && onName(event.target.value)}
+          onPressEnter={(event) => event.currentTarget.blur()}
+        />
+      )}
       <table className="grip-table">
         <thead>
           <tr>

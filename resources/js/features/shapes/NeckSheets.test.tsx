@@ -15,6 +15,7 @@ const chord = (symbol: string, bar: number, part: Partial<VoicedChord> = {}): Vo
   beat: 1,
   beats: 4,
   pinned: false,
+  nickname: '',
   linked: false,
   follows: false,
   walk: null,

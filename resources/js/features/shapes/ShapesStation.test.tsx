@@ -19,6 +19,7 @@ const voiced = (symbol: string, bar: number, part: Partial<VoicedChord> = {}): V
   beat: 1,
   beats: 4,
   pinned: false,
+  nickname: '',
   linked: false,
   follows: false,
   walk: null,

@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useState } from 'react'
 import { ApiError } from '../../api/client'
 import { usePath, useVoicings } from '../../api/queries'
-import { withLine } from '../../api/desk'
-import type { LineDocument, VoicedChord, Voicing } from '../../api/types'
+import { withLine, type Place } from '../../api/desk'
+import type { LineDocument, Timeline, VoicedChord, Voicing } from '../../api/types'
 import { hearGrip } from '../../audio/hearGrip'
 import { useKeys } from '../../ui/keys'
 import { useSheet } from '../../ui/useSheet'
@@ -13,6 +13,7 @@ import { Candidates } from './Candidates'
 import { ChangeSheet } from './ChangeSheet'
 import { Compare } from './Compare'
 import { FamilySheet } from './FamilySheet'
+import { FiguresSheet } from './FiguresSheet'
 import { GripTable } from './GripTable'
 import { HandsSheet } from './HandsSheet'
 import { LineRemarks } from './LineRemarks'
@@ -36,7 +37,7 @@ const COMPANIES: LineDocument['company'][] = ['alone', 'with-bass', 'shell']
 
 /** A grip for every chord of the line, by the cheapest path; any other can be chosen and pinned. */
 export default function ShapesStation() {
-  const { store, desk } = useBench()
+  const { store, desk, timeline } = useBench()
   const { document, line } = desk
   const mine = useMine()
   const pins = usePins()
@@ -128,6 +129,7 @@ export default function ShapesStation() {
     ...Object.fromEntries(VIEWS.map(({ view: each, key }) => [key, () => show(each)])),
   })
 
+  const figuresAlone = view === 'sheets' && noGrips(timeline, desk.place)
   const shown = chords.map((chord, at) => (at === chosen && tried !== null ? { ...chord, voicing: tried } : chord))
   return (
     <div className="with-side">
@@ -151,6 +153,7 @@ export default function ShapesStation() {
           mine={mine}
           onPinAll={pinAll}
         />
+        {(view === 'figures' || figuresAlone) && <FiguresSheet />}
         {view === 'strings' && <StringsSheet />}
         {view === 'hands' && <HandsSheet chords={chords} onPin={pins.pin} />}
         {current !== null && inUse !== null && (
@@ -161,7 +164,7 @@ export default function ShapesStation() {
             {view === 'changes' && <ChangeSheet />}
             {view === 'melody' && <MelodySheet chord={current} />}
             {view === 'proof' && <ProofSheet chords={chords} />}
-            {view === 'sheets' && (
+            {view === 'sheets' && !figuresAlone && (
               <NeckSheets
                 chords={shown}
                 moves={path.data?.moves ?? []}
@@ -187,6 +190,7 @@ export default function ShapesStation() {
             onHear={() => void hearGrip(inUse)}
             onCompare={() => setBesides(besides === null ? inUse : null)}
             onType={() => setTyping(!typing)}
+            onName={(nickname) => pins.name(current, nickname)}
           />
           {typing && mine && (
             <TypedGrip
@@ -223,6 +227,12 @@ export default function ShapesStation() {
       )}
     </div>
   )
+}
+
+/** Whether figures take the place of all grips in a section of a pass. */
+function noGrips(timeline: Timeline | undefined, { pass, section }: Place): boolean {
+  const here = timeline?.strokes.filter(({ bar }) => timeline.bars[bar]?.pass === pass && timeline.bars[bar]?.section === section) ?? []
+  return here.length > 0 && here.every(({ figure_bar }) => figure_bar !== undefined)
 }
 
 /** The grip in use always stands in the list, though it may not be among the easiest; not where a kind is asked for. */

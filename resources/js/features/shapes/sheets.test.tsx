@@ -18,6 +18,7 @@ const chord = (symbol: string, bar: number, grip: Voicing = low): VoicedChord =>
   beat: 1,
   beats: 4,
   pinned: false,
+  nickname: '',
   linked: false,
   follows: false,
   walk: null,

@@ -10,11 +10,13 @@ export function usePins() {
   const change = (line: (before: LineDocument) => LineDocument) => {
     if (mine) store.change((d) => withLine(d, desk.line.id, line))
   }
+  const asIs = (chord: VoicedChord, frets: (number | null)[]) => pinOf(chord, frets, chord.linked, chord.nickname)
   return {
-    pin: (chord: VoicedChord, voicing: Voicing) => change(pinned([pinOf(chord, voicing.frets, chord.linked)])),
-    pinFrets: (chord: VoicedChord, frets: (number | null)[]) => change(pinned([pinOf(chord, frets, chord.linked)])),
+    pin: (chord: VoicedChord, voicing: Voicing) => change(pinned([asIs(chord, voicing.frets)])),
+    pinFrets: (chord: VoicedChord, frets: (number | null)[]) => change(pinned([asIs(chord, frets)])),
+    name: (chord: VoicedChord, nickname: string) => change(pinned([pinOf(chord, chord.voicing.frets, chord.linked, nickname)])),
     letGo: (chord: VoicedChord) => change(letGo(chord.place)),
-    link: (chord: VoicedChord, voicing: Voicing) => change(pinned([pinOf(chord, voicing.frets, !chord.linked)])),
-    pinAll: (chords: VoicedChord[]) => change((line) => ({ ...line, pins: chords.map((chord) => pinOf(chord, chord.voicing.frets)) })),
+    link: (chord: VoicedChord, voicing: Voicing) => change(pinned([pinOf(chord, voicing.frets, !chord.linked, chord.nickname)])),
+    pinAll: (chords: VoicedChord[]) => change((line) => ({ ...line, pins: chords.map((chord) => asIs(chord, chord.voicing.frets)) })),
   }
 }

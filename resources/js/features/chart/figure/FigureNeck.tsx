@@ -2,13 +2,13 @@ import type { LaidFigure } from '../../../api/types'
 import { LongNeck, useLongNeck } from '../../../ui/LongNeck'
 import { PressPlaces } from '../../../ui/PressPlaces'
 
-/** Where the notes of a figure lie; every place can be pressed. */
-export function FigureNeck({ laid, onPlace }: { laid: LaidFigure; onPlace: (place: string) => void }) {
+/** Where the notes of a figure lie; every place can be pressed where somebody wants to know. */
+export function FigureNeck({ laid, onPlace }: { laid: LaidFigure; onPlace?: (place: string) => void }) {
   const { strings } = laid
   const { x, y } = useLongNeck(strings)
   const dots = [...new Map(laid.steps.flatMap(({ notes }) => notes).map((note) => [`${note.string}:${note.fret}`, note])).values()]
   return (
-    <LongNeck strings={strings} className="map-neck" label="Neck to press notes on">
+    <LongNeck strings={strings} className="map-neck" label={onPlace === undefined ? 'Where the notes lie' : 'Neck to press notes on'}>
       {dots.map((dot) => (
         <g key={`${dot.string}-${dot.fret}`} className="stop both">
           <rect x={x(dot.fret) - 12} y={y(strings - dot.string) - 8} width={24} height={16} />
@@ -17,7 +17,7 @@ export function FigureNeck({ laid, onPlace }: { laid: LaidFigure; onPlace: (plac
           </text>
         </g>
       ))}
-      <PressPlaces strings={strings} onPlace={onPlace} />
+      {onPlace !== undefined && <PressPlaces strings={strings} onPlace={onPlace} />}
     </LongNeck>
   )
 }

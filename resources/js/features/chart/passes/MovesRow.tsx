@@ -1,8 +1,11 @@
-import { Button, Input } from 'antd'
-import { useState } from 'react'
+import { Button, Input, InputNumber } from 'antd'
+import { Fragment, useState } from 'react'
 import { useChoices } from '../../../api/queries'
 import { useMoves } from '../../../api/song'
 import type { usePassChanges } from './usePassChanges'
+
+const FILL = 'muted-fill'
+const USUAL_SLOTS = 4
 
 type Props = {
   /** the numbers lay moves now, as they stand in the row */
@@ -14,6 +17,7 @@ type Props = {
 export function MovesRow({ laying, changes }: Props) {
   const moves = useChoices().data?.moves ?? []
   const own = useMoves().data ?? []
+  const [slots, setSlots] = useState(USUAL_SLOTS)
   const [naming, setNaming] = useState(false)
   const [name, setName] = useState('')
   const record = async () => {
@@ -27,9 +31,22 @@ export function MovesRow({ laying, changes }: Props) {
         Moves <kbd>M</kbd>
       </span>
       {moves.map(({ slug, words, why }, place) => (
-        <Button key={slug} size="small" title={why} onClick={() => void changes.lay(slug)}>
-          {words} {laying && <kbd>{place + 1}</kbd>}
-        </Button>
+        <Fragment key={slug}>
+          <Button size="small" title={why} onClick={() => void changes.lay(slug, slug === FILL ? slots : undefined)}>
+            {words} {laying && <kbd>{place + 1}</kbd>}
+          </Button>
+          {slug === FILL && (
+            <InputNumber
+              size="small"
+              aria-label="Slots of the fill"
+              className="fill-slots"
+              min={1}
+              max={24}
+              value={slots}
+              onChange={(to) => setSlots(to ?? USUAL_SLOTS)}
+            />
+          )}
+        </Fragment>
       ))}
       {own.map(({ id, name: called }) => (
         <Button key={id} size="small" className="own-move" onClick={() => void changes.playMove(id)}>

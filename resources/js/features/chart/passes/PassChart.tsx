@@ -1,6 +1,6 @@
 import { Fragment, useMemo, useState } from 'react'
 import { useChoices } from '../../../api/queries'
-import type { BreakdownDocument, ChartSection, PassDocument, Timeline } from '../../../api/types'
+import type { BreakdownDocument, ChartSection, Timeline } from '../../../api/types'
 import { band } from '../../../audio/band'
 import { useKeys } from '../../../ui/keys'
 import { countOf } from '../../../ui/words'
@@ -13,9 +13,10 @@ import { JumpToBar } from './JumpToBar'
 import { PassEditor } from './PassEditor'
 import { PassRow } from './PassRow'
 import { columnsOf, rowsOf, type Column, type Row } from './rows'
+import { figuresOf, noteAt, notesOf, wordsOf } from './told'
 import { SongBarEditor } from './SongBarEditor'
 import { usePassChanges } from './usePassChanges'
-import { usePassCursor, type Cursor } from './usePassCursor'
+import { usePassCursor } from './usePassCursor'
 
 /** So many bars stand in a row; a section with a few more keeps them together. */
 const BARS_A_ROW = 8
@@ -208,44 +209,4 @@ function patternOf({ patterns }: BreakdownDocument, row: Row): string {
   const place = patterns.findIndex((pattern) => pattern.id === id)
   const name = patterns[place]?.name ?? ''
   return id == null ? 'out' : name === '' ? `strokes ${place + 1}` : name
-}
-
-const cellsOf = (document: BreakdownDocument, row: Row): PassDocument['cells'] =>
-  (document.passes.find(({ id }) => id === row.pass)?.cells ?? []).filter((cell) => cell.section == null || cell.section === row.section)
-
-/** What is played from a bar of the row on: figures by their name. */
-function figuresOf(document: BreakdownDocument, row: Row): Map<number, string> {
-  return new Map(
-    row.bars.flatMap(({ inSection, at }) => {
-      const played = playedAt(document, { pass: row.pass, section: row.section, ...at })
-      const place = document.figures?.findIndex(({ id }) => id === played?.what) ?? -1
-      const name = document.figures?.[place]?.name
-      return place < 0 ? [] : [[inSection, name === undefined || name === '' ? `figure ${place + 1}` : name] as const]
-    }),
-  )
-}
-
-/** Under which bars of the section a note stands. */
-function notesOf(document: BreakdownDocument, row: Row): Map<number, string> {
-  const noted = cellsOf(document, row).filter(({ note }) => note != null && note !== '')
-  return new Map(noted.flatMap(({ note, bars }) => runsOf(bars == null ? [0] : barsOf(bars)).map((bar) => [bar, note ?? ''] as const)))
-}
-
-/** The schema's tuples are lists of numbers here. */
-const barsOf = (bars: PassDocument['cells'][number]['bars']): number[] => [...(bars ?? [])]
-
-/** The first bar of each run of bars. */
-const runsOf = (bars: number[]): number[] => bars.filter((bar) => !bars.includes(bar - 1))
-
-function noteAt(document: BreakdownDocument, row: Row, cursor: Cursor): string {
-  const all = cursor.from === 0 && cursor.to === row.bars.length - 1
-  return (
-    cellsOf(document, row).find(({ bars, note }) => note != null && (all ? bars == null : barsOf(bars).includes(cursor.from)))?.note ?? ''
-  )
-}
-
-/** What is sung over the columns. */
-function wordsOf({ sections }: BreakdownDocument, id: string, columns: Column[]): Map<number, string> {
-  const words = sections.find((section) => section.id === id)?.words ?? []
-  return new Map(words.map(({ bar, text }) => [columns[bar]?.number ?? -1, text]))
 }

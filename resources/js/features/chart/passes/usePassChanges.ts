@@ -82,7 +82,8 @@ export function usePassChanges(cursor: Cursor | null, row: Row | undefined, whol
       if (first !== undefined) void remake((d) => placeAnswer(d, { ...first, id, bars: places.length }))
     },
     /** Over each of the chosen bars. */
-    lay: (move: Choices['moves'][number]['slug']) => overBars((d, at) => layMove(d, { ...at, move })),
+    lay: (move: Choices['moves'][number]['slug'], slots?: number) =>
+      overBars((d, at) => layMove(d, { ...at, move, ...(slots === undefined ? {} : { slots }) })),
     /** @param move id of one the teacher recorded */
     playMove: (move: string) => overBars((d, at) => playMove(d, move, at)),
     /** Records what the first of the chosen bars plays; answers whether it was done. */
