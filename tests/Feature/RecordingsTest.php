@@ -46,7 +46,7 @@ it('hears a recording, judges and keeps it without its sound, and says what is w
     ] as $sound => $says) {
         $sent((string) $sound)->assertStatus(422)->assertJsonPath('message', static fn (string $said): bool => str_contains($said, $says));
     }
-    $sent(soundOf(0), '&bars=99')->assertStatus(422);
+    $sent(soundOf(0), '&bars=199')->assertStatus(422);
     expect(Take::query()->count())->toBe(2);
     $this->actingAs($this->student('Somebody else'));
     $sent(soundOf(0))->assertForbidden();

@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Console\CoreCommand;
 use App\Console\UnusableInput;
+use Gravik\Listening\Lock\Take;
 use Gravik\Performance\Performer;
 use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Simulation\SimulatedTake;
@@ -42,8 +43,8 @@ final class Simulate extends CoreCommand
             $this->share('extra'),
         );
         $bars = $this->whole('bars', 8);
-        if ($bars < 1 || $bars > 64) {
-            throw UnusableInput::needs('A take has 1 to 64 bars.');
+        if ($bars < 1 || $bars > Take::MOST_BARS) {
+            throw UnusableInput::needs('A take has 1 to '.Take::MOST_BARS.' bars.');
         }
         $take = new SimulatedTake($timeline, $player->play($timeline, $bars));
         $bytes = str_ends_with(strtolower($path), 'wav')

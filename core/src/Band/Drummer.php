@@ -20,24 +20,29 @@ final readonly class Drummer implements Player
 
     public function play(Course $course, array $grooves): array
     {
+        $bars = [];
         $notes = [];
         foreach ($course->bars as $number => $bar) {
             $groove = $grooves[$number];
             if ($groove === null) {
                 continue;
             }
-            foreach ($groove->drums as $drum => $signs) {
-                foreach (str_split($signs) as $slot => $sign) {
-                    if ($sign !== '.') {
-                        $tick = $bar->tick + $slot * $groove->slotTicks();
-                        $notes[] = new BandNote(
-                            $tick,
-                            $tick + $groove->slotTicks(),
-                            $groove->grid,
-                            Drum::named($drum)->value,
-                            self::LOUDNESS[$sign],
-                        );
-                    }
+            foreach ($bars[$groove->slug] ??= self::bar($groove) as [$at, $pitch, $loudness]) {
+                $notes[] = new BandNote($bar->tick + $at, $bar->tick + $at + $groove->slotTicks(), $groove->grid, $pitch, $loudness);
+            }
+        }
+
+        return $notes;
+    }
+
+    /** @return list<array{int, int, float}> ticks from the bar line, pitch and loudness of every note in a bar */
+    private static function bar(Groove $groove): array
+    {
+        $notes = [];
+        foreach ($groove->drums as $drum => $signs) {
+            foreach (str_split($signs) as $slot => $sign) {
+                if ($sign !== '.') {
+                    $notes[] = [$slot * $groove->slotTicks(), Drum::named($drum)->value, self::LOUDNESS[$sign]];
                 }
             }
         }

@@ -20,11 +20,18 @@ final readonly class Ruler
 
     public SwingUnit $unit;
 
+    /** Asked for at every note of a song. */
+    private int $beatTicks;
+
+    private float $beatSeconds;
+
     public function __construct(public Meter $meter, public Tempo $tempo, Feel $feel)
     {
         $this->ratio = $feel->ratioAt($tempo);
         $this->p = Swing::share($this->ratio);
         $this->unit = $feel->unit;
+        $this->beatTicks = $meter->beatTicks();
+        $this->beatSeconds = $tempo->beatSeconds();
     }
 
     public function equals(self $other): bool
@@ -47,9 +54,8 @@ final readonly class Ruler
      */
     public function beatsAt(int $ticks, int $division): float
     {
-        $beatTicks = $this->meter->beatTicks();
-        $beat = (int) floor($ticks / $beatTicks);
-        $within = ($ticks - $beat * $beatTicks) / $beatTicks;
+        $beat = (int) floor($ticks / $this->beatTicks);
+        $within = ($ticks - $beat * $this->beatTicks) / $this->beatTicks;
         if ($this->unit === SwingUnit::Eighth && ($division === 2 || $division === 4)) {
             $within = $this->leaned($within);
         } elseif ($this->unit === SwingUnit::Sixteenth && $division === 4) {
@@ -61,12 +67,12 @@ final readonly class Ruler
 
     public function secondsAt(int $ticks, int $division): float
     {
-        return $this->beatsAt($ticks, $division) * $this->tempo->beatSeconds();
+        return $this->beatsAt($ticks, $division) * $this->beatSeconds;
     }
 
     public function seconds(float $beats): float
     {
-        return $beats * $this->tempo->beatSeconds();
+        return $beats * $this->beatSeconds;
     }
 
     private function leaned(float $share): float

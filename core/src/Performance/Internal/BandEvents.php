@@ -47,11 +47,11 @@ final readonly class BandEvents
 
         return array_map(static function (BandNote $note) use ($part, $time, $gains): Event {
             $from = $time($note->tick, $note->division);
-            $held = $time($note->until, $note->division) - $from;
+            $held = static fn (): float => $time($note->until, $note->division) - $from;
             [$kind, $seconds] = match ($part->instrument) {
                 Instrument::Drums => [EventKind::Drum, self::DRUM_SECONDS],
-                Instrument::Bass => [EventKind::Bass, max(self::SHORTEST_SECONDS, self::BASS_SHARE * $held)],
-                Instrument::Guitar => [EventKind::Ring, max(self::SHORTEST_SECONDS, $held)],
+                Instrument::Bass => [EventKind::Bass, max(self::SHORTEST_SECONDS, self::BASS_SHARE * $held())],
+                Instrument::Guitar => [EventKind::Ring, max(self::SHORTEST_SECONDS, $held())],
             };
 
             return new Event(
