@@ -18,6 +18,7 @@ use Gravik\Performance\Internal\RingingStrokes;
 use Gravik\Performance\Internal\StrokeEnds;
 use Gravik\Performance\Internal\ZoneStrings;
 use Gravik\Strokes\ChordOf;
+use Gravik\Strokes\Hand\Levels;
 use Gravik\Strokes\Stroke;
 use Gravik\Time\TimeMap;
 
@@ -30,10 +31,11 @@ final readonly class GuitarPart
     /**
      * @param array<string, VoicedForm> $voiced by the id of the line of grips
      * @param list<Span>                $spans
+     * @param int                       $level  1 to 3: how far figures are thinned for learning; spans are already
      *
      * @return list<PlayedStroke> in order of time; strokes over a silent place are left out
      */
-    public function play(Breakdown $breakdown, Course $course, TimeMap $map, array $voiced, array $spans): array
+    public function play(Breakdown $breakdown, Course $course, TimeMap $map, array $voiced, array $spans, int $level = Levels::HIGHEST): array
     {
         $part = $breakdown->guitar();
         $feel = $part->straight ? $map->straight() : $map;
@@ -47,7 +49,7 @@ final readonly class GuitarPart
             );
         }
         if ($breakdown->played !== []) {
-            $figures = new FigureStrokes($breakdown, $course, $feel, $clock, $gains, $voiced, $part->offsetMs);
+            $figures = new FigureStrokes($breakdown, $course, $feel, $clock, $gains, $voiced, $part->offsetMs, $level);
             $placed = $figures->over($placed, $breakdown->played, $spans);
         }
         usort($placed, static fn (PlayedStroke $a, PlayedStroke $b): int => $a->t <=> $b->t);

@@ -53,7 +53,7 @@ final readonly class Performer
         $map = $course->timeMap($tempo);
         $spans = $this->spans->of($breakdown, $course, $map, $level);
         $voiced ??= self::voiced($breakdown, $spans);
-        $strokes = $this->guitar->play($breakdown, $course, $map, $voiced, $spans);
+        $strokes = $this->guitar->play($breakdown, $course, $map, $voiced, $spans, $level);
         $seconds = $map->seconds();
         $events = array_merge(
             $this->strings($strokes, $breakdown->guitar(), $seconds),

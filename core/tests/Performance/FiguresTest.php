@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Figure;
 use Gravik\Breakdown\FigureNote;
 use Gravik\Breakdown\FixedNote;
@@ -32,6 +33,11 @@ function figureTyped(string $typed, RelativeTo $to = RelativeTo::Chord, string $
 /** Two passes of G7 C7 at 120, quarters on the whole grip; the figure where it is told. */
 function playedWith(PlacedFigure ...$played): Timeline
 {
+    return (new Performer())->perform(figureSong(...$played));
+}
+
+function figureSong(PlacedFigure ...$played): Breakdown
+{
     $song = (new BreakdownJson())->read([
         'start' => ['key' => 'G major', 'meter' => '4/4', 'tempo' => 120, 'feel' => Examples::swing(1)],
         'guitar' => ['tuning' => 'standard', 'capo' => 0],
@@ -44,7 +50,7 @@ function playedWith(PlacedFigure ...$played): Timeline
             + (new Gravik\Formats\PatternJson())->write(Examples::pattern('xxxx', '4/4', 1))],
     ] + Examples::full());
 
-    return (new Performer())->perform($song->with(figures: [$played[0]->figure], played: $played));
+    return $song->with(figures: [$played[0]->figure], played: $played);
 }
 
 /** @return list<string> quarter and the fretted strings of every stroke in a bar of the course */
@@ -129,3 +135,13 @@ it('plays a note where it was fixed, and the others by rule around it', function
         ->and(array_map(static fn (PlayedStroke $stroke): array => [$stroke->of?->figure, $stroke->of?->at, $stroke->of?->bar], $ofFigure))
         ->toBe([['f1', 0, 2], ['f1', 960, 2], ['f1', 1920, 2]]);
 });
+
+it('thins a figure for learning, and leaves every note that is left its own', function (int $level, array $strokes): void {
+    $song = figureSong(new PlacedFigure(figureTyped('1=6:3 &=5:2 2=5:5 e=4:2 &=4:3 (3) (4)'), new Place('a', null, 0, 0), near: 2));
+
+    expect(ownIn((new Performer())->perform($song, level: $level), 0))->toBe($strokes);
+})->with([
+    [3, ['1 6:3', '1.5 5:2', '2 5:5', '2.25 4:2', '2.5 4:3']],
+    [2, ['1 6:3', '1.5 5:2', '2 5:5', '2.5 4:3']],
+    [1, ['1 6:3', '2 5:5']],
+]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Performance\Internal;
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Figure;
 use Gravik\Breakdown\FigureLayout;
 use Gravik\Breakdown\FigureNote;
 use Gravik\Breakdown\PlacedFigure;
@@ -23,10 +24,13 @@ use Gravik\Performance\Span;
 use Gravik\Strokes\ChordOf;
 use Gravik\Strokes\Direction;
 use Gravik\Strokes\Hand\HandPlanner;
+use Gravik\Strokes\Hand\Levels;
 use Gravik\Strokes\Length;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\School;
 use Gravik\Strokes\Stroke;
+use Gravik\Time\Feel;
+use Gravik\Time\Ruler;
 use Gravik\Time\TimeMap;
 
 /**
@@ -44,7 +48,10 @@ final class FigureStrokes
     /** @var array<string, Pattern> with the hand's directions, by figure and section */
     private array $hands = [];
 
-    /** @param array<string, VoicedForm> $voiced by the id of the line of grips */
+    /**
+     * @param array<string, VoicedForm> $voiced by the id of the line of grips
+     * @param int                       $level  1 to 3: how far figures are thinned for learning
+     */
     public function __construct(
         private readonly Breakdown $breakdown,
         private readonly Course $course,
@@ -53,6 +60,7 @@ final class FigureStrokes
         private readonly Gains $gains,
         private readonly array $voiced,
         private readonly float $offsetMs,
+        private readonly int $level,
     ) {
         $this->layout = new FigureLayout($breakdown->neck);
     }
@@ -122,8 +130,7 @@ final class FigureStrokes
         $figure = $placed->figure;
         $visit = $this->course->visits[$bar->visit];
         $ruler = $this->map->at($bar->tick)->ruler;
-        $hand = $this->hands["{$figure->id} {$visit->section->id}"] ??=
-            (new HandPlanner())->plan($figure->pattern, School::Pendulum, $ruler, $visit->setting->feel)->pattern;
+        $hand = $this->hands["{$figure->id} {$visit->section->id}"] ??= $this->hand($figure, $ruler, $visit->setting->feel);
         $first = $this->clock->at($from);
         $grip = $first === null ? null : $this->gripOf($span, $first);
         $notes = $this->laidOut(
@@ -134,7 +141,9 @@ final class FigureStrokes
         );
         $strokes = [];
         foreach ($hand->streams as $number => $stream) {
-            foreach ($stream->strokes as $place => $stroke) {
+            $places = array_flip(array_map(static fn (Stroke $stroke): int => $stroke->at, $figure->pattern->streams[$number]->strokes));
+            foreach ($stream->strokes as $order => $stroke) {
+                $place = $places[$stroke->at];
                 $tick = $from + $stroke->at;
                 $chord = $this->clock->at($tick);
                 if ($chord === null) {
@@ -142,7 +151,7 @@ final class FigureStrokes
                 }
                 $own = $figure->notesOf($number, $place);
                 $of = new FigureTick($figure->id, $stroke->at, $this->map->barAt($bar->tick));
-                $next = ($stream->strokes[$place + 1]->at ?? $figure->pattern->ticks) - $stroke->at;
+                $next = ($stream->strokes[$order + 1]->at ?? $figure->pattern->ticks) - $stroke->at;
                 $strokes[] = $own === []
                     ? $this->onGrip($stroke, $span, $chord, $tick, $of, $number)
                     : $this->own($stroke, $own, $notes[$number][$place] ?? [], $span, $chord, $tick, $next, $of, $number);
@@ -150,6 +159,14 @@ final class FigureStrokes
         }
 
         return array_values(array_filter($strokes));
+    }
+
+    /** Its strokes with the hand's directions, those of the level alone. */
+    private function hand(Figure $figure, Ruler $ruler, Feel $feel): Pattern
+    {
+        $plan = (new HandPlanner())->plan($figure->pattern, School::Pendulum, $ruler, $feel);
+
+        return (new Levels())->planned($plan, School::Pendulum, $this->level)->pattern;
     }
 
     private function onGrip(Stroke $stroke, Span $span, int $chord, int $tick, FigureTick $of, int $line): ?PlayedStroke
