@@ -105,6 +105,9 @@ it('reads a figure, lays it out under the hand, keeps it and plays it', function
         ->and(
             $this->postJson('/api/compute/place-figure', ['document' => $kept, 'id' => 'f1', 'bar' => 0] + $told)->json('document.placed'),
         )->toHaveCount(2);
+    $ornaments = $this->postJson('/api/compute/figure', ['typed' => ['1=2:4s5 2=2:6s5 3=3:5g6+2:3h5 4=2:8b10 | 1=2:8B10 2=2:8r10 3=2:7p5 (4)']] + $told);
+    expect(array_merge(...array_map(static fn (array $step): array => array_column($step['notes'], 'tab'), $ornaments->assertOk()->json('steps'))))
+        ->toBe(['4/5', '6\\5', '(5)6', '3h5', '8b10', '8B10', '8r10', '7p5']);
     $this->postJson('/api/compute/figure', ['typed' => ['1=9:9 2 3 4']] + $told)->assertUnprocessable()->assertJsonPath('at', 2);
     $this->postJson('/api/compute/place-figure', ['id' => 'nobody'] + $told)->assertUnprocessable();
 });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Gravik\Breakdown\FigureLayout;
+use Gravik\Breakdown\FigureNote;
 use Gravik\Breakdown\FixedNote;
 use Gravik\Breakdown\PlacedFigure;
 use Gravik\Breakdown\TypedFigure;
@@ -16,6 +17,8 @@ use Gravik\Neck\Melody\LineWay;
 use Gravik\Neck\Melody\RiffNote;
 use Gravik\Neck\Neck;
 use Gravik\Strokes\Counting;
+use Gravik\Strokes\Ornament;
+use Gravik\Strokes\OrnamentKind;
 use Gravik\Strokes\Shaping\LineRooms;
 use OpenApi\Attributes as OA;
 
@@ -26,12 +29,13 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'string', description: 'it is played on', type: 'integer'),
     new OA\Property(property: 'fret', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'LaidNote', required: ['string', 'fret', 'midi', 'degree', 'note', 'fixed', 'way', 'fingers'], properties: [
+#[OA\Schema(schema: 'LaidNote', required: ['string', 'fret', 'midi', 'degree', 'note', 'tab', 'fixed', 'way', 'fingers'], properties: [
     new OA\Property(property: 'string', type: 'integer'),
     new OA\Property(property: 'fret', type: 'integer'),
     new OA\Property(property: 'midi', type: 'integer'),
     new OA\Property(property: 'degree', description: 'in the chord it is played over', type: 'string'),
     new OA\Property(property: 'note', description: 'string it is typed on', type: 'integer'),
+    new OA\Property(property: 'tab', description: 'the fret, and how it is come to, as tab writes it: 4/5, 3h5, 8b10', type: 'string'),
     new OA\Property(property: 'fixed', description: 'whether its place is chosen', type: 'boolean'),
     new OA\Property(
         property: 'way',
@@ -150,13 +154,13 @@ final class FigureResource
             foreach ($stream->strokes as $place => $stroke) {
                 $notes = [];
                 foreach ($laid[$number][$place] ?? [] as $order => $note) {
-                    $typed = $figure->notesOf($number, $place)[$order]->string;
+                    $written = $figure->notesOf($number, $place)[$order];
                     $isFixed = array_filter(
                         $placed->fixed,
-                        static fn (FixedNote $fixed): bool => $fixed->isOf($number, $stroke->at, $typed),
+                        static fn (FixedNote $fixed): bool => $fixed->isOf($number, $stroke->at, $written->string),
                     ) !== [];
                     if ($note !== null) {
-                        $notes[] = self::note($note, $typed, $isFixed, $over, $shell);
+                        $notes[] = self::note($note, $written, $isFixed, $over, $shell);
                     }
                 }
                 $steps[] = [
@@ -172,17 +176,38 @@ final class FigureResource
     }
 
     /** @return array<string, mixed> */
-    private static function note(RiffNote $note, int $typed, bool $isFixed, ChordSymbol $over, ?HeldShell $shell): array
+    private static function note(RiffNote $note, FigureNote $written, bool $isFixed, ChordSymbol $over, ?HeldShell $shell): array
     {
         return [
             'string' => $note->string,
             'fret' => $note->fret,
             'midi' => $note->midi,
             'degree' => $over->degreeOf($note->midi % 12)->label(),
-            'note' => $typed,
+            'note' => $written->string,
+            'tab' => self::tab($note->fret, $written->ornament),
             'fixed' => $isFixed,
             'way' => $shell?->way($note)->value,
             'fingers' => $shell?->fingersFor($note) ?? [],
         ];
+    }
+
+    private static function tab(int $fret, ?Ornament $ornament): string
+    {
+        $other = max(0, $fret + ($ornament->frets ?? 0));
+
+        return match ($ornament?->kind) {
+            null => (string) $fret,
+            OrnamentKind::Bend => "{$fret}b{$other}",
+            OrnamentKind::Bent => "{$fret}B{$other}",
+            OrnamentKind::Release => "{$fret}r{$other}",
+            OrnamentKind::BendRelease => "{$fret}b{$other}r",
+            OrnamentKind::HammerOn => "{$other}h{$fret}",
+            OrnamentKind::PullOff => "{$other}p{$fret}",
+            OrnamentKind::Grace => "({$other}){$fret}",
+            OrnamentKind::SlideIn => $other < $fret ? "{$other}/{$fret}" : "{$other}\\{$fret}",
+            OrnamentKind::SlideOut => $other > $fret ? "{$fret}/" : "{$fret}\\",
+            OrnamentKind::Vibrato => "{$fret}~",
+            OrnamentKind::Drag => (string) $fret,
+        };
     }
 }

@@ -20,10 +20,13 @@ use Gravik\Words;
  */
 final readonly class FigureLine
 {
-    private const NOTE = '/^([1-8]):(\d{1,2})(?:([hpsgb])(\d{1,2}))?$/';
+    private const NOTE = '/^([1-8]):(\d{1,2})(?:([hpsgbBr])(\d{1,2}))?$/';
 
     private const HOW = ['h' => OrnamentKind::HammerOn, 'p' => OrnamentKind::PullOff, 's' => OrnamentKind::SlideIn, 'g' => OrnamentKind::Grace,
-        'b' => OrnamentKind::Bend];
+        'b' => OrnamentKind::Bend, 'B' => OrnamentKind::Bent, 'r' => OrnamentKind::Release];
+
+    /** Written from the fret that is pressed to the one that is reached. */
+    private const UPWARDS = [OrnamentKind::Bend, OrnamentKind::Bent, OrnamentKind::Release];
 
     /** @param list<array<int, list<array{int, int, ?Ornament}>>> $notes one entry a stream: place of the stroke => string, fret, ornament */
     private function __construct(public Pattern $pattern, public array $notes) {}
@@ -90,7 +93,7 @@ final readonly class FigureLine
 
         $kind = self::HOW[$found[3]] ?? throw new FigureNoteNotReadable($typed, $at);
 
-        return $kind === OrnamentKind::Bend
+        return in_array($kind, self::UPWARDS, true)
             ? [$string, $fret, new Ornament($kind, $other - $fret)]
             : [$string, $other, new Ornament($kind, $fret - $other)];
     }
@@ -119,11 +122,12 @@ final readonly class FigureLine
     private static function written(array $note): string
     {
         [$string, $fret, $ornament] = $note;
-        if ($ornament?->kind === OrnamentKind::Bend) {
-            return "{$string}:{$fret}b".($fret + $ornament->frets);
-        }
         $sign = $ornament === null ? false : array_search($ornament->kind, self::HOW, true);
+        if ($ornament === null || $sign === false) {
+            return "{$string}:{$fret}";
+        }
+        $other = $fret + $ornament->frets;
 
-        return $ornament === null || $sign === false ? "{$string}:{$fret}" : "{$string}:".($fret + $ornament->frets)."{$sign}{$fret}";
+        return in_array($ornament->kind, self::UPWARDS, true) ? "{$string}:{$fret}{$sign}{$other}" : "{$string}:{$other}{$sign}{$fret}";
     }
 }

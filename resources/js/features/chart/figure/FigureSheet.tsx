@@ -79,7 +79,7 @@ export function FigureSheet({ place, id, number, onClose }: Props) {
         <Segmented
           aria-label="Instead of the strokes or over them"
           options={[
-            { value: true, label: 'instead of the strokes' },
+            { value: true, label: 'instead of strokes' },
             { value: false, label: 'over them' },
           ]}
           value={at.instead}
@@ -136,7 +136,7 @@ export function FigureSheet({ place, id, number, onClose }: Props) {
           ) : (
             <p className="muted">
               Count every beat, or write notes alone and tap their rhythm; (in brackets) is air. After = string:fret, several with +. 3:5h7
-              hammers on, p pulls off, s slides, g grace note, b bends.
+              hammers on, p pulls off, s slides, g grace note, b bends, B strikes it bent, r lets it down.
             </p>
           )}
           <div className="button-row">

@@ -6,6 +6,9 @@ const TOP = 12
 const LEFT = 14
 const A_BEAT = 66
 
+/** Half the ground under what is written at a string. */
+const halfOf = (tab: string): number => 4 + 4 * tab.length
+
 type Props = {
   laid: LaidFigure
   chosen?: Chosen | null
@@ -64,14 +67,14 @@ export function FigureTab({ laid, chosen = null, onStep }: Props) {
           {notes.map((note) => (
             <g key={note.string} className={laid.holds && note.way === 'by-letting-go' ? 'lets-go' : ''}>
               <rect
-                x={x(at) - 8}
+                x={x(at) - halfOf(note.tab)}
                 y={TOP + (note.string - 1) * GAP - 7}
-                width={16}
+                width={2 * halfOf(note.tab)}
                 height={14}
                 className={note.fixed ? 'tab-ground fixed' : 'tab-ground'}
               />
               <text x={x(at)} y={TOP + (note.string - 1) * GAP + 5} textAnchor="middle" className="tab-fret">
-                {note.fret}
+                {note.tab}
               </text>
             </g>
           ))}

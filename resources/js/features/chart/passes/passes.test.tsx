@@ -145,7 +145,7 @@ const laid = {
       stream: 0,
       tick: 0,
       beats: 0,
-      notes: [{ string: 3, fret: 6, midi: 61, degree: '3', note: 3, fixed: false, way: 'by-letting-go', fingers: [] }],
+      notes: [{ string: 3, fret: 6, midi: 61, degree: '3', note: 3, tab: '6', fixed: false, way: 'by-letting-go', fingers: [] }],
     },
     { stream: 0, tick: 960, beats: 1, notes: [] },
   ],
