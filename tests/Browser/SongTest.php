@@ -76,6 +76,33 @@ it('takes a twelve-bar song apart pass by pass: register, answer, turnaround and
     $page->waitFor(fn (): bool => inPasses($page, '.bar-note.figure') === [0, 1, 0, 0, 0], 'the passes are lost in the reload');
 });
 
+it('gives a riff a register for every pass, fixes a note, has it answered, and prints it', function (): void {
+    $page = Stage::running()->teacher()->makeBreakdown('Slipway Riff', '| A7 | D7 | A7 | A7 |');
+    $page->press('Add a pass')->waitFor(fn (): bool => count($page->all('.pass-row')) === 2, 'there is no second pass');
+    jumpToBar($page, 1);
+    $page->keys('i')->fill('[aria-label="Name of the figure"]', 'Slipway')->fill('.figure-line', '6:5 5:4 5:7 6:5');
+    $page->element('[title="every pass"]')->click();
+    $page->press('Keep it here')->waitFor(fn (): bool => inPasses($page, '.bar-note.figure') === [1, 1], 'the riff is not in both passes');
+    $page->keys('i')->press('Propose a register for every pass')->sees('an octave up')->press('Play it so')
+        ->waitFor(fn (): bool => $page->all('.figure-sheet') === [], 'the plan is not taken');
+    $frets = 'return [...document.querySelectorAll(".figure-tab .tab-fret")].map((fret) => fret.textContent).join(" ")';
+    $tab = fn (): string => $page->keys('i')->waitFor(fn (): string|false => $page->script($frets) ?: false, 'no tab is drawn');
+    $low = $tab();
+    $page->keys(WebDriverKeys::ESCAPE, WebDriverKeys::ARROW_DOWN);
+    $high = $tab();
+    expect($low)->toBe('5 4 7 5')->and($high)->not->toBe($low);
+    // One note is wanted elsewhere, whatever the rule says.
+    $page->keys(WebDriverKeys::ARROW_RIGHT)->element('.tab-step.chosen');
+    $page->script('[...document.querySelectorAll(".press-place")].find((place) => place.textContent === "String 4, fret 7")
+        .dispatchEvent(new MouseEvent("click", { bubbles: true }))');
+    $page->sees('Fixed here')->press('Keep it here')->waitFor(fn (): bool => $page->all('.figure-sheet') === [], 'the note is not kept');
+    expect($tab())->toStartWith('7 ');
+    $page->keys(WebDriverKeys::ESCAPE, 'a', 'e')->waitFor(fn (): bool => inPasses($page, '.bar-note.figure') === [1, 4], 'nothing answers');
+    $page->keys(WebDriverKeys::ESCAPE)->station('handout', '.handout')->keys('l')->element('.lead-figures');
+    $page->waitFor(fn (): bool => str_contains($page->words('.lead-figures'), 'answer to Slipway'), 'the answer is not printed');
+    expect($page->words('.lead-passes'))->toContain('bar 2: answer to Slipway');
+});
+
 it('lets a student lock to one pass of the song', function (): void {
     $page = Stage::running()->page()->open('/');
     $page->element('input[name=email]')->sendKeys(DatabaseSeeder::STUDENT['email']);
