@@ -28,18 +28,20 @@ final readonly class Bassist implements Player
         return $this->part;
     }
 
-    public function play(Course $course, array $grooves): array
+    public function play(Course $course, array $bars): array
     {
         $clock = new ChordClock($course);
         $notes = [];
         foreach ($course->bars as $number => $bar) {
-            $groove = $grooves[$number];
+            $groove = $bars[$number]->role === Role::Out ? null : $bars[$number]->groove;
             if ($groove === null) {
                 continue;
             }
-            $signs = str_split($groove->bass);
+            [$line, $grid] = $this->lineOf($groove);
+            $slotTicks = intdiv($bar->meter->beatTicks(), $grid);
+            $signs = str_split($line);
             foreach ($signs as $slot => $sign) {
-                $tick = $bar->tick + $slot * $groove->slotTicks();
+                $tick = $bar->tick + $slot * $slotTicks;
                 $chord = $clock->at($tick);
                 if ($sign === '.' || $sign === '-' || $chord === null) {
                     continue;
@@ -48,12 +50,38 @@ final readonly class Bassist implements Player
                 $pitch = $here->tick === $tick
                     ? $this->root($here->chord)
                     : $this->pitch($sign, $here->chord, $course->chords[$clock->after($chord)]->chord);
-                $until = $bar->tick + ($slot + $this->slotsHeld($signs, $slot)) * $groove->slotTicks();
-                $notes[] = new BandNote($tick, $until, $groove->grid, $pitch, self::LOUDNESS);
+                $until = $bar->tick + ($slot + $this->slotsHeld($signs, $slot)) * $slotTicks;
+                $notes[] = new BandNote($tick, $until, $grid, $pitch, self::LOUDNESS);
             }
         }
 
         return $notes;
+    }
+
+    /** @return array{string, int} signs of one bar, and slots a beat */
+    private function lineOf(Groove $groove): array
+    {
+        $beats = $groove->meter->beats();
+        $cycle = match ($this->part->way()) {
+            Way::RootFifth => ['R', '5'],
+            Way::TwoFeel => ['R-', '5-'],
+            Way::Octaves => ['R8'],
+            Way::Boogie => ['RR', '35', '66', '53'],
+            default => [],
+        };
+        if ($cycle === []) {
+            return [$groove->bass, $groove->grid];
+        }
+        $line = '';
+        while (strlen($line) < 2 * $beats) {
+            $line .= $cycle[intdiv(strlen($line), strlen($cycle[0])) % count($cycle)];
+        }
+
+        return match ($this->part->way()) {
+            Way::RootFifth => [substr($line, 0, $beats), 1],
+            Way::TwoFeel => [substr($line, 0, $beats), 1],
+            default => [substr($line, 0, 2 * $beats), 2],
+        };
     }
 
     /** @param list<string> $signs */

@@ -11,6 +11,9 @@ final readonly class Drummer implements Player
 {
     private const LOUDNESS = ['g' => 0.2, 'x' => 0.5, 'X' => 0.85];
 
+    /** How loud a fill begins, and by how much it grows. */
+    private const FILL = [0.4, 0.45];
+
     public function __construct(private BandPart $part) {}
 
     public function part(): BandPart
@@ -18,18 +21,35 @@ final readonly class Drummer implements Player
         return $this->part;
     }
 
-    public function play(Course $course, array $grooves): array
+    public function play(Course $course, array $bars): array
     {
-        $bars = [];
+        $known = [];
         $notes = [];
         foreach ($course->bars as $number => $bar) {
-            $groove = $grooves[$number];
+            $groove = $bars[$number]->role === Role::Out ? null : $bars[$number]->groove;
             if ($groove === null) {
                 continue;
             }
-            foreach ($bars[$groove->slug] ??= self::bar($groove) as [$at, $pitch, $loudness]) {
-                $notes[] = new BandNote($bar->tick + $at, $bar->tick + $at + $groove->slotTicks(), $groove->grid, $pitch, $loudness);
+            $fills = $this->part->way() === Way::Fills && ($course->bars[$number + 1] ?? null)?->visit !== $bar->visit;
+            $until = $fills ? $bar->meter->barTicks() - $bar->meter->beatTicks() : PHP_INT_MAX;
+            foreach ($known[$groove->slug] ??= self::bar($groove) as [$at, $pitch, $loudness]) {
+                if ($at < $until) {
+                    $notes[] = new BandNote($bar->tick + $at, $bar->tick + $at + $groove->slotTicks(), $groove->grid, $pitch, $loudness);
+                }
             }
+            array_push($notes, ...$fills ? self::fill($groove, $bar->until() - $bar->meter->beatTicks()) : []);
+        }
+
+        return $notes;
+    }
+
+    /** @return list<BandNote> the last beat of a section: the snare on every slot, growing, over the kick */
+    private static function fill(Groove $groove, int $from): array
+    {
+        $notes = [new BandNote($from, $from + $groove->slotTicks(), $groove->grid, Drum::Kick->value, self::LOUDNESS['x'])];
+        for ($slot = 0; $slot < $groove->grid; $slot++) {
+            $at = $from + $slot * $groove->slotTicks();
+            $notes[] = new BandNote($at, $at + $groove->slotTicks(), $groove->grid, Drum::Snare->value, self::FILL[0] + ($slot + 1) / $groove->grid * self::FILL[1]);
         }
 
         return $notes;

@@ -13,7 +13,7 @@ final readonly class Groove
     /**
      * @param int                   $grid  slots a beat of the lines below
      * @param array<string, string> $drums drum => one sign a slot: . rest, g very soft, x, X accented
-     * @param string                $bass  one sign a slot: R root, 3 third, 5 fifth, 8 octave, > a step below the next root, - held, . rest
+     * @param string                $bass  one sign a slot: R root, 3 third, 5 fifth, 8 octave, 6 sixth, > a step below the next root, - held, . rest
      */
     private function __construct(
         public string $slug,
@@ -22,6 +22,7 @@ final readonly class Groove
         public int $grid,
         public array $drums,
         public string $bass,
+        public Style $style,
     ) {}
 
     public static function named(string $slug): self
@@ -45,11 +46,11 @@ final readonly class Groove
     /** @return array<string, self> by slug, in the order of the library */
     public static function library(): array
     {
-        /** @var array<string, array{string, string, int, array<string, string>, string}> $rows */
+        /** @var array<string, array{string, string, int, array<string, string>, string, string}> $rows */
         $rows = require __DIR__.'/Data/grooves.php';
         $library = [];
-        foreach ($rows as $slug => [$name, $meter, $grid, $drums, $bass]) {
-            $library[$slug] = new self($slug, $name, Meter::parse($meter), $grid, $drums, $bass);
+        foreach ($rows as $slug => [$name, $meter, $grid, $drums, $bass, $style]) {
+            $library[$slug] = new self($slug, $name, Meter::parse($meter), $grid, $drums, $bass, Style::from($style));
         }
 
         return $library;

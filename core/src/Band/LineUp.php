@@ -15,8 +15,10 @@ final readonly class LineUp
     {
         return new self(array_values(array_filter(array_map(static fn (BandPart $part): ?Player => match ($part->instrument) {
             Instrument::Drums => new Drummer($part),
-            Instrument::Bass => new Bassist($part),
-            Instrument::Guitar => null,
+            Instrument::Bass => $part->way() === Way::Walking ? new WalkingBassist($part) : new Bassist($part),
+            Instrument::Keys => new Comper($part),
+            Instrument::Horns => new HornSection($part),
+            Instrument::Guitar, Instrument::Lead => null,
         }, $parts))));
     }
 }

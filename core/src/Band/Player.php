@@ -12,9 +12,11 @@ interface Player
     public function part(): BandPart;
 
     /**
-     * @param list<?Groove> $grooves one for each bar of the course; null where the part is out
+     * @param list<PartBar> $bars one for each bar of the course
      *
      * @return list<BandNote> through the whole course, in any order
+     *
+     * @throws BandException where the part cannot play what is asked
      */
-    public function play(Course $course, array $grooves): array;
+    public function play(Course $course, array $bars): array;
 }

@@ -20,8 +20,8 @@ final readonly class VoicingLine
     ) {}
 
     /** @param ?list<Pin> $pins */
-    public function with(?array $pins = null, ?PathWishes $wishes = null): self
+    public function with(?array $pins = null, ?PathWishes $wishes = null, ?Company $company = null): self
     {
-        return new self($this->id, $this->name, $this->company, $wishes ?? $this->wishes, $pins ?? $this->pins);
+        return new self($this->id, $this->name, $company ?? $this->company, $wishes ?? $this->wishes, $pins ?? $this->pins);
     }
 }

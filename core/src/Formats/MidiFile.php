@@ -27,7 +27,14 @@ final readonly class MidiFile
     private const PLAIN_SIGNS = ['♭' => 'b', '♯' => '#', '𝄫' => 'bb', '𝄪' => '##'];
 
     /** part => [track name, channel from 0, programme from 0] */
-    private const TRACKS = ['guitar' => ['Guitar', 0, 26], 'bass' => ['Bass', 1, 32], 'drums' => ['Drums', 9, 0]];
+    private const TRACKS = [
+        'guitar' => ['Guitar', 0, 26],
+        'bass' => ['Bass', 1, 32],
+        'drums' => ['Drums', 9, 0],
+        'keys' => ['Keys', 3, 4],
+        'horns' => ['Horns', 4, 61],
+        'lead' => ['Lead', 5, 71],
+    ];
 
     private const CHUCK_CHANNEL = 2;
 

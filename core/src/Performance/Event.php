@@ -17,6 +17,7 @@ final readonly class Event
      * @param float      $velocity  0–1
      * @param ?int       $string    1 = highest
      * @param ?int       $fret      from the capo
+     * @param int        $tick      of the song at which its stroke or note is written, straight
      * @param list<array{float, float}> $glide seconds from its start and semitones from its pitch, where an ornament moves it
      */
     public function __construct(
@@ -30,5 +31,6 @@ final readonly class Event
         public ?int $fret = null,
         public ?Direction $direction = null,
         public array $glide = [],
+        public int $tick = 0,
     ) {}
 }

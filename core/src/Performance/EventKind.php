@@ -14,4 +14,6 @@ enum EventKind: string
     case Ghost = 'ghost';
     case Bass = 'bass';
     case Drum = 'drum';
+    case Keys = 'keys';
+    case Horn = 'horn';
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Performance;
 
+use Gravik\Band\Role;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Texture;
 use Gravik\Breakdown\Toolbox;
@@ -13,8 +14,10 @@ use Gravik\Chart\PlacedApproach;
 use Gravik\Chart\VoicedForm;
 use Gravik\Performance\Internal\ApproachStrokes;
 use Gravik\Performance\Internal\FigureStrokes;
+use Gravik\Performance\Internal\FourToTheBar;
 use Gravik\Performance\Internal\Gains;
 use Gravik\Performance\Internal\RingingStrokes;
+use Gravik\Performance\Internal\RoleStrings;
 use Gravik\Performance\Internal\StrokeEnds;
 use Gravik\Performance\Internal\ZoneStrings;
 use Gravik\Strokes\ChordOf;
@@ -91,7 +94,7 @@ final readonly class GuitarPart
             }
             $grip = $voiced->path->voicings[$course->chords[$chord]->written];
             $voicing = $stroke->chord === ChordOf::Open ? $tools->finder()->openStrings($grip->chord) : $grip;
-            $strings = ZoneStrings::of($stroke, $voicing);
+            $strings = RoleStrings::of($span->role, ZoneStrings::of($stroke, $voicing), $voicing);
             if ($strings !== []) {
                 $t = $feel->secondsAt($tick, $stroke->division) + ($stroke->offsetMs + $offsetMs) / 1000;
                 $slot = $span->slotNear($tick);
@@ -114,11 +117,14 @@ final readonly class GuitarPart
         return $placed;
     }
 
-    /** @return list<array{int, Stroke, int}> tick by tick, with its line: the pattern's, or one for each chord that only rings */
+    /** @return list<array{int, Stroke, int}> tick by tick, with its line: the pattern's, or what the texture or role asks in its place */
     private function strokes(Span $span, Course $course): array
     {
-        if ($span->texture === Texture::Rings) {
+        if ($span->texture === Texture::Rings || $span->role === Role::Passive) {
             return RingingStrokes::of($span, $course);
+        }
+        if ($span->role === Role::Four) {
+            return FourToTheBar::of($span, $course);
         }
         $pattern = $span->hand->plan->pattern;
         $inPattern = [];

@@ -124,6 +124,7 @@ final readonly class Performer
                     $played->voicing->frets[$string],
                     $stroke->direction,
                     $dead ? [] : Glide::of($played->ornaments[$order] ?? $stroke->ornament, $dur),
+                    $played->tick,
                 );
             }
         }

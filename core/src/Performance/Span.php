@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Performance;
 
+use Gravik\Band\Role;
 use Gravik\Breakdown\Texture;
 use Gravik\Chart\VoicingLine;
 use Gravik\Strokes\Hand\Levels;
@@ -27,6 +28,7 @@ final readonly class Span
         public Texture $texture = Texture::Pattern,
         public int $dynamic = 0,
         public int $level = Levels::HIGHEST,
+        public Role $role = Role::Active,
     ) {}
 
     /** The slot that lies nearest to a tick, counted through all patterns. */

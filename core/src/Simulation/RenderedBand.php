@@ -32,10 +32,13 @@ final readonly class RenderedBand
 
     private DrumSound $drum;
 
+    private ToneSound $tone;
+
     public function __construct(private int $rate = self::RATE)
     {
         $this->string = new StringSound($rate);
         $this->drum = new DrumSound($rate);
+        $this->tone = new ToneSound($rate);
     }
 
     /** @return int how many samples the form has, with a second for it to die away */
@@ -45,15 +48,15 @@ final readonly class RenderedBand
     }
 
     /**
-     * @param list<Instrument> $parts to be heard
+     * @param ?list<Instrument> $parts to be heard; null for all
      *
      * @return \Generator<int, list<float>> blocks of samples, about −1 to 1
      */
-    public function blocks(Timeline $timeline, array $parts = [Instrument::Drums, Instrument::Bass, Instrument::Guitar]): \Generator
+    public function blocks(Timeline $timeline, ?array $parts = null): \Generator
     {
         $events = array_values(array_filter(
             $timeline->events,
-            static fn (Event $event): bool => in_array($event->part->instrument, $parts, true),
+            static fn (Event $event): bool => $parts === null || in_array($event->part->instrument, $parts, true),
         ));
         $longest = self::longest($events);
         $sounds = [];
@@ -91,7 +94,7 @@ final readonly class RenderedBand
             ? ['held' => PHP_INT_MAX >> 1, 'fade' => 0]
             : [
                 'held' => (int) round($event->dur * $this->rate),
-                'fade' => (int) (($event->kind === EventKind::Ring ? self::LET_GO : self::CHOKE) * $this->rate),
+                'fade' => (int) ((in_array($event->kind, [EventKind::Ring, EventKind::Keys, EventKind::Horn], true) ? self::LET_GO : self::CHOKE) * $this->rate),
             ];
     }
 
@@ -148,6 +151,8 @@ final readonly class RenderedBand
 
         return match (true) {
             $event->part->instrument === Instrument::Drums => $this->drum->of($pitch),
+            $event->kind === EventKind::Keys => $this->tone->of($pitch, 'keys', $seconds),
+            $event->kind === EventKind::Horn => $this->tone->of($pitch, 'horn', $seconds),
             $event->kind === EventKind::Chuck => $this->string->chuck($pitch, $up),
             default => $this->string->of($pitch, self::voice($event), $up, $seconds, $event->glide),
         };

@@ -10,6 +10,8 @@ use Gravik\Band\Drum;
 use Gravik\Band\Drummer;
 use Gravik\Band\Groove;
 use Gravik\Band\Instrument;
+use Gravik\Band\PartBar;
+use Gravik\Band\Role;
 use Gravik\Chart\Course;
 use Gravik\Chart\FormEntry;
 use Gravik\Chart\Section;
@@ -25,10 +27,10 @@ function courseOf(string $line, Groove $groove): Course
     return Course::of([new Section('a', 'A', $line)], $song, [new FormEntry('a')], ['1']);
 }
 
-/** @return list<Groove> one for each bar */
+/** @return list<PartBar> one for each bar */
 function throughout(Course $course, Groove $groove): array
 {
-    return array_fill(0, count($course->bars), $groove);
+    return array_fill(0, count($course->bars), new PartBar(Role::Active, $groove));
 }
 
 /** @return list<BandNote> */
@@ -80,7 +82,7 @@ it('holds a bass note to the end of its dashes, and rests where nothing sounds',
 
 it('plays every sign of the drums in every bar, at its slot and in three loudnesses', function (string $slug): void {
     $groove = Groove::named($slug);
-    $notes = (new Drummer(new BandPart('drums', Instrument::Drums, groove: $groove)))->play(courseOf('| C | C |', $groove), [$groove, $groove]);
+    $notes = (new Drummer(new BandPart('drums', Instrument::Drums, groove: $groove)))->play(courseOf('| C | C |', $groove), throughout(courseOf('| C | C |', $groove), $groove));
     $lines = [];
     foreach ($groove->drums as $drum => $signs) {
         $lines[Drum::named($drum)->value] = str_repeat('.', 2 * strlen($signs));

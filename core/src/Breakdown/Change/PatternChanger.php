@@ -40,7 +40,7 @@ final readonly class PatternChanger
                 ? $each->with($this->shaper->shaped($each->pattern, $meter, $each->pattern->bars(), $each->pattern->grid()))
                 : $each, $breakdown->patterns),
             parts: array_map(
-                static fn (BandPart $part): BandPart => $part->groove === null ? $part : $part->playing(Groove::defaultFor($meter)),
+                static fn (BandPart $part): BandPart => $part->groove === null ? $part : $part->with(groove: Groove::defaultFor($meter)),
                 $breakdown->parts,
             ),
         );

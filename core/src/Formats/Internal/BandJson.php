@@ -7,7 +7,9 @@ namespace Gravik\Formats\Internal;
 use Gravik\Band\BandPart;
 use Gravik\Band\Groove;
 use Gravik\Band\Instrument;
+use Gravik\Band\Register;
 use Gravik\Band\Role;
+use Gravik\Band\Way;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Gate;
@@ -26,7 +28,7 @@ final readonly class BandJson
 {
     public function part(mixed $value, string $pointer): BandPart
     {
-        $fields = Fields::of($value, $pointer)->only(['id', 'instrument', 'level', 'offsetMs', 'straight', 'groove']);
+        $fields = Fields::of($value, $pointer)->only(['id', 'instrument', 'level', 'offsetMs', 'straight', 'groove', 'register', 'plays']);
 
         return $fields->build(static fn (): BandPart => new BandPart(
             $fields->string('id'),
@@ -35,6 +37,8 @@ final readonly class BandJson
             $fields->number('offsetMs'),
             $fields->bool('straight'),
             self::groove($fields),
+            self::register($fields),
+            $fields->has('plays') ? $fields->enum('plays', Way::class) : null,
         ));
     }
 
@@ -47,7 +51,9 @@ final readonly class BandJson
             'level' => Plain::number($part->level),
             'offsetMs' => Plain::number($part->offsetMs),
             'straight' => $part->straight,
-        ] + ($part->groove === null ? [] : ['groove' => $part->groove->slug]);
+        ] + ($part->groove === null ? [] : ['groove' => $part->groove->slug])
+            + ($part->register === null ? [] : ['register' => [$part->register->low, $part->register->high]])
+            + ($part->way === null ? [] : ['plays' => $part->way->value]);
     }
 
     public function pass(mixed $value, string $pointer): Pass
@@ -149,6 +155,16 @@ final readonly class BandJson
                 ],
             ),
         ];
+    }
+
+    private static function register(Fields $fields): ?Register
+    {
+        if (! $fields->has('register')) {
+            return null;
+        }
+        [$low, $high] = [...$fields->list('register', Fields::intIn(...), 2), 0, 0];
+
+        return $fields->build(static fn (): Register => new Register($low, $high), 'register');
     }
 
     private static function groove(Fields $fields): ?Groove

@@ -37,4 +37,10 @@ final readonly class PathWishes
 
         return new self($this->window, $strings, $this->keepTop, $this->bass, $this->parallel, $this->weights, $this->loop);
     }
+
+    /** @param string $strings numbers in use: 4-1 */
+    public function using(string $strings): self
+    {
+        return new self($this->window, $strings, $this->keepTop, $this->bass, $this->parallel, $this->weights, $this->loop);
+    }
 }

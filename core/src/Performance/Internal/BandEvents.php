@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace Gravik\Performance\Internal;
 
 use Gravik\Band\BandNote;
-use Gravik\Band\Groove;
 use Gravik\Band\Instrument;
+use Gravik\Band\PartBar;
 use Gravik\Band\Player;
-use Gravik\Band\Role;
 use Gravik\Breakdown\Playing;
 use Gravik\Chart\Course;
 use Gravik\Performance\Event;
@@ -43,7 +42,7 @@ final readonly class BandEvents
         $time = static fn (int $tick, int $division): float => max(0.0, $feel->secondsAt($tick, $division) + $part->offsetMs / 1000);
 
         $gains = new Gains($course, $map, array_map(static fn (Playing $playing): int => $playing->dynamic, $playings));
-        $grooves = array_map(static fn (Playing $playing): ?Groove => $playing->role === Role::Out ? null : $playing->groove, $playings);
+        $bars = array_map(static fn (Playing $playing): PartBar => new PartBar($playing->role, $playing->groove), $playings);
 
         return array_map(static function (BandNote $note) use ($part, $time, $gains): Event {
             $from = $time($note->tick, $note->division);
@@ -51,7 +50,9 @@ final readonly class BandEvents
             [$kind, $seconds] = match ($part->instrument) {
                 Instrument::Drums => [EventKind::Drum, self::DRUM_SECONDS],
                 Instrument::Bass => [EventKind::Bass, max(self::SHORTEST_SECONDS, self::BASS_SHARE * $held())],
-                Instrument::Guitar => [EventKind::Ring, max(self::SHORTEST_SECONDS, $held())],
+                Instrument::Keys => [EventKind::Keys, max(self::SHORTEST_SECONDS, $held())],
+                Instrument::Horns => [EventKind::Horn, max(self::SHORTEST_SECONDS, $held())],
+                Instrument::Guitar, Instrument::Lead => [EventKind::Ring, max(self::SHORTEST_SECONDS, $held())],
             };
 
             return new Event(
@@ -61,7 +62,8 @@ final readonly class BandEvents
                 $note->pitch,
                 min(1.0, $note->loudness * $part->level * $gains->at($note->tick)),
                 $kind,
+                tick: $note->tick,
             );
-        }, $player->play($course, $grooves));
+        }, $player->play($course, $bars));
     }
 }

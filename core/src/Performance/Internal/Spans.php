@@ -69,6 +69,7 @@ final readonly class Spans
                     $playing->texture,
                     $playing->dynamic,
                     $playing->level,
+                    $playing->role,
                 );
             }
         }

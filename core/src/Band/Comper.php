@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Band;
+
+use Gravik\Chart\Course;
+
+/** Keys: chords in the rhythm of their way while active, long guide tones while passive; quarter notes four to the bar. */
+final readonly class Comper implements Player
+{
+    private const LOUDNESS = ['x' => 0.6, 'X' => 0.75];
+
+    private const SOFT = 0.4;
+
+    private const QUARTERS = [0.35, 0.45];
+
+    public function __construct(private BandPart $part) {}
+
+    public function part(): BandPart
+    {
+        return $this->part;
+    }
+
+    public function play(Course $course, array $bars): array
+    {
+        $way = $this->part->way() ?? Way::Shells;
+        $register = $this->part->register() ?? new Register(52, 76);
+        $active = new ChordsOfCourse($course, $way === Way::Spread ? new ChordVoicer($register, 4, 12) : new ChordVoicer($register, 3));
+        $passive = new ChordsOfCourse($course, new ChordVoicer($register, 2));
+        $notes = [];
+        foreach ($course->bars as $number => $bar) {
+            $struck = match ($bars[$number]->role) {
+                Role::Out => [],
+                Role::Passive => $passive->held($number, self::SOFT),
+                Role::Four => $active->quarters($number, self::QUARTERS),
+                Role::Active, Role::Unison, Role::Doubles => $way === Way::Pads
+                    ? $active->held($number, self::SOFT)
+                    : $active->inRhythm($number, CompRhythm::of($way, $bar->meter, $bar->inVisit), self::LOUDNESS),
+            };
+            array_push($notes, ...$struck);
+        }
+
+        return $notes;
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Band;
+
+use Gravik\Chart\Course;
+
+/** Horns in three voices: stabs and answers while active, held chords while passive. */
+final readonly class HornSection implements Player
+{
+    private const LOUDNESS = ['x' => 0.65, 'X' => 0.85];
+
+    private const SOFT = 0.35;
+
+    public function __construct(private BandPart $part) {}
+
+    public function part(): BandPart
+    {
+        return $this->part;
+    }
+
+    public function play(Course $course, array $bars): array
+    {
+        $chords = new ChordsOfCourse($course, new ChordVoicer($this->part->register() ?? new Register(55, 79), 3));
+        $notes = [];
+        foreach ($course->bars as $number => $bar) {
+            $held = $bars[$number]->role === Role::Passive || $this->part->way() === Way::Pads;
+            $struck = match (true) {
+                $bars[$number]->role === Role::Out => [],
+                $held => $chords->held($number, self::SOFT),
+                default => $chords->inRhythm($number, CompRhythm::of(Way::Stabs, $bar->meter, $bar->inVisit), self::LOUDNESS),
+            };
+            array_push($notes, ...$struck);
+        }
+
+        return $notes;
+    }
+}

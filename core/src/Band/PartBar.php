@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Band;
+
+/** What a part is asked for in one bar. */
+final readonly class PartBar
+{
+    /** @param ?Groove $groove null for a part that plays none */
+    public function __construct(public Role $role, public ?Groove $groove) {}
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Ensemble;
+
+use Gravik\Band\BandPart;
+
+/** How far a part hangs below the soloist. */
+final readonly class Sounding
+{
+    /** @param array{float, float} $asked dB below: the least and the most */
+    public function __construct(public BandPart $part, public float $belowDb, public array $asked) {}
+
+    /** @return float dB that it is too loud by; 0 where it is not */
+    public function over(): float
+    {
+        return max(0.0, $this->asked[0] - $this->belowDb);
+    }
+}

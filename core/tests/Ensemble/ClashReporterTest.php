@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Ensemble\Clash;
+use Gravik\Ensemble\ClashKind;
+use Gravik\Ensemble\ClashReport;
+use Gravik\Ensemble\ClashReporter;
+use Gravik\Ensemble\Overlap;
+use Gravik\Formats\BreakdownJson;
+use Gravik\Formats\PatternJson;
+use Gravik\Performance\Performer;
+use Gravik\Tests\Support\Examples;
+
+/**
+ * A song of four bars for guitar, bass, drums and whoever else is asked for, in one pass.
+ *
+ * @param array<string, string>       $roles part => role
+ * @param list<array<string, mixed>>  $more  parts
+ * @param array<string, mixed>        $fields of the document
+ */
+function bandSong(array $roles = [], array $more = [], string $groove = 'four-walk', array $fields = [], string $strokes = 'x.x.x.x.', string $company = 'with-bass'): Breakdown
+{
+    $part = static fn (string $id, array $told = []): array => ['id' => $id, 'instrument' => $id, 'level' => 0.8, 'offsetMs' => 0, 'straight' => false, ...$told];
+
+    return (new BreakdownJson())->read($fields + [
+        'start' => ['key' => 'C major', 'meter' => '4/4', 'tempo' => 132, 'feel' => Examples::swing(2)],
+        'guitar' => ['tuning' => 'standard', 'capo' => 0],
+        'sections' => [['id' => 'a', 'name' => 'A', 'line' => '| Dm7 | G7 | C6 | A7 |']],
+        'form' => [['section' => 'a', 'times' => 1]],
+        'parts' => [$part('guitar'), $part('drums', ['groove' => $groove]), $part('bass', ['groove' => $groove]), ...$more],
+        'passes' => [['id' => '1', 'name' => '', 'notes' => '', 'cells' => array_map(
+            static fn (string $id, string $role): array => ['part' => $id, 'role' => $role],
+            array_keys($roles),
+            $roles,
+        )]],
+        'lines' => [['id' => 'low', 'name' => '', 'company' => $company, 'pins' => []]],
+        'figures' => [], 'moves' => [], 'placed' => [], 'cells' => [],
+        'patterns' => [['id' => 'p1', 'name' => '', 'meter' => '4/4', 'school' => 'all-down'] + (new PatternJson())->write(Examples::pattern($strokes))],
+    ] + Examples::full());
+}
+
+/** @return array<string, mixed> */
+function keysPart(array $told = []): array
+{
+    return ['id' => 'keys', 'instrument' => 'keys', 'level' => 0.6, 'offsetMs' => 0, 'straight' => false, ...$told];
+}
+
+/** @return array<string, mixed> */
+function leadPart(string $plays, float $level = 0.8): array
+{
+    return ['id' => 'lead', 'instrument' => 'lead', 'level' => $level, 'offsetMs' => 0, 'straight' => false, 'plays' => $plays];
+}
+
+function clashesOf(Breakdown $song): ClashReport
+{
+    return (new ClashReporter())->report($song, (new Performer())->perform($song));
+}
+
+/** @return list<Clash> */
+function ofKind(ClashReport $report, ClashKind $kind): array
+{
+    return array_values(array_filter($report->clashes, static fn (Clash $clash): bool => $clash->kind === $kind));
+}
+
+$songs = [
+    'two lead' => [ClashKind::TwoLead, fn () => bandSong([], [keysPart()]), 'both comp actively from bar 1'],
+    'nearly alike' => [ClashKind::NearlyAlike, fn () => bandSong([], [keysPart()], strokes: 'x..x..x.'), 'share'],
+    'colours' => [ClashKind::Colours, fn () => bandSong(['guitar' => 'four'], [keysPart()], fields: ['sections' => [['id' => 'a', 'name' => 'A', 'line' => '| Dm9 | G13 | C69 | A7♭9 |']]]), 'still plays'],
+    'mud' => [ClashKind::Mud, fn () => bandSong([], [], company: 'alone', fields: ['lines' => [['id' => 'low', 'name' => '', 'company' => 'alone', 'pins' => [
+        ['at' => ['section' => 'a', 'ending' => null, 'bar' => 1, 'tick' => 0], 'symbol' => 'G7', 'frets' => [3, 2, 0, 0, 0, 1]],
+    ]]]]), 'turns to mud'],
+    'the root doubled' => [ClashKind::RootDoubled, fn () => bandSong([], [], company: 'alone', fields: ['lines' => [['id' => 'low', 'name' => '', 'company' => 'alone', 'pins' => [
+        ['at' => ['section' => 'a', 'ending' => null, 'bar' => 1, 'tick' => 0], 'symbol' => 'G7', 'frets' => [3, null, 3, 4, null, null]],
+    ]]]]), 'doubles the bass on the root of G7'],
+    'one octave' => [ClashKind::SameOctave, fn () => bandSong(['guitar' => 'four'], [keysPart(['register' => [50, 66]])]), 'one octave'],
+    'four outside swing' => [ClashKind::FourOutsideSwing, fn () => bandSong(['guitar' => 'four'], groove: 'sixteenth-funk'), 'belongs to swing'],
+    'the wrong leader' => [ClashKind::WrongLeader, fn () => bandSong(['guitar' => 'passive'], [keysPart()], 'lantern-bossa'), 'The keys alone lead'],
+    'too loud' => [ClashKind::TooLoud, fn () => bandSong([], [leadPart('plucked', 0.4)]), 'below the soloist'],
+    'kicks apart' => [ClashKind::KicksApart, fn () => bandSong(['guitar' => 'unison'], [['id' => 'horns', 'instrument' => 'horns', 'level' => 0.6, 'offsetMs' => 0, 'straight' => false]]), 'stand alone'],
+    'a fill under the singing' => [ClashKind::FillUnderSinging, fn () => bandSong([], [], fields: [
+        'sections' => [['id' => 'a', 'name' => 'A', 'line' => '| Dm7 | G7 | C6 | A7 |', 'words' => [['bar' => 1, 'text' => 'the tide']]]],
+        'figures' => [['name' => 'gull', 'nickname' => '', 'meter' => '4/4'] + Examples::full()['figures'][0]],
+        'placed' => [['what' => 'f1', 'at' => ['section' => 'a', 'ending' => null, 'bar' => 1, 'tick' => 0]]],
+    ]), 'under “the tide”'],
+];
+
+it('finds who is in whose way, and every repair that it offers takes it away', function (ClashKind $kind, Closure $song, string $says): void {
+    $found = ofKind(clashesOf($song()), $kind);
+
+    expect($found)->not->toBe([])->and($found[0]->text)->toContain($says)->and($found[0]->mends)->not->toBe([]);
+    foreach ($found[0]->mends as $mend) {
+        $left = array_filter(
+            ofKind(clashesOf($mend->after), $kind),
+            static fn (Clash $clash): bool => $clash->parts === $found[0]->parts && array_intersect($clash->bars, $found[0]->bars) !== [],
+        );
+        expect([$mend->words, array_map(static fn (Clash $clash): string => $clash->text, array_values($left))])->toBe([$mend->words, []]);
+    }
+})->with($songs);
+
+it('finds nothing in a band in which everybody keeps out of the way, and says what it looked at', function (): void {
+    $report = clashesOf(bandSong(['keys' => 'passive'], [keysPart(['register' => [64, 84]]), leadPart('sung', 1.0)], fields: [
+        'parts' => [
+            ['id' => 'guitar', 'instrument' => 'guitar', 'level' => 0.55, 'offsetMs' => 0, 'straight' => false],
+            ['id' => 'drums', 'instrument' => 'drums', 'level' => 0.5, 'offsetMs' => 0, 'straight' => false, 'groove' => 'four-walk'],
+            ['id' => 'bass', 'instrument' => 'bass', 'level' => 0.5, 'offsetMs' => 0, 'straight' => false, 'groove' => 'four-walk'],
+            keysPart(['register' => [64, 84], 'level' => 0.4]),
+            leadPart('sung', 1.0),
+        ],
+        'lines' => [['id' => 'low', 'name' => '', 'company' => 'with-bass', 'pins' => [], 'wishes' => [
+            'window' => '2-9', 'strings' => '4-1', 'keepTop' => false, 'bass' => 'free', 'parallel' => false,
+            'weights' => ['shift' => 2, 'fingers' => 0.3, 'top' => 0.15, 'rank' => 1],
+        ]]],
+    ], strokes: '.x.x.x.x'));
+
+    expect(array_map(static fn (Clash $clash): string => $clash->text, $report->clashes))->toBe([])
+        ->and(count($report->looked) + count($report->unlooked))->toBe(count(ClashKind::cases()))
+        ->and($report->unlooked)->toHaveKeys(['kicks-apart', 'fill-under-singing']);
+});
+
+it('says why it could not look where nobody is there to clash with', function (): void {
+    $report = clashesOf(bandSong());
+
+    expect($report->unlooked)->toMatchArray([
+        'two-lead' => 'one part alone plays chords',
+        'too-loud' => 'nobody leads: add a voice or a soloist to the band',
+    ]);
+});
+
+it('counts what two rhythms share', function (array $one, array $other, float $share, bool $blur, bool $unison): void {
+    $overlap = Overlap::of($one, $other);
+
+    expect($overlap->share)->toEqualWithDelta($share, 1e-9)->and($overlap->isBlur())->toBe($blur)->and($overlap->isUnison())->toBe($unison);
+})->with([
+    'together' => [[0, 960], [0, 960], 1.0, false, true],
+    'interlocking' => [[0, 960], [480, 960, 1440], 0.25, false, false],
+    'nearly alike' => [[0, 960, 1920], [0, 960, 2400], 0.5, true, false],
+    'at the limit' => [range(0, 66), range(50, 99), 17 / 100, false, false],
+    'silence' => [[], [], 0.0, false, false],
+]);
+
+it('puts the worst first', function (): void {
+    $severities = array_map(static fn (Clash $clash): float => $clash->severity, clashesOf(bandSong(['guitar' => 'active'], [keysPart(), leadPart('plucked', 0.4)]))->clashes);
+    $sorted = $severities;
+    rsort($sorted);
+
+    expect(count($severities))->toBeGreaterThan(2)->and($severities)->toBe($sorted);
+});
