@@ -118,6 +118,9 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('place-figure', Compute\PlaceFigure::class);
         Route::post('lay-move', Compute\LayMove::class);
         Route::post('cell', Compute\SetCell::class);
+        Route::post('band', Compute\ReportBand::class);
+        Route::post('add-part', Compute\AddPart::class);
+        Route::post('without-part', Compute\TakePartOut::class);
         Route::post('add-pass', Compute\AddPass::class);
         Route::post('without-pass', Compute\TakePassOut::class);
         Route::post('move-pass', Compute\MovePass::class);

@@ -55,6 +55,7 @@ class DocumentRequest extends FormRequest
         'what' => ['string', 'in:pattern,line'],
         'named' => ['nullable', 'string', 'max:40'],
         'section' => ['nullable', 'string', 'max:40'],
+        'part' => ['nullable', 'string', 'max:40'],
         'strokes_of' => ['nullable', 'string', 'max:40'],
         'ending' => ['integer', 'between:0,20'],
         'slug' => ['string', 'max:40'],

@@ -166,6 +166,9 @@ export const readTapped = (desk: Desk, tapped: { taps: Tap[]; tempo: number; bar
 export const useTimeline = (desk: Desk, tempo: number, level: number) =>
   useCompute('/api/compute/timeline', [...soundParts(desk), tempo, level], { ...asked(desk), tempo, level })
 
+export const fetchTimeline = (desk: Desk, tempo: number, level: number) =>
+  compute('/api/compute/timeline', { ...asked(desk), tempo, level })
+
 export const usePatterns = (enabled: boolean) =>
   useQuery({ queryKey: ['patterns'], queryFn: () => call('GET', '/api/patterns', {}), staleTime: Infinity, enabled })
 

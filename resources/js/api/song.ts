@@ -87,7 +87,7 @@ export const forgetMove = (move: string) => call('DELETE', '/api/moves/{move}', 
 /** What a part is to have in a place; an empty note takes the note away. */
 export type CellTold = Pick<
   Body<'POST', '/api/compute/cell'>,
-  'pass' | 'section' | 'bars' | 'role' | 'pattern' | 'line' | 'level' | 'texture' | 'dynamic' | 'note' | 'as_above'
+  'part' | 'pass' | 'section' | 'bars' | 'role' | 'pattern' | 'line' | 'level' | 'texture' | 'dynamic' | 'note' | 'as_above'
 >
 
 export const setCell = (document: BreakdownDocument, told: CellTold) =>
@@ -100,3 +100,12 @@ export const takePassOut = (document: BreakdownDocument, pass: string) => comput
 
 export const movePass = (document: BreakdownDocument, pass: string, position: number) =>
   compute('/api/compute/move-pass', { document, pass, position })
+
+/** Who speaks when in some bars, who does what in the song, and who is in whose way. */
+export const useBand = (document: BreakdownDocument, tempo: number, from: number, bars: number) =>
+  useCompute('/api/compute/band', [{ ...document, title: '', notes: '' }, tempo, from, bars], { document, tempo, from, bars })
+
+export const addPart = (document: BreakdownDocument, instrument: Body<'POST', '/api/compute/add-part'>['instrument']) =>
+  compute('/api/compute/add-part', { document, instrument })
+
+export const takePartOut = (document: BreakdownDocument, part: string) => compute('/api/compute/without-part', { document, part })

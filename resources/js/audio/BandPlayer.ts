@@ -55,7 +55,7 @@ const MILLIONTHS = 1e6
 export class BandPlayer {
   private state: PlayerState = {
     status: 'stopped',
-    muted: { drums: false, bass: false, guitar: false },
+    muted: { drums: false, bass: false, guitar: false, keys: false, horns: false, lead: false },
     clickOn: [],
     clickOffBeats: false,
     clickRests: null,

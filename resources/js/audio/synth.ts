@@ -75,6 +75,35 @@ function excitation(length: number, brightness: number, pickAt: number, seed: nu
   return combed.map((value) => value - mean)
 }
 
+export type Tone = {
+  /** MIDI number */
+  pitch: number
+  voice: 'keys' | 'horn'
+}
+
+/** Levels of the partials; keys die away, horns are held. */
+const TONES = {
+  keys: { seconds: 3, attack: 0.004, decay: 1.1, partials: [1, 0.42, 0.2, 0.11, 0.05], gain: 0.34 },
+  horn: { seconds: 2.5, attack: 0.028, decay: 30, partials: [1, 0.72, 0.6, 0.42, 0.28, 0.18, 0.1, 0.06], gain: 0.3 },
+} as const
+
+/** A partial this high in the spectrum is left out. */
+const HIGHEST_SHARE = 0.45
+
+export function tone({ pitch, voice }: Tone, rate: number): Float32Array<ArrayBuffer> {
+  const { seconds, attack, decay, partials, gain } = TONES[voice]
+  const hz = midiToHz(pitch)
+  const out = new Float32Array(Math.floor(seconds * rate))
+  const audible = partials.map((share, place) => ({ share, number: place + 1 })).filter(({ number }) => number * hz < HIGHEST_SHARE * rate)
+  for (let i = 0; i < out.length; i++) {
+    const t = i / rate
+    let sample = 0
+    for (const { share, number } of audible) sample += share * Math.sin(2 * Math.PI * number * hz * t) * Math.exp((-t * number) / decay)
+    out[i] = sample * Math.min(1, t / attack)
+  }
+  return shaped(out, gain, rate)
+}
+
 /** Damped strings: a short knock of filtered noise around the string's pitch, without one of its own. */
 function chuck(sound: Pluck, rate: number): Float32Array<ArrayBuffer> {
   const out = new Float32Array(Math.floor(0.09 * rate))

@@ -32,6 +32,7 @@ const load = {
   chart: () => import('../chart/ChartStation'),
   shapes: () => import('../shapes/ShapesStation'),
   hand: () => import('../hand/HandStation'),
+  band: () => import('../band/BandStation'),
   lock: () => import('../lock/LockStation'),
   handout: () => import('../handout/HandoutStation'),
 }
@@ -39,6 +40,7 @@ const ListenStation = chunk(load.listen, STATION_COMES)
 const ChartStation = chunk(load.chart, STATION_COMES)
 const ShapesStation = chunk(load.shapes, STATION_COMES)
 const HandStation = chunk(load.hand, STATION_COMES)
+const BandStation = chunk(load.band, STATION_COMES)
 const LockStation = chunk(load.lock, STATION_COMES)
 const HandoutStation = chunk(load.handout, STATION_COMES)
 
@@ -148,6 +150,7 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
             {station === 'chart' && <ChartStation />}
             {station === 'shapes' && <ShapesStation />}
             {station === 'hand' && <HandStation />}
+            {station === 'band' && <BandStation />}
             {station === 'lock' && <LockStation />}
             {station === 'handout' && <HandoutStation />}
           </Later>

@@ -9,7 +9,7 @@ const GROUPS: [string, [string, string][]][] = [
     'Everywhere',
     [
       ['Space', 'play, stop'],
-      ['Alt 1 – 6', 'go to a station'],
+      ['Alt 1 – 7', 'go to a station'],
       ['Alt 0', 'back to the shelf'],
       ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
       ['Ctrl S', 'save now'],
@@ -48,6 +48,17 @@ const GROUPS: [string, [string, string][]][] = [
       ['X', 'hand over to the other line'],
       ['H', 'hear it'],
       ['Esc', 'choose none, then leave'],
+    ],
+  ],
+  [
+    'Band',
+    [
+      ['← →', 'two bars before, after'],
+      ['↑ ↓', 'clash before, after'],
+      ['H', 'hear it now'],
+      ['J', 'hear it mended'],
+      ['Enter', 'take the repair'],
+      ['Esc', 'stop'],
     ],
   ],
   [

@@ -85,6 +85,7 @@ function useStateLines(): Record<Station, { text: string; off: boolean }> {
     chart: unread > 0 ? { text: `${unread} unread`, off: true } : { text: countOf(bars, 'bar'), off: false },
     shapes: { text: shapes === 0 ? 'no chords yet' : `${countOf(shapes, 'chord')}, ${desk.line.pins.length} pinned`, off: false },
     hand: { text: countOf(strokes, 'stroke'), off: strokes === 0 },
+    band: { text: countOf(document.parts.length, 'part'), off: false },
     lock: {
       text:
         takes.items === undefined || takes.items.length === 0

@@ -4,6 +4,7 @@ export const STATIONS = [
   { id: 'chart', name: 'Chart' },
   { id: 'shapes', name: 'Shapes' },
   { id: 'hand', name: 'Hand' },
+  { id: 'band', name: 'Band' },
   { id: 'lock', name: 'Lock' },
   { id: 'handout', name: 'Handout' },
 ] as const

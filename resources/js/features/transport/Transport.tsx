@@ -14,7 +14,7 @@ import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { FeelDial } from './FeelDial'
 import { LoopMap } from './LoopMap'
 
-const PARTS: PartName[] = ['drums', 'bass', 'guitar']
+const PARTS: PartName[] = ['drums', 'bass', 'guitar', 'keys', 'horns']
 
 export function usePlayer() {
   return useSyncExternalStore(band.subscribe, band.snapshot)
@@ -147,7 +147,7 @@ export function Transport() {
       <div className="cell">
         <span className="cell-name">Hear</span>
         <span className="cell-row">
-          {PARTS.map((part) => (
+          {PARTS.filter((part) => document.parts.some(({ instrument }) => instrument === part)).map((part) => (
             <button
               key={part}
               type="button"

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+/** A document, and the bars of the song that are looked at closely. */
+final class BandRequest extends DocumentRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return ['from' => ['integer', 'between:0,2000'], 'bars' => ['integer', 'between:1,4']] + parent::rules();
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['from.*' => 'Bars are counted from 0.', 'bars.*' => 'One to four bars are looked at at once.'] + parent::messages();
+    }
+}

@@ -1,0 +1,118 @@
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { expect, it, vi } from 'vitest'
+import type { Band } from '../../api/types'
+import { band } from '../../audio/band'
+import { callsTo, key, patch, serve, showOnBench, timeline, tune } from '../../testing/page'
+import BandStation from './BandStation'
+
+vi.mock('../../audio/band', () => import('../../testing/silentBand'))
+
+const section = tune.sections[0].id
+const pass = tune.passes[0]
+const change = [patch('notes', 'the keys hold back')]
+const told: Band = {
+  parts: [
+    { id: 'guitar', instrument: 'guitar', way: null, ways: [], register: null },
+    {
+      id: 'keys',
+      instrument: 'keys',
+      way: 'shells',
+      ways: [
+        { slug: 'shells', words: 'shells' },
+        { slug: 'pads', words: 'held chords' },
+      ],
+      register: [52, 76],
+    },
+  ],
+  absent: ['lead'],
+  role_choices: [
+    { slug: 'active', words: 'active' },
+    { slug: 'passive', words: 'passive' },
+  ],
+  visits: [{ pass: pass.id, section, name: 'A', time: 1, from: 0, bars: 2, lead: 'voice', two_lead: true, roles: ['active', 'active'] }],
+  window: {
+    from: 0,
+    bars: 2,
+    beats: 8,
+    bar_lines: [0, 4],
+    chords: [{ beats: 0, symbol: 'Dm6' }],
+    rows: [
+      {
+        part: 'guitar',
+        strokes: [
+          { beats: 0, length: 1, loud: 0.8, notes: 4, dead: false },
+          { beats: 1, length: 0.1, loud: 0.4, notes: 4, dead: true },
+        ],
+      },
+      { part: 'keys', strokes: [{ beats: 0, length: 2, loud: 0.5, notes: 3, dead: false }] },
+    ],
+  },
+  clashes: [
+    {
+      kind: 'two-lead',
+      title: 'Two lead at once',
+      text: 'The guitar and the keys both comp actively from bar 1.',
+      severity: 0.8,
+      parts: ['guitar', 'keys'],
+      bars: [0, 1],
+      beats: [0],
+      mends: [
+        { words: 'Let the keys hold back', change },
+        { words: 'Lay the keys out', change: [] },
+      ],
+    },
+    { kind: 'mud', title: 'An interval too low', text: 'A♭2 under C3.', severity: 0.5, parts: ['keys'], bars: [1], beats: [], mends: [] },
+  ],
+  looked: ['Two lead at once', 'An interval too low'],
+  unlooked: ['Too loud for the soloist: nobody leads'],
+  holds: ['The guitar and the keys strike together in bar 2.'],
+  soloist: 'sung',
+  soundings: [
+    { part: 'guitar', below_db: 3.4, least: 5, most: 9, over: true },
+    { part: 'keys', below_db: 7.3, least: 5, most: 9, over: false },
+  ],
+}
+
+const onBand = (answers: Record<string, unknown> = {}) => {
+  serve({ 'POST compute/band': told, 'POST compute/timeline': timeline, ...answers })
+  return showOnBench(<BandStation />, { plays: timeline })
+}
+
+it('shows who speaks when, frames who clashes, and tells the figures to who does not see them', async () => {
+  const { container } = onBand()
+  const picture = await screen.findByRole('img', { name: /guitar: 1.00, 2.00; keys: 1.00/ })
+  expect(picture.querySelectorAll('.clash-frame')).toHaveLength(2)
+  expect(picture.querySelectorAll('.stroke.dead')).toHaveLength(1)
+  expect(screen.getByRole('img', { name: 'guitar 3.4 dB below, keys 7.3 dB below' })).toBeTruthy()
+  expect(container.querySelectorAll('td.framed')).toHaveLength(2)
+  expect(screen.getByText('Two things to settle, the worst first')).toBeTruthy()
+  expect(screen.getByText(/nobody leads/)).toBeTruthy()
+  expect(screen.getByText(/strike together in bar 2/)).toBeTruthy()
+})
+
+it('hears a clash as it is and mended before anything changes, then settles it by one key', async () => {
+  const { store } = onBand()
+  await screen.findByText('Two things to settle, the worst first')
+  await act(async () => key('h'))
+  expect(vi.mocked(band.set).mock.calls.at(-1)).toEqual([{ loop: [0, 1] }])
+  await act(async () => key('j'))
+  await waitFor(() => expect(callsTo('POST compute/timeline').at(-1)).toMatchObject({ document: { notes: 'the keys hold back' } }))
+  expect(store.getState().document.notes).toBe(tune.notes)
+  await screen.findByText(/it plays mended/)
+  key('Enter')
+  await waitFor(() => expect(store.getState().document.notes).toBe('the keys hold back'))
+})
+
+it('gives a part another role in a section of a pass, and takes somebody into the line-up', async () => {
+  onBand({
+    'POST compute/cell': (body: { document: unknown }) => ({ document: body.document }),
+    'POST compute/add-part': (body: { document: unknown }) => ({ document: body.document }),
+  })
+  const role = await screen.findByLabelText(/keys in A/)
+  fireEvent.mouseDown(role.closest('.ant-select')?.querySelector('.ant-select-selector') ?? role)
+  fireEvent.click(await screen.findByTitle('passive'))
+  await waitFor(() => expect(callsTo('POST compute/cell')[0]).toMatchObject({ part: 'keys', pass: pass.id, section, role: 'passive' }))
+  fireEvent.click(screen.getByText('Line-up …'))
+  fireEvent.click(within(await screen.findByRole('region', { name: 'Line-up' })).getByText('lead'))
+  await waitFor(() => expect(callsTo('POST compute/add-part')[0]).toMatchObject({ instrument: 'lead' }))
+})

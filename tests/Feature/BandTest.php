@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Tests\Support\Examples;
+
+beforeEach(fn () => $this->actingAs($this->teacher()));
+
+/** @return array<string, mixed> four bars for guitar, drums and bass, in two passes */
+function dockSong(): array
+{
+    $part = static fn (string $id, array $told = []): array => ['id' => $id, 'instrument' => $id, 'level' => 0.8, 'offsetMs' => 0, 'straight' => false, ...$told];
+
+    return [
+        'guitar' => ['tuning' => 'standard', 'capo' => 0],
+        'sections' => [['id' => 'a', 'name' => 'A', 'line' => '| Dm7 | G7 | C6 | A7 |']],
+        'form' => [['section' => 'a', 'times' => 1]],
+        'parts' => [$part('guitar'), $part('drums', ['groove' => 'four-walk']), $part('bass', ['groove' => 'four-walk'])],
+        'passes' => [['id' => '1', 'name' => '', 'notes' => '', 'cells' => []], ['id' => '2', 'name' => '', 'notes' => '', 'lead' => 'voice', 'cells' => []]],
+        'lines' => [['id' => 'low', 'name' => '', 'company' => 'with-bass', 'pins' => []]],
+        'figures' => [], 'moves' => [], 'placed' => [], 'cells' => [],
+    ] + Examples::full();
+}
+
+it('takes keys into the band, finds them in the way, and settles it by the change that is offered', function (): void {
+    $document = $this->postJson('/api/compute/add-part', ['document' => dockSong(), 'instrument' => 'keys'])->assertOk()->json('document');
+    $band = $this->postJson('/api/compute/band', ['document' => $document, 'from' => 4, 'bars' => 2])->assertOk()->json();
+    $first = array_values(array_filter($band['clashes'], static fn (array $clash): bool => $clash['kind'] === 'two-lead'))[0];
+    $mended = $document;
+    foreach ($first['mends'][0]['change'] as $patch) {
+        expect($patch['field'])->toBe('passes');
+        $mended['passes'] = array_map(static fn (array $pass): array => $pass['id'] === $patch['id'] ? $patch['becomes'] : $pass, $mended['passes']);
+    }
+    $after = $this->postJson('/api/compute/band', ['document' => $mended])->assertOk()->json();
+    $leading = static fn (array $band): array => array_column($band['visits'], 'two_lead');
+
+    expect(array_column($band['parts'], 'instrument'))->toBe(['guitar', 'drums', 'bass', 'keys'])
+        ->and($band['absent'])->toBe(['horns', 'lead'])
+        ->and($leading($band))->toBe([true, true])->and($leading($after))->toBe([false, true])
+        ->and($band['visits'][1])->toMatchArray(['pass' => '2', 'from' => 4, 'bars' => 4, 'lead' => 'voice'])
+        ->and($band['window']['bar_lines'])->toBe([0, 4])
+        ->and(array_column($band['window']['chords'], 'symbol'))->toBe(['Dm7', 'G7'])
+        ->and(array_column($band['window']['rows'], 'part'))->toBe(['guitar', 'drums', 'bass', 'keys'])
+        ->and(count($band['looked']) + count($band['unlooked']))->toBe(11)
+        ->and($band['soloist'])->toBeNull();
+});
+
+it('plumbs the parts below a soloist, and takes a part out with all that was said of it', function (): void {
+    $with = $this->postJson('/api/compute/add-part', ['document' => dockSong(), 'instrument' => 'lead'])->assertOk()->json('document');
+    $with['passes'][0]['cells'] = [['part' => 'lead', 'role' => 'out']];
+    $band = $this->postJson('/api/compute/band', ['document' => $with])->assertOk()->json();
+    $without = $this->postJson('/api/compute/without-part', ['document' => $with, 'part' => 'lead'])->assertOk()->json('document');
+
+    expect($band['soloist'])->toBe('sung')->and(array_column($band['soundings'], 'part'))->toBe(['guitar', 'drums', 'bass'])
+        ->and(array_column($without['parts'], 'id'))->toBe(['guitar', 'drums', 'bass'])
+        ->and($without['passes'][0]['cells'])->toBe([]);
+    $this->postJson('/api/compute/without-part', ['document' => $with, 'part' => 'guitar'])->assertUnprocessable();
+    $this->postJson('/api/compute/without-part', ['document' => $with, 'part' => 'nobody'])->assertUnprocessable();
+    $this->postJson('/api/compute/add-part', ['document' => dockSong(), 'instrument' => 'guitar'])->assertUnprocessable();
+});
+
+it('refuses parts that cannot be: a way that is another instrument\'s, a register that is none, a role that is none', function (array $part, string $says): void {
+    $document = dockSong();
+    $document['parts'][] = ['id' => 'keys', 'instrument' => 'keys', 'level' => 0.5, 'offsetMs' => 0, 'straight' => false, ...$part];
+
+    $this->postJson('/api/compute/band', ['document' => $document])->assertUnprocessable()->assertJsonPath(
+        'message',
+        static fn (string $message): bool => str_contains($message, $says),
+    );
+})->with([
+    'a walking piano' => [['plays' => 'walking'], 'The keys cannot play "walking"'],
+    'an octave too narrow' => [['register' => [60, 64]], 'spans an octave at least'],
+    'below all notes' => [['register' => [1, 40]], 'between notes 21 and 108'],
+]);
