@@ -5,8 +5,13 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use Database\Seeders\DemoBreakdowns;
+use Gravik\Band\BandPart;
+use Gravik\Band\Instrument;
+use Gravik\Band\Way;
+use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Change\FigureKeeper;
 use Gravik\Breakdown\Change\FigurePlacer;
+use Gravik\Breakdown\Change\PartSetter;
 use Gravik\Breakdown\PlacedFigure;
 use Gravik\Breakdown\RelativeTo;
 use Gravik\Breakdown\TypedFigure;
@@ -104,6 +109,20 @@ final readonly class LongSong
         }
 
         return (new BreakdownJson())->write($breakdown);
+    }
+
+    /** The same with six in the band: a bass that walks, keys, horns and somebody who leads. */
+    public static function withBand(int $changes = 0): Breakdown
+    {
+        $song = (new BreakdownJson())->read(self::inFivePasses($changes));
+        foreach ([Instrument::Keys, Instrument::Horns, Instrument::Lead] as $instrument) {
+            $song = (new PartSetter())->add($song, $instrument);
+        }
+
+        return $song->with(parts: array_map(
+            static fn (BandPart $part): BandPart => $part->instrument === Instrument::Bass ? $part->with(way: Way::Walking) : $part,
+            $song->parts,
+        ));
     }
 
     /** How often the field at this place of twelve has changed, where change after change goes round them all. */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Compute\VoicedForms;
+use Gravik\Ensemble\ClashReport;
+use Gravik\Ensemble\ClashReporter;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Performance\Performer;
 use Gravik\Performance\Timeline;
@@ -52,6 +54,12 @@ final readonly class SongFigures
                 '1=1:5 &=2:'.(1 + $next++ % 12).' 2=2:8 (&) 3 (4)',
             ], 'relative_to' => 'chord', 'octave' => 0, 'near' => null,
         ]);
+        $bands = array_map(LongSong::withBand(...), range(0, 24));
+        $six = static function () use ($bands, &$next): Timeline {
+            return (new Performer())->perform($bands[$next++ % 25]);
+        };
+        $played = (new Performer())->perform($bands[0]);
+        $report = static fn (): ClashReport => (new ClashReporter())->report($bands[0], $played);
         $old = self::old();
         $today = (new BreakdownJson())->write((new BreakdownJson())->parse($old));
 
@@ -67,6 +75,8 @@ final readonly class SongFigures
             ],
             self::row('timeline of 160 bars in five passes with figures, nothing known before', Stopwatch::of($cold), 'under 300 ms'),
             self::row('the same after one changed cell', Stopwatch::of($changed), 'under 40 ms'),
+            self::row('timeline of 160 bars with six parts, nothing known before', Stopwatch::of($six), 'under 300 ms'),
+            self::row('clash report of 160 bars with six parts', Stopwatch::of($report), 'under 150 ms'),
             self::row('HTTP: chart of 160 bars after one more letter', Stopwatch::of($type), 'under 60 ms'),
             self::row('HTTP: figure after one more digit', Stopwatch::of($write), 'under 60 ms'),
             self::row('reading a document of version 1', Stopwatch::of(static fn () => (new BreakdownJson())->parse($old)), ''),

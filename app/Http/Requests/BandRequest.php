@@ -10,7 +10,7 @@ final class BandRequest extends DocumentRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['from' => ['integer', 'between:0,2000'], 'bars' => ['integer', 'between:1,4']] + parent::rules();
+        return ['from' => ['integer', 'between:0,2000'], 'bars' => ['integer', 'between:1,4'], 'clash' => ['integer', 'between:0,10000']] + parent::rules();
     }
 
     /** @return array<string, string> */

@@ -46,7 +46,13 @@ use OpenApi\Attributes as OA;
 ])]
 #[OA\Schema(schema: 'Mend', required: ['words', 'change'], properties: [
     new OA\Property(property: 'words', type: 'string'),
-    new OA\Property(property: 'change', type: 'array', items: new OA\Items(ref: '#/components/schemas/Patch')),
+    new OA\Property(
+        property: 'change',
+        description: 'worked out for the clash that is asked about alone',
+        type: 'array',
+        items: new OA\Items(ref: '#/components/schemas/Patch'),
+        nullable: true,
+    ),
 ])]
 #[OA\Schema(schema: 'Clash', required: ['kind', 'title', 'text', 'severity', 'parts', 'bars', 'beats', 'mends'], properties: [
     new OA\Property(property: 'kind', type: 'string'),
@@ -97,11 +103,12 @@ use OpenApi\Attributes as OA;
 final class BandResource
 {
     /**
-     * @param int $from bar of the song with which the window begins
+     * @param int $from    bar of the song with which the window begins
+     * @param int $settled place of the clash whose repairs are worked out
      *
      * @return array<string, mixed>
      */
-    public static function of(Heard $heard, ClashReport $report, int $from, int $bars): array
+    public static function of(Heard $heard, ClashReport $report, int $from, int $bars, int $settled): array
     {
         $parts = $heard->breakdown->parts;
         $soundings = Soundings::of($heard);
@@ -119,7 +126,11 @@ final class BandResource
             ),
             'visits' => array_map(static fn (Visit $visit): array => self::visit($heard, $visit), $heard->timeline->course->visits),
             'window' => BandWindowResource::of($heard, $from, $bars),
-            'clashes' => array_map(static fn (Clash $clash): array => ClashResource::of($heard, $clash), $report->clashes),
+            'clashes' => array_map(
+                static fn (Clash $clash, int $place): array => ClashResource::of($heard, $clash, $place === $settled),
+                $report->clashes,
+                array_keys($report->clashes),
+            ),
             'looked' => array_map(static fn (ClashKind $kind): string => $kind->words(), $report->looked),
             'unlooked' => array_map(
                 static fn (string $kind, string $why): string => ClashKind::from($kind)->words().': '.$why,

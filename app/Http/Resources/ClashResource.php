@@ -11,8 +11,12 @@ use Gravik\Ensemble\Mend;
 /** One clash as BandResource describes it. */
 final class ClashResource
 {
-    /** @return array<string, mixed> */
-    public static function of(Heard $heard, Clash $clash): array
+    /**
+     * @param bool $settled whether what its repairs would change is worked out
+     *
+     * @return array<string, mixed>
+     */
+    public static function of(Heard $heard, Clash $clash, bool $settled): array
     {
         return [
             'kind' => $clash->kind->value,
@@ -24,7 +28,7 @@ final class ClashResource
             'beats' => array_map(static fn (int $tick): float => BandWindowResource::beatsInto($heard, $clash->bars[0], $tick), $clash->ticks),
             'mends' => array_map(static fn (Mend $mend): array => [
                 'words' => $mend->words,
-                'change' => DocumentChange::between($heard->breakdown, $mend->after),
+                'change' => $settled ? DocumentChange::between($heard->breakdown, $mend->after()) : null,
             ], $clash->mends),
         ];
     }

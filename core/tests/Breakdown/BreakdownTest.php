@@ -105,7 +105,7 @@ it('refuses what no breakdown is', function (callable $build, string $class): vo
     ],
     'a groove in another meter' => [
         static fn () => Examples::breakdown()->with(parts: array_map(
-            static fn (BandPart $part): BandPart => $part->groove === null ? $part : $part->playing(Groove::named('slipway-waltz')),
+            static fn (BandPart $part): BandPart => $part->groove === null ? $part : $part->with(groove: Groove::named('slipway-waltz')),
             Examples::breakdown()->parts,
         )),
         BreakdownNotValid::class,

@@ -57,5 +57,5 @@ it('keeps every other field of what goes elsewhere', function (): void {
     keepsAllBut($breakdown->sections[0], $breakdown->sections[0]->with(endings: []), ['endings']);
     keepsAllBut($breakdown->patterns[0], $breakdown->patterns[0]->with(school: School::Pendulum), ['school']);
     keepsAllBut($breakdown->lines[0], $breakdown->lines[0]->with(pins: []), ['pins']);
-    keepsAllBut($breakdown->parts[1], $breakdown->parts[1]->playing(Groove::named('four-walk')), ['groove']);
+    keepsAllBut($breakdown->parts[1], $breakdown->parts[1]->with(groove: Groove::named('four-walk')), ['groove']);
 });

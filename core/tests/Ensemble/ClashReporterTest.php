@@ -92,7 +92,7 @@ it('finds who is in whose way, and every repair that it offers takes it away', f
     expect($found)->not->toBe([])->and($found[0]->text)->toContain($says)->and($found[0]->mends)->not->toBe([]);
     foreach ($found[0]->mends as $mend) {
         $left = array_filter(
-            ofKind(clashesOf($mend->after), $kind),
+            ofKind(clashesOf($mend->after()), $kind),
             static fn (Clash $clash): bool => $clash->parts === $found[0]->parts && array_intersect($clash->bars, $found[0]->bars) !== [],
         );
         expect([$mend->words, array_map(static fn (Clash $clash): string => $clash->text, array_values($left))])->toBe([$mend->words, []]);

@@ -102,8 +102,9 @@ export const movePass = (document: BreakdownDocument, pass: string, position: nu
   compute('/api/compute/move-pass', { document, pass, position })
 
 /** Who speaks when in some bars, who does what in the song, and who is in whose way. */
-export const useBand = (document: BreakdownDocument, tempo: number, from: number, bars: number) =>
-  useCompute('/api/compute/band', [{ ...document, title: '', notes: '' }, tempo, from, bars], { document, tempo, from, bars })
+/** @param clash place of the one whose repairs are worked out */
+export const useBand = (document: BreakdownDocument, tempo: number, from: number, bars: number, clash: number) =>
+  useCompute('/api/compute/band', [{ ...document, title: '', notes: '' }, tempo, from, bars, clash], { document, tempo, from, bars, clash })
 
 export const addPart = (document: BreakdownDocument, instrument: Body<'POST', '/api/compute/add-part'>['instrument']) =>
   compute('/api/compute/add-part', { document, instrument })

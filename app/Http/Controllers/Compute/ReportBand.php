@@ -22,6 +22,7 @@ final class ReportBand extends Controller
         new OA\Property(property: 'tempo', type: 'number', nullable: true),
         new OA\Property(property: 'from', description: 'bar of the song, from 0, with which the window begins', type: 'integer'),
         new OA\Property(property: 'bars', description: 'in the window, 1 to 4', type: 'integer'),
+        new OA\Property(property: 'clash', description: 'place of the one whose repairs are worked out, from 0', type: 'integer'),
     ])), responses: [new OA\Response(
         response: 200,
         description: 'computed',
@@ -38,6 +39,7 @@ final class ReportBand extends Controller
             $report,
             $request->integer('from'),
             $request->integer('bars', 2),
+            $request->integer('clash'),
         ));
     }
 }

@@ -34,9 +34,12 @@ final readonly class CellSetter
         }
         $set = self::inPass($breakdown, $pass, $told, $asAbove);
         foreach (CellField::cases() as $field) {
+            if ($field === CellField::Note || ! $told->names($field)) {
+                continue;
+            }
             $less = $told->without($field);
             $silent = self::inPass($breakdown, $pass, $less, [...$asAbove, $field]);
-            if ($told->names($field) && $field !== CellField::Note && self::soundAlike($set, $silent, $told->part)) {
+            if (self::soundAlike($set, $silent, $told->part)) {
                 [$set, $told, $asAbove] = [$silent, $less, [...$asAbove, $field]];
             }
         }

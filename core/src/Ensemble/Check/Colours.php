@@ -6,6 +6,7 @@ namespace Gravik\Ensemble\Check;
 
 use Gravik\Band\BandPart;
 use Gravik\Band\Role;
+use Gravik\Breakdown\Breakdown;
 use Gravik\Ensemble\Check;
 use Gravik\Ensemble\Clash;
 use Gravik\Ensemble\ClashKind;
@@ -64,7 +65,7 @@ final readonly class Colours implements Check
             [$part->id],
             $bars,
             array_keys($coloured),
-            [new Mend('Guide tones alone', $heard->inRole($part, Role::Passive, $bars[0])), new Mend('Lay it out', $heard->inRole($part, Role::Out, $bars[0]))],
+            [new Mend('Guide tones alone', static fn (): Breakdown => $heard->inRole($part, Role::Passive, $bars[0])), new Mend('Lay it out', static fn (): Breakdown => $heard->inRole($part, Role::Out, $bars[0]))],
         );
     }
 

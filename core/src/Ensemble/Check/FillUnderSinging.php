@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Ensemble\Check;
 
+use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Change\FigurePlacer;
 use Gravik\Breakdown\PlacedFigure;
 use Gravik\Chart\Section;
@@ -54,7 +55,7 @@ final readonly class FillUnderSinging implements Check
                     [$heard->breakdown->guitar()->id],
                     $bars,
                     [],
-                    [new Mend('Leave the fill out there', (new FigurePlacer())->clear($heard->breakdown, $placed->at, [$pass]))],
+                    [new Mend('Leave the fill out there', static fn (): Breakdown => (new FigurePlacer())->clear($heard->breakdown, $placed->at, [$pass]))],
                 );
             }
         }

@@ -6,6 +6,7 @@ namespace Gravik\Ensemble\Check;
 
 use Gravik\Band\Role;
 use Gravik\Band\Style;
+use Gravik\Breakdown\Breakdown;
 use Gravik\Ensemble\Check;
 use Gravik\Ensemble\Clash;
 use Gravik\Ensemble\ClashKind;
@@ -46,8 +47,8 @@ final readonly class FourOutsideSwing implements Check
                     $bars,
                     [],
                     [
-                        new Mend('Comp actively', $heard->inRole($part, Role::Active, $bars[0])),
-                        new Mend('Hold back', $heard->inRole($part, Role::Passive, $bars[0])),
+                        new Mend('Comp actively', static fn (): Breakdown => $heard->inRole($part, Role::Active, $bars[0])),
+                        new Mend('Hold back', static fn (): Breakdown => $heard->inRole($part, Role::Passive, $bars[0])),
                     ],
                 );
             }

@@ -7,6 +7,7 @@ namespace Gravik\Ensemble\Check;
 use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
 use Gravik\Band\Role;
+use Gravik\Breakdown\Breakdown;
 use Gravik\Ensemble\Check;
 use Gravik\Ensemble\Clash;
 use Gravik\Ensemble\ClashKind;
@@ -52,7 +53,7 @@ final readonly class KicksApart implements Check
                     [$part->id, $horns->id],
                     $bars,
                     $stray,
-                    [new Mend('Lay the horns out there', $heard->inRole($horns, Role::Out, $bars[0])), new Mend('Let '.Heard::name($part).' comp', $heard->inRole($part, Role::Active, $bars[0]))],
+                    [new Mend('Lay the horns out there', static fn (): Breakdown => $heard->inRole($horns, Role::Out, $bars[0])), new Mend('Let '.Heard::name($part).' comp', static fn (): Breakdown => $heard->inRole($part, Role::Active, $bars[0]))],
                 );
             }
         }

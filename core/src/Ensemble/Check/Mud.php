@@ -7,6 +7,7 @@ namespace Gravik\Ensemble\Check;
 use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
 use Gravik\Band\LowIntervals;
+use Gravik\Breakdown\Breakdown;
 use Gravik\Ensemble\Check;
 use Gravik\Ensemble\Clash;
 use Gravik\Ensemble\ClashKind;
@@ -81,8 +82,8 @@ final readonly class Mud implements Check
         $register = $part->register();
 
         return $part->instrument === Instrument::Guitar || $register === null
-            ? [new Mend('Leave the low strings to the bass', $heard->guitarOn(self::LOW_STRINGS, $bar))]
-            : [new Mend('Move '.Heard::name($part).' up', $heard->with($part->with(register: $register->raised(self::UP))))];
+            ? [new Mend('Leave the low strings to the bass', static fn (): Breakdown => $heard->guitarOn(self::LOW_STRINGS, $bar))]
+            : [new Mend('Move '.Heard::name($part).' up', static fn (): Breakdown => $heard->with($part->with(register: $register->raised(self::UP))))];
     }
 
     /**

@@ -6,6 +6,7 @@ namespace Gravik\Ensemble\Check;
 
 use Gravik\Band\BandPart;
 use Gravik\Band\Role;
+use Gravik\Breakdown\Breakdown;
 use Gravik\Ensemble\Check;
 use Gravik\Ensemble\Clash;
 use Gravik\Ensemble\ClashKind;
@@ -72,8 +73,8 @@ final readonly class NearlyAlike implements Check
             [$worst, ...array_values(array_diff($bars, [$worst]))],
             $overlap->shared,
             [
-                new Mend('Let '.Heard::name($other).' hold', $heard->inRole($other, Role::Passive, $worst)),
-                new Mend('Let '.Heard::name($one).' hold', $heard->inRole($one, Role::Passive, $worst)),
+                new Mend('Let '.Heard::name($other).' hold', static fn (): Breakdown => $heard->inRole($other, Role::Passive, $worst)),
+                new Mend('Let '.Heard::name($one).' hold', static fn (): Breakdown => $heard->inRole($one, Role::Passive, $worst)),
             ],
         );
     }

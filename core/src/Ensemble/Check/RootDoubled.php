@@ -6,6 +6,7 @@ namespace Gravik\Ensemble\Check;
 
 use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
+use Gravik\Breakdown\Breakdown;
 use Gravik\Ensemble\Check;
 use Gravik\Ensemble\Clash;
 use Gravik\Ensemble\ClashKind;
@@ -68,8 +69,8 @@ final readonly class RootDoubled implements Check
         $register = $part->register();
 
         return $part->instrument === Instrument::Guitar || $register === null
-            ? new Mend('Leave the root to the bass', $heard->guitarIn(Company::WithBass, $bar))
-            : new Mend('Move '.Heard::name($part).' up an octave', $heard->with($part->with(register: $register->raised(self::UP))));
+            ? new Mend('Leave the root to the bass', static fn (): Breakdown => $heard->guitarIn(Company::WithBass, $bar))
+            : new Mend('Move '.Heard::name($part).' up an octave', static fn (): Breakdown => $heard->with($part->with(register: $register->raised(self::UP))));
     }
 
     /** @return list<int> ticks */

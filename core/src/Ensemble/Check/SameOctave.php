@@ -7,6 +7,7 @@ namespace Gravik\Ensemble\Check;
 use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
 use Gravik\Band\Role;
+use Gravik\Breakdown\Breakdown;
 use Gravik\Ensemble\Check;
 use Gravik\Ensemble\Clash;
 use Gravik\Ensemble\ClashKind;
@@ -56,9 +57,7 @@ final readonly class SameOctave implements Check
                 $bars,
                 [],
                 $register === null ? [] : [new Mend(
-                    $up ? 'Move the keys up an octave' : 'Move the keys down an octave',
-                    $heard->with($keys->with(register: $register->raised($up ? 12 : -12))),
-                )],
+                    $up ? 'Move the keys up an octave' : 'Move the keys down an octave', static fn (): Breakdown => $heard->with($keys->with(register: $register->raised($up ? 12 : -12))))],
             );
         }, $heard->visitsWhere($close));
     }

@@ -6,6 +6,7 @@ namespace Gravik\Ensemble\Check;
 
 use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
+use Gravik\Breakdown\Breakdown;
 use Gravik\Ensemble\Check;
 use Gravik\Ensemble\Clash;
 use Gravik\Ensemble\ClashKind;
@@ -63,7 +64,7 @@ final readonly class TooLoud implements Check
             [$sounding->part->id],
             self::barsOf($heard, $sounding->part),
             [],
-            [new Mend(sprintf('Turn %s down by %.1f dB', Heard::name($sounding->part), $by), $heard->with($softer))],
+            [new Mend(sprintf('Turn %s down by %.1f dB', Heard::name($sounding->part), $by), static fn (): Breakdown => $heard->with($softer))],
         );
     }
 

@@ -7,6 +7,7 @@ namespace Gravik\Ensemble\Check;
 use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
 use Gravik\Band\Role;
+use Gravik\Breakdown\Breakdown;
 use Gravik\Ensemble\Check;
 use Gravik\Ensemble\Clash;
 use Gravik\Ensemble\ClashKind;
@@ -61,9 +62,9 @@ final readonly class TwoLead implements Check
             $bars,
             [],
             [
-                new Mend("Let {$name} hold back", $heard->inRole($other, Role::Passive, $bars[0])),
-                new Mend('Let '.Heard::name($parts[0]).' hold back', $heard->inRole($parts[0], Role::Passive, $bars[0])),
-                new Mend("Lay {$name} out", $heard->inRole($other, Role::Out, $bars[0])),
+                new Mend("Let {$name} hold back", static fn (): Breakdown => $heard->inRole($other, Role::Passive, $bars[0])),
+                new Mend('Let '.Heard::name($parts[0]).' hold back', static fn (): Breakdown => $heard->inRole($parts[0], Role::Passive, $bars[0])),
+                new Mend("Lay {$name} out", static fn (): Breakdown => $heard->inRole($other, Role::Out, $bars[0])),
             ],
         );
     }

@@ -6,6 +6,7 @@ namespace Gravik\Ensemble\Check;
 
 use Gravik\Band\Instrument;
 use Gravik\Band\Role;
+use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Change\CellSetter;
 use Gravik\Ensemble\Check;
@@ -41,13 +42,6 @@ final readonly class WrongLeader implements Check
             && in_array($heard->role($guitar, $bar), [Role::Passive, Role::Four], true);
 
         return array_map(function (array $bars) use ($heard, $keys, $guitar): Clash {
-            $visit = $heard->visit($bars[0]);
-            $swapped = (new CellSetter())->set(
-                $heard->inRole($guitar, Role::Active, $bars[0]),
-                $visit->pass,
-                new Cell($keys->id, $visit->section->id, role: Role::Passive),
-            );
-
             return new Clash(
                 $this->kind(),
                 sprintf('The keys alone lead from %s, in %s, where the guitar usually does.', $heard->barWords($bars[0]), $heard->style($bars[0])->words()),
@@ -55,7 +49,11 @@ final readonly class WrongLeader implements Check
                 [$keys->id, $guitar->id],
                 $bars,
                 [],
-                [new Mend('Let the guitar lead', $swapped)],
+                [new Mend('Let the guitar lead', static fn (): Breakdown => (new CellSetter())->set(
+                    $heard->inRole($guitar, Role::Active, $bars[0]),
+                    $heard->visit($bars[0])->pass,
+                    new Cell($keys->id, $heard->visit($bars[0])->section->id, role: Role::Passive),
+                ))],
             );
         }, $heard->visitsWhere($wrong));
     }

@@ -27,7 +27,7 @@ export default function BandStation() {
   const apply = usePatches()
   const [from, setFrom] = useTabState(`band:${store.getState().id}`, 0)
   const [chosen, setChosen] = useState(0)
-  const asked = useBand(document, tempo, from, WINDOW)
+  const asked = useBand(document, tempo, from, WINDOW, chosen)
   const band = asked.data
   const { heard, hear, stop } = useTryOut()
   const frame = useRef<HTMLDivElement>(null)
@@ -42,7 +42,7 @@ export default function BandStation() {
   }
   const settle = (mend: number) => {
     const change = clash?.mends[mend]?.change
-    if (!mine || change === undefined) return
+    if (!mine || change == null) return
     stop()
     apply(change)
   }
@@ -55,7 +55,7 @@ export default function BandStation() {
     ArrowUp: () => choose(Math.max(0, chosen - 1)),
     Enter: () => settle(0),
     h: () => clash !== undefined && void hear(clash.bars, null),
-    j: () => clash?.mends[0] !== undefined && void hear(clash.bars, clash.mends[0].change),
+    j: () => clash?.mends[0]?.change != null && void hear(clash.bars, clash.mends[0].change),
     Escape: stop,
   })
   return (

@@ -39,10 +39,20 @@ export function ClashList({ band, chosen, mine, heard, onChoose, onSettle, onHea
               <div className="button-row">
                 {clash.mends.map((mend, number) => (
                   <span key={mend.words} className="mend">
-                    <Button size="small" type={number === 0 ? 'primary' : 'default'} disabled={!mine} onClick={() => onSettle(number)}>
+                    <Button
+                      size="small"
+                      type={number === 0 ? 'primary' : 'default'}
+                      disabled={!mine || mend.change === null}
+                      onClick={() => onSettle(number)}
+                    >
                       {mend.words} {number === 0 && <kbd className="on-ink">Enter</kbd>}
                     </Button>
-                    <Button size="small" aria-label={`Hear it so: ${mend.words}`} onClick={() => onHear(mend.change)}>
+                    <Button
+                      size="small"
+                      aria-label={`Hear it so: ${mend.words}`}
+                      disabled={mend.change === null}
+                      onClick={() => onHear(mend.change)}
+                    >
                       Hear it so {number === 0 && <kbd>J</kbd>}
                     </Button>
                   </span>
