@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use Gravik\Band\Role;
 use Gravik\Breakdown\Texture;
 use Gravik\Chart\CourseBar;
 use Gravik\Performance\Timeline;
@@ -24,6 +25,7 @@ use OpenApi\Attributes as OA;
     'line',
     'level',
     'texture',
+    'role_words',
     'loud',
 ], properties: [
     new OA\Property(property: 't', description: 'seconds of its bar line', type: 'number'),
@@ -48,6 +50,7 @@ use OpenApi\Attributes as OA;
     ),
     new OA\Property(property: 'level', description: 'of the pattern, 1 to 3', type: 'integer'),
     new OA\Property(property: 'texture', type: 'string', enum: Texture::class),
+    new OA\Property(property: 'role_words', description: 'the guitar\'s role in the band; empty where it simply comps, or is out', type: 'string'),
     new OA\Property(
         property: 'loud',
         description: 'level at its bar line and at the next, 1 hush to 4 full, the guitar\'s own levels counted in',
@@ -85,6 +88,7 @@ final class TimedBarResource
             'line' => $span?->line->id,
             'level' => $span->level ?? Levels::HIGHEST,
             'texture' => ($span->texture ?? Texture::Pattern)->value,
+            'role_words' => $span === null || $span->role === Role::Active ? '' : $span->role->words(),
             'loud' => array_map(
                 static fn (float $level): float => round($level + ($span->dynamic ?? 0), 2),
                 [$bar->loudness->from, $bar->loudness->to],

@@ -131,6 +131,7 @@ export const timedBar = (bar: number): TimedBar => {
     line: 'l1',
     level: 3,
     texture: 'pattern',
+    role_words: '',
     loud: [3, 3],
   }
 }

@@ -61,7 +61,7 @@ export function PassRow({
           {again && <span> · time {row.time}</span>}
           {pass.lead !== undefined && pass.lead !== '' && <span className="pass-lead">{pass.lead}</span>}
           <small>
-            {pattern}
+            {roleOf(row) === '' ? pattern : roleOf(row)}
             {level < 3 ? `, level ${level}` : ''}
           </small>
         </div>
@@ -92,8 +92,11 @@ export function PassRow({
   )
 }
 
+/** What the guitar does in the band, where that is not simply to comp. */
+const roleOf = ({ bars }: Row): string => bars[0]?.told.role_words ?? ''
+
 const TEXTURES = { pattern: 'the pattern', written: 'as written', free: 'free', rings: 'rings only' }
-const wordsOf = (told: Row['bars'][number]['told']): string => (told.pattern === null ? 'out' : TEXTURES[told.texture])
+const wordsOf = (told: Row['bars'][number]['told']): string => (told.pattern === null ? 'out' : told.role_words === '' ? TEXTURES[told.texture] : told.role_words)
 
 /** Marks the bar that sounds, without rendering anew. */
 function usePlayingBar(line: React.RefObject<HTMLDivElement | null>, row: Row): void {

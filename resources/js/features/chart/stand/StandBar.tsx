@@ -21,7 +21,7 @@ export function StandBar({ bar, show, timeline }: { bar: PageBar; show: StandSho
     if (here) box.current?.style.setProperty('--through', String(band.beatsIntoBar() / bar.beats))
   })
   const { chords } = bar.written
-  const words = bar.told.pattern === null ? 'out' : WORDS[bar.told.texture]
+  const words = bar.told.pattern === null ? 'out' : bar.told.role_words === '' ? WORDS[bar.told.texture] : bar.told.role_words
   const pushed = timeline.strokes.some((stroke) => stroke.bar === bar.index - 1 && timeline.chords[stroke.chord]?.bar === bar.index)
   return (
     <div ref={box} className={`stand-bar many-${Math.min(4, chords.length)} ${bar.told.texture}`}>
