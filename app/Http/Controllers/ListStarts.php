@@ -6,12 +6,10 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\KeyRequest;
 use Gravik\Breakdown\Beginning;
-use Gravik\Breakdown\Starter;
+use Gravik\Breakdown\GenreProfile;
 use Gravik\Chart\Section;
 use Gravik\Chart\UsualForm;
 use Gravik\Formats\BreakdownJson;
-use Gravik\Formats\PatternJson;
-use Gravik\Strokes\School;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -24,15 +22,13 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'line', type: 'string'),
     ], type: 'object')),
 ])]
-#[OA\Schema(schema: 'Starter', required: ['slug', 'word', 'meter', 'tempo', 'feel', 'school', 'groove', 'pattern'], properties: [
+#[OA\Schema(schema: 'GenreProfile', required: ['slug', 'word', 'slowest', 'fastest', 'caution', 'document'], properties: [
     new OA\Property(property: 'slug', type: 'string'),
     new OA\Property(property: 'word', type: 'string'),
-    new OA\Property(property: 'meter', type: 'string'),
-    new OA\Property(property: 'tempo', type: 'number'),
-    new OA\Property(property: 'feel', type: 'object'),
-    new OA\Property(property: 'school', type: 'string', enum: School::class),
-    new OA\Property(property: 'groove', type: 'string'),
-    new OA\Property(property: 'pattern', type: 'object'),
+    new OA\Property(property: 'slowest', description: 'tempo at which it still moves, BPM', type: 'number'),
+    new OA\Property(property: 'fastest', type: 'number'),
+    new OA\Property(property: 'caution', description: 'what to mind', type: 'string'),
+    new OA\Property(property: 'document', description: 'a blank breakdown with all that the word means', type: 'object'),
 ])]
 final class ListStarts extends Controller
 {
@@ -40,12 +36,12 @@ final class ListStarts extends Controller
         parameters: [
         new OA\QueryParameter(name: 'key', required: true, schema: new OA\Schema(type: 'string')),
     ], responses: [new OA\Response(response: 200, description: 'starts',
-        content: new OA\JsonContent(required: ['blank', 'forms', 'starters'], properties: [
+        content: new OA\JsonContent(required: ['blank', 'forms', 'profiles'], properties: [
         new OA\Property(property: 'blank', description: 'a document: a new breakdown that nothing is chosen for', type: 'object'),
         new OA\Property(property: 'forms', type: 'array', items: new OA\Items(ref: '#/components/schemas/UsualForm')),
-        new OA\Property(property: 'starters', type: 'array', items: new OA\Items(ref: '#/components/schemas/Starter')),
+        new OA\Property(property: 'profiles', type: 'array', items: new OA\Items(ref: '#/components/schemas/GenreProfile')),
     ]))])]
-    public function __invoke(KeyRequest $request, PatternJson $json, BreakdownJson $documents): JsonResponse
+    public function __invoke(KeyRequest $request, BreakdownJson $documents): JsonResponse
     {
         return new JsonResponse([
             'blank' => $documents->write(Beginning::blank()),
@@ -57,20 +53,14 @@ final class ListStarts extends Controller
                     $form->sections,
                 ),
             ], UsualForm::in($request->key())),
-            'starters' => array_map(static fn (Starter $starter): array => [
-                'slug' => $starter->slug,
-                'word' => $starter->word,
-                'meter' => $starter->groove->meter->text(),
-                'tempo' => $starter->tempo->bpm,
-                'feel' => [
-                    'mode' => $starter->pattern->feel->mode->value,
-                    'ratio' => $starter->pattern->feel->ratio,
-                    'unit' => $starter->pattern->feel->unit->value,
-                ],
-                'school' => $starter->pattern->school->value,
-                'groove' => $starter->groove->slug,
-                'pattern' => $json->write($starter->pattern->pattern),
-            ], Starter::all()),
+            'profiles' => array_map(static fn (GenreProfile $profile): array => [
+                'slug' => $profile->slug,
+                'word' => $profile->word,
+                'slowest' => $profile->pattern->tempo[0],
+                'fastest' => $profile->pattern->tempo[1],
+                'caution' => $profile->caution,
+                'document' => $documents->write($profile->over(Beginning::blank())),
+            ], GenreProfile::all()),
         ]);
     }
 }

@@ -199,9 +199,10 @@ final readonly class Breakdown
         ?array $placed = null,
         ?array $figures = null,
         ?array $played = null,
+        ?string $genre = null,
     ): self {
         return new self(
-            $this->title, $this->genre, $this->notes, $start ?? $this->start, $neck ?? $this->neck, $sections ?? $this->sections,
+            $this->title, $genre ?? $this->genre, $this->notes, $start ?? $this->start, $neck ?? $this->neck, $sections ?? $this->sections,
             $form ?? $this->form, $patterns ?? $this->patterns, $lines ?? $this->lines, $parts ?? $this->parts, $passes ?? $this->passes,
             $cells ?? $this->cells, $moves ?? $this->moves, $placed ?? $this->placed, $this->gates,
             $figures ?? $this->figures, $played ?? $this->played,

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Gravik\Breakdown\Starter;
+use Gravik\Breakdown\GenreProfile;
 use Gravik\Chart\ChartLine;
 use Gravik\Chart\Form;
 use Gravik\Chart\Section;
@@ -31,7 +31,7 @@ it('writes forms out in any key, with as many bars as their names say', function
 })->with(['C', 'B flat', 'F♯', 'E♭ minor', 'g sharp minor', 'C♯']);
 
 it('starts from words whose groove and pattern share a meter', function (): void {
-    foreach (Starter::all() as $starter) {
-        expect([$starter->word, $starter->pattern->pattern->meter->text()])->toBe([$starter->word, $starter->groove->meter->text()]);
+    foreach (GenreProfile::all() as $profile) {
+        expect([$profile->word, $profile->pattern->pattern->meter->text()])->toBe([$profile->word, $profile->groove->meter->text()]);
     }
 });

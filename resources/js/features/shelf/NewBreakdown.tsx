@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router'
 import { ulid } from 'ulid'
 import { deskOf, withStart } from '../../api/desk'
 import { reshape, upgraded, useChart, useStarts } from '../../api/queries'
-import type { BreakdownDocument, Starter, UsualForm } from '../../api/types'
+import type { BreakdownDocument, GenreProfile, UsualForm } from '../../api/types'
 import { isKeyTyped, KEYS, METERS } from '../../ui/choices'
 import { useTapTempo } from '../../ui/useTapTempo'
 import { LineField } from '../chart/LineField'
@@ -139,18 +139,22 @@ function NewForm({ blank, left, onClose }: { blank: BreakdownDocument; left: Beg
       <div className="wide">
         <span className="label">Start from</span>
         <span className="chips" role="group" aria-label="Start from">
-          {starts?.starters.map((starter) => (
+          {starts?.profiles.map((profile) => (
             <button
-              key={starter.slug}
+              key={profile.slug}
               type="button"
-              aria-pressed={document.genre === starter.word && document.parts.some(({ groove }) => groove === starter.groove)}
-              onClick={() => write({ id, document: startedFrom(document, starter) })}
+              aria-pressed={document.genre === profile.word}
+              title={`${profile.slowest}–${profile.fastest} BPM. ${profile.caution}`}
+              onClick={() => write({ id, document: startedFrom(document, profile) })}
             >
-              {starter.word}
+              {profile.word}
             </button>
           ))}
         </span>
-        <small className="muted">brings a strum, a feel, drums and bass along; all of it can be changed</small>
+        <small className="muted">
+          {starts?.profiles.find(({ word }) => word === document.genre)?.caution ??
+            'brings a strum, a feel, the kind of grips and a band with its roles along; all of it can be changed'}
+        </small>
       </div>
       <div className="wide">
         <span className="label">Feel</span>
@@ -220,16 +224,10 @@ function NewForm({ blank, left, onClose }: { blank: BreakdownDocument; left: Beg
   )
 }
 
-/** A breakdown with what a genre word brings along: meter, tempo, feel, a strum and its school, drums and bass. */
-function startedFrom(document: BreakdownDocument, { word, meter, tempo, feel, school, groove, pattern }: Starter): BreakdownDocument {
-  const inMeter = meter as BreakdownDocument['start']['meter']
-  const [first, ...others] = document.patterns
-  return {
-    ...withStart(document, { meter: inMeter, tempo, feel }),
-    genre: word,
-    patterns: [{ ...first, ...pattern, meter: inMeter, school }, ...others],
-    parts: document.parts.map((part) => (part.groove === undefined ? part : { ...part, groove })) as BreakdownDocument['parts'],
-  }
+/** A breakdown with what a genre word brings along; its key, title and chords stay. */
+function startedFrom(document: BreakdownDocument, { document: brought }: GenreProfile): BreakdownDocument {
+  const { genre, start, patterns, lines, parts, cells } = brought as BreakdownDocument
+  return { ...document, genre, start: { ...start, key: document.start.key }, patterns, lines, parts, cells }
 }
 
 const inForm = ({ sections }: UsualForm) => ({

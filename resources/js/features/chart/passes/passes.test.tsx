@@ -234,7 +234,7 @@ it('types how a section ends, and when', async () => {
 
 it('lays down the way through the song, and fits what the core offers into a section', async () => {
   const { store } = onChart({
-    'GET starts?key=D+minor': { blank: tune, forms: [], starters: [] },
+    'GET starts?key=D+minor': { blank: tune, forms: [], profiles: [] },
     'POST compute/forms': {
       turnarounds: [
         {

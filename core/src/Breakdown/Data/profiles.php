@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+// slug => [word, pattern of the library, groove, tempo, company of the grips,
+//          who is in the band: instrument => [way or null, level, role], what to mind]
+// Meter, feel and school are the pattern's. Guitar, drums and bass are always there.
+
+return [
+    'straight' => ['Straight eighths', 'straight-drive', 'straight-drive', 120, 'with-bass', ['drums' => ['fills', 0.5, 'active']],
+        'The arm never stops; what is not struck passes through air.'],
+    'heavy' => ['Heavy eighths', 'pushed-eighths', 'straight-drive', 132, 'with-bass', ['drums' => ['fills', 0.6, 'active'], 'bass' => ['octaves', 0.55, 'active']],
+        'Damp with the heel of the hand; a tired wrist is a reason to rest, not to press.'],
+    'ballad' => ['Ballad', 'half-time-ring', 'straight-drive', 72, 'with-bass', ['drums' => [null, 0.35, 'active'], 'keys' => ['pads', 0.4, 'passive'], 'lead' => ['sung', 0.9, 'active']],
+        'Less than you think: what rings leaves room for words.'],
+    'chime' => ['Chiming chords', 'high-picking', 'straight-drive', 112, 'with-bass', ['drums' => [null, 0.45, 'active']],
+        'Let the open and high strings run into one another; mute the low ones.'],
+    'broken' => ['Broken chords', 'broken-eighths', 'straight-drive', 88, 'with-bass', ['drums' => [null, 0.35, 'active'], 'lead' => ['sung', 0.9, 'active']],
+        'Every tone rings until the chord changes.'],
+    'rolled' => ['Rolled picking', 'climbing-roll', 'straight-drive', 84, 'with-bass', ['drums' => [null, 0.35, 'active']], 'Roll without haste: the last tone is the one on the beat.'],
+    'soul' => ['Soul stabs', 'soul-stabs', 'straight-drive', 108, 'with-bass', ['drums' => [null, 0.5, 'active'], 'horns' => ['stabs', 0.45, 'active']],
+        'Short and high, on two and four; let the horns have their answers.'],
+    'funk' => ['Sixteenth funk', 'sixteenth-chucks', 'sixteenth-funk', 96, 'shell', ['drums' => [null, 0.55, 'active'], 'keys' => ['pads', 0.4, 'passive']],
+        'Most strokes are dead: the left hand speaks.'],
+    'upbeat-three' => ['Off-beat, one drop', 'skank', 'upbeat-skank', 76, 'shell', ['drums' => [null, 0.45, 'active'], 'keys' => ['pads', 0.4, 'passive']],
+        'Only the off-beats: the beat belongs to bass and drums.'],
+    'upbeat-double' => ['Off-beat, doubled', 'skank-double', 'upbeat-skank', 72, 'shell', ['drums' => [null, 0.45, 'active']],
+        'The second of each pair is the lighter one.'],
+    'bossa' => ['Bossa', 'bossa', 'lantern-bossa', 128, 'with-bass', ['drums' => [null, 0.35, 'active'], 'bass' => ['root-fifth', 0.45, 'active'], 'keys' => ['pads', 0.35, 'passive']],
+        'The guitar leads here: keys hold, drums whisper.'],
+    'bolero' => ['Bolero', 'bolero', 'lantern-bossa', 92, 'with-bass', ['drums' => [null, 0.35, 'active'], 'bass' => ['two-feel', 0.45, 'active'], 'lead' => ['sung', 0.9, 'active']],
+        'Lean on the second half of one and do not hurry to two.'],
+    'country' => ['Two-beat', 'boom-chuck-up', 'deck-swing', 112, 'alone', ['drums' => [null, 0.4, 'active'], 'bass' => ['root-fifth', 0.5, 'active']],
+        'Bass note, then the chord: the thumb side of the arm and the rest of it.'],
+    'waltz' => ['Waltz', 'waltz', 'slipway-waltz', 132, 'with-bass', ['drums' => [null, 0.4, 'active']],
+        'One is the floor, two and three are light and short.'],
+    'swing' => ['Four to the bar', 'four-to-the-bar', 'four-walk', 138, 'shell', ['drums' => [null, 0.4, 'active'], 'bass' => ['walking', 0.5, 'active'], 'keys' => ['shells', 0.45, 'passive']],
+        'Felt more than heard; two and four a shade stronger.'],
+    'pulse-old' => ['Acoustic pulse, old', 'swing-pulse-release', 'four-walk', 168, 'shell', ['drums' => [null, 0.35, 'out'], 'bass' => ['two-feel', 0.5, 'active'], 'lead' => ['bowed', 0.9, 'active']],
+        'The left hand lets go on two and four: that is the drum.'],
+    'pulse-new' => ['Acoustic pulse, new', 'swing-pulse-lift', 'four-walk', 184, 'shell', ['drums' => [null, 0.35, 'out'], 'bass' => ['walking', 0.5, 'active'], 'lead' => ['bowed', 0.9, 'active']],
+        'The up stroke before two is hardly there; without it the pulse limps.'],
+    'shuffle' => ['Shuffle', 'shuffle', 'shuffle', 116, 'with-bass', ['drums' => ['fills', 0.5, 'active'], 'lead' => ['sung', 0.9, 'active']],
+        'Long, short: count the middle triplet and do not play it.'],
+    'jump' => ['Jump and boogie', 'boogie-pedal', 'shuffle', 132, 'with-bass', ['drums' => [null, 0.5, 'active'], 'bass' => ['boogie', 0.5, 'active'], 'horns' => ['stabs', 0.45, 'active']],
+        'Low strings, damped; leave the top to horns and voice.'],
+    'slow-twelve' => ['Slow twelve', 'slow-twelve', 'slow-twelve', 58, 'with-bass', ['drums' => [null, 0.4, 'active'], 'lead' => ['plucked', 0.95, 'active']],
+        'Twelve small ones, four big ones: sit back on the big.'],
+    'six-eight' => ['Six-eight sway', 'six-eight-sway', 'six-eight-roll', 60, 'with-bass', ['drums' => [null, 0.4, 'active'], 'keys' => ['pads', 0.4, 'passive']],
+        'Two swings a bar, not six steps.'],
+    'thumb' => ['Thumb and brushes', 'thumb-and-brushes', 'deck-swing', 104, 'alone', ['drums' => [null, 0.3, 'out'], 'bass' => [null, 0.45, 'out']],
+        'The thumb is the bass player: keep it even before the brushes come.'],
+];
