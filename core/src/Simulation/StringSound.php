@@ -11,14 +11,34 @@ namespace Gravik\Simulation;
  */
 final readonly class StringSound
 {
-    /** kind => [seconds, brightness of the noise, decay a round, level of the loudest sample] */
-    private const VOICES = ['ring' => [3.2, 0.42, 0.9965, 0.5], 'palm-mute' => [0.5, 0.16, 0.955, 0.62], 'bass' => [2.4, 0.3, 0.996, 0.8]];
+    /**
+     * kind => [seconds, partials up to which the low E is bright, dB that it loses in a second, level of the loudest sample]. Low
+     * strings are darker and ring longer than high ones, as those of guitars do.
+     */
+    private const VOICES = ['ring' => [3.2, 9.0, 5.5, 0.5], 'palm-mute' => [0.5, 4.5, 33.0, 0.62], 'bass' => [2.4, 3.4, 5.5, 0.8]];
 
-    private const UP_BRIGHTNESS = 0.4;
+    /** By how much loss grows with the frequency: in octaves, for each octave. */
+    private const LOSS = ['ring' => 0.37, 'palm-mute' => 1.0, 'bass' => 0.0];
 
-    private const PICK_AT = ['down' => 0.24, 'up' => 0.12];
+    private const LOW_E = 40;
 
-    private const COMB = 0.8;
+    /** A string two octaves higher has so many times the partials. */
+    private const BRIGHTER = 1.6;
+
+    /** An up stroke has so many times the partials. */
+    private const UP_BRIGHTNESS = 2.4;
+
+    /** Where the pick meets the string, as a share of it: from, and how much farther; another place for every pitch. */
+    private const PICK_AT = ['down' => [0.14, 0.1], 'up' => [0.08, 0.06]];
+
+    private const GOLDEN = 0.618033988749895;
+
+    private const COMB = 0.6;
+
+    /** How loud the pick's click is against the string, and how fast it is gone. */
+    private const PICK = 0.4;
+
+    private const PICK_SECONDS = 0.002;
 
     public function __construct(private int $rate) {}
 
@@ -32,16 +52,40 @@ final readonly class StringSound
      */
     public function of(int $pitch, string $kind, bool $up, float $most = INF, array $glide = []): array
     {
-        [$seconds, $brightness, $decay, $level] = self::VOICES[$kind];
+        [$seconds, $partials, $lossDb, $level] = self::VOICES[$kind];
+        $octaves = ($pitch - self::LOW_E) / 12;
+        $hz = 440 * 2 ** (($pitch - 69) / 12);
+        [$from, $farther] = self::PICK_AT[$up ? 'up' : 'down'];
         $samples = $this->string(
             $pitch,
             (int) (min($seconds, $most) * $this->rate),
-            min(0.95, $brightness + ($up ? self::UP_BRIGHTNESS : 0.0)),
-            $decay,
-            self::PICK_AT[$up ? 'up' : 'down'],
+            $partials * self::BRIGHTER ** ($octaves / 2) * ($up ? self::UP_BRIGHTNESS : 1.0),
+            10 ** (-$lossDb * 2 ** (self::LOSS[$kind] * $octaves) / $hz / 20),
+            $from + $farther * fmod($pitch * self::GOLDEN, 1.0),
         );
 
+        $samples = $kind === 'bass' ? $samples : $this->withPick($samples, $pitch);
+
         return Samples::shaped($glide === [] ? $samples : $this->bent($samples, $glide), $level, $this->rate);
+    }
+
+    /**
+     * The pick leaving the string: a click over everything, gone in a few milliseconds.
+     *
+     * @param list<float> $samples
+     *
+     * @return list<float>
+     */
+    private function withPick(array $samples, int $pitch): array
+    {
+        $noise = new Noise($pitch + 1000);
+        $peak = max([0.0, ...array_map(abs(...), array_slice($samples, 0, (int) (0.05 * $this->rate)))]);
+        $count = min(count($samples), (int) (self::PICK_SECONDS * 6 * $this->rate));
+        for ($i = 0; $i < $count; $i++) {
+            $samples[$i] += self::PICK * $peak * $noise->next() * exp(-$i / (self::PICK_SECONDS * $this->rate));
+        }
+
+        return array_values($samples);
     }
 
     /** @return list<float> a short knock of filtered noise without a pitch of its own */
@@ -64,14 +108,14 @@ final readonly class StringSound
     }
 
     /** @return list<float> */
-    private function string(int $pitch, int $count, float $brightness, float $decay, float $pickAt): array
+    private function string(int $pitch, int $count, float $partials, float $decay, float $pickAt): array
     {
         $period = $this->rate / (440 * 2 ** (($pitch - 69) / 12));
         // The averaging below delays by half a sample; the rest of the period is a whole and a fractional part.
         $whole = max(2, (int) floor($period - 0.5));
         $fraction = $period - 0.5 - $whole;
         $stretch = (1 - $fraction) / (1 + $fraction);
-        $line = $this->excitation($whole, $brightness, $pickAt, $pitch);
+        $line = self::excitation($whole, $partials, $pickAt, $pitch);
         $place = 0;
         $before = $passIn = $passOut = 0.0;
         $out = [];
@@ -92,15 +136,24 @@ final readonly class StringSound
         return $out;
     }
 
-    /** @return list<float> one period of noise */
-    private function excitation(int $length, float $brightness, float $pickAt, int $seed): array
+    /** @return list<float> one period of noise, dark above so many partials */
+    private static function excitation(int $length, float $partials, float $pickAt, int $seed): array
     {
         $noise = new Noise($seed);
-        $smooth = 0.0;
         $line = [];
         for ($i = 0; $i < $length; $i++) {
-            $smooth += $brightness * ($noise->next() - $smooth);
-            $line[] = $smooth;
+            $line[] = $noise->next();
+        }
+        // Twice, and twice round: the second time as if it had always gone round.
+        $by = 1 - exp(-2 * M_PI * min(0.45, $partials / $length));
+        foreach ([1, 2] as $ignored) {
+            $smooth = 0.0;
+            for ($i = 0; $i < 2 * $length; $i++) {
+                $smooth += $by * ($line[$i % $length] - $smooth);
+                if ($i >= $length) {
+                    $line[$i - $length] = $smooth;
+                }
+            }
         }
         $shift = max(1, (int) round($pickAt * $length));
         $combed = [];

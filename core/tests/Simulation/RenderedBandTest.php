@@ -64,7 +64,8 @@ function pickedAt(array $samples): array
     $onsets = [];
     $last = -1.0;
     foreach ($energy as $place => $now) {
-        $before = max(array_slice($energy, max(0, $place - 4), min(4, $place)) ?: [1e-9]);
+        // Longer than a period of the lowest string, whose own swing is no stroke.
+        $before = max(array_slice($energy, max(0, $place - 7), min(7, $place)) ?: [1e-9]);
         $t = (2 + $place * $hop) / TEST_RATE;
         if ($now > 3 * $before && $now > 1e-5 && $t - $last > 0.05) {
             $onsets[] = $t;

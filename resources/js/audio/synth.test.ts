@@ -1,5 +1,6 @@
+import { execFileSync } from 'node:child_process'
 import { describe, expect, it } from 'vitest'
-import { drum, midiToHz, pluck, type DrumName, type Pluck } from './synth'
+import { drum, midiToHz, pluck, tone, type DrumName, type Pluck } from './synth'
 
 const RATE = 44100
 
@@ -39,7 +40,7 @@ function brightness(sound: Float32Array): number {
   const size = 4096
   let weighted = 0
   let whole = 0
-  for (let bin = 1; bin < size / 2; bin += 8) {
+  for (let bin = 1; bin < size / 2; bin += 1) {
     let re = 0
     let im = 0
     for (let i = 0; i < size; i++) {
@@ -140,5 +141,35 @@ describe('the kit', () => {
     expect(counts).toEqual([...counts].sort((a, b) => a - b))
     expect(brightness(drum('kick', RATE))).toBeLessThan(400)
     expect(brightness(drum('hat', RATE))).toBeGreaterThan(4000)
+  })
+})
+
+/** The first tenth of a second as the core renders it. */
+function ofTheCore(make: string): number[] {
+  const code = `require 'vendor/autoload.php'; echo json_encode(array_slice((${make}), 0, 4410));`
+  return JSON.parse(execFileSync('php', ['-d', 'memory_limit=1G', '-r', code], { maxBuffer: 1e7 }).toString()) as number[]
+}
+
+describe('what the browser plays', () => {
+  it.each([
+    [`new Gravik\\Simulation\\StringSound(44100)`, `->of(40, 'ring', false)`, () => make('ring', 'down', 40)],
+    [`new Gravik\\Simulation\\StringSound(44100)`, `->of(64, 'ring', true)`, () => make('ring', 'up', 64)],
+    [`new Gravik\\Simulation\\StringSound(44100)`, `->of(45, 'palm-mute', false)`, () => make('palm-mute', 'down', 45)],
+    [`new Gravik\\Simulation\\StringSound(44100)`, `->of(33, 'bass', false)`, () => make('bass', 'down', 33)],
+    [`new Gravik\\Simulation\\ToneSound(44100)`, `->of(60, 'keys')`, () => tone({ pitch: 60, voice: 'keys' }, RATE)],
+    [`new Gravik\\Simulation\\ToneSound(44100)`, `->of(67, 'horn')`, () => tone({ pitch: 67, voice: 'horn' }, RATE)],
+  ])('is what the core renders: %s%s', (sound, call, play) => {
+    const core = ofTheCore(`(${sound})${call}`)
+    const here = play()
+    expect(Math.max(...core.map((sample, i) => Math.abs(sample - (here[i] ?? 0))))).toBeLessThan(0.002)
+  })
+
+  it('has low strings darker than high ones, and a bass darker than both', () => {
+    // After the pick's click, which is over everything.
+    const ringing = (kind: Pluck['kind'], pitch: number) => brightness(make(kind, 'down', pitch).slice(0.02 * RATE))
+    const [low, middle, high] = [40, 55, 64].map((pitch) => ringing('ring', pitch))
+    expect(low).toBeLessThan(middle ?? 0)
+    expect(middle).toBeLessThan(high ?? 0)
+    expect(ringing('bass', 33)).toBeLessThan((low ?? 0) / 2)
   })
 })

@@ -20,14 +20,27 @@ function noiseFrom(seed: number): () => number {
   }
 }
 
+/**
+ * partials: up to which the low E is bright; lossDb: what it loses in a second, and loss: by how much that grows with the
+ * frequency, in octaves for each octave. Low strings are darker and ring longer than high ones, as those of guitars do.
+ */
 const VOICES = {
-  ring: { seconds: 3.2, brightness: 0.42, decay: 0.9965, gain: 0.5 },
-  'palm-mute': { seconds: 0.5, brightness: 0.16, decay: 0.955, gain: 0.62 },
-  bass: { seconds: 2.4, brightness: 0.3, decay: 0.996, gain: 0.8 },
+  ring: { seconds: 3.2, partials: 9, lossDb: 5.5, loss: 0.37, gain: 0.5 },
+  'palm-mute': { seconds: 0.5, partials: 4.5, lossDb: 33, loss: 1, gain: 0.62 },
+  bass: { seconds: 2.4, partials: 3.4, lossDb: 5.5, loss: 0, gain: 0.8 },
 } as const
 
-/** An up stroke is brighter and thinner: the pick leaves the string nearer the bridge. */
-const UP_BRIGHTNESS = 0.4
+const LOW_E = 40
+/** A string two octaves higher has so many times the partials; an up stroke, nearer the bridge, so many again. */
+const BRIGHTER = 1.6
+const UP_BRIGHTNESS = 2.4
+/** Where the pick meets the string, as a share of it: from, and how much farther; another place for every pitch. */
+const PICK_AT = { down: { from: 0.14, farther: 0.1 }, up: { from: 0.08, farther: 0.06 } } as const
+const GOLDEN = 0.618033988749895
+const COMB = 0.6
+/** How loud the pick's click is against the string, and how fast it is gone. */
+const PICK = 0.4
+const PICK_SECONDS = 0.002
 
 export function pluck(sound: Pluck, rate: number): Float32Array<ArrayBuffer> {
   return sound.kind === 'chuck' ? chuck(sound, rate) : string(sound, VOICES[sound.kind], rate)
@@ -35,13 +48,17 @@ export function pluck(sound: Pluck, rate: number): Float32Array<ArrayBuffer> {
 
 function string(sound: Pluck, voice: (typeof VOICES)[keyof typeof VOICES], rate: number): Float32Array<ArrayBuffer> {
   const out = new Float32Array(Math.floor(voice.seconds * rate))
-  const period = rate / midiToHz(sound.pitch)
+  const hz = midiToHz(sound.pitch)
+  const octaves = (sound.pitch - LOW_E) / 12
+  const decay = 10 ** ((-voice.lossDb * 2 ** (voice.loss * octaves)) / hz / 20)
+  const period = rate / hz
   // The averaging below delays by half a sample; the rest of the period is split into a whole and a fractional part.
   const whole = Math.max(2, Math.floor(period - 0.5))
   const fraction = period - 0.5 - whole
   const stretch = (1 - fraction) / (1 + fraction)
-  const brightness = Math.min(0.95, voice.brightness + (sound.direction === 'up' ? UP_BRIGHTNESS : 0))
-  const line = excitation(whole, brightness, sound.direction === 'up' ? 0.12 : 0.24, sound.pitch)
+  const partials = voice.partials * BRIGHTER ** (octaves / 2) * (sound.direction === 'up' ? UP_BRIGHTNESS : 1)
+  const { from, farther } = PICK_AT[sound.direction]
+  const line = excitation(whole, partials, from + farther * ((sound.pitch * GOLDEN) % 1), sound.pitch)
   let place = 0
   let before = 0
   let passIn = 0
@@ -49,7 +66,7 @@ function string(sound: Pluck, voice: (typeof VOICES)[keyof typeof VOICES], rate:
   for (let i = 0; i < out.length; i++) {
     const now = line[place] ?? 0
     out[i] = now
-    const averaged = voice.decay * (0.5 * now + 0.5 * before)
+    const averaged = decay * (0.5 * now + 0.5 * before)
     before = now
     const tuned = stretch * averaged + passIn - stretch * passOut
     passIn = averaged
@@ -57,20 +74,33 @@ function string(sound: Pluck, voice: (typeof VOICES)[keyof typeof VOICES], rate:
     line[place] = tuned
     place = (place + 1) % whole
   }
+  if (sound.kind !== 'bass') pick(out, sound.pitch, rate)
   return shaped(out, voice.gain, rate)
 }
 
-/** Noise, darkened, and combed by where the pick meets the string. */
-function excitation(length: number, brightness: number, pickAt: number, seed: number): Float32Array {
+/** The pick leaving the string: a click over everything, gone in a few milliseconds. */
+function pick(samples: Float32Array, pitch: number, rate: number): void {
+  const noise = noiseFrom(pitch + 1000)
+  const peak = samples.slice(0, Math.floor(0.05 * rate)).reduce((most, value) => Math.max(most, Math.abs(value)), 0)
+  const count = Math.min(samples.length, Math.floor(PICK_SECONDS * 6 * rate))
+  for (let i = 0; i < count; i++) samples[i] = (samples[i] ?? 0) + PICK * peak * noise() * Math.exp(-i / (PICK_SECONDS * rate))
+}
+
+/** Noise, dark above so many partials, and combed by where the pick meets the string. */
+function excitation(length: number, partials: number, pickAt: number, seed: number): Float64Array {
   const noise = noiseFrom(seed)
-  const line = new Float32Array(length)
-  let smooth = 0
-  for (let i = 0; i < length; i++) {
-    smooth += brightness * (noise() - smooth)
-    line[i] = smooth
+  const line = new Float64Array(length).map(() => noise())
+  // Twice, and twice round: the second time as if it had always gone round.
+  const by = 1 - Math.exp(-2 * Math.PI * Math.min(0.45, partials / length))
+  for (let round = 0; round < 2; round++) {
+    let smooth = 0
+    for (let i = 0; i < 2 * length; i++) {
+      smooth += by * ((line[i % length] ?? 0) - smooth)
+      if (i >= length) line[i - length] = smooth
+    }
   }
   const shift = Math.max(1, Math.round(pickAt * length))
-  const combed = line.map((value, i) => value - 0.8 * (line[(i + length - shift) % length] ?? 0))
+  const combed = line.map((value, i) => value - COMB * (line[(i + length - shift) % length] ?? 0))
   const mean = combed.reduce((sum, value) => sum + value, 0) / length
   return combed.map((value) => value - mean)
 }
