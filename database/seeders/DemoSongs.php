@@ -42,13 +42,15 @@ final class DemoSongs
                 [],
                 [['section' => 'a', 'bars' => [8, 9], 'texture' => 'written', 'note' => 'as written, with the brass']],
             )
-            ->pass('clarinet solo', ['pattern' => 'p2', 'level' => 1, 'dynamic' => -1], [
+            ->pass('clarinet solo', ['role' => 'four', 'pattern' => 'p2', 'level' => 1, 'dynamic' => -1], [
                 ['section' => 'a', 'bars' => [4, 5, 6, 7], 'texture' => 'free', 'note' => 'answer the clarinet'],
             ])
             ->pass('brass solo', ['pattern' => 'p3', 'line' => 'high'], [
                 ['section' => 'a', 'bars' => [0, 1, 2, 3], 'texture' => 'rings', 'note' => 'let them begin'],
             ])
             ->pass('everybody', ['line' => 'high', 'dynamic' => 1], [['section' => 'a', 'bars' => [11], 'texture' => 'rings']])
+            ->joined('keys', ['level' => 0.45, 'register' => [60, 82]], ['passive', 'passive', 'active', 'passive', 'passive'])
+            ->joined('lead', ['level' => 1, 'plays' => 'blown'])
             ->band('shuffle')
             ->breakdown();
     }

@@ -33,7 +33,7 @@ final class SongSheet
     private string $groove = '';
 
     /** @var array<string, list<mixed>> lists of the document */
-    private array $lists = ['sections' => [], 'form' => [], 'patterns' => [], 'lines' => [], 'passes' => [], 'lesson' => []];
+    private array $lists = ['sections' => [], 'form' => [], 'patterns' => [], 'lines' => [], 'passes' => [], 'lesson' => [], 'parts' => []];
 
     /** @var list<array{string, string, non-empty-list<string>, string}> id, name, lines typed, chord under it */
     private array $figures = [];
@@ -137,6 +137,21 @@ final class SongSheet
         return $this;
     }
 
+    /**
+     * Somebody more in the band.
+     *
+     * @param array<string, mixed> $told of the part as it is in a document
+     * @param list<string>         $roles one for each pass there is
+     */
+    public function joined(string $instrument, array $told, array $roles = []): self
+    {
+        foreach ($roles as $pass => $role) {
+            $this->lists['passes'][$pass]['cells'][] = ['part' => $instrument, 'role' => $role];
+        }
+
+        return $this->add('parts', ['id' => $instrument, 'instrument' => $instrument, 'offsetMs' => 0, 'straight' => false] + $told);
+    }
+
     public function band(string $groove): self
     {
         $this->groove = $groove;
@@ -202,7 +217,7 @@ final class SongSheet
             'moves' => [],
             'placed' => [],
             'cells' => [],
-            'parts' => [$this->part('drums', 0.7), $this->part('bass', 0.8), $this->part('guitar', 0.9)],
+            'parts' => [$this->part('drums', 0.7), $this->part('bass', 0.8), $this->part('guitar', 0.9), ...$this->lists['parts']],
         ] + array_replace($this->lists, $this->lists['form'] === [] ? ['form' => $form] : []);
     }
 

@@ -45,6 +45,17 @@ it('takes keys into the band, finds them in the way, and settles it by the chang
         ->and($band['soloist'])->toBeNull();
 });
 
+it('suggests who leads in which pass, and why, and takes it all in one step', function (): void {
+    $document = $this->postJson('/api/compute/add-part', ['document' => dockSong(), 'instrument' => 'keys'])->assertOk()->json('document');
+    $suggested = $this->postJson('/api/compute/band', ['document' => $document])->assertOk()->json('suggestions');
+    $taken = $this->postJson('/api/compute/take-roles', ['document' => $document])->assertOk()->json('document');
+
+    expect(array_column($suggested, 'words'))->toBe(['four to the bar', 'passive'])
+        ->and(array_column($suggested, 'part'))->toBe(['guitar', 'keys'])
+        ->and($suggested[1]['why'])->toContain('other one leads')
+        ->and($this->postJson('/api/compute/band', ['document' => $taken])->json('suggestions'))->toBe([]);
+});
+
 it('plumbs the parts below a soloist, and takes a part out with all that was said of it', function (): void {
     $with = $this->postJson('/api/compute/add-part', ['document' => dockSong(), 'instrument' => 'lead'])->assertOk()->json('document');
     $with['passes'][0]['cells'] = [['part' => 'lead', 'role' => 'out']];

@@ -14,6 +14,8 @@ use Gravik\Ensemble\Clash;
 use Gravik\Ensemble\ClashKind;
 use Gravik\Ensemble\ClashReport;
 use Gravik\Ensemble\Heard;
+use Gravik\Ensemble\RoleAdviser;
+use Gravik\Ensemble\RoleSuggestion;
 use Gravik\Ensemble\Sounding;
 use Gravik\Ensemble\Soundings;
 use OpenApi\Attributes as OA;
@@ -76,6 +78,7 @@ use OpenApi\Attributes as OA;
     'holds',
     'soloist',
     'soundings',
+    'suggestions',
 ], properties: [
     new OA\Property(property: 'parts', type: 'array', items: new OA\Items(ref: '#/components/schemas/BandMember')),
     new OA\Property(property: 'absent', description: 'who could join', type: 'array', items: new OA\Items(type: 'string', enum: Instrument::class)),
@@ -91,6 +94,18 @@ use OpenApi\Attributes as OA;
         items: new OA\Items(type: 'string'),
     ),
     new OA\Property(property: 'holds', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'suggestions', description: 'roles that would suit better', type: 'array', items: new OA\Items(
+        required: ['part', 'pass', 'section', 'from', 'words', 'why'],
+        properties: [
+            new OA\Property(property: 'part', type: 'string'),
+            new OA\Property(property: 'pass', type: 'string'),
+            new OA\Property(property: 'section', type: 'string'),
+            new OA\Property(property: 'from', description: 'bar of the song, from 0', type: 'integer'),
+            new OA\Property(property: 'words', description: 'the role', type: 'string'),
+            new OA\Property(property: 'why', type: 'string'),
+        ],
+        type: 'object',
+    )),
     new OA\Property(property: 'soloist', description: 'sung, plucked, blown or bowed; null where nobody leads', type: 'string', nullable: true),
     new OA\Property(property: 'soundings', type: 'array', items: new OA\Items(required: ['part', 'below_db', 'least', 'most', 'over'], properties: [
         new OA\Property(property: 'part', type: 'string'),
@@ -138,6 +153,14 @@ final class BandResource
                 $report->unlooked,
             ),
             'holds' => $report->holds,
+            'suggestions' => array_map(static fn (RoleSuggestion $each): array => [
+                'part' => $each->part->id,
+                'pass' => $each->visit->pass,
+                'section' => $each->visit->section->id,
+                'from' => $each->visit->bar,
+                'words' => $each->role->words(),
+                'why' => $each->why,
+            ], (new RoleAdviser())->suggest($heard)),
             'soloist' => $heard->part(Instrument::Lead) === null ? null : $soundings->kind->words(),
             'soundings' => array_map(static fn (Sounding $sounding): array => [
                 'part' => $sounding->part->id,

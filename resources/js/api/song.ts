@@ -110,3 +110,6 @@ export const addPart = (document: BreakdownDocument, instrument: Body<'POST', '/
   compute('/api/compute/add-part', { document, instrument })
 
 export const takePartOut = (document: BreakdownDocument, part: string) => compute('/api/compute/without-part', { document, part })
+
+/** The document with the roles that are suggested for it. */
+export const takeRoles = (document: BreakdownDocument) => compute('/api/compute/take-roles', { document })

@@ -66,6 +66,7 @@ const told: Band = {
   looked: ['Two lead at once', 'An interval too low'],
   unlooked: ['Too loud for the soloist: nobody leads'],
   holds: ['The guitar and the keys strike together in bar 2.'],
+  suggestions: [{ part: 'keys', pass: pass.id, section, from: 0, words: 'passive', why: 'the other one leads' }],
   soloist: 'sung',
   soundings: [
     { part: 'guitar', below_db: 3.4, least: 5, most: 9, over: true },
@@ -115,4 +116,13 @@ it('gives a part another role in a section of a pass, and takes somebody into th
   fireEvent.click(screen.getByText('Line-up …'))
   fireEvent.click(within(await screen.findByRole('region', { name: 'Line-up' })).getByText('lead'))
   await waitFor(() => expect(callsTo('POST compute/add-part')[0]).toMatchObject({ instrument: 'lead' }))
+})
+
+it('says which roles would suit better and why, and takes them in one step', async () => {
+  onBand({ 'POST compute/take-roles': (body: { document: object }) => ({ document: { ...body.document, notes: 'handed over' } }) })
+  fireEvent.click(await screen.findByText('Suggested roles …'))
+  const told = await screen.findByRole('region', { name: 'Suggested roles' })
+  expect(told.textContent).toContain('passive the other one leads')
+  fireEvent.click(within(told).getByText('Take these roles'))
+  await waitFor(() => expect(callsTo('POST compute/take-roles')).toHaveLength(1))
 })

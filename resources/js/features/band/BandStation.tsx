@@ -1,11 +1,13 @@
 import { Button, Popover } from 'antd'
 import { useRef, useState } from 'react'
 import { ApiError } from '../../api/client'
-import { setCell, useBand } from '../../api/song'
+import { setCell, takeRoles, useBand } from '../../api/song'
 import type { Band } from '../../api/types'
 import { useKeys } from '../../ui/keys'
 import { useTabState } from '../../ui/useTabState'
 import { useWidth } from '../../ui/useWidth'
+import { band as player } from '../../audio/band'
+import { usePlayer } from '../transport/Transport'
 import { useBench, useMine } from '../bench/benchContext'
 import { usePatches } from '../bench/usePatches'
 import { useRemake } from '../bench/useRemake'
@@ -63,7 +65,7 @@ export default function BandStation() {
       <div className="station-main band">
         <div className="station-head">
           <h2>Who speaks when</h2>
-          <p className="muted">height is loudness, length is how long it sounds; the window follows the clash that is chosen</p>
+          <p className="muted">height is loudness, length is how long it sounds</p>
           <div className="title-actions">
             <Button size="small" aria-label="Bars before" disabled={from === 0} onClick={() => step(-WINDOW)}>
               ←
@@ -72,6 +74,7 @@ export default function BandStation() {
             <Button size="small" aria-label="Bars after" disabled={from + WINDOW >= bars} onClick={() => step(WINDOW)}>
               →
             </Button>
+            <HearOnly parts={document.parts.map(({ instrument }) => instrument)} />
             <Popover trigger="click" placement="bottomRight" content={band === undefined ? null : <LineUpForm band={band} />}>
               <Button size="small">Line-up …</Button>
             </Popover>
@@ -87,7 +90,15 @@ export default function BandStation() {
         </div>
         {band !== undefined && (
           <div className="band-below">
-            <RolesBoard band={band} passes={document.passes} mine={mine} from={from} onWindow={setFrom} onRole={setRole} />
+            <RolesBoard
+              band={band}
+              passes={document.passes}
+              mine={mine}
+              from={from}
+              onWindow={setFrom}
+              onRole={setRole}
+              onTake={() => void remake(takeRoles)}
+            />
             <SoundingsPlumb band={band} />
           </div>
         )}
@@ -109,3 +120,34 @@ export default function BandStation() {
 }
 
 const windowWords = ({ from, bars }: Band['window']): string => (bars === 1 ? `bar ${from + 1}` : `bars ${from + 1}–${from + bars}`)
+
+type Instrument = Band['parts'][number]['instrument']
+
+/** The student's own part silent, so that it is played, or alone, so that it is heard. */
+function HearOnly({ parts }: { parts: Instrument[] }) {
+  const { muted } = usePlayer()
+  const others = parts.filter((part) => part !== 'guitar')
+  const mine = muted.guitar && others.every((part) => !muted[part])
+  const alone = !muted.guitar && others.length > 0 && others.every((part) => muted[part])
+  const hear = (heard: (part: Instrument) => boolean) => parts.forEach((part) => player.mute(part, !heard(part)))
+  return (
+    <>
+      <Button
+        size="small"
+        aria-pressed={mine}
+        type={mine ? 'primary' : 'default'}
+        onClick={() => hear((part) => mine || part !== 'guitar')}
+      >
+        I am the guitar
+      </Button>
+      <Button
+        size="small"
+        aria-pressed={alone}
+        type={alone ? 'primary' : 'default'}
+        onClick={() => hear((part) => alone || part === 'guitar')}
+      >
+        Only the guitar
+      </Button>
+    </>
+  )
+}

@@ -1,4 +1,4 @@
-import { Select } from 'antd'
+import { Button, Popover, Select } from 'antd'
 import type { Band, PassDocument } from '../../api/types'
 import { ordinal } from '../../ui/words'
 
@@ -13,11 +13,13 @@ type Props = {
   from: number
   onWindow: (from: number) => void
   onRole: (part: string, visit: Visit, role: Role) => void
+  /** takes the roles that are suggested */
+  onTake: () => void
 }
 
 /** Who does what in which section of which pass; framed where two lead at once. */
-export function RolesBoard({ band, passes, mine, from, onWindow, onRole }: Props) {
-  const { visits, parts, role_choices } = band
+export function RolesBoard({ band, passes, mine, from, onWindow, onRole, onTake }: Props) {
+  const { visits, parts, role_choices, suggestions } = band
   const nameOf = (id: string) => {
     const place = passes.findIndex((pass) => pass.id === id)
     const name = passes[place]?.name ?? ''
@@ -25,9 +27,38 @@ export function RolesBoard({ band, passes, mine, from, onWindow, onRole }: Props
   }
   return (
     <section className="roles" aria-label="Roles">
-      <h2>
-        Roles <small className="muted">framed: two lead at once; press a head to see its bars</small>
-      </h2>
+      <div className="roles-head">
+        <h2>
+          Roles <small className="muted">framed: two lead at once; press a head to see its bars</small>
+        </h2>
+        {suggestions.length > 0 && (
+          <Popover
+            trigger="click"
+            placement="topLeft"
+            content={
+              <section className="suggestions" aria-label="Suggested roles">
+                <ul>
+                  {suggestions.map((each) => (
+                    <li key={`${each.part}-${each.from}`}>
+                      <b>
+                        {each.part}, {nameOf(each.pass)}: {each.words}
+                      </b>{' '}
+                      {each.why}
+                    </li>
+                  ))}
+                </ul>
+                {mine && (
+                  <Button size="small" type="primary" onClick={onTake}>
+                    Take these roles
+                  </Button>
+                )}
+              </section>
+            }
+          >
+            <Button size="small">Suggested roles …</Button>
+          </Popover>
+        )}
+      </div>
       <div className="roles-scroll" tabIndex={0} role="region" aria-label="Roles by section">
         <table>
           <thead>

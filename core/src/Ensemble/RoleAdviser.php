@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Ensemble;
+
+use Gravik\Band\BandPart;
+use Gravik\Band\Instrument;
+use Gravik\Band\Role;
+use Gravik\Band\Style;
+use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Cell;
+use Gravik\Breakdown\Change\CellSetter;
+use Gravik\Breakdown\Pass;
+use Gravik\Chart\Visit;
+
+/**
+ * Suggests who leads the chords in every section of every pass: by who solos there, by the style, and by who else plays chords
+ * (rules of thumb). One leads at a time; with a soloist the chords go to whoever did not lead in the pass before, so that a
+ * band hands over by solo.
+ */
+final readonly class RoleAdviser
+{
+    /** @return list<RoleSuggestion> those that differ from what is played there now */
+    public function suggest(Heard $heard): array
+    {
+        $chordal = $heard->chordal();
+        if (count($chordal) < 2) {
+            return [];
+        }
+        $solos = 0;
+        $suggested = [];
+        $before = null;
+        foreach ($heard->timeline->course->visits as $visit) {
+            $lead = self::leadOf($heard->breakdown, $visit);
+            $solos += $visit->pass !== $before && $lead !== '' && $before !== null ? 1 : 0;
+            $before = $visit->pass;
+            foreach ($chordal as $part) {
+                [$role, $why] = self::roleOf($part, $heard->style($visit->bar), $lead, $solos);
+                if ($heard->role($part, $visit->bar) !== $role) {
+                    $suggested[] = new RoleSuggestion($part, $visit, $role, $why);
+                }
+            }
+        }
+
+        return $suggested;
+    }
+
+    /**
+     * The song with these roles.
+     *
+     * @param list<RoleSuggestion> $suggestions
+     */
+    public function take(Breakdown $breakdown, array $suggestions): Breakdown
+    {
+        foreach ($suggestions as $each) {
+            $breakdown = (new CellSetter())->set($breakdown, $each->visit->pass, new Cell($each->part->id, $each->visit->section->id, role: $each->role));
+        }
+
+        return $breakdown;
+    }
+
+    /** @return array{Role, string} */
+    private static function roleOf(BandPart $part, Style $style, string $lead, int $solos): array
+    {
+        $isGuitar = $part->instrument === Instrument::Guitar;
+        $soloist = match (true) {
+            preg_match('/guitar/i', $lead) === 1 => Instrument::Guitar,
+            preg_match('/piano|keys|organ|accordion/i', $lead) === 1 => Instrument::Keys,
+            default => null,
+        };
+        if ($soloist !== null) {
+            return $part->instrument === $soloist
+                ? [Role::Out, "{$lead} solos here: nobody comps for himself"]
+                : [Role::Active, "{$lead} solos here, so the chords are yours"];
+        }
+        if ($style->guitarLeads()) {
+            return $isGuitar
+                ? [Role::Active, "in {$style->words()} the guitar leads the chords"]
+                : [Role::Passive, "in {$style->words()} the guitar leads: hold guide tones"];
+        }
+        $guitarLeads = $solos % 2 === 1;
+        if ($isGuitar === $guitarLeads) {
+            return [Role::Active, $lead === '' ? 'one leads the chords at a time' : "behind {$lead} this one leads the chords"];
+        }
+
+        return $isGuitar && $style === Style::Swing
+            ? [Role::Four, 'under active keys in swing the guitar keeps four to the bar, more felt than heard']
+            : [Role::Passive, 'the other one leads: hold guide tones and fill holes'];
+    }
+
+    private static function leadOf(Breakdown $breakdown, Visit $visit): string
+    {
+        return array_values(array_filter($breakdown->passes, static fn (Pass $pass): bool => $pass->id === $visit->pass))[0]->lead ?? '';
+    }
+}
