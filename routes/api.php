@@ -10,6 +10,7 @@ use App\Http\Controllers\ListChoices;
 use App\Http\Controllers\ListPatterns;
 use App\Http\Controllers\ListStarts;
 use App\Http\Controllers\Moves;
+use App\Http\Controllers\Profiles;
 use App\Http\Controllers\Session;
 use App\Http\Controllers\Students;
 use App\Http\Controllers\Takes;
@@ -64,6 +65,9 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('grips', Grips\ListGrips::class);
     Route::post('grips', Grips\KeepGrip::class);
     Route::delete('grips/{grip}', Grips\ForgetGrip::class);
+    Route::get('profiles', Profiles\ListProfiles::class);
+    Route::post('profiles', Profiles\KeepProfile::class);
+    Route::delete('profiles/{profile}', Profiles\ForgetProfile::class);
     Route::get('moves', Moves\ListMoves::class);
     Route::post('moves', Moves\KeepMove::class)->name('moves.keep');
     Route::post('moves/{move}/play', Moves\PlayMove::class);

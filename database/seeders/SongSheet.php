@@ -145,9 +145,13 @@ final class SongSheet
      */
     public function joined(string $instrument, array $told, array $roles = []): self
     {
-        foreach ($roles as $pass => $role) {
-            $this->lists['passes'][$pass]['cells'][] = ['part' => $instrument, 'role' => $role];
-        }
+        $this->lists['passes'] = array_map(
+            static fn (mixed $pass, ?string $role): mixed => is_array($pass) && is_array($pass['cells']) && $role !== null
+                ? ['cells' => [...$pass['cells'], ['part' => $instrument, 'role' => $role]]] + $pass
+                : $pass,
+            $this->lists['passes'],
+            array_pad($roles, count($this->lists['passes']), null),
+        );
 
         return $this->add('parts', ['id' => $instrument, 'instrument' => $instrument, 'offsetMs' => 0, 'straight' => false] + $told);
     }

@@ -83,3 +83,22 @@ it('refuses parts that cannot be: a way that is another instrument\'s, a registe
     'an octave too narrow' => [['register' => [60, 64]], 'spans an octave at least'],
     'below all notes' => [['register' => [1, 40]], 'between notes 21 and 108'],
 ]);
+
+it('keeps what a place plays as a word of the teacher\'s own, without its chords; another teacher has it not', function (): void {
+    $song = dockSong();
+    $song['parts'][] = ['id' => 'keys', 'instrument' => 'keys', 'level' => 0.5, 'offsetMs' => 0, 'straight' => false, 'plays' => 'pads'];
+    $song['passes'][1]['cells'] = [['part' => 'keys', 'role' => 'passive']];
+    $kept = $this->postJson('/api/profiles', ['document' => $song, 'pass' => '2', 'name' => ' Quay shuffle '])->assertOk()->json();
+    $this->postJson('/api/profiles', ['document' => $song, 'name' => 'Quay shuffle'])->assertOk()->assertJsonPath('id', $kept['id']);
+    $this->postJson('/api/profiles', ['document' => $song, 'name' => ''])->assertUnprocessable();
+
+    expect($kept['document'])->toMatchArray(['genre' => 'Quay shuffle', 'cells' => [['part' => 'keys', 'role' => 'passive']]])
+        ->and($kept['document']['sections'][0]['line'])->toBe('')
+        ->and($kept['document']['parts'])->toEqual($song['parts'])
+        ->and(array_column($this->getJson('/api/profiles')->assertOk()->json(), 'name'))->toBe(['Quay shuffle']);
+    $mine = auth()->user();
+    $this->actingAs($this->teacher('Other'))->getJson('/api/profiles')->assertExactJson([]);
+    $this->deleteJson("/api/profiles/{$kept['id']}")->assertNotFound();
+    $this->actingAs($mine)->deleteJson("/api/profiles/{$kept['id']}")->assertNoContent();
+    $this->getJson('/api/profiles')->assertExactJson([]);
+});

@@ -38,6 +38,7 @@ export const keys = {
   shelf: ['shelf'] as const,
   breakdown: (id: string) => ['breakdown', id] as const,
   moves: ['moves'] as const,
+  profiles: ['profiles'] as const,
   takes: (id: string) => ['takes', id] as const,
   versions: (id: string) => ['versions', id] as const,
   calibration: (device: string) => ['calibration', device] as const,

@@ -113,3 +113,13 @@ export const takePartOut = (document: BreakdownDocument, part: string) => comput
 
 /** The document with the roles that are suggested for it. */
 export const takeRoles = (document: BreakdownDocument) => compute('/api/compute/take-roles', { document })
+
+/** Genre words of the teacher's own. */
+export const useProfiles = (enabled = true) =>
+  useQuery({ queryKey: keys.profiles, queryFn: () => call('GET', '/api/profiles', {}), enabled })
+
+/** What the desk's place plays, kept under a word to begin other breakdowns from. */
+export const keepProfile = ({ document, place }: Desk, name: string) =>
+  call('POST', '/api/profiles', { body: { document, ...place, name } })
+
+export const forgetProfile = (profile: string) => call('DELETE', '/api/profiles/{profile}', { path: { profile } })

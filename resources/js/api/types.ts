@@ -43,7 +43,6 @@ export type Feel = BreakdownDocument['start']['feel']
 export type LibraryPattern = Answer<'GET', '/api/patterns'>[number]
 export type UsualForm = Schemas['UsualForm']
 export type Starts = Answer<'GET', '/api/starts'>
-export type GenreProfile = Starts['profiles'][number]
 export type Student = Schemas['Student']
 export type OwnGrip = Schemas['OwnGrip']
 export type HardGrip = Answer<'POST', '/api/compute/easier'>[number]

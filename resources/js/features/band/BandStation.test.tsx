@@ -75,7 +75,7 @@ const told: Band = {
 }
 
 const onBand = (answers: Record<string, unknown> = {}) => {
-  serve({ 'POST compute/band': told, 'POST compute/timeline': timeline, ...answers })
+  serve({ 'GET profiles': [], 'POST compute/band': told, 'POST compute/timeline': timeline, ...answers })
   return showOnBench(<BandStation />, { plays: timeline })
 }
 
@@ -107,6 +107,7 @@ it('hears a clash as it is and mended before anything changes, then settles it b
 it('gives a part another role in a section of a pass, and takes somebody into the line-up', async () => {
   onBand({
     'POST compute/cell': (body: { document: unknown }) => ({ document: body.document }),
+    'POST profiles': { id: 'w1', name: 'Quay shuffle', document: tune },
     'POST compute/add-part': (body: { document: unknown }) => ({ document: body.document }),
   })
   const role = await screen.findByLabelText(/keys in A/)
@@ -116,6 +117,9 @@ it('gives a part another role in a section of a pass, and takes somebody into th
   fireEvent.click(screen.getByText('Line-up …'))
   fireEvent.click(within(await screen.findByRole('region', { name: 'Line-up' })).getByText('lead'))
   await waitFor(() => expect(callsTo('POST compute/add-part')[0]).toMatchObject({ instrument: 'lead' }))
+  fireEvent.change(screen.getByLabelText('A word for it'), { target: { value: 'Quay shuffle' } })
+  fireEvent.click(screen.getByText('Keep it'))
+  await waitFor(() => expect(callsTo('POST profiles')[0]).toMatchObject({ name: 'Quay shuffle', section }))
 })
 
 it('says which roles would suit better and why, and takes them in one step', async () => {

@@ -3,6 +3,7 @@ import { addPart, takePartOut } from '../../api/song'
 import type { Band, BreakdownDocument } from '../../api/types'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { useRemake } from '../bench/useRemake'
+import { KeepWord } from './KeepWord'
 
 type Part = BreakdownDocument['parts'][number]
 
@@ -67,6 +68,7 @@ export function LineUpForm({ band }: { band: Band }) {
           ))}
         </div>
       )}
+      {mine && <KeepWord />}
     </section>
   )
 }

@@ -5,9 +5,10 @@ import { useNavigate } from 'react-router'
 import { ulid } from 'ulid'
 import { deskOf, withStart } from '../../api/desk'
 import { reshape, upgraded, useChart, useStarts } from '../../api/queries'
-import type { BreakdownDocument, GenreProfile, UsualForm } from '../../api/types'
+import type { BreakdownDocument, UsualForm } from '../../api/types'
 import { isKeyTyped, KEYS, METERS } from '../../ui/choices'
 import { useTapTempo } from '../../ui/useTapTempo'
+import { useProfiles } from '../../api/song'
 import { LineField } from '../chart/LineField'
 import { forget, recalled, remember } from '../../ui/remembered'
 import { putOnShelf } from '../bench/keeper'
@@ -53,6 +54,7 @@ function NewForm({ blank, left, onClose }: { blank: BreakdownDocument; left: Beg
   const { document, id } = begun
   const { start } = document
   const starts = useStarts(start.key).data
+  const own = useProfiles().data ?? []
   const [busy, setBusy] = useState(false)
   const navigate = useNavigate()
   const { message } = App.useApp()
@@ -150,6 +152,17 @@ function NewForm({ blank, left, onClose }: { blank: BreakdownDocument; left: Beg
               {profile.word}
             </button>
           ))}
+          {own.map((profile) => (
+            <button
+              key={profile.id}
+              type="button"
+              className="own-word"
+              aria-pressed={document.genre === profile.name}
+              onClick={() => write({ id, document: startedFrom(document, profile) })}
+            >
+              {profile.name}
+            </button>
+          ))}
         </span>
         <small className="muted">
           {starts?.profiles.find(({ word }) => word === document.genre)?.caution ??
@@ -225,7 +238,7 @@ function NewForm({ blank, left, onClose }: { blank: BreakdownDocument; left: Beg
 }
 
 /** A breakdown with what a genre word brings along; its key, title and chords stay. */
-function startedFrom(document: BreakdownDocument, { document: brought }: GenreProfile): BreakdownDocument {
+function startedFrom(document: BreakdownDocument, { document: brought }: { document: object }): BreakdownDocument {
   const { genre, start, patterns, lines, parts, cells } = brought as BreakdownDocument
   return { ...document, genre, start: { ...start, key: document.start.key }, patterns, lines, parts, cells }
 }
