@@ -123,6 +123,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('lay-move', Compute\LayMove::class);
         Route::post('cell', Compute\SetCell::class);
         Route::post('band', Compute\ReportBand::class);
+        Route::post('beside', Compute\CompareBeside::class);
         Route::post('take-roles', Compute\TakeRoles::class);
         Route::post('add-part', Compute\AddPart::class);
         Route::post('without-part', Compute\TakePartOut::class);

@@ -84,6 +84,18 @@ it('refuses parts that cannot be: a way that is another instrument\'s, a registe
     'below all notes' => [['register' => [1, 40]], 'between notes 21 and 108'],
 ]);
 
+it('lays another\'s part beside the guitar\'s, and refuses one that is none', function (): void {
+    $onsets = array_map(static fn (int $beat): float => $beat * 60 / 112, range(0, 15));
+    $song = ['start' => ['tempo' => 112, 'feel' => Examples::swing(1)] + dockSong()['start']] + dockSong();
+    $beside = $this->postJson('/api/compute/beside', ['document' => $song, 'onsets' => $onsets])->assertOk()->json();
+
+    expect($beside['offset_seconds'])->toEqualWithDelta(0, 0.01)
+        ->and(array_slice($beside['bars'][0]['theirs'], 0, 4))->toBe(['1', '2', '3', '4'])
+        ->and(array_column($beside['ends'], 'bar'))->toBe([3]);
+    $this->postJson('/api/compute/beside', ['document' => $song, 'onsets' => []])->assertUnprocessable();
+    $this->postJson('/api/compute/beside', ['document' => $song, 'onsets' => ['soon']])->assertUnprocessable();
+});
+
 it('keeps what a place plays as a word of the teacher\'s own, without its chords; another teacher has it not', function (): void {
     $song = dockSong();
     $song['parts'][] = ['id' => 'keys', 'instrument' => 'keys', 'level' => 0.5, 'offsetMs' => 0, 'straight' => false, 'plays' => 'pads'];

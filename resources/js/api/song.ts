@@ -123,3 +123,7 @@ export const keepProfile = ({ document, place }: Desk, name: string) =>
   call('POST', '/api/profiles', { body: { document, ...place, name } })
 
 export const forgetProfile = (profile: string) => call('DELETE', '/api/profiles/{profile}', { path: { profile } })
+
+/** @param onsets seconds at which somebody else strikes */
+export const compareBeside = (document: BreakdownDocument, tempo: number, onsets: number[]) =>
+  compute('/api/compute/beside', { document, tempo, onsets })

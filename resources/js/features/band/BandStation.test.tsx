@@ -130,3 +130,32 @@ it('says which roles would suit better and why, and takes them in one step', asy
   fireEvent.click(within(told).getByText('Take these roles'))
   await waitFor(() => expect(callsTo('POST compute/take-roles')).toHaveLength(1))
 })
+
+it('lays another\u2019s part beside the guitar\u2019s, proposes a role, and practises the hits at the end of a section', async () => {
+  const bar = { bar: 1, words: 'nearly alike', share: 0.5, own: ['1', '2'], theirs: ['2', '2&'], both: ['2'] }
+  onBand({
+    'POST compute/hear': {
+      seconds: 4,
+      outline: [],
+      tuning: null,
+      remark: null,
+      strokes: [{ t: 0.5, direction: null, muted: false, level_db: 0 }],
+    },
+    'POST compute/beside': {
+      offset_seconds: 0.5,
+      bars: [bar],
+      ends: [bar],
+      proposals: [{ pass: pass.id, section, from: 0, role: 'passive', words: 'passive', why: 'in 1 of 1 bars the two are nearly alike' }],
+    },
+    'POST compute/cell': (body: { document: unknown }) => ({ document: body.document }),
+  })
+  fireEvent.click(await screen.findByText('Another’s part …'))
+  const file = new File(['MThd'], 'pier.mid', { type: 'audio/midi' })
+  fireEvent.change(await screen.findByLabelText('Another’s part'), { target: { files: [file] } })
+  await screen.findByText('nearly alike')
+  expect(callsTo('POST compute/beside')[0]).toMatchObject({ onsets: [0.5] })
+  fireEvent.click(screen.getByText('Practise this bar'))
+  expect(vi.mocked(band.set).mock.calls.at(-1)).toEqual([{ loop: [1, 1] }])
+  fireEvent.click(screen.getByText('Take it'))
+  await waitFor(() => expect(callsTo('POST compute/cell')[0]).toMatchObject({ role: 'passive' }))
+})

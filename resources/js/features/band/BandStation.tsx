@@ -13,6 +13,7 @@ import { usePatches } from '../bench/usePatches'
 import { useRemake } from '../bench/useRemake'
 import { ClashList } from './ClashList'
 import { LineUpForm } from './LineUpForm'
+import { PartnerSheet } from './PartnerSheet'
 import { RolesBoard } from './RolesBoard'
 import { SoundingsPlumb } from './SoundingsPlumb'
 import { useTryOut } from './useTryOut'
@@ -29,6 +30,7 @@ export default function BandStation() {
   const apply = usePatches()
   const [from, setFrom] = useTabState(`band:${store.getState().id}`, 0)
   const [chosen, setChosen] = useState(0)
+  const [partner, setPartner] = useState(false)
   const asked = useBand(document, tempo, from, WINDOW, chosen)
   const band = asked.data
   const { heard, hear, stop } = useTryOut()
@@ -65,7 +67,7 @@ export default function BandStation() {
       <div className="station-main band">
         <div className="station-head">
           <h2>Who speaks when</h2>
-          <p className="muted">height is loudness, length is how long it sounds</p>
+          <p className="muted">height is loudness</p>
           <div className="title-actions">
             <Button size="small" aria-label="Bars before" disabled={from === 0} onClick={() => step(-WINDOW)}>
               ←
@@ -78,6 +80,9 @@ export default function BandStation() {
             <Popover trigger="click" placement="bottomRight" content={band === undefined ? null : <LineUpForm band={band} />}>
               <Button size="small">Line-up …</Button>
             </Popover>
+            <Button size="small" onClick={() => setPartner(true)}>
+              Another’s part …
+            </Button>
           </div>
         </div>
         {asked.error instanceof ApiError && (
@@ -85,6 +90,7 @@ export default function BandStation() {
             {asked.error.message}
           </p>
         )}
+        {partner && <PartnerSheet onClose={() => setPartner(false)} />}
         <div ref={frame} className="band-picture">
           {band !== undefined && timeline !== undefined && <WhoSpeaks band={band} timeline={timeline} clash={clash} width={width} />}
         </div>

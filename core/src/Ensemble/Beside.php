@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Ensemble;
+
+use Gravik\Band\Role;
+use Gravik\Chart\Visit;
+use Gravik\Ensemble\Failure\NothingBeside;
+use Gravik\Performance\Timeline;
+
+/**
+ * Another's part beside the guitar's: its onsets are laid on the slots of the song, then bar by bar it is told whether the two
+ * strike together, between one another, or nearly alike; and what both strike where a section ends.
+ */
+final readonly class Beside
+{
+    /** Slots a beat that onsets are laid on. */
+    private const GRID = 4;
+
+    private const DOTTED_GRID = 6;
+
+    /** An offset that is this much worse than the best is as good, if it means that the part begins with the song. */
+    private const AS_GOOD_SECONDS = 0.003;
+
+    private function __construct(
+        public float $offsetSeconds,
+        /** @var list<BesideBar> one for each bar in which either strikes */
+        public array $bars,
+        /** @var list<BesideBar> the last bar of each section in which the other strikes */
+        public array $ends,
+    ) {}
+
+    /**
+     * @param list<float> $onsets seconds, in order; where bar 1 lies among them is found
+     *
+     * @throws NothingBeside where there are none
+     */
+    public static function of(Heard $heard, array $onsets): self
+    {
+        if ($onsets === []) {
+            throw new NothingBeside();
+        }
+        $slots = self::slots($heard->timeline);
+        $offset = self::offset($heard->timeline, $onsets, $slots);
+        $other = [];
+        foreach ($onsets as $onset) {
+            $place = self::nearest($slots['seconds'], $onset - $offset);
+            $bar = $heard->timeline->map->barAt($slots['ticks'][$place]);
+            $other[$bar][$slots['ticks'][$place]] = true;
+        }
+        $guitar = $heard->breakdown->guitar();
+        $bars = $ends = [];
+        foreach (array_keys($heard->timeline->course->bars) as $bar) {
+            $own = $heard->onsets($guitar, $bar);
+            $theirs = array_keys($other[$bar] ?? []);
+            if ($own === [] && $theirs === []) {
+                continue;
+            }
+            $bars[] = $beside = new BesideBar($bar, $own, $theirs, Overlap::of($own, $theirs));
+            $visit = $heard->visit($bar);
+            if ($theirs !== [] && $bar === $visit->bar + $visit->bars - 1) {
+                $ends[] = $beside;
+            }
+        }
+
+        return new self($offset, $bars, $ends);
+    }
+
+    /**
+     * What the guitar had better do beside it, section by section: hold back where the two blur, lead where the other is silent.
+     *
+     * @return list<array{Visit, Role, string}> those that say something, with the reason
+     */
+    public function proposals(Heard $heard): array
+    {
+        $proposals = [];
+        foreach ($heard->timeline->course->visits as $visit) {
+            $here = array_filter($this->bars, static fn (BesideBar $bar): bool => $bar->bar >= $visit->bar && $bar->bar < $visit->bar + $visit->bars);
+            $played = array_filter($here, static fn (BesideBar $bar): bool => $bar->theirs !== []);
+            $blurred = array_filter($here, static fn (BesideBar $bar): bool => $bar->overlap->isBlur());
+            $alike = array_filter($here, static fn (BesideBar $bar): bool => $bar->overlap->isUnison());
+            $proposal = match (true) {
+                2 * count($blurred) > max(1, count($played)) => [
+                    Role::Passive,
+                    sprintf('in %d of %d bars the two are nearly alike: hold guide tones, or strike exactly what the other strikes', count($blurred), count($played)),
+                ],
+                $played !== [] && 2 * count($alike) > count($played) => [Role::Unison, 'the two strike together: leave it so'],
+                $played === [] && $here !== [] => [Role::Active, 'the other is silent here: the chords are yours'],
+                default => null,
+            };
+            if ($proposal !== null) {
+                $proposals[] = [$visit, ...$proposal];
+            }
+        }
+
+        return $proposals;
+    }
+
+    /** @return array{ticks: non-empty-list<int>, seconds: non-empty-list<float>} every slot of the song and where it sounds */
+    private static function slots(Timeline $timeline): array
+    {
+        $ticks = $seconds = [];
+        foreach ($timeline->course->bars as $bar) {
+            $grid = $bar->meter->isCompound() ? self::DOTTED_GRID : self::GRID;
+            $slot = intdiv($bar->meter->beatTicks(), $grid);
+            for ($tick = $bar->tick; $tick < $bar->until(); $tick += $slot) {
+                $ticks[] = $tick;
+                $seconds[] = $timeline->map->secondsAt($tick, $grid);
+            }
+        }
+
+        return $ticks === [] || $seconds === [] ? ['ticks' => [0], 'seconds' => [0.0]] : ['ticks' => $ticks, 'seconds' => $seconds];
+    }
+
+    /**
+     * Of all that lay the first onset on a slot of the first bar the one with which all onsets lie nearest to slots; none where the
+     * part begins with the song as well as anywhere.
+     *
+     * @param non-empty-list<float>                                                  $onsets
+     * @param array{ticks: non-empty-list<int>, seconds: non-empty-list<float>} $slots
+     */
+    private static function offset(Timeline $timeline, array $onsets, array $slots): float
+    {
+        $first = $timeline->course->bars[0] ?? null;
+        $candidates = [0.0];
+        foreach ($slots['ticks'] as $place => $tick) {
+            if ($first !== null && $tick < $first->until()) {
+                $candidates[] = $onsets[0] - $slots['seconds'][$place];
+            }
+        }
+        $costs = array_map(static fn (float $offset): float => self::apart($onsets, $offset, $slots['seconds']), $candidates);
+        $best = min($costs);
+        foreach ($costs as $number => $cost) {
+            if ($cost <= $best + self::AS_GOOD_SECONDS) {
+                return $candidates[$number];
+            }
+        }
+
+        return 0.0;
+    }
+
+    /**
+     * @param non-empty-list<float> $onsets
+     * @param non-empty-list<float> $slots
+     *
+     * @return float seconds, in the mean
+     */
+    private static function apart(array $onsets, float $offset, array $slots): float
+    {
+        $sum = 0.0;
+        foreach ($onsets as $onset) {
+            $sum += abs($onset - $offset - $slots[self::nearest($slots, $onset - $offset)]);
+        }
+
+        return $sum / count($onsets);
+    }
+
+    /** @param non-empty-list<float> $slots in order */
+    private static function nearest(array $slots, float $t): int
+    {
+        [$low, $high] = [0, count($slots) - 1];
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            if ($slots[$middle] < $t) {
+                $low = $middle + 1;
+            } else {
+                $high = $middle;
+            }
+        }
+
+        return $low > 0 && $t - $slots[$low - 1] < $slots[$low] - $t ? $low - 1 : $low;
+    }
+}
