@@ -40,7 +40,7 @@ function timelineAt(bpm: number, bars = 2, p = 0.5, mark = 0): Timeline {
         line: 'l1',
         level: 3,
         texture: 'pattern' as const,
-      role_words: '',
+        role_words: '',
         loud: [3, 3],
       }
     }),

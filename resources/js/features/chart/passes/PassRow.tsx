@@ -96,7 +96,8 @@ export function PassRow({
 const roleOf = ({ bars }: Row): string => bars[0]?.told.role_words ?? ''
 
 const TEXTURES = { pattern: 'the pattern', written: 'as written', free: 'free', rings: 'rings only' }
-const wordsOf = (told: Row['bars'][number]['told']): string => (told.pattern === null ? 'out' : told.role_words === '' ? TEXTURES[told.texture] : told.role_words)
+const wordsOf = (told: Row['bars'][number]['told']): string =>
+  told.pattern === null ? 'out' : told.role_words === '' ? TEXTURES[told.texture] : told.role_words
 
 /** Marks the bar that sounds, without rendering anew. */
 function usePlayingBar(line: React.RefObject<HTMLDivElement | null>, row: Row): void {
