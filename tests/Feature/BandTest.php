@@ -64,7 +64,8 @@ it('plumbs the parts below a soloist, and takes a part out with all that was sai
 
     expect($band['soloist'])->toBe('sung')->and(array_column($band['soundings'], 'part'))->toBe(['guitar', 'drums', 'bass'])
         ->and(array_column($without['parts'], 'id'))->toBe(['guitar', 'drums', 'bass'])
-        ->and($without['passes'][0]['cells'])->toBe([]);
+        ->and($without['passes'][0]['cells'])->toBe([])
+        ->and(array_column($band['seats'], 'gains_db'))->toBe([[0, 0, 0, 0], [0, -9.5, -9.5, -9.5]]);
     $this->postJson('/api/compute/without-part', ['document' => $with, 'part' => 'guitar'])->assertUnprocessable();
     $this->postJson('/api/compute/without-part', ['document' => $with, 'part' => 'nobody'])->assertUnprocessable();
     $this->postJson('/api/compute/add-part', ['document' => dockSong(), 'instrument' => 'guitar'])->assertUnprocessable();

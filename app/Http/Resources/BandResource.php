@@ -16,6 +16,7 @@ use Gravik\Ensemble\ClashReport;
 use Gravik\Ensemble\Heard;
 use Gravik\Ensemble\RoleAdviser;
 use Gravik\Ensemble\RoleSuggestion;
+use Gravik\Ensemble\Seat;
 use Gravik\Ensemble\Sounding;
 use Gravik\Ensemble\Soundings;
 use OpenApi\Attributes as OA;
@@ -78,6 +79,7 @@ use OpenApi\Attributes as OA;
     'holds',
     'soloist',
     'soundings',
+    'seats',
     'suggestions',
 ], properties: [
     new OA\Property(property: 'parts', type: 'array', items: new OA\Items(ref: '#/components/schemas/BandMember')),
@@ -114,6 +116,23 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'most', type: 'number'),
         new OA\Property(property: 'over', type: 'boolean'),
     ], type: 'object')),
+    new OA\Property(property: 'seats', type: 'array', items: new OA\Items(ref: '#/components/schemas/Seat')),
+])]
+#[OA\Schema(schema: 'Seat', required: ['slug', 'words', 'gains_db', 'below_db'], properties: [
+    new OA\Property(property: 'slug', type: 'string', enum: Seat::class),
+    new OA\Property(property: 'words', type: 'string'),
+    new OA\Property(
+        property: 'gains_db',
+        description: 'how much louder each part is here than in the mix, in the order of the parts',
+        type: 'array',
+        items: new OA\Items(type: 'number'),
+    ),
+    new OA\Property(
+        property: 'below_db',
+        description: 'below the soloist, in the order of the soundings',
+        type: 'array',
+        items: new OA\Items(type: 'number'),
+    ),
 ])]
 final class BandResource
 {
@@ -169,6 +188,12 @@ final class BandResource
                 'most' => $sounding->asked[1],
                 'over' => $sounding->part->instrument->isChordal() && $sounding->over() > 0,
             ], $soundings->parts),
+            'seats' => array_map(static fn (Seat $seat): array => [
+                'slug' => $seat->value,
+                'words' => $seat->words(),
+                'gains_db' => array_map(static fn (BandPart $part): float => round($seat->gainDb($part->instrument), 1), $parts),
+                'below_db' => array_map(static fn (Sounding $sounding): float => round($sounding->belowFrom($seat), 1), $soundings->parts),
+            ], Seat::cases()),
         ];
     }
 

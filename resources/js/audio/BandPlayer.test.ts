@@ -184,6 +184,23 @@ describe('playing', () => {
     expect(rounded(output.clicks.map((click) => click.time - player.startedAt))).toEqual([0.5, 1.5, 2.5, 3.5])
   })
 
+  it('plays every part as loud as it is heard from a seat', async () => {
+    player.setTimeline(timelineAt(120))
+    player.set({ countInBars: 0, gainsDb: { drums: -20 } })
+    await player.start()
+    runTo(2)
+    const loudest = (part: string) =>
+      Math.max(...output.played.filter((each) => each.event.part === part).map((each) => each.event.velocity))
+    const written = (part: string) =>
+      Math.max(
+        ...timelineAt(120)
+          .events.filter((each) => each.part === part)
+          .map((each) => each.velocity),
+      )
+    expect(loudest('drums')).toBeCloseTo(written('drums') / 10)
+    expect(loudest('guitar')).toBe(written('guitar'))
+  })
+
   it('counts aloud where the pattern is counted, and only when asked to', async () => {
     player.set({ countAloud: true, countInBars: 0 })
     player.setTimeline(timelineAt(120, 1, 2 / 3))

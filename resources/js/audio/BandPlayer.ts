@@ -18,6 +18,8 @@ export type PartName = TimedEvent['part']
 export type PlayerState = {
   status: 'stopped' | 'counting' | 'playing'
   muted: Record<PartName, boolean>
+  /** dB a part is louder by where it is heard from than in the mix */
+  gainsDb: Partial<Record<PartName, number>>
   /** beats of the bar that click, from 0 */
   clickOn: number[]
   /** the middle of every beat clicks, as the feel leans */
@@ -56,6 +58,7 @@ export class BandPlayer {
   private state: PlayerState = {
     status: 'stopped',
     muted: { drums: false, bass: false, guitar: false, keys: false, horns: false, lead: false },
+    gainsDb: {},
     clickOn: [],
     clickOffBeats: false,
     clickRests: null,
@@ -266,7 +269,7 @@ export class BandPlayer {
       const event = timeline.events[index]
       if (event === undefined || event.t >= until - ROUNDING) break
       if (this.clickOnly === null && !this.state.muted[event.part])
-        this.hand(stretch.audio + event.t - stretch.t, (time) => this.output.play(event, time))
+        this.hand(stretch.audio + event.t - stretch.t, (time) => this.output.play(this.fromHere(event), time))
     }
     this.pushClicks(stretch, until)
     if (this.state.countAloud && this.clickOnly === null) {
@@ -277,6 +280,11 @@ export class BandPlayer {
       }
     }
     this.cursor = until
+  }
+
+  private fromHere(event: TimedEvent): TimedEvent {
+    const gain = this.state.gainsDb[event.part] ?? 0
+    return gain === 0 ? event : { ...event, velocity: event.velocity * 10 ** (gain / 20) }
   }
 
   private pushClicks(stretch: Stretch, until: number): void {

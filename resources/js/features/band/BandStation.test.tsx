@@ -72,6 +72,10 @@ const told: Band = {
     { part: 'guitar', below_db: 3.4, least: 5, most: 9, over: true },
     { part: 'keys', below_db: 7.3, least: 5, most: 9, over: false },
   ],
+  seats: [
+    { slug: 'room', words: 'the room', gains_db: [0, 0], below_db: [3.4, 7.3] },
+    { slug: 'guitar', words: 'the guitar’s chair', gains_db: [0, -9.5], below_db: [-6.1, 7.3] },
+  ],
 }
 
 const onBand = (answers: Record<string, unknown> = {}) => {
@@ -120,6 +124,12 @@ it('gives a part another role in a section of a pass, and takes somebody into th
   fireEvent.change(screen.getByLabelText('A word for it'), { target: { value: 'Quay shuffle' } })
   fireEvent.click(screen.getByText('Keep it'))
   await waitFor(() => expect(callsTo('POST profiles')[0]).toMatchObject({ name: 'Quay shuffle', section }))
+})
+
+it('hears the band, and plumbs it, from the room or from the guitar’s chair', async () => {
+  onBand()
+  fireEvent.click(await screen.findByText('the guitar’s chair'))
+  expect(vi.mocked(band.set).mock.calls.at(-1)).toEqual([{ gainsDb: { guitar: 0, keys: -9.5 } }])
 })
 
 it('says which roles would suit better and why, and takes them in one step', async () => {

@@ -71,7 +71,7 @@ function Told({ told }: { told: Beside }) {
         <ul className="beside-proposals">
           {told.proposals.map((each) => (
             <li key={each.from}>
-              From bar {each.from + 1}: <b>{each.words}</b>. {each.why}.{' '}
+              From bar {each.from + 1}: <b>{each.words}</b>, as {each.why}.{' '}
               {mine && (
                 <Button
                   size="small"

@@ -1,14 +1,21 @@
+import { Button } from 'antd'
 import type { Band } from '../../api/types'
+import { band as player } from '../../audio/band'
+import { usePlayer } from '../transport/Transport'
 
-const HEIGHT = 150
-const TOP = 30
-const A_PART = 62
+const A_DB = 5
+const TOP = 32
+const A_PART = 52
 const LEFT = 34
-const DEEPEST = 20
+const SHALLOWEST = -6
+const DEEPEST = 16
+const HEIGHT = TOP + (DEEPEST - SHALLOWEST) * A_DB + 16
 
-/** Every part plumbed below the soloist, and where comping should hang. */
+/** Every part plumbed below the soloist as heard from a seat, and where comping should hang for the room. */
 export function SoundingsPlumb({ band }: { band: Band }) {
-  const { soundings, soloist } = band
+  const { soloist } = band
+  const seat = useSeat(band.seats)
+  const soundings = band.soundings.map((each, place) => ({ ...each, below_db: seat?.below_db[place] ?? each.below_db }))
   if (soloist === null) {
     return (
       <section className="soundings" aria-label="Soundings">
@@ -17,7 +24,7 @@ export function SoundingsPlumb({ band }: { band: Band }) {
       </section>
     )
   }
-  const y = (db: number) => TOP + (Math.max(-2, Math.min(DEEPEST, db)) / DEEPEST) * (HEIGHT - TOP - 8)
+  const y = (db: number) => TOP + (Math.max(SHALLOWEST, Math.min(DEEPEST, db)) - SHALLOWEST) * A_DB
   const width = LEFT + soundings.length * A_PART
   const zone = soundings[0]
   return (
@@ -29,15 +36,17 @@ export function SoundingsPlumb({ band }: { band: Band }) {
         width={width}
         height={HEIGHT}
         role="img"
-        aria-label={soundings.map((each) => `${each.part} ${each.below_db} dB below`).join(', ')}
+        aria-label={soundings
+          .map((each) => `${each.part} ${Math.abs(each.below_db)} dB ${each.below_db < 0 ? 'above' : 'below'}`)
+          .join(', ')}
       >
         <line x1={LEFT - 6} x2={width} y1={y(0)} y2={y(0)} className="plumb-zero" />
         {zone !== undefined && (
           <rect x={LEFT - 6} y={y(zone.least)} width={width - LEFT + 6} height={y(zone.most) - y(zone.least)} className="plumb-zone" />
         )}
-        {[0, 5, 10, 15].map((db) => (
+        {[-5, 0, 5, 10, 15].map((db) => (
           <text key={db} x={0} y={y(db) + 4} className="plumb-db">
-            {db === 0 ? '0' : `−${db}`}
+            {db === 0 ? '0' : db < 0 ? `+${-db}` : `−${db}`}
           </text>
         ))}
         {soundings.map((each, place) => {
@@ -48,15 +57,38 @@ export function SoundingsPlumb({ band }: { band: Band }) {
                 {each.part}
               </text>
               <line x1={x} x2={x} y1={y(0)} y2={y(each.below_db)} />
-              <path d={`M${x - 6} ${y(each.below_db)}h12l-6 12z`} />
+              <path d={`M${x - 6} ${y(each.below_db)}h12l-6 ${each.below_db < 0 ? -12 : 12}z`} />
               <text x={x + 9} y={y(each.below_db) + 5} className="plumb-db">
-                {each.below_db.toFixed(1)}
+                {each.below_db < 0 ? `+${(-each.below_db).toFixed(1)}` : each.below_db.toFixed(1)}
               </text>
             </g>
           )
         })}
       </svg>
-      <p className="muted">Comping hangs in the band of green. Hearing is precious: keep the whole band as soft as the room allows.</p>
+      <div className="button-row">
+        <span className="label">Hear it from</span>
+        {band.seats.map((each) => (
+          <Button
+            key={each.slug}
+            size="small"
+            aria-pressed={each.slug === seat?.slug}
+            type={each.slug === seat?.slug ? 'primary' : 'default'}
+            onClick={() =>
+              player.set({ gainsDb: Object.fromEntries(band.parts.map(({ instrument }, part) => [instrument, each.gains_db[part] ?? 0])) })
+            }
+          >
+            {each.words}
+          </Button>
+        ))}
+      </div>
+      <p className="muted">Comping hangs in the green, for the room. Hearing is precious: keep the whole band soft.</p>
     </section>
   )
+}
+
+/** The seat whose balance the player has. */
+function useSeat(seats: Band['seats']): Band['seats'][number] | undefined {
+  const { gainsDb } = usePlayer()
+  const quietest = Math.min(0, ...Object.values(gainsDb))
+  return seats.find(({ gains_db: gains }) => Math.min(0, ...gains) === quietest)
 }
