@@ -13,15 +13,17 @@ final readonly class Bassist implements Player
 {
     private const LOUDNESS = 0.75;
 
-    /** Roots lie between E1 and E♭2. */
-    private const LOWEST = 28;
-
     private const STEP_BELOW = 1;
 
     /** Stands in where the chord has no third or fifth of its own. */
     private const FIFTH = 7;
 
-    public function __construct(private BandPart $part) {}
+    private BassRoots $roots;
+
+    public function __construct(private BandPart $part)
+    {
+        $this->roots = new BassRoots();
+    }
 
     public function part(): BandPart
     {
@@ -31,8 +33,15 @@ final readonly class Bassist implements Player
     public function play(Course $course, array $bars): array
     {
         $clock = new ChordClock($course);
+        $stays = $this->part->way() === Way::Ostinato;
+        $home = null;
         $notes = [];
         foreach ($course->bars as $number => $bar) {
+            $home = $bar->inVisit === 0 ? null : $home;
+            if ($bars[$number]->role === Role::Unison) {
+                array_push($notes, ...$this->roots->with($bars[$number]->hits, $course));
+                continue;
+            }
             $groove = $bars[$number]->role === Role::Out ? null : $bars[$number]->groove;
             if ($groove === null) {
                 continue;
@@ -47,9 +56,12 @@ final readonly class Bassist implements Player
                     continue;
                 }
                 $here = $course->chords[$chord];
-                $pitch = $here->tick === $tick
-                    ? $this->root($here->chord)
-                    : $this->pitch($sign, $here->chord, $course->chords[$clock->after($chord)]->chord);
+                $home ??= $here->chord;
+                $pitch = match (true) {
+                    $stays => $this->pitch($sign, $home, $home),
+                    $here->tick === $tick => $this->roots->of($here->chord),
+                    default => $this->pitch($sign, $here->chord, $course->chords[$clock->after($chord)]->chord),
+                };
                 $until = $bar->tick + ($slot + $this->slotsHeld($signs, $slot)) * $slotTicks;
                 $notes[] = new BandNote($tick, $until, $grid, $pitch, self::LOUDNESS);
             }
@@ -98,9 +110,9 @@ final readonly class Bassist implements Player
     private function pitch(string $sign, ChordSymbol $chord, ChordSymbol $next): int
     {
         if ($sign === '>') {
-            return $this->root($next) - self::STEP_BELOW;
+            return $this->roots->of($next) - self::STEP_BELOW;
         }
-        $root = $this->root($chord);
+        $root = $this->roots->of($chord);
         foreach ($chord->degrees() as $degree) {
             if ((string) $degree->number === $sign) {
                 return $root + $degree->semitones();
@@ -108,12 +120,5 @@ final readonly class Bassist implements Player
         }
 
         return $root + (in_array($sign, ['3', '5'], true) ? self::FIFTH : 0);
-    }
-
-    private function root(ChordSymbol $chord): int
-    {
-        $pitchClass = ($chord->bass ?? $chord->root)->pitchClass();
-
-        return self::LOWEST + ($pitchClass - self::LOWEST % 12 + 12) % 12;
     }
 }

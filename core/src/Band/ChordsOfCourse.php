@@ -87,6 +87,20 @@ final readonly class ChordsOfCourse
         return $notes;
     }
 
+    /**
+     * @param list<Hit>            $hits     of the guitar, struck together with it
+     * @param array{float, float} $loudness of plain ones, of accented ones
+     *
+     * @return list<BandNote>
+     */
+    public function with(array $hits, array $loudness): array
+    {
+        return array_merge([], ...array_map(
+            fn (Hit $hit): array => $this->struck($hit->chord, $hit->tick, $hit->until, $hit->division, $loudness[$hit->hard ? 1 : 0]),
+            $hits,
+        ));
+    }
+
     /** @return list<BandNote> */
     private function struck(int $chord, int $tick, int $until, int $division, float $loudness): array
     {

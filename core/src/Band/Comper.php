@@ -6,7 +6,7 @@ namespace Gravik\Band;
 
 use Gravik\Chart\Course;
 
-/** Keys: chords in the rhythm of their way while active, long guide tones while passive; quarter notes four to the bar. */
+/** Keys: chords in the rhythm of their way while active, long guide tones while passive; quarter notes four to the bar; the guitar's strokes in unison. */
 final readonly class Comper implements Player
 {
     private const LOUDNESS = ['x' => 0.6, 'X' => 0.75];
@@ -34,7 +34,8 @@ final readonly class Comper implements Player
                 Role::Out => [],
                 Role::Passive => $passive->held($number, self::SOFT),
                 Role::Four => $active->quarters($number, self::QUARTERS),
-                Role::Active, Role::Unison, Role::Doubles => $way === Way::Pads
+                Role::Unison => $active->with($bars[$number]->hits, [self::LOUDNESS['x'], self::LOUDNESS['X']]),
+                Role::Active, Role::Doubles => $way === Way::Pads
                     ? $active->held($number, self::SOFT)
                     : $active->inRhythm($number, CompRhythm::of($way, $bar->meter, $bar->inVisit), self::LOUDNESS),
             };

@@ -30,6 +30,10 @@ final readonly class Drummer implements Player
             if ($groove === null) {
                 continue;
             }
+            if ($bars[$number]->role === Role::Unison) {
+                array_push($notes, ...self::kicks($groove, $bar->tick, $bars[$number]->hits));
+                continue;
+            }
             $fills = $this->part->way() === Way::Fills && ($course->bars[$number + 1] ?? null)?->visit !== $bar->visit;
             $until = $fills ? $bar->meter->barTicks() - $bar->meter->beatTicks() : PHP_INT_MAX;
             foreach ($known[$groove->slug] ??= self::bar($groove) as [$at, $pitch, $loudness]) {
@@ -50,6 +54,32 @@ final readonly class Drummer implements Player
         for ($slot = 0; $slot < $groove->grid; $slot++) {
             $at = $from + $slot * $groove->slotTicks();
             $notes[] = new BandNote($at, $at + $groove->slotTicks(), $groove->grid, Drum::Snare->value, self::FILL[0] + ($slot + 1) / $groove->grid * self::FILL[1]);
+        }
+
+        return $notes;
+    }
+
+    /**
+     * @param list<Hit> $hits
+     *
+     * @return list<BandNote> the cymbals keep time, kick and snare strike what the guitar strikes; nothing where it stops
+     */
+    private static function kicks(Groove $groove, int $from, array $hits): array
+    {
+        if ($hits === []) {
+            return [];
+        }
+        $notes = [];
+        foreach (self::bar($groove) as [$at, $pitch, $loudness]) {
+            if (! in_array($pitch, [Drum::Kick->value, Drum::Snare->value, Drum::Rim->value], true)) {
+                $notes[] = new BandNote($from + $at, $from + $at + $groove->slotTicks(), $groove->grid, $pitch, $loudness);
+            }
+        }
+        foreach ($hits as $hit) {
+            $notes[] = new BandNote($hit->tick, $hit->until, $hit->division, Drum::Kick->value, self::LOUDNESS[$hit->hard ? 'X' : 'x']);
+            if ($hit->hard) {
+                $notes[] = new BandNote($hit->tick, $hit->until, $hit->division, Drum::Snare->value, self::LOUDNESS['X']);
+            }
         }
 
         return $notes;

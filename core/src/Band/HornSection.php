@@ -6,7 +6,7 @@ namespace Gravik\Band;
 
 use Gravik\Chart\Course;
 
-/** Horns in three voices: stabs and answers while active, held chords while passive. */
+/** Horns in three voices: stabs and answers while active, held chords while passive; the guitar's strokes in unison. */
 final readonly class HornSection implements Player
 {
     private const LOUDNESS = ['x' => 0.65, 'X' => 0.85];
@@ -28,6 +28,7 @@ final readonly class HornSection implements Player
             $held = $bars[$number]->role === Role::Passive || $this->part->way() === Way::Pads;
             $struck = match (true) {
                 $bars[$number]->role === Role::Out => [],
+                $bars[$number]->role === Role::Unison => $chords->with($bars[$number]->hits, [self::LOUDNESS['x'], self::LOUDNESS['X']]),
                 $held => $chords->held($number, self::SOFT),
                 default => $chords->inRhythm($number, CompRhythm::of(Way::Stabs, $bar->meter, $bar->inVisit), self::LOUDNESS),
             };

@@ -54,7 +54,7 @@ enum Instrument: string
     {
         return match ($this) {
             self::Drums => [Way::Plain, Way::Fills],
-            self::Bass => [Way::Plain, Way::RootFifth, Way::TwoFeel, Way::Walking, Way::Octaves, Way::Boogie],
+            self::Bass => [Way::Plain, Way::RootFifth, Way::TwoFeel, Way::Walking, Way::Octaves, Way::Boogie, Way::Ostinato],
             self::Keys => [Way::Shells, Way::Spread, Way::Upbeats, Way::Pads],
             self::Horns => [Way::Stabs, Way::Pads],
             self::Lead => [Way::Sung, Way::Plucked, Way::Blown, Way::Bowed],

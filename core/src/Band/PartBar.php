@@ -7,6 +7,9 @@ namespace Gravik\Band;
 /** What a part is asked for in one bar. */
 final readonly class PartBar
 {
-    /** @param ?Groove $groove null for a part that plays none */
-    public function __construct(public Role $role, public ?Groove $groove) {}
+    /**
+     * @param ?Groove   $groove null for a part that plays none
+     * @param list<Hit> $hits   what the guitar strikes there, for who strikes with it
+     */
+    public function __construct(public Role $role, public ?Groove $groove, public array $hits = []) {}
 }

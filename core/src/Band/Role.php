@@ -12,6 +12,7 @@ enum Role: string
     case Passive = 'passive';
     /** quarter notes, low and soft, all down */
     case Four = 'four';
+    /** strikes what the guitar strikes, and nothing else */
     case Unison = 'unison';
     case Doubles = 'doubles';
     case Out = 'out';

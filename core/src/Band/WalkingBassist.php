@@ -22,8 +22,13 @@ final readonly class WalkingBassist implements Player
 
     public function play(Course $course, array $bars): array
     {
-        $line = new WalkingLine($this->part->register() ?? new Register(28, 50));
+        $register = $this->part->register() ?? new Register(28, 50);
+        $line = new WalkingLine($register);
+        $roots = new BassRoots($register->low);
         $notes = [];
+        foreach ($bars as $bar) {
+            array_push($notes, ...$bar->role === Role::Unison ? $roots->with($bar->hits, $course) : []);
+        }
         foreach (self::stretches($course, $bars) as $beats) {
             foreach ($line->through(array_map(static fn (array $beat): array => [$beat[0], $beat[1]], $beats)) as $place => $pitch) {
                 $notes[] = new BandNote($beats[$place][2], $beats[$place][3], 1, $pitch, self::LOUDNESS);
@@ -47,7 +52,8 @@ final readonly class WalkingBassist implements Player
         foreach ($course->bars as $number => $bar) {
             $beat = $bar->meter->beatTicks();
             for ($tick = $bar->tick; $tick < $bar->until(); $tick += $beat) {
-                $index = $bars[$number]->role === Role::Out ? null : $clock->at($tick);
+                $walks = ! in_array($bars[$number]->role, [Role::Out, Role::Unison], true);
+                $index = $walks ? $clock->at($tick) : null;
                 if ($index !== null) {
                     $chord = $course->chords[$index];
                     $stretches[$open ? count($stretches) - 1 : count($stretches)][] = [

@@ -16,6 +16,8 @@ enum Way: string
     case Walking = 'walking';
     case Octaves = 'octaves';
     case Boogie = 'boogie';
+    /** what it plays over the first chord of a section, under all of them */
+    case Ostinato = 'ostinato';
     case Shells = 'shells';
     case Spread = 'spread';
     case Upbeats = 'upbeats';
@@ -36,6 +38,7 @@ enum Way: string
             self::Walking => 'walks',
             self::Octaves => 'octaves',
             self::Boogie => 'boogie',
+            self::Ostinato => 'stays on one figure',
             self::Shells => 'shells',
             self::Spread => 'spread chords',
             self::Upbeats => 'off the beat',

@@ -12,6 +12,7 @@ use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\VoicedForm;
 use Gravik\Performance\Internal\BandEvents;
 use Gravik\Performance\Internal\Glide;
+use Gravik\Performance\Internal\Hits;
 use Gravik\Performance\Internal\Spans;
 use Gravik\Performance\Internal\Sweep;
 use Gravik\Strokes\Action;
@@ -55,6 +56,7 @@ final readonly class Performer
         $voiced ??= self::voiced($breakdown, $spans);
         $strokes = $this->guitar->play($breakdown, $course, $map, $voiced, $spans, $level);
         $seconds = $map->seconds();
+        $hits = Hits::of($strokes, $course);
         $events = array_merge(
             $this->strings($strokes, $breakdown->guitar(), $seconds),
             ...array_map(
@@ -63,6 +65,7 @@ final readonly class Performer
                     $course,
                     $breakdown->playings($course, $player->part()->id),
                     $map,
+                    $hits,
                 ),
                 LineUp::of($breakdown->parts)->players,
             ),

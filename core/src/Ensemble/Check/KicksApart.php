@@ -53,7 +53,17 @@ final readonly class KicksApart implements Check
                     [$part->id, $horns->id],
                     $bars,
                     $stray,
-                    [new Mend('Lay the horns out there', static fn (): Breakdown => $heard->inRole($horns, Role::Out, $bars[0])), new Mend('Let '.Heard::name($part).' comp', static fn (): Breakdown => $heard->inRole($part, Role::Active, $bars[0]))],
+                    [
+                        new Mend(
+                            'Let the horns strike with the guitar',
+                            static fn (): Breakdown => $heard->inRole($horns, Role::Unison, $bars[0]),
+                        ),
+                        new Mend('Lay the horns out there', static fn (): Breakdown => $heard->inRole($horns, Role::Out, $bars[0])),
+                        new Mend(
+                            'Let '.Heard::name($part).' comp',
+                            static fn (): Breakdown => $heard->inRole($part, Role::Active, $bars[0]),
+                        ),
+                    ],
                 );
             }
         }

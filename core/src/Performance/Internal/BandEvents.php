@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Performance\Internal;
 
 use Gravik\Band\BandNote;
+use Gravik\Band\Hit;
 use Gravik\Band\Instrument;
 use Gravik\Band\PartBar;
 use Gravik\Band\Player;
@@ -31,18 +32,23 @@ final readonly class BandEvents
     private const SHORTEST_SECONDS = 0.05;
 
     /**
-     * @param list<Playing> $playings one for each bar of the course
+     * @param list<Playing>         $playings one for each bar of the course
+     * @param array<int, list<Hit>> $hits     of the guitar, by bar
      *
      * @return list<Event>
      */
-    public static function of(Player $player, Course $course, array $playings, TimeMap $map): array
+    public static function of(Player $player, Course $course, array $playings, TimeMap $map, array $hits): array
     {
         $part = $player->part();
         $feel = $part->straight ? $map->straight() : $map;
         $time = static fn (int $tick, int $division): float => max(0.0, $feel->secondsAt($tick, $division) + $part->offsetMs / 1000);
 
         $gains = new Gains($course, $map, array_map(static fn (Playing $playing): int => $playing->dynamic, $playings));
-        $bars = array_map(static fn (Playing $playing): PartBar => new PartBar($playing->role, $playing->groove), $playings);
+        $bars = array_map(
+            static fn (Playing $playing, int $bar): PartBar => new PartBar($playing->role, $playing->groove, $hits[$bar] ?? []),
+            $playings,
+            array_keys($playings),
+        );
 
         return array_map(static function (BandNote $note) use ($part, $time, $gains): Event {
             $from = $time($note->tick, $note->division);
