@@ -14,11 +14,12 @@ use Gravik\Ensemble\Clash;
 use Gravik\Ensemble\ClashKind;
 use Gravik\Ensemble\ClashReport;
 use Gravik\Ensemble\Heard;
-use Gravik\Ensemble\RoleAdviser;
 use Gravik\Ensemble\RoleSuggestion;
 use Gravik\Ensemble\Seat;
+use Gravik\Ensemble\SharedRange;
 use Gravik\Ensemble\Sounding;
 use Gravik\Ensemble\Soundings;
+use Gravik\Ensemble\Support;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'RoleChoice', required: ['slug', 'words'], properties: [
@@ -80,7 +81,9 @@ use OpenApi\Attributes as OA;
     'soloist',
     'soundings',
     'seats',
+    'ranges',
     'suggestions',
+    'supports',
 ], properties: [
     new OA\Property(property: 'parts', type: 'array', items: new OA\Items(ref: '#/components/schemas/BandMember')),
     new OA\Property(property: 'absent', description: 'who could join', type: 'array', items: new OA\Items(type: 'string', enum: Instrument::class)),
@@ -108,6 +111,14 @@ use OpenApi\Attributes as OA;
         ],
         type: 'object',
     )),
+    new OA\Property(property: 'supports', description: 'what roles can be suggested for', type: 'array', items: new OA\Items(
+        required: ['slug', 'words'],
+        properties: [
+            new OA\Property(property: 'slug', type: 'string', enum: Support::class),
+            new OA\Property(property: 'words', type: 'string'),
+        ],
+        type: 'object',
+    )),
     new OA\Property(property: 'soloist', description: 'sung, plucked, blown or bowed; null where nobody leads', type: 'string', nullable: true),
     new OA\Property(property: 'soundings', type: 'array', items: new OA\Items(required: ['part', 'below_db', 'least', 'most', 'over'], properties: [
         new OA\Property(property: 'part', type: 'string'),
@@ -116,6 +127,12 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'most', type: 'number'),
         new OA\Property(property: 'over', type: 'boolean'),
     ], type: 'object')),
+    new OA\Property(
+        property: 'ranges',
+        description: 'what of each part that comps lies where the soloist is at home',
+        type: 'array',
+        items: new OA\Items(type: 'string'),
+    ),
     new OA\Property(property: 'seats', type: 'array', items: new OA\Items(ref: '#/components/schemas/Seat')),
 ])]
 #[OA\Schema(schema: 'Seat', required: ['slug', 'words', 'gains_db', 'below_db'], properties: [
@@ -137,12 +154,13 @@ use OpenApi\Attributes as OA;
 final class BandResource
 {
     /**
+     * @param list<RoleSuggestion> $suggestions
      * @param int $from    bar of the song with which the window begins
      * @param int $settled place of the clash whose repairs are worked out
      *
      * @return array<string, mixed>
      */
-    public static function of(Heard $heard, ClashReport $report, int $from, int $bars, int $settled): array
+    public static function of(Heard $heard, ClashReport $report, array $suggestions, int $from, int $bars, int $settled): array
     {
         $parts = $heard->breakdown->parts;
         $soundings = Soundings::of($heard);
@@ -179,7 +197,11 @@ final class BandResource
                 'from' => $each->visit->bar,
                 'words' => $each->role->words(),
                 'why' => $each->why,
-            ], (new RoleAdviser())->suggest($heard)),
+            ], $suggestions),
+            'supports' => array_map(
+                static fn (Support $support): array => ['slug' => $support->value, 'words' => $support->words()],
+                Support::cases(),
+            ),
             'soloist' => $heard->part(Instrument::Lead) === null ? null : $soundings->kind->words(),
             'soundings' => array_map(static fn (Sounding $sounding): array => [
                 'part' => $sounding->part->id,
@@ -188,6 +210,7 @@ final class BandResource
                 'most' => $sounding->asked[1],
                 'over' => $sounding->part->instrument->isChordal() && $sounding->over() > 0,
             ], $soundings->parts),
+            'ranges' => array_map(static fn (SharedRange $shared): string => $shared->words(), SharedRange::all($heard)),
             'seats' => array_map(static fn (Seat $seat): array => [
                 'slug' => $seat->value,
                 'words' => $seat->words(),

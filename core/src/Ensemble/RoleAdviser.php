@@ -17,17 +17,14 @@ use Gravik\Chart\Visit;
 /**
  * Suggests who leads the chords in every section of every pass: by who solos there, by the style, and by who else plays chords
  * (rules of thumb). One leads at a time; with a soloist the chords go to whoever did not lead in the pass before, so that a
- * band hands over by solo.
+ * band hands over by solo. In a school band nobody sits idle but who solos: whoever lays out gets something easy to do.
  */
 final readonly class RoleAdviser
 {
     /** @return list<RoleSuggestion> those that differ from what is played there now */
-    public function suggest(Heard $heard): array
+    public function suggest(Heard $heard, Support $support = Support::SmallGroup): array
     {
         $chordal = $heard->chordal();
-        if (count($chordal) < 2) {
-            return [];
-        }
         $solos = 0;
         $suggested = [];
         $before = null;
@@ -35,9 +32,14 @@ final readonly class RoleAdviser
             $lead = self::leadOf($heard->breakdown, $visit);
             $solos += $visit->pass !== $before && $lead !== '' && $before !== null ? 1 : 0;
             $before = $visit->pass;
-            foreach ($chordal as $part) {
-                [$role, $why] = self::roleOf($part, $heard->style($visit->bar), $lead, $solos);
-                if ($heard->role($part, $visit->bar) !== $role) {
+            foreach ($heard->breakdown->parts as $part) {
+                $now = $heard->role($part, $visit->bar);
+                [$role, $why] = match (true) {
+                    count($chordal) > 1 && in_array($part, $chordal, true) => self::roleOf($part, $heard->style($visit->bar), $lead, $solos),
+                    $support === Support::SchoolBand && $now === Role::Out => self::task($part),
+                    default => [$now, ''],
+                };
+                if ($now !== $role) {
                     $suggested[] = new RoleSuggestion($part, $visit, $role, $why);
                 }
             }
@@ -87,6 +89,14 @@ final readonly class RoleAdviser
         return $isGuitar && $style === Style::Swing
             ? [Role::Four, 'under active keys in swing the guitar keeps four to the bar, more felt than heard']
             : [Role::Passive, 'the other one leads: hold guide tones and fill holes'];
+    }
+
+    /** @return array{Role, string} for who would sit idle */
+    private static function task(BandPart $part): array
+    {
+        return $part->instrument->playsChords()
+            ? [Role::Passive, 'in a school band everybody has a task: long notes, softly']
+            : [Role::Active, 'in a school band everybody has a task'];
     }
 
     private static function leadOf(Breakdown $breakdown, Visit $visit): string

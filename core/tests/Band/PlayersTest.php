@@ -12,6 +12,7 @@ use Gravik\Band\Groove;
 use Gravik\Band\Instrument;
 use Gravik\Band\PartBar;
 use Gravik\Band\Role;
+use Gravik\Band\Way;
 use Gravik\Chart\Course;
 use Gravik\Chart\FormEntry;
 use Gravik\Chart\Section;
@@ -78,6 +79,15 @@ it('holds a bass note to the end of its dashes, and rests where nothing sounds',
 
     expect(array_map(static fn (BandNote $note): array => [$note->tick, $note->until], $notes))
         ->toBe([[0, 960], [1920, 2880], [7680, 8640], [9600, 10560]]);
+});
+
+it('keeps the bass on the figure of a section\'s first chord', function (): void {
+    $groove = Groove::named('four-walk');
+    $course = courseOf('| C | F | N.C. | G7 |', $groove);
+    $notes = (new Bassist(new BandPart('bass', Instrument::Bass, groove: $groove, way: Way::Ostinato)))->play($course, throughout($course, $groove));
+
+    // Root, third, fifth and the half step below the root: of C in every bar where something sounds.
+    expect(pitches($notes))->toBe([...[36, 40, 43, 35], ...[36, 40, 43, 35], ...[36, 40, 43, 35]]);
 });
 
 it('plays every sign of the drums in every bar, at its slot and in three loudnesses', function (string $slug): void {

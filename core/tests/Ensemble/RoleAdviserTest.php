@@ -7,14 +7,15 @@ use Gravik\Ensemble\ClashKind;
 use Gravik\Ensemble\Heard;
 use Gravik\Ensemble\RoleAdviser;
 use Gravik\Ensemble\RoleSuggestion;
+use Gravik\Ensemble\Support;
 use Gravik\Performance\Performer;
 
 /** @return list<string> pass, part and role */
-function advised(Breakdown $song): array
+function advised(Breakdown $song, Support $support = Support::SmallGroup): array
 {
     return array_map(
         static fn (RoleSuggestion $each): string => "{$each->visit->pass} {$each->part->id} {$each->role->value}",
-        (new RoleAdviser())->suggest(new Heard($song, (new Performer())->perform($song))),
+        (new RoleAdviser())->suggest(new Heard($song, (new Performer())->perform($song)), $support),
     );
 }
 
@@ -54,4 +55,13 @@ it('leaves nobody in the way where its roles are taken', function (string $groov
 
 it('suggests nothing where one part alone plays chords', function (): void {
     expect(advised(bandSong()))->toBe([]);
+});
+
+it('leaves nobody idle in a school band but who solos', function (): void {
+    $horns = ['id' => 'horns', 'instrument' => 'horns', 'level' => 0.6, 'offsetMs' => 0, 'straight' => false];
+    $song = bandSong(['horns' => 'out', 'bass' => 'out'], [keysPart(), $horns], 'lantern-bossa');
+
+    expect(advised($song))->toBe(['1 keys passive'])
+        ->and(advised($song, Support::SchoolBand))->toBe(['1 bass active', '1 keys passive', '1 horns passive'])
+        ->and(advised(bandSong([], [keysPart()], 'straight-drive', ledBy('piano')), Support::SchoolBand))->toBe(['1 keys out']);
 });

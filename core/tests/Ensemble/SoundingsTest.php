@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Gravik\Ensemble\Heard;
 use Gravik\Ensemble\Seat;
+use Gravik\Ensemble\SharedRange;
 use Gravik\Ensemble\Sounding;
 use Gravik\Ensemble\Soundings;
 use Gravik\Performance\Performer;
@@ -22,3 +23,16 @@ it('hears the guitar three times as near from its own chair, and everybody else 
         ->and(10 ** (($room['guitar'] - $chair['guitar']) / 20))->toEqualWithDelta(3.0, 1e-9)
         ->and(array_diff_key($chair, ['guitar' => 0]))->toEqualWithDelta(array_diff_key($room, ['guitar' => 0]), 1e-9);
 });
+
+it('tells how much of the guitar lies where the soloist is at home', function (array $register, float $least, float $most, string $says): void {
+    $lead = ['id' => 'lead', 'instrument' => 'lead', 'level' => 1.0, 'offsetMs' => 0, 'straight' => false, 'register' => $register];
+    $song = bandSong(more: [$lead]);
+    $shared = SharedRange::all(new Heard($song, (new Performer())->perform($song)));
+
+    expect($shared)->toHaveCount(1)->and($shared[0]->share)->toBeGreaterThanOrEqual($least)->toBeLessThanOrEqual($most)
+        ->and($shared[0]->words())->toContain($says);
+})->with([
+    'a piccolo far above' => [[84, 108], 0.0, 0.0, 'a little stronger'],
+    'a part of it' => [[66, 90], 0.11, 0.5, '% of what the guitar plays'],
+    'a baritone on top of it' => [[40, 64], 0.51, 1.0, 'leave it free'],
+]);

@@ -2,12 +2,7 @@
 
 declare(strict_types=1);
 
-use Gravik\Band\BandPart;
-use Gravik\Band\Bassist;
 use Gravik\Band\Drum;
-use Gravik\Band\Groove;
-use Gravik\Band\Instrument;
-use Gravik\Band\Way;
 use Gravik\Performance\Event;
 use Gravik\Performance\EventKind;
 use Gravik\Performance\Performer;
@@ -50,12 +45,3 @@ it('sounds the guitar\'s chord with it: the bass its root', function (): void {
 it('stops with the guitar: where it lays out, nobody in unison with it plays', function (string $part): void {
     expect(unisonEvents($part, ['guitar' => 'out']))->toBe([]);
 })->with(['keys', 'horns', 'bass', 'drums']);
-
-it('keeps the bass on the figure of a section\'s first chord', function (): void {
-    $groove = Groove::named('four-walk');
-    $course = courseOf('| C | F | N.C. | G7 |', $groove);
-    $notes = (new Bassist(new BandPart('bass', Instrument::Bass, groove: $groove, way: Way::Ostinato)))->play($course, throughout($course, $groove));
-
-    // Root, third, fifth and the half step below the root: of C in every bar where something sounds.
-    expect(pitches($notes))->toBe([...[36, 40, 43, 35], ...[36, 40, 43, 35], ...[36, 40, 43, 35]]);
-});

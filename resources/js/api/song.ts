@@ -103,8 +103,17 @@ export const movePass = (document: BreakdownDocument, pass: string, position: nu
 
 /** Who speaks when in some bars, who does what in the song, and who is in whose way. */
 /** @param clash place of the one whose repairs are worked out */
-export const useBand = (document: BreakdownDocument, tempo: number, from: number, bars: number, clash: number) =>
-  useCompute('/api/compute/band', [{ ...document, title: '', notes: '' }, tempo, from, bars, clash], { document, tempo, from, bars, clash })
+export type Support = NonNullable<Body<'POST', '/api/compute/band'>['support']>
+
+export const useBand = (document: BreakdownDocument, tempo: number, from: number, bars: number, clash: number, support: Support) =>
+  useCompute('/api/compute/band', [{ ...document, title: '', notes: '' }, tempo, from, bars, clash, support], {
+    document,
+    tempo,
+    from,
+    bars,
+    clash,
+    support,
+  })
 
 export const addPart = (document: BreakdownDocument, instrument: Body<'POST', '/api/compute/add-part'>['instrument']) =>
   compute('/api/compute/add-part', { document, instrument })
@@ -112,7 +121,7 @@ export const addPart = (document: BreakdownDocument, instrument: Body<'POST', '/
 export const takePartOut = (document: BreakdownDocument, part: string) => compute('/api/compute/without-part', { document, part })
 
 /** The document with the roles that are suggested for it. */
-export const takeRoles = (document: BreakdownDocument) => compute('/api/compute/take-roles', { document })
+export const takeRoles = (document: BreakdownDocument, support: Support) => compute('/api/compute/take-roles', { document, support })
 
 /** Genre words of the teacher's own. */
 export const useProfiles = (enabled = true) =>

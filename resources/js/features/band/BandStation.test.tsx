@@ -67,11 +67,16 @@ const told: Band = {
   unlooked: ['Too loud for the soloist: nobody leads'],
   holds: ['The guitar and the keys strike together in bar 2.'],
   suggestions: [{ part: 'keys', pass: pass.id, section, from: 0, words: 'passive', why: 'the other one leads' }],
+  supports: [
+    { slug: 'small-group', words: 'small group' },
+    { slug: 'school-band', words: 'school band' },
+  ],
   soloist: 'sung',
   soundings: [
     { part: 'guitar', below_db: 3.4, least: 5, most: 9, over: true },
     { part: 'keys', below_db: 7.3, least: 5, most: 9, over: false },
   ],
+  ranges: ['31 % of what the guitar plays lies in the soloist’s range.'],
   seats: [
     { slug: 'room', words: 'the room', gains_db: [0, 0], below_db: [3.4, 7.3] },
     { slug: 'guitar', words: 'the guitar’s chair', gains_db: [0, -9.5], below_db: [-6.1, 7.3] },
@@ -129,6 +134,7 @@ it('gives a part another role in a section of a pass, and takes somebody into th
 it('hears the band, and plumbs it, from the room or from the guitar’s chair', async () => {
   onBand()
   fireEvent.click(await screen.findByText('the guitar’s chair'))
+  expect(screen.getByText(/^31 % of what the guitar plays/)).toBeTruthy()
   expect(vi.mocked(band.set).mock.calls.at(-1)).toEqual([{ gainsDb: { guitar: 0, keys: -9.5 } }])
 })
 
@@ -137,8 +143,10 @@ it('says which roles would suit better and why, and takes them in one step', asy
   fireEvent.click(await screen.findByText('Suggested roles …'))
   const told = await screen.findByRole('region', { name: 'Suggested roles' })
   expect(told.textContent).toContain('passive the other one leads')
+  fireEvent.click(within(told).getByText('school band'))
+  await waitFor(() => expect(callsTo('POST compute/band').at(-1)).toMatchObject({ support: 'school-band' }))
   fireEvent.click(within(told).getByText('Take these roles'))
-  await waitFor(() => expect(callsTo('POST compute/take-roles')).toHaveLength(1))
+  await waitFor(() => expect(callsTo('POST compute/take-roles')).toMatchObject([{ support: 'school-band' }]))
 })
 
 it('lays another\u2019s part beside the guitar\u2019s, proposes a role, and practises the hits at the end of a section', async () => {

@@ -1,7 +1,7 @@
 import { Button, Popover } from 'antd'
 import { useRef, useState } from 'react'
 import { ApiError } from '../../api/client'
-import { setCell, takeRoles, useBand } from '../../api/song'
+import { setCell, takeRoles, useBand, type Support } from '../../api/song'
 import type { Band } from '../../api/types'
 import { useKeys } from '../../ui/keys'
 import { useTabState } from '../../ui/useTabState'
@@ -31,7 +31,8 @@ export default function BandStation() {
   const [from, setFrom] = useTabState(`band:${store.getState().id}`, 0)
   const [chosen, setChosen] = useState(0)
   const [partner, setPartner] = useState(false)
-  const asked = useBand(document, tempo, from, WINDOW, chosen)
+  const [support, setSupport] = useState<Support>('small-group')
+  const asked = useBand(document, tempo, from, WINDOW, chosen, support)
   const band = asked.data
   const { heard, hear, stop } = useTryOut()
   const frame = useRef<HTMLDivElement>(null)
@@ -103,7 +104,9 @@ export default function BandStation() {
               from={from}
               onWindow={setFrom}
               onRole={setRole}
-              onTake={() => void remake(takeRoles)}
+              support={support}
+              onSupport={setSupport}
+              onTake={() => void remake((d) => takeRoles(d, support))}
             />
             <SoundingsPlumb band={band} />
           </div>

@@ -1,6 +1,8 @@
-import { Button, Popover, Select } from 'antd'
+import { Select } from 'antd'
+import type { Support } from '../../api/song'
 import type { Band, PassDocument } from '../../api/types'
 import { ordinal } from '../../ui/words'
+import { SuggestedRoles } from './SuggestedRoles'
 
 type Visit = Band['visits'][number]
 type Role = Visit['roles'][number]
@@ -13,13 +15,16 @@ type Props = {
   from: number
   onWindow: (from: number) => void
   onRole: (part: string, visit: Visit, role: Role) => void
+  /** what roles are suggested for */
+  support: Support
+  onSupport: (support: Support) => void
   /** takes the roles that are suggested */
   onTake: () => void
 }
 
 /** Who does what in which section of which pass; framed where two lead at once. */
-export function RolesBoard({ band, passes, mine, from, onWindow, onRole, onTake }: Props) {
-  const { visits, parts, role_choices, suggestions } = band
+export function RolesBoard({ band, passes, mine, from, onWindow, onRole, support, onSupport, onTake }: Props) {
+  const { visits, parts, role_choices } = band
   const nameOf = (id: string) => {
     const place = passes.findIndex((pass) => pass.id === id)
     const name = passes[place]?.name ?? ''
@@ -31,33 +36,7 @@ export function RolesBoard({ band, passes, mine, from, onWindow, onRole, onTake 
         <h2>
           Roles <small className="muted">framed: two lead at once; press a head to see its bars</small>
         </h2>
-        {suggestions.length > 0 && (
-          <Popover
-            trigger="click"
-            placement="topLeft"
-            content={
-              <section className="suggestions" aria-label="Suggested roles">
-                <ul>
-                  {suggestions.map((each) => (
-                    <li key={`${each.part}-${each.from}`}>
-                      <b>
-                        {each.part}, {nameOf(each.pass)}: {each.words}
-                      </b>{' '}
-                      {each.why}
-                    </li>
-                  ))}
-                </ul>
-                {mine && (
-                  <Button size="small" type="primary" onClick={onTake}>
-                    Take these roles
-                  </Button>
-                )}
-              </section>
-            }
-          >
-            <Button size="small">Suggested roles …</Button>
-          </Popover>
-        )}
+        <SuggestedRoles band={band} nameOf={nameOf} mine={mine} support={support} onSupport={onSupport} onTake={onTake} />
       </div>
       <div className="roles-scroll" tabIndex={0} role="region" aria-label="Roles by section">
         <table>

@@ -81,6 +81,9 @@ export function SoundingsPlumb({ band }: { band: Band }) {
           </Button>
         ))}
       </div>
+      {band.ranges.map((words) => (
+        <p key={words}>{words}</p>
+      ))}
       <p className="muted">Comping hangs in the green, for the room. Hearing is precious: keep the whole band soft.</p>
     </section>
   )
