@@ -147,7 +147,7 @@ it('hands no event to the audio clock after its time in a minute of six parts', 
         fn (): bool => $page->words('.book b') === 'Lantern Barge',
         'the search finds more',
     );
-    $page->keys(WebDriverKeys::ENTER)->element('.bar-strokes');
+    $page->keys(WebDriverKeys::ENTER)->element('.title-row');
     $page->undisturbed(function () use ($page): void {
         playFromTheTop($page);
         $until = microtime(true) + 60;

@@ -1,6 +1,10 @@
 import { vi } from 'vitest'
 
-const stopped = { status: 'stopped', muted: { drums: false, bass: false, guitar: false, keys: false, horns: false, lead: false }, gainsDb: {} }
+const stopped = {
+  status: 'stopped',
+  muted: { drums: false, bass: false, guitar: false, keys: false, horns: false, lead: false },
+  gainsDb: {},
+}
 
 /** In place of the page's band, which needs a worker and an audio clock. */
 export const band = {

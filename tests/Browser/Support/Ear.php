@@ -6,18 +6,23 @@ namespace Tests\Browser\Support;
 
 /**
  * Listens to what the page really sends to its speakers: a worklet beside the destination notes the peak of every block
- * of 128 samples with its place on the audio clock.
+ * of 128 samples, and its steepest step from sample to sample, with its place on the audio clock.
  */
 final readonly class Ear
 {
     private const WORKLET = <<<'JS'
         const source = `registerProcessor('ear', class extends AudioWorkletProcessor {
-          constructor() { super(); this.blocks = [] }
+          constructor() { super(); this.blocks = []; this.last = 0 }
           process([input]) {
             let peak = 0
-            for (const channel of input) for (const value of channel) peak = Math.max(peak, Math.abs(value))
-            this.blocks.push(currentTime, peak)
-            if (this.blocks.length >= 512) { this.port.postMessage(this.blocks); this.blocks = [] }
+            let step = 0
+            for (const value of input[0] ?? []) {
+              peak = Math.max(peak, Math.abs(value))
+              step = Math.max(step, Math.abs(value - this.last))
+              this.last = value
+            }
+            this.blocks.push(currentTime, peak, step)
+            if (this.blocks.length >= 510) { this.port.postMessage(this.blocks); this.blocks = [] }
             return true
           }
         })`
@@ -37,7 +42,7 @@ final readonly class Ear
         }
         JS;
 
-    private const ABOVE = 1.25;
+    private const ABOVE = 2.0;
 
     private const BLOCKS_BEFORE = 15;
 
@@ -61,18 +66,18 @@ final readonly class Ear
         $this->page->script('window.heard.length = 0');
     }
 
-    /** @return list<array{float, float}> seconds of the audio clock and peak of each block, in order */
+    /** @return list<array{float, float, float}> seconds of the audio clock, peak and steepest step of each block, in order */
     public function blocks(): array
     {
         /** @var list<float> $flat */
         $flat = $this->page->script('return window.heard');
 
-        return array_map(static fn (array $pair): array => [$pair[0], $pair[1]], array_chunk($flat, 2));
+        return array_map(static fn (array $block): array => [$block[0], $block[1], $block[2]], array_chunk($flat, 3));
     }
 
     /**
-     * Moments at which sound sets in anew: the first block that is well above everything in the 40 ms before it. What
-     * sounds as listening begins has set in earlier.
+     * Moments at which sound sets in anew: the first block that is well steeper than everything in the 40 ms before it. A pick
+     * is steep, strings that swell against one another are not. What sounds as listening begins has set in earlier.
      *
      * @param float $apart seconds that a strum's own sweep may take
      *
@@ -82,16 +87,16 @@ final readonly class Ear
     {
         $onsets = [];
         $recent = [];
-        foreach ($this->blocks() as [$time, $peak]) {
+        foreach ($this->blocks() as [$time, $peak, $step]) {
             if (
                 count($recent) === self::BLOCKS_BEFORE
                 && $peak > $threshold
-                && $peak > self::ABOVE * max($recent)
+                && $step > self::ABOVE * max($recent)
                 && ($onsets === [] || $time - $onsets[count($onsets) - 1] > $apart)
             ) {
                 $onsets[] = $time;
             }
-            $recent = array_slice([...$recent, $peak], -self::BLOCKS_BEFORE);
+            $recent = array_slice([...$recent, $step], -self::BLOCKS_BEFORE);
         }
 
         return $onsets;
