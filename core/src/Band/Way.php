@@ -32,7 +32,7 @@ enum Way: string
     {
         return match ($this) {
             self::Plain => 'as the groove has it',
-            self::Fills => 'with fills where a section ends',
+            self::Fills => 'with fills at ends',
             self::RootFifth => 'root and fifth',
             self::TwoFeel => 'in two',
             self::Walking => 'walks',

@@ -24,7 +24,11 @@ final readonly class GenreProfile
     private const GUITAR = 0.6;
 
     /** Who is there where a profile does not say otherwise. */
-    private const ALWAYS = ['drums' => [null, 0.45, 'active'], 'bass' => [null, 0.5, 'active']];
+    private const ALWAYS = [
+        'drums' => [null, 0.45, 'active'],
+        'bass' => [null, 0.5, 'active'],
+        'guitar' => [null, self::GUITAR, 'active'],
+    ];
 
     /**
      * @param non-empty-list<BandPart> $parts
@@ -101,11 +105,15 @@ final readonly class GenreProfile
      */
     private static function parts(Groove $groove, array $band): array
     {
-        $parts = [new BandPart(Instrument::Guitar->value, Instrument::Guitar, self::GUITAR)];
-        foreach ($band + self::ALWAYS as $name => [$way, $level]) {
-            $instrument = Instrument::from($name);
+        $band += self::ALWAYS;
+        $parts = [];
+        foreach (Instrument::cases() as $instrument) {
+            if (! isset($band[$instrument->value])) {
+                continue;
+            }
+            [$way, $level] = $band[$instrument->value];
             $parts[] = new BandPart(
-                $name,
+                $instrument->value,
                 $instrument,
                 $level,
                 groove: $instrument->playsAGroove() ? $groove : null,

@@ -83,7 +83,7 @@ final readonly class RoleAdviser
         }
         $guitarLeads = $solos % 2 === 1;
         if ($isGuitar === $guitarLeads) {
-            return [Role::Active, $lead === '' ? 'one leads the chords at a time' : "behind {$lead} this one leads the chords"];
+            return [Role::Active, $lead === '' ? 'one leads the chords at a time' : "in “{$lead}” this one leads the chords"];
         }
 
         return $isGuitar && $style === Style::Swing

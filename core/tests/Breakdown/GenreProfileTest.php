@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
 use Gravik\Band\Role;
+use Gravik\Band\Style;
 use Gravik\Breakdown\Beginning;
 use Gravik\Breakdown\GenreProfile;
 use Gravik\Chart\Section;
@@ -20,6 +21,7 @@ it('starts every genre word with a pattern, a groove and a tempo that go togethe
 
     expect($profile->pattern->pattern->meter->text())->toBe($profile->groove->meter->text())
         ->and($profile->tempo->bpm)->toBeGreaterThanOrEqual($slowest)->toBeLessThanOrEqual($fastest)
+        ->and($profile->pattern->feel->ratio > 1.15)->toBe($profile->groove->style === Style::Swing)
         ->and($profile->word)->toMatch('/^[A-Z][a-z, -]+$/')
         ->and($profile->caution)->toMatch('/^[A-Z].+[.]$/');
 })->with(static fn (): array => array_map(static fn (GenreProfile $profile): array => [$profile], array_column(GenreProfile::all(), null, 'slug')));

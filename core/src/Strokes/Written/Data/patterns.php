@@ -30,7 +30,7 @@ return [
         'when' => 'An answer to the climbing one, or an ending.', 'caution' => 'Every second beat starts with an up stroke; accent it all the same.'],
     'broken-eighths' => ['name' => 'Broken chord in eighths', 'count' => '1! & 2 & 3 & 4 &', 'roll' => [5, 3, 2, 1, 2, 3, 2, 3], 'swing' => [1, 'eighth'], 'tempo' => [60, 120], 'school' => 'alternate', 'difficulty' => 2,
         'when' => 'A ballad, one string at a time.', 'caution' => 'Let every string ring into the next; lifting a finger early leaves a hole.'],
-    'four-to-the-bar' => ['name' => 'Four to the bar', 'count' => '1 2!. 3 4!.', 'zone' => 'low', 'swing' => [1, 'eighth'], 'tempo' => [120, 260], 'school' => 'all-down', 'difficulty' => 2,
+    'four-to-the-bar' => ['name' => 'Four to the bar', 'count' => '1 2!. 3 4!.', 'zone' => 'low', 'swing' => [2, 'eighth'], 'tempo' => [120, 260], 'school' => 'all-down', 'difficulty' => 2,
         'when' => 'Under a big band or a full rhythm section: two or three low notes, hardly heard, always felt.', 'caution' => 'No louder than the brushes, and nothing above the third.'],
     'swing-pulse-held' => ['name' => 'Acoustic swing pulse, stage 1: held', 'count' => '1 2 3 4', 'swing' => [2, 'eighth'], 'tempo' => [80, 160], 'school' => 'all-down', 'difficulty' => 1,
         'when' => 'The first stage: four equal strokes, each held to the next.', 'caution' => 'The wrist falls, the forearm rests.'],
