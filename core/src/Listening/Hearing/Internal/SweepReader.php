@@ -52,7 +52,7 @@ final class SweepReader
     private const SCATTERS = 13.0;
 
     /** So many ms an octave, either way, and the direction is told. */
-    private const TELLS = 2.5;
+    private const TELLS = 2.3;
 
     /** A partial with less of the whole weight may not say when the first string was struck. */
     private const COUNTS = 0.1;
