@@ -33,7 +33,7 @@ export function ClashList({ band, chosen, mine, heard, onChoose, onSettle, onHea
                 {place + 1}. {clash.title}
               </b>
               <span>{clash.text}</span>
-              {clash.bars.length > 1 && <small className="muted">in {clash.bars.length} bars of this section</small>}
+              {clash.bars.length > 1 && <small className="muted">in {clash.bars.length} bars</small>}
             </button>
             {place === at && (
               <div className="button-row">

@@ -97,8 +97,10 @@ type ArmProps = { timeline: Timeline; window: Band['window']; x: (beats: number)
 
 /** The guitarist's arm through the bars of the window. */
 function Arm({ timeline, window, x, y }: ArmProps) {
-  const strokes = timeline.strokes.filter(({ bar }) => bar >= window.from && bar < window.from + window.bars)
-  const crossings = strokes
+  const until = window.from + window.bars
+  const strokes = timeline.strokes.filter(({ bar }) => bar >= window.from && bar < until)
+  const after = timeline.strokes.find(({ bar }) => bar >= until)
+  const crossings = [...strokes, ...(after === undefined ? [] : [after])]
     .map((stroke) => ({ x: beatsSince(timeline, window.from, stroke.t), down: stroke.direction === 'down' }))
     .filter((crossing, place, all) => place === 0 || crossing.x > (all[place - 1]?.x ?? 0) + 1e-3)
   const knots = waveKnots(crossings)
@@ -109,7 +111,10 @@ function Arm({ timeline, window, x, y }: ArmProps) {
       <text x={0} y={y + 4} className="who-way">
         guitarist’s arm
       </text>
-      <path d={wavePath(knots, x, (h) => y - h * reach)} className="wave-rise" />
+      <clipPath id="arm-window">
+        <rect x={0} y={y - ARM} width={x(window.beats)} height={2 * ARM} />
+      </clipPath>
+      <path d={wavePath(knots, x, (h) => y - h * reach)} className="wave-rise" clipPath="url(#arm-window)" />
       {strokes.map((stroke) => (
         <Blade
           key={stroke.t}
