@@ -105,8 +105,15 @@ it('reads a figure, lays it out under the hand, keeps it and plays it', function
         ->and(
             $this->postJson('/api/compute/place-figure', ['document' => $kept, 'id' => 'f1', 'bar' => 0] + $told)->json('document.placed'),
         )->toHaveCount(2);
-    $ornaments = $this->postJson('/api/compute/figure', ['typed' => ['1=2:4s5 2=2:6s5 3=3:5g6+2:3h5 4=2:8b10 | 1=2:8B10 2=2:8r10 3=2:7p5 (4)']] + $told);
-    expect(array_merge(...array_map(static fn (array $step): array => array_column($step['notes'], 'tab'), $ornaments->assertOk()->json('steps'))))
+    $ornaments = $this->postJson(
+        '/api/compute/figure',
+        ['typed' => ['1=2:4s5 2=2:6s5 3=3:5g6+2:3h5 4=2:8b10 | 1=2:8B10 2=2:8r10 3=2:7p5 (4)']] + $told,
+    );
+    expect(
+        array_merge(
+            ...array_map(static fn (array $step): array => array_column($step['notes'], 'tab'), $ornaments->assertOk()->json('steps')),
+        ),
+    )
         ->toBe(['4/5', '6\\5', '(5)6', '3h5', '8b10', '8B10', '8r10', '7p5']);
     $this->postJson('/api/compute/figure', ['typed' => ['1=9:9 2 3 4']] + $told)->assertUnprocessable()->assertJsonPath('at', 2);
     $this->postJson('/api/compute/place-figure', ['id' => 'nobody'] + $told)->assertUnprocessable();
@@ -114,17 +121,28 @@ it('reads a figure, lays it out under the hand, keeps it and plays it', function
 
 it('fixes notes of a figure, gives it a rhythm and a second line, and says how the notes are had over the grip', function (): void {
     $told = ['document' => pierSong(), 'pass' => '2', 'section' => 'a', 'bar' => 1, 'typed' => ['3:2 2:2 1:3'], 'instead' => false];
-    $fixed = [['stream' => 0, 'tick' => 960, 'note' => 2, 'string' => 3, 'fret' => 6], ['stream' => 0, 'tick' => 100, 'note' => 2, 'string' => 3, 'fret' => 6]];
+    $fixed = [
+        ['stream' => 0, 'tick' => 960, 'note' => 2, 'string' => 3, 'fret' => 6],
+        ['stream' => 0, 'tick' => 100, 'note' => 2, 'string' => 3, 'fret' => 6],
+    ];
     $laid = $this->postJson('/api/compute/figure', $told + ['rhythm' => '1 2 (3) 4', 'fixed' => $fixed])->assertOk()->json();
-    $kept = $this->postJson('/api/compute/keep-figure', ['typed' => $laid['typed']] + $told + ['passes' => ['2'], 'fixed' => $fixed])->assertOk()->json('document');
+    $kept = $this->postJson(
+        '/api/compute/keep-figure',
+        ['typed' => $laid['typed']] + $told + ['passes' => ['2'], 'fixed' => $fixed],
+    )->assertOk()->json('document');
     $chords = $this->postJson('/api/compute/figure', $told + ['punctuate' => true])->assertOk()->json();
-    $exchanged = $this->postJson('/api/compute/figure', ['typed' => $chords['typed']] + $told + ['exchange' => ['from' => 0, 'until' => 480]]);
+    $exchanged = $this->postJson(
+        '/api/compute/figure',
+        ['typed' => $chords['typed']] + $told + ['exchange' => ['from' => 0, 'until' => 480]],
+    );
 
     expect($laid['typed'])->toBe(['1=3:2 2=2:2 (3) 4=1:3'])
         ->and(array_column($laid['steps'][1]['notes'], 'fixed'))->toBe([true])
         ->and($laid['steps'][1]['notes'][0])->toMatchArray(['string' => 3, 'fret' => 6, 'note' => 2])
         ->and($laid['holds'])->toBeTrue()
-        ->and(array_filter(array_merge(...array_column($laid['steps'], 'notes')), static fn (array $note): bool => $note['way'] === null))->toBe([])
+        ->and(
+            array_filter(array_merge(...array_column($laid['steps'], 'notes')), static fn (array $note): bool => $note['way'] === null),
+        )->toBe([])
         ->and($kept['placed'][0]['fixed'])->toBe([$fixed[0]])
         ->and($chords['rooms'])->toBe(['the “&” of beat 2'])
         ->and($chords['typed'])->toBe(['1=3:2 &=2:2 2=1:3 (&) (3) (4)', '(1) (2) &. (3) (4)'])
@@ -137,9 +155,15 @@ it('fixes notes of a figure, gives it a rhythm and a second line, and says how t
 
 it('plans a register for every pass, answers a figure, and keeps a melody', function (): void {
     $told = ['document' => pierSong(), 'pass' => '1', 'section' => 'a', 'bar' => 0];
-    $figure = $this->postJson('/api/compute/keep-figure', $told + ['typed' => ['6:5 5:3 5:5'], 'over' => 'A7'])->assertOk()->json('document');
+    $figure = $this->postJson(
+        '/api/compute/keep-figure',
+        $told + ['typed' => ['6:5 5:3 5:5'], 'over' => 'A7'],
+    )->assertOk()->json('document');
     $plan = $this->postJson('/api/compute/registers', ['document' => $figure, 'id' => 'f1'])->assertOk()->json();
-    $answer = $this->postJson('/api/compute/answer', ['document' => $figure, 'id' => 'f1', 'bars' => 2] + $told)->assertOk()->json('document');
+    $answer = $this->postJson(
+        '/api/compute/answer',
+        ['document' => $figure, 'id' => 'f1', 'bars' => 2] + $told,
+    )->assertOk()->json('document');
     $melody = $this->postJson('/api/compute/keep-melody', $told + ['melody' => 'A4 C5 | E5 D5'])->assertOk()->json('document');
 
     expect(array_column($plan['passes'], 'pass'))->toBe(array_column(pierSong()['passes'], 'id'))
@@ -190,7 +214,9 @@ it('records what a bar plays as a move, finds it in another song, and forgets it
     $again = $this->postJson("/api/moves/{$answer['id']}/play", ['document' => $played, 'pass' => '2'] + $at)->assertOk()->json('document');
 
     expect(array_column($this->getJson('/api/moves')->json(), 'name'))->toBe(['answer', 'groove'])
-        ->and($played['figures'][0]['name'])->toBe('answer')->and(['name' => ''] + $played['figures'][0])->toEqual(['name' => ''] + $figure['figures'][0])
+        ->and($played['figures'][0]['name'])->toBe('answer')->and(
+            ['name' => ''] + $played['figures'][0],
+        )->toEqual(['name' => ''] + $figure['figures'][0])
         ->and($played['placed'])->toBe(
             [['what' => 'f1', 'at' => ['section' => 'a', 'ending' => null, 'bar' => 0, 'tick' => 0], 'passes' => ['2']]],
         )

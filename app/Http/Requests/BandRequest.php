@@ -24,7 +24,11 @@ final class BandRequest extends DocumentRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['from.*' => 'Bars are counted from 0.', 'bars.*' => 'One to four bars are looked at at once.', 'support.*' => 'A band is a small group or a school band.'] + parent::messages();
+        return [
+            'from.*' => 'Bars are counted from 0.',
+            'bars.*' => 'One to four bars are looked at at once.',
+            'support.*' => 'A band is a small group or a school band.',
+        ] + parent::messages();
     }
 
     public function support(): Support

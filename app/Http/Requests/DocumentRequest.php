@@ -100,7 +100,7 @@ class DocumentRequest extends FormRequest
         return (new BreakdownJson())->read($this->input('document'));
     }
 
-    /** The place of the song that is asked about, the first section of the first pass where none is named; with a figure's strokes where one is. */
+    /** The place of the song that is asked about, else its first section in its first pass; at a figure's strokes where one is named. */
     public function desk(): Desk
     {
         $desk = Desk::of($this->breakdown(), $this->named('pass'), $this->named('section'));

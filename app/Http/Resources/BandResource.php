@@ -8,17 +8,12 @@ use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
 use Gravik\Band\Role;
 use Gravik\Band\Way;
-use Gravik\Breakdown\Pass;
 use Gravik\Chart\Visit;
 use Gravik\Ensemble\Clash;
 use Gravik\Ensemble\ClashKind;
 use Gravik\Ensemble\ClashReport;
 use Gravik\Ensemble\Heard;
 use Gravik\Ensemble\RoleSuggestion;
-use Gravik\Ensemble\Seat;
-use Gravik\Ensemble\SharedRange;
-use Gravik\Ensemble\Sounding;
-use Gravik\Ensemble\Soundings;
 use Gravik\Ensemble\Support;
 use OpenApi\Attributes as OA;
 
@@ -35,9 +30,15 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'instrument', type: 'string', enum: Instrument::class),
     new OA\Property(property: 'way', type: 'string', enum: Way::class, nullable: true),
     new OA\Property(property: 'ways', type: 'array', items: new OA\Items(ref: '#/components/schemas/WayChoice')),
-    new OA\Property(property: 'register', description: 'lowest and highest MIDI note', type: 'array', items: new OA\Items(type: 'integer'), nullable: true),
+    new OA\Property(
+        property: 'register',
+        description: 'lowest and highest MIDI note',
+        type: 'array',
+        items: new OA\Items(type: 'integer'),
+        nullable: true,
+    ),
 ])]
-#[OA\Schema(schema: 'BandVisit', required: ['pass', 'section', 'name', 'time', 'from', 'bars', 'lead', 'roles', 'two_lead'], properties: [
+#[OA\Schema(schema: 'BandVisit', required: ['pass', 'section', 'name', 'time', 'from', 'bars', 'lead', 'roles', 'too_many_lead'], properties: [
     new OA\Property(property: 'pass', type: 'string'),
     new OA\Property(property: 'section', type: 'string'),
     new OA\Property(property: 'name', description: 'of the section', type: 'string'),
@@ -45,28 +46,18 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'from', description: 'bar of the song, from 0', type: 'integer'),
     new OA\Property(property: 'bars', type: 'integer'),
     new OA\Property(property: 'lead', description: 'who leads in the pass', type: 'string'),
-    new OA\Property(property: 'two_lead', description: 'whether more than one part comps actively', type: 'boolean'),
-    new OA\Property(property: 'roles', description: 'in the order of the parts', type: 'array', items: new OA\Items(type: 'string', enum: Role::class)),
-])]
-#[OA\Schema(schema: 'Mend', required: ['words', 'change'], properties: [
-    new OA\Property(property: 'words', type: 'string'),
     new OA\Property(
-        property: 'change',
-        description: 'worked out for the clash that is asked about alone',
+        property: 'too_many_lead',
+        description: 'parts that comp actively, where more than one does',
         type: 'array',
-        items: new OA\Items(ref: '#/components/schemas/Patch'),
-        nullable: true,
+        items: new OA\Items(type: 'string'),
     ),
-])]
-#[OA\Schema(schema: 'Clash', required: ['kind', 'title', 'text', 'severity', 'parts', 'bars', 'beats', 'mends'], properties: [
-    new OA\Property(property: 'kind', type: 'string'),
-    new OA\Property(property: 'title', type: 'string'),
-    new OA\Property(property: 'text', type: 'string'),
-    new OA\Property(property: 'severity', description: '0 to 1', type: 'number'),
-    new OA\Property(property: 'parts', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property(property: 'bars', description: 'of the song, from 0; the one it is told of first', type: 'array', items: new OA\Items(type: 'integer')),
-    new OA\Property(property: 'beats', description: 'of the first of them, from its bar line, where they sound', type: 'array', items: new OA\Items(type: 'number')),
-    new OA\Property(property: 'mends', type: 'array', items: new OA\Items(ref: '#/components/schemas/Mend')),
+    new OA\Property(
+        property: 'roles',
+        description: 'in the order of the parts',
+        type: 'array',
+        items: new OA\Items(type: 'string', enum: Role::class),
+    ),
 ])]
 #[OA\Schema(schema: 'Band', required: [
     'parts',
@@ -78,15 +69,17 @@ use OpenApi\Attributes as OA;
     'looked',
     'unlooked',
     'holds',
-    'soloist',
     'soundings',
-    'seats',
-    'ranges',
     'suggestions',
     'supports',
 ], properties: [
     new OA\Property(property: 'parts', type: 'array', items: new OA\Items(ref: '#/components/schemas/BandMember')),
-    new OA\Property(property: 'absent', description: 'who could join', type: 'array', items: new OA\Items(type: 'string', enum: Instrument::class)),
+    new OA\Property(
+        property: 'absent',
+        description: 'who could join',
+        type: 'array',
+        items: new OA\Items(type: 'string', enum: Instrument::class),
+    ),
     new OA\Property(property: 'role_choices', type: 'array', items: new OA\Items(ref: '#/components/schemas/RoleChoice')),
     new OA\Property(property: 'visits', type: 'array', items: new OA\Items(ref: '#/components/schemas/BandVisit')),
     new OA\Property(property: 'window', ref: '#/components/schemas/BandWindow'),
@@ -99,18 +92,12 @@ use OpenApi\Attributes as OA;
         items: new OA\Items(type: 'string'),
     ),
     new OA\Property(property: 'holds', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property(property: 'suggestions', description: 'roles that would suit better', type: 'array', items: new OA\Items(
-        required: ['part', 'pass', 'section', 'from', 'words', 'why'],
-        properties: [
-            new OA\Property(property: 'part', type: 'string'),
-            new OA\Property(property: 'pass', type: 'string'),
-            new OA\Property(property: 'section', type: 'string'),
-            new OA\Property(property: 'from', description: 'bar of the song, from 0', type: 'integer'),
-            new OA\Property(property: 'words', description: 'the role', type: 'string'),
-            new OA\Property(property: 'why', type: 'string'),
-        ],
-        type: 'object',
-    )),
+    new OA\Property(
+        property: 'suggestions',
+        description: 'roles that would suit better',
+        type: 'array',
+        items: new OA\Items(ref: '#/components/schemas/RoleSuggestion'),
+    ),
     new OA\Property(property: 'supports', description: 'what roles can be suggested for', type: 'array', items: new OA\Items(
         required: ['slug', 'words'],
         properties: [
@@ -119,37 +106,7 @@ use OpenApi\Attributes as OA;
         ],
         type: 'object',
     )),
-    new OA\Property(property: 'soloist', description: 'sung, plucked, blown or bowed; null where nobody leads', type: 'string', nullable: true),
-    new OA\Property(property: 'soundings', type: 'array', items: new OA\Items(required: ['part', 'below_db', 'least', 'most', 'over'], properties: [
-        new OA\Property(property: 'part', type: 'string'),
-        new OA\Property(property: 'below_db', description: 'below the soloist', type: 'number'),
-        new OA\Property(property: 'least', description: 'that the soloist asks for, dB', type: 'number'),
-        new OA\Property(property: 'most', type: 'number'),
-        new OA\Property(property: 'over', type: 'boolean'),
-    ], type: 'object')),
-    new OA\Property(
-        property: 'ranges',
-        description: 'what of each part that comps lies where the soloist is at home',
-        type: 'array',
-        items: new OA\Items(type: 'string'),
-    ),
-    new OA\Property(property: 'seats', type: 'array', items: new OA\Items(ref: '#/components/schemas/Seat')),
-])]
-#[OA\Schema(schema: 'Seat', required: ['slug', 'words', 'gains_db', 'below_db'], properties: [
-    new OA\Property(property: 'slug', type: 'string', enum: Seat::class),
-    new OA\Property(property: 'words', type: 'string'),
-    new OA\Property(
-        property: 'gains_db',
-        description: 'how much louder each part is here than in the mix, in the order of the parts',
-        type: 'array',
-        items: new OA\Items(type: 'number'),
-    ),
-    new OA\Property(
-        property: 'below_db',
-        description: 'below the soloist, in the order of the soundings',
-        type: 'array',
-        items: new OA\Items(type: 'number'),
-    ),
+    new OA\Property(property: 'soundings', ref: '#/components/schemas/Soundings'),
 ])]
 final class BandResource
 {
@@ -163,7 +120,6 @@ final class BandResource
     public static function of(Heard $heard, ClashReport $report, array $suggestions, int $from, int $bars, int $settled): array
     {
         $parts = $heard->breakdown->parts;
-        $soundings = Soundings::of($heard);
         $there = array_map(static fn (BandPart $part): Instrument => $part->instrument, $parts);
 
         return [
@@ -190,33 +146,12 @@ final class BandResource
                 $report->unlooked,
             ),
             'holds' => $report->holds,
-            'suggestions' => array_map(static fn (RoleSuggestion $each): array => [
-                'part' => $each->part->id,
-                'pass' => $each->visit->pass,
-                'section' => $each->visit->section->id,
-                'from' => $each->visit->bar,
-                'words' => $each->role->words(),
-                'why' => $each->why,
-            ], $suggestions),
+            'suggestions' => array_map(RoleSuggestionResource::of(...), $suggestions),
             'supports' => array_map(
                 static fn (Support $support): array => ['slug' => $support->value, 'words' => $support->words()],
                 Support::cases(),
             ),
-            'soloist' => $heard->part(Instrument::Lead) === null ? null : $soundings->kind->words(),
-            'soundings' => array_map(static fn (Sounding $sounding): array => [
-                'part' => $sounding->part->id,
-                'below_db' => round($sounding->belowDb, 1),
-                'least' => $sounding->asked[0],
-                'most' => $sounding->asked[1],
-                'over' => $sounding->part->instrument->isChordal() && $sounding->over() > 0,
-            ], $soundings->parts),
-            'ranges' => array_map(static fn (SharedRange $shared): string => $shared->words(), SharedRange::all($heard)),
-            'seats' => array_map(static fn (Seat $seat): array => [
-                'slug' => $seat->value,
-                'words' => $seat->words(),
-                'gains_db' => array_map(static fn (BandPart $part): float => round($seat->gainDb($part->instrument), 1), $parts),
-                'below_db' => array_map(static fn (Sounding $sounding): float => round($sounding->belowFrom($seat), 1), $soundings->parts),
-            ], Seat::cases()),
+            'soundings' => SoundingsResource::of($heard),
         ];
     }
 
@@ -229,7 +164,10 @@ final class BandResource
             'id' => $part->id,
             'instrument' => $part->instrument->value,
             'way' => $part->way()?->value,
-            'ways' => array_map(static fn (Way $way): array => ['slug' => $way->value, 'words' => $way->words()], $part->instrument->ways()),
+            'ways' => array_map(
+                static fn (Way $way): array => ['slug' => $way->value, 'words' => $way->words()],
+                $part->instrument->ways(),
+            ),
             'register' => $register === null ? null : [$register->low, $register->high],
         ];
     }
@@ -237,8 +175,7 @@ final class BandResource
     /** @return array<string, mixed> */
     private static function visit(Heard $heard, Visit $visit): array
     {
-        $pass = array_values(array_filter($heard->breakdown->passes, static fn (Pass $pass): bool => $pass->id === $visit->pass))[0] ?? null;
-        $leading = array_filter($heard->chordal(), static fn (BandPart $part): bool => $heard->role($part, $visit->bar)->leads());
+        $leading = $heard->leading($visit->bar);
 
         return [
             'pass' => $visit->pass,
@@ -247,8 +184,8 @@ final class BandResource
             'time' => $visit->time,
             'from' => $visit->bar,
             'bars' => $visit->bars,
-            'lead' => $pass->lead ?? '',
-            'two_lead' => count($leading) > 1,
+            'lead' => $heard->soloist($visit),
+            'too_many_lead' => count($leading) < 2 ? [] : array_map(static fn (BandPart $part): string => $part->id, $leading),
             'roles' => array_map(static fn (BandPart $part): string => $heard->role($part, $visit->bar)->value, $heard->breakdown->parts),
         ];
     }

@@ -52,7 +52,10 @@ final class BandWindowResource
         foreach ($heard->timeline->course->chords as $chord) {
             $bar = $heard->timeline->map->barAt($chord->tick);
             if ($bar >= $from && $bar < $from + count($shown)) {
-                $chords[] = ['beats' => $lines[$bar - $from] + self::beatsInto($heard, $bar, $chord->tick), 'symbol' => $chord->chord->text()];
+                $chords[] = [
+                    'beats' => $lines[$bar - $from] + self::beatsInto($heard, $bar, $chord->tick),
+                    'symbol' => $chord->chord->text(),
+                ];
             }
         }
 

@@ -50,7 +50,11 @@ use OpenApi\Attributes as OA;
     ),
     new OA\Property(property: 'level', description: 'of the pattern, 1 to 3', type: 'integer'),
     new OA\Property(property: 'texture', type: 'string', enum: Texture::class),
-    new OA\Property(property: 'role_words', description: 'the guitar\'s role in the band; empty where it simply comps, or is out', type: 'string'),
+    new OA\Property(
+        property: 'role_words',
+        description: 'the guitar\'s role in the band; empty where it simply comps, or is out',
+        type: 'string',
+    ),
     new OA\Property(
         property: 'loud',
         description: 'level at its bar line and at the next, 1 hush to 4 full, the guitar\'s own levels counted in',

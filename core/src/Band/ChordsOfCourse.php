@@ -57,7 +57,10 @@ final readonly class ChordsOfCourse
         for ($number = 0; $number < $here->meter->beats(); $number++) {
             $tick = $here->tick + $number * $beat;
             $chord = $this->clock->at($tick);
-            array_push($notes, ...$chord === null ? [] : $this->struck($chord, $tick, $tick + (int) (0.7 * $beat), 1, $loudness[$number % 2]));
+            array_push(
+                $notes,
+                ...$chord === null ? [] : $this->struck($chord, $tick, $tick + (int) (0.7 * $beat), 1, $loudness[$number % 2]),
+            );
         }
 
         return $notes;

@@ -6,7 +6,10 @@ namespace Gravik\Band;
 
 use Gravik\Chart\Course;
 
-/** Keys: chords in the rhythm of their way while active, long guide tones while passive; quarter notes four to the bar; the guitar's strokes in unison. */
+/**
+ * Keys: chords in the rhythm of their way while active, long guide tones while passive, quarter notes four to the bar, the
+ * guitar's strokes in unison.
+ */
 final readonly class Comper implements Player
 {
     private const LOUDNESS = ['x' => 0.6, 'X' => 0.75];

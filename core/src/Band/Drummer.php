@@ -53,7 +53,13 @@ final readonly class Drummer implements Player
         $notes = [new BandNote($from, $from + $groove->slotTicks(), $groove->grid, Drum::Kick->value, self::LOUDNESS['x'])];
         for ($slot = 0; $slot < $groove->grid; $slot++) {
             $at = $from + $slot * $groove->slotTicks();
-            $notes[] = new BandNote($at, $at + $groove->slotTicks(), $groove->grid, Drum::Snare->value, self::FILL[0] + ($slot + 1) / $groove->grid * self::FILL[1]);
+            $notes[] = new BandNote(
+                $at,
+                $at + $groove->slotTicks(),
+                $groove->grid,
+                Drum::Snare->value,
+                self::FILL[0] + ($slot + 1) / $groove->grid * self::FILL[1],
+            );
         }
 
         return $notes;

@@ -13,7 +13,8 @@ final readonly class Groove
     /**
      * @param int                   $grid  slots a beat of the lines below
      * @param array<string, string> $drums drum => one sign a slot: . rest, g very soft, x, X accented
-     * @param string                $bass  one sign a slot: R root, 3 third, 5 fifth, 8 octave, 6 sixth, > a step below the next root, - held, . rest
+     * @param string                $bass  one sign a slot: R root, 3 third, 5 fifth, 8 octave, 6 sixth,
+     *                                     > a step below the next root, - held, . rest
      */
     private function __construct(
         public string $slug,

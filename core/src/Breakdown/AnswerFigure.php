@@ -53,7 +53,12 @@ final readonly class AnswerFigure
         $midi = $open[count($open) - $from->string] + $from->fret;
         $root = $call->chord->rootPitchClass();
         $to = $midi + self::nearest($midi % 12, $midi % 12 === $root ? $root + self::FIFTH : $root);
-        $laid = (new FigureMover($this->neck))->transposed([[new RiffNote($from->string, $from->fret, $to)]], 0, 0, max(1, $from->fret - 1))[0][0] ?? null;
+        $laid = (new FigureMover($this->neck))->transposed(
+            [[new RiffNote($from->string, $from->fret, $to)]],
+            0,
+            0,
+            max(1, $from->fret - 1),
+        )[0][0] ?? null;
 
         return $laid === null ? $struck : [new FigureNote($laid->string, $laid->fret)];
     }

@@ -57,7 +57,10 @@ final readonly class Figure
             $was = $this->pattern->streams[$number]->strokes ?? [];
             $places = count($was) === count($stream->strokes)
                 ? array_keys($was)
-                : array_map(static fn (Stroke $stroke): int|false => array_search($stroke->at, array_column($was, 'at'), true), $stream->strokes);
+                : array_map(
+                    static fn (Stroke $stroke): int|false => array_search($stroke->at, array_column($was, 'at'), true),
+                    $stream->strokes,
+                );
             $notes[] = array_filter(
                 array_map(fn (int|false $place): array => $place === false ? [] : $this->notesOf($number, $place), $places),
                 static fn (array $own): bool => $own !== [],

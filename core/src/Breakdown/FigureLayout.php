@@ -30,8 +30,15 @@ final readonly class FigureLayout
      *
      * @return list<array<int, list<?RiffNote>>> by stream and stroke; null for a note that lies nowhere
      */
-    public function of(Figure $figure, ChordSymbol $chord, Key $key, int $octaves, int $near, array $fixed = [], bool $follows = true): array
-    {
+    public function of(
+        Figure $figure,
+        ChordSymbol $chord,
+        Key $key,
+        int $octaves,
+        int $near,
+        array $fixed = [],
+        bool $follows = true,
+    ): array {
         return array_map(function (array $byStroke, int $stream) use ($figure, $chord, $key, $octaves, $near, $fixed, $follows): array {
             $places = $this->fixed($figure, $stream, $fixed);
             $steps = array_map(fn (array $notes): array => array_map($this->sounding(...), $notes), array_values($byStroke));

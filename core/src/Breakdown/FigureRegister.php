@@ -23,7 +23,8 @@ final readonly class FigureRegister
             $words[] = (abs($this->octaves) === 1 ? 'an octave ' : 'two octaves ').($this->octaves > 0 ? 'up' : 'down');
         }
         if ($this->strings !== 0 && $this->octaves === 0) {
-            $words[] = (abs($this->strings) === 1 ? 'one string ' : abs($this->strings).' strings ').($this->strings > 0 ? 'lower' : 'higher');
+            $many = abs($this->strings) === 1 ? 'one string' : abs($this->strings).' strings';
+            $words[] = $many.($this->strings > 0 ? ' lower' : ' higher');
         }
 
         $words[] = 'at fret '.$this->near;

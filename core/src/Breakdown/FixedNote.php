@@ -27,7 +27,13 @@ final readonly class FixedNote
     {
         $fret = $this->fret + $frets;
 
-        return $fret < 0 || $fret > FigureNote::HIGHEST_FRET ? null : new self($this->stream, $this->tick, $this->note, $this->string, $fret);
+        return $fret < 0 || $fret > FigureNote::HIGHEST_FRET ? null : new self(
+            $this->stream,
+            $this->tick,
+            $this->note,
+            $this->string,
+            $fret,
+        );
     }
 
     /** Whether it is the place of the same note. */

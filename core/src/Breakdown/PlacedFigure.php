@@ -80,7 +80,10 @@ final readonly class PlacedFigure
     /** Whether the grip of its place is held under it: it goes over the strokes there, or one of its lines strikes the grip. */
     public function holdsTheGrip(): bool
     {
-        $onGrip = array_filter(array_keys($this->figure->pattern->streams), fn (int $line): bool => ($this->figure->notes[$line] ?? []) === []);
+        $onGrip = array_filter(
+            array_keys($this->figure->pattern->streams),
+            fn (int $line): bool => ($this->figure->notes[$line] ?? []) === [],
+        );
 
         return ! $this->instead || (count($this->figure->pattern->streams) > 1 && $onGrip !== []);
     }

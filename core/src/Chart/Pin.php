@@ -19,8 +19,13 @@ final readonly class Pin
      * @param string         $nickname what the teacher calls it, at most 40 characters
      * @param bool           $linked whether the same kind of chord close by follows it along the neck
      */
-    public function __construct(public Place $at, public string $symbol, public array $frets, public bool $linked = false, public string $nickname = '')
-    {
+    public function __construct(
+        public Place $at,
+        public string $symbol,
+        public array $frets,
+        public bool $linked = false,
+        public string $nickname = '',
+    ) {
         if (mb_strlen($nickname) > self::LONGEST_NICKNAME) {
             throw new NicknameTooLong($nickname, self::LONGEST_NICKNAME);
         }

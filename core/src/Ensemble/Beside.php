@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Gravik\Ensemble;
 
 use Gravik\Band\Role;
-use Gravik\Chart\Visit;
 use Gravik\Ensemble\Failure\NothingBeside;
 use Gravik\Performance\Timeline;
 
@@ -70,27 +69,34 @@ final readonly class Beside
     /**
      * What the guitar had better do beside it, section by section: hold back where the two blur, lead where the other is silent.
      *
-     * @return list<array{Visit, Role, string}> those that say something, with the reason
+     * @return list<RoleSuggestion> of the guitar, where there is something to say
      */
     public function proposals(Heard $heard): array
     {
         $proposals = [];
         foreach ($heard->timeline->course->visits as $visit) {
-            $here = array_filter($this->bars, static fn (BesideBar $bar): bool => $bar->bar >= $visit->bar && $bar->bar < $visit->bar + $visit->bars);
+            $here = array_filter(
+                $this->bars,
+                static fn (BesideBar $bar): bool => $bar->bar >= $visit->bar && $bar->bar < $visit->bar + $visit->bars,
+            );
             $played = array_filter($here, static fn (BesideBar $bar): bool => $bar->theirs !== []);
             $blurred = array_filter($here, static fn (BesideBar $bar): bool => $bar->overlap->isBlur());
             $alike = array_filter($here, static fn (BesideBar $bar): bool => $bar->overlap->isUnison());
             $proposal = match (true) {
                 2 * count($blurred) > max(1, count($played)) => [
                     Role::Passive,
-                    sprintf('in %d of %d bars the two are nearly alike: hold guide tones, or strike exactly what the other strikes', count($blurred), count($played)),
+                    sprintf(
+                        'in %d of %d bars the two are nearly alike: hold guide tones, or strike exactly what the other strikes',
+                        count($blurred),
+                        count($played),
+                    ),
                 ],
                 $played !== [] && 2 * count($alike) > count($played) => [Role::Unison, 'the two strike together: leave it so'],
                 $played === [] && $here !== [] => [Role::Active, 'the other is silent here: the chords are yours'],
                 default => null,
             };
             if ($proposal !== null) {
-                $proposals[] = [$visit, ...$proposal];
+                $proposals[] = new RoleSuggestion($heard->breakdown->guitar(), $visit, ...$proposal);
             }
         }
 

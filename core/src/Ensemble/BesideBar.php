@@ -14,14 +14,14 @@ final readonly class BesideBar
      */
     public function __construct(public int $bar, public array $own, public array $theirs, public Overlap $overlap) {}
 
-    public function words(): string
+    public function likeness(): Likeness
     {
         return match (true) {
-            $this->theirs === [] => 'the guitar alone',
-            $this->own === [] => 'the other alone',
-            $this->overlap->isUnison() => 'together',
-            $this->overlap->isBlur() => 'nearly alike',
-            default => 'interlocking',
+            $this->theirs === [] => Likeness::GuitarAlone,
+            $this->own === [] => Likeness::OtherAlone,
+            $this->overlap->isUnison() => Likeness::Together,
+            $this->overlap->isBlur() => Likeness::NearlyAlike,
+            default => Likeness::Interlocking,
         };
     }
 }

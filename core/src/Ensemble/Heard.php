@@ -51,6 +51,18 @@ final readonly class Heard
         return array_values(array_filter($this->breakdown->parts, static fn (BandPart $part): bool => $part->instrument->isChordal()));
     }
 
+    /** @return list<BandPart> guitar and keys that comp actively in a bar */
+    public function leading(int $bar): array
+    {
+        return array_values(array_filter($this->chordal(), fn (BandPart $part): bool => $this->role($part, $bar)->leads()));
+    }
+
+    /** Who solos in the pass of a visit, in the teacher's words; empty where nobody is named. */
+    public function soloist(Visit $visit): string
+    {
+        return array_column($this->breakdown->passes, 'lead', 'id')[$visit->pass] ?? '';
+    }
+
     public function part(Instrument $instrument): ?BandPart
     {
         return array_values(array_filter(

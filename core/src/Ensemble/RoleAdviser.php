@@ -11,8 +11,6 @@ use Gravik\Band\Style;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Change\CellSetter;
-use Gravik\Breakdown\Pass;
-use Gravik\Chart\Visit;
 
 /**
  * Suggests who leads the chords in every section of every pass: by who solos there, by the style, and by who else plays chords
@@ -29,13 +27,18 @@ final readonly class RoleAdviser
         $suggested = [];
         $before = null;
         foreach ($heard->timeline->course->visits as $visit) {
-            $lead = self::leadOf($heard->breakdown, $visit);
+            $lead = $heard->soloist($visit);
             $solos += $visit->pass !== $before && $lead !== '' && $before !== null ? 1 : 0;
             $before = $visit->pass;
             foreach ($heard->breakdown->parts as $part) {
                 $now = $heard->role($part, $visit->bar);
                 [$role, $why] = match (true) {
-                    count($chordal) > 1 && in_array($part, $chordal, true) => self::roleOf($part, $heard->style($visit->bar), $lead, $solos),
+                    count($chordal) > 1 && in_array($part, $chordal, true) => self::roleOf(
+                        $part,
+                        $heard->style($visit->bar),
+                        $lead,
+                        $solos,
+                    ),
                     $support === Support::SchoolBand && $now === Role::Out => self::task($part),
                     default => [$now, ''],
                 };
@@ -56,7 +59,11 @@ final readonly class RoleAdviser
     public function take(Breakdown $breakdown, array $suggestions): Breakdown
     {
         foreach ($suggestions as $each) {
-            $breakdown = (new CellSetter())->set($breakdown, $each->visit->pass, new Cell($each->part->id, $each->visit->section->id, role: $each->role));
+            $breakdown = (new CellSetter())->set(
+                $breakdown,
+                $each->visit->pass,
+                new Cell($each->part->id, $each->visit->section->id, role: $each->role),
+            );
         }
 
         return $breakdown;
@@ -97,10 +104,5 @@ final readonly class RoleAdviser
         return $part->instrument->playsChords()
             ? [Role::Passive, 'in a school band everybody has a task: long notes, softly']
             : [Role::Active, 'in a school band everybody has a task'];
-    }
-
-    private static function leadOf(Breakdown $breakdown, Visit $visit): string
-    {
-        return array_values(array_filter($breakdown->passes, static fn (Pass $pass): bool => $pass->id === $visit->pass))[0]->lead ?? '';
     }
 }

@@ -51,7 +51,11 @@ final readonly class SharedRange
 
         return match (true) {
             $this->share <= self::APART => "{$part} keeps out of the soloist’s range and may back a little stronger.",
-            $this->share <= self::COVERS => sprintf('%d %% of what %s plays lies in the soloist’s range.', round(100 * $this->share), Heard::name($this->part)),
+            $this->share <= self::COVERS => sprintf(
+                '%d %% of what %s plays lies in the soloist’s range.',
+                round(100 * $this->share),
+                Heard::name($this->part),
+            ),
             default => sprintf(
                 '%d %% of what %s plays lies in the soloist’s range: other strings, fewer notes or less loudness leave it free.',
                 round(100 * $this->share),

@@ -19,6 +19,12 @@ final readonly class Sounding
         return $this->belowDb + $seat->gainDb(Instrument::Lead) - $seat->gainDb($this->part->instrument);
     }
 
+    /** Whether it comps, and is too loud for it. */
+    public function covers(): bool
+    {
+        return $this->part->instrument->isChordal() && $this->over() > 0;
+    }
+
     /** @return float dB that it is too loud by; 0 where it is not */
     public function over(): float
     {

@@ -23,7 +23,8 @@ final readonly class Soundings
 
     /** Notes of a chord share what a stroke gives: a strum of six strings is no six times as loud. */
     private const VOICES = [
-        'ring' => 3.0, 'short' => 3.0, 'palm-mute' => 4.0, 'chuck' => 8.0, 'ghost' => 8.0, 'bass' => 1.0, 'drum' => 1.5, 'keys' => 2.5, 'horn' => 2.5,
+        'ring' => 3.0, 'short' => 3.0, 'palm-mute' => 4.0, 'chuck' => 8.0, 'ghost' => 8.0,
+        'bass' => 1.0, 'drum' => 1.5, 'keys' => 2.5, 'horn' => 2.5,
     ];
 
     /** @param list<Sounding> $parts that sound at all */
@@ -38,7 +39,11 @@ final readonly class Soundings
         foreach ($heard->breakdown->parts as $part) {
             $power = self::power($heard, $part);
             if ($power !== null && $soloist > 0) {
-                $soundings[] = new Sounding($part, 10 * log10($soloist ** 2 / max(1e-9, $power)), self::ASKED[$kind->value] ?? self::ASKED['sung']);
+                $soundings[] = new Sounding(
+                    $part,
+                    10 * log10($soloist ** 2 / max(1e-9, $power)),
+                    self::ASKED[$kind->value] ?? self::ASKED['sung'],
+                );
             }
         }
 

@@ -14,7 +14,10 @@ final readonly class GuideTones
     /** @return list<int> pitch classes, the third first; root and fifth where the chord has neither */
     public static function of(ChordSymbol $chord): array
     {
-        $tones = array_filter([self::first($chord, self::THIRDS), self::first($chord, self::SEVENTHS)], static fn (?int $tone): bool => $tone !== null);
+        $tones = array_filter(
+            [self::first($chord, self::THIRDS), self::first($chord, self::SEVENTHS)],
+            static fn (?int $tone): bool => $tone !== null,
+        );
         $root = $chord->rootPitchClass();
         if (count($tones) < 2) {
             $tones[] = self::first($chord, [5]) ?? ($root + 7) % 12;

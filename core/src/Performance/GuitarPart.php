@@ -38,8 +38,14 @@ final readonly class GuitarPart
      *
      * @return list<PlayedStroke> in order of time; strokes over a silent place are left out
      */
-    public function play(Breakdown $breakdown, Course $course, TimeMap $map, array $voiced, array $spans, int $level = Levels::HIGHEST): array
-    {
+    public function play(
+        Breakdown $breakdown,
+        Course $course,
+        TimeMap $map,
+        array $voiced,
+        array $spans,
+        int $level = Levels::HIGHEST,
+    ): array {
         $part = $breakdown->guitar();
         $feel = $part->straight ? $map->straight() : $map;
         $clock = new ChordClock($course, self::changesOfLine($spans));

@@ -90,12 +90,11 @@ final readonly class RenderedBand
     /** @return array{held: int, fade: int} in samples; drums ring out by themselves */
     private function ending(Event $event): array
     {
+        $letGo = in_array($event->kind, [EventKind::Ring, EventKind::Keys, EventKind::Horn], true);
+
         return $event->part->instrument === Instrument::Drums
             ? ['held' => PHP_INT_MAX >> 1, 'fade' => 0]
-            : [
-                'held' => (int) round($event->dur * $this->rate),
-                'fade' => (int) ((in_array($event->kind, [EventKind::Ring, EventKind::Keys, EventKind::Horn], true) ? self::LET_GO : self::CHOKE) * $this->rate),
-            ];
+            : ['held' => (int) round($event->dur * $this->rate), 'fade' => (int) (($letGo ? self::LET_GO : self::CHOKE) * $this->rate)];
     }
 
     /**

@@ -109,5 +109,7 @@ it('has a rhythm of so many slots for every way and meter', function (Way $way):
 
 it('refuses a way that an instrument has not', function (): void {
     expect(static fn () => new BandPart('keys', Instrument::Keys, way: Way::Walking))
-        ->toThrow(static fn (WayMisplaced $problem) => expect([$problem->instrument, $problem->way])->toBe([Instrument::Keys, Way::Walking]));
+        ->toThrow(
+            static fn (WayMisplaced $problem) => expect([$problem->instrument, $problem->way])->toBe([Instrument::Keys, Way::Walking]),
+        );
 });

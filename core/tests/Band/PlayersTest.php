@@ -84,7 +84,8 @@ it('holds a bass note to the end of its dashes, and rests where nothing sounds',
 it('keeps the bass on the figure of a section\'s first chord', function (): void {
     $groove = Groove::named('four-walk');
     $course = courseOf('| C | F | N.C. | G7 |', $groove);
-    $notes = (new Bassist(new BandPart('bass', Instrument::Bass, groove: $groove, way: Way::Ostinato)))->play($course, throughout($course, $groove));
+    $part = new BandPart('bass', Instrument::Bass, groove: $groove, way: Way::Ostinato);
+    $notes = (new Bassist($part))->play($course, throughout($course, $groove));
 
     // Root, third, fifth and the half step below the root: of C in every bar where something sounds.
     expect(pitches($notes))->toBe([...[36, 40, 43, 35], ...[36, 40, 43, 35], ...[36, 40, 43, 35]]);
@@ -92,7 +93,10 @@ it('keeps the bass on the figure of a section\'s first chord', function (): void
 
 it('plays every sign of the drums in every bar, at its slot and in three loudnesses', function (string $slug): void {
     $groove = Groove::named($slug);
-    $notes = (new Drummer(new BandPart('drums', Instrument::Drums, groove: $groove)))->play(courseOf('| C | C |', $groove), throughout(courseOf('| C | C |', $groove), $groove));
+    $notes = (new Drummer(new BandPart('drums', Instrument::Drums, groove: $groove)))->play(
+        courseOf('| C | C |', $groove),
+        throughout(courseOf('| C | C |', $groove), $groove),
+    );
     $lines = [];
     foreach ($groove->drums as $drum => $signs) {
         $lines[Drum::named($drum)->value] = str_repeat('.', 2 * strlen($signs));

@@ -68,7 +68,9 @@ it('begins each chord on its bass, leads into the next by step, and never stands
             expect($line[$place])->not->toBe($line[$place - 1]);
         }
         if ($begins && $place > 1 && ! $beats[$place - 1][1]) {
-            expect(min(($line[$place] - $line[$place - 1] + 120) % 12, ($line[$place - 1] - $line[$place] + 120) % 12))->toBeLessThanOrEqual(2);
+            expect(
+                min(($line[$place] - $line[$place - 1] + 120) % 12, ($line[$place - 1] - $line[$place] + 120) % 12),
+            )->toBeLessThanOrEqual(2);
         }
     }
 })->with(['C7 . . . F9 . . . C7 . . . . . . . G7 . . . F9 . . . C7 . A7 . Dm7 . G7 .', 'E♭7 E♭9 A♭6 . D°7 . G7 . Cm7 . . .']);

@@ -136,7 +136,10 @@ it('carries fixed notes with the song, and lets go of those that another wording
     $song = (new FigureKeeper())->keep(quayside(), gull());
     $fixed = [new FixedNote(0, 0, 6, 5, 10), new FixedNote(0, 960, 5, 6, 23)];
     $placed = (new FigurePlacer())->place($song->with(played: []), new PlacedFigure(gull(), new Place('a', null, 0, 0), fixed: $fixed));
-    $frets = static fn (Breakdown $of): array => array_map(static fn (FixedNote $each): string => "{$each->string}:{$each->fret}", $of->played[0]->fixed);
+    $frets = static fn (Breakdown $of): array => array_map(
+        static fn (FixedNote $each): string => "{$each->string}:{$each->fret}",
+        $of->played[0]->fixed,
+    );
 
     expect($frets((new Transposer())->transpose($placed, Key::parse('E minor'))->breakdown))->toBe(['5:12'])
         ->and($frets((new FigureKeeper())->keep($placed, gull('1=6:5 2=4:2 (3) (4)'))))->toBe(['5:10'])
@@ -164,7 +167,12 @@ it('hands a stretch of one line over to the other, and back', function (string $
         '1=1:3 (trip) let=1:5 (2) trip=1:7 (let) 3=1:8 (4) / (1) (2) 3 4', 0, 2,
         ['(1) (2) 3=1:8 (4)', '1=1:3 (trip) let=1:5 (2) trip=1:7 (let) 3 4'],
     ],
-    'what both strike changes places' => ['1=1:3 2=1:5 (3) (4) / (1) 2=6:3 3=6:5 (4)', 1, 3, ['1=1:3 2=6:3 3=6:5 (4)', '(1) 2=1:5 (3) (4)']],
+    'what both strike changes places' => [
+        '1=1:3 2=1:5 (3) (4) / (1) 2=6:3 3=6:5 (4)',
+        1,
+        3,
+        ['1=1:3 2=6:3 3=6:5 (4)', '(1) 2=1:5 (3) (4)'],
+    ],
 ]);
 
 it('hands over no part of a beat that would leave halves and thirds in one, and nothing where there is one line', function (): void {
@@ -174,7 +182,7 @@ it('hands over no part of a beat that would leave halves and thirds in one, and 
         ->and(static fn () => (new LineExchanger())->exchange(gull(), 0, 960))->toThrow(FigureHasOneLine::class);
 });
 
-it('answers in the same rhythm and comes home, or after the one where there are strokes alone', function (string $call, string $answer): void {
+it('answers in the same rhythm and comes home, or after the one where strokes stand alone', function (string $call, string $answer): void {
     $neck = new Neck(Tuning::standard());
 
     expect(TypedFigure::write((new AnswerFigure($neck))->to(gull($call), 'f10')))->toBe([$answer]);
@@ -190,12 +198,17 @@ it('lays call and answer by turns over the chosen bars, and needs room for both'
 
     expect(array_map(static fn (PlacedFigure $each): array => [$each->at->bar, $each->figure->name, $each->passes], $placed->played))
         ->toBe([[0, 'gull', ['2']], [1, 'answer to gull', ['2']], [2, 'gull', ['2']]])
-        ->and((new AnswerPlacer())->place($placed, gull(), new Place('a', null, 0, 0), 2, '1')->figures)->toHaveCount(count($placed->figures))
+        ->and(
+            (new AnswerPlacer())->place($placed, gull(), new Place('a', null, 0, 0), 2, '1')->figures,
+        )->toHaveCount(count($placed->figures))
         ->and(static fn () => (new AnswerPlacer())->place($song, gull(), new Place('a', null, 0, 0), 1, '2'))
         ->toThrow(static fn (NoRoomForAnswer $problem) => expect([$problem->bars, $problem->needed])->toBe([1, 2]));
 });
 
-it('works at the strokes of a figure in place of the pattern, and keeps its notes by their order or tick', function (string $recounted, string $typed): void {
+it('works at the strokes of a figure in place of the pattern, and keeps its notes by their order or tick', function (
+    string $recounted,
+    string $typed,
+): void {
     $song = (new FigureKeeper())->keep(quayside(), gull('1=6:3 & 2=5:2 3=5:5 (4)'));
     $desk = Desk::of($song)->atFigure('f9');
     $changed = (new PatternChanger())->recount($desk, $recounted);

@@ -24,13 +24,23 @@ it('starts every genre word with a pattern, a groove and a tempo that go togethe
         ->and($profile->pattern->feel->ratio > 1.15)->toBe($profile->groove->style === Style::Swing)
         ->and($profile->word)->toMatch('/^[A-Z][a-z, -]+$/')
         ->and($profile->caution)->toMatch('/^[A-Z].+[.]$/');
-})->with(static fn (): array => array_map(static fn (GenreProfile $profile): array => [$profile], array_column(GenreProfile::all(), null, 'slug')));
+})->with(
+    static fn (): array => array_map(
+        static fn (GenreProfile $profile): array => [$profile],
+        array_column(GenreProfile::all(), null, 'slug'),
+    ),
+);
 
 it('knows what a word means', function (string $slug, string $word, string $pattern, string $groove, float $bpm): void {
     $profile = array_column(GenreProfile::all(), null, 'slug')[$slug];
 
     expect([$profile->word, $profile->pattern->slug, $profile->groove->slug, $profile->tempo->bpm])->toBe([$word, $pattern, $groove, $bpm]);
-})->with([['swing', 'Four to the bar', 'four-to-the-bar', 'four-walk', 138.0], ['slow-twelve', 'Slow twelve', 'slow-twelve', 'slow-twelve', 58.0]]);
+})->with(
+    [
+        ['swing', 'Four to the bar', 'four-to-the-bar', 'four-walk', 138.0],
+        ['slow-twelve', 'Slow twelve', 'slow-twelve', 'slow-twelve', 58.0],
+    ],
+);
 
 it('begins with a plain strum that leans on two and four, bass and drums along', function (): void {
     $blank = Beginning::blank();
@@ -61,7 +71,9 @@ it('begins with a band in which nobody is in the way', function (GenreProfile $p
     expect($timeline->seconds)->toEqualWithDelta(4 * $beats * 60 / $profile->tempo->bpm, 0.001)
         ->and($song->genre)->toBe($profile->word)
         ->and($song->lines[0]->company)->toBe($profile->company)
-        ->and((new BreakdownJson())->write((new BreakdownJson())->read((new BreakdownJson())->write($song))))->toEqual((new BreakdownJson())->write($song))
+        ->and(
+            (new BreakdownJson())->write((new BreakdownJson())->read((new BreakdownJson())->write($song))),
+        )->toEqual((new BreakdownJson())->write($song))
         ->and(array_map(
             static fn (Clash $clash): string => $clash->text,
             array_filter(
@@ -69,4 +81,9 @@ it('begins with a band in which nobody is in the way', function (GenreProfile $p
                 static fn (Clash $clash): bool => ! in_array($clash->kind, [ClashKind::RootDoubled, ClashKind::Mud], true),
             ),
         ))->toBe([]);
-})->with(static fn (): array => array_map(static fn (GenreProfile $profile): array => [$profile], array_column(GenreProfile::all(), null, 'slug')));
+})->with(
+    static fn (): array => array_map(
+        static fn (GenreProfile $profile): array => [$profile],
+        array_column(GenreProfile::all(), null, 'slug'),
+    ),
+);

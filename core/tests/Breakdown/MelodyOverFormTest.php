@@ -36,7 +36,12 @@ function melodySong(): Gravik\Breakdown\Breakdown
     ]]);
 }
 
-it('keeps a melody as figures that sound as it was harmonised, and lets held notes ring on', function (string $melody, int $bar, array $figures, array $first): void {
+it('keeps a melody as figures that sound as it was harmonised, and lets held notes ring on', function (
+    string $melody,
+    int $bar,
+    array $figures,
+    array $first,
+): void {
     $kept = (new MelodyKeeper())->keep(Desk::of(melodySong()), $melody, $bar);
     $harmonised = array_merge(...(new MelodyOverForm())->bars(melodySong(), $melody, $bar));
     $timeline = (new Performer())->perform($kept);

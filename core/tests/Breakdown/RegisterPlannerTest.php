@@ -22,7 +22,15 @@ use Gravik\Time\Meter;
 
 function slipway(string $typed = '1=6:3 2=5:2 3=5:5 4=6:3'): Figure
 {
-    return TypedFigure::read('f9', 'slipway', [$typed], Meter::parse('4/4'), ChordSymbol::parse('G7'), Key::parse('G major'), RelativeTo::Chord);
+    return TypedFigure::read(
+        'f9',
+        'slipway',
+        [$typed],
+        Meter::parse('4/4'),
+        ChordSymbol::parse('G7'),
+        Key::parse('G major'),
+        RelativeTo::Chord,
+    );
 }
 
 /** Four passes of G7 C7 D7, with the figure in every bar. */

@@ -7,6 +7,7 @@ use Gravik\Ensemble\Beside;
 use Gravik\Ensemble\BesideBar;
 use Gravik\Ensemble\Failure\NothingBeside;
 use Gravik\Ensemble\Heard;
+use Gravik\Ensemble\Likeness;
 use Gravik\Performance\Performer;
 
 /**
@@ -34,8 +35,8 @@ it('tells bar by bar whether two strike together, between one another or nearly 
     [$heard, $onsets] = besidePart('x.x.x.x.', ['x.x.x.x.', '.x.x.x.x', 'x.x.xx.x', '........'], $late);
     $beside = Beside::of($heard, $onsets);
 
-    expect(array_map(static fn (BesideBar $bar): string => $bar->words(), $beside->bars))
-        ->toBe(['together', 'interlocking', 'nearly alike', 'the guitar alone'])
+    expect(array_map(static fn (BesideBar $bar): Likeness => $bar->likeness(), $beside->bars))
+        ->toBe([Likeness::Together, Likeness::Interlocking, Likeness::NearlyAlike, Likeness::GuitarAlone])
         ->and($beside->offsetSeconds)->toEqualWithDelta($late, 0.004);
 })->with(['from the beginning' => [0.0], 'somewhere in a recording' => [2.37]]);
 
@@ -43,14 +44,15 @@ it('notes what is struck where a section ends, by both', function (): void {
     [$heard, $onsets] = besidePart('x.x.x.x.', ['x.......', 'x.......', 'x.......', '...x..xx']);
     $ends = Beside::of($heard, $onsets)->ends;
 
-    expect(array_map(static fn (BesideBar $bar): array => [$bar->bar, array_map($heard->slotWords(...), $bar->theirs), array_map($heard->slotWords(...), $bar->own)], $ends))
-        ->toBe([[3, ['2&', '4', '4&'], ['1', '2', '3', '4']]]);
+    expect($ends)->toHaveCount(1)->and($ends[0]->bar)->toBe(3)
+        ->and(array_map($heard->slotWords(...), $ends[0]->theirs))->toBe(['2&', '4', '4&'])
+        ->and(array_map($heard->slotWords(...), $ends[0]->own))->toBe(['1', '2', '3', '4']);
 });
 
 it('proposes to hold back where the two blur, and to leave a unison alone', function (array $bars, Role $role): void {
     [$heard, $onsets] = besidePart('x.x.x.x.', $bars);
 
-    expect(array_map(static fn (array $each): Role => $each[1], Beside::of($heard, $onsets)->proposals($heard)))->toBe([$role]);
+    expect(array_column(Beside::of($heard, $onsets)->proposals($heard), 'role'))->toBe([$role]);
 })->with([
     'blurred' => [['x.x.xx..', 'x.x.x.xx', 'x.xx..x.', 'x.x.x.x.'], Role::Passive],
     'together' => [['x.x.x.x.', 'x.x.x.x.', 'x.x.x.x.', '.x.....x'], Role::Unison],

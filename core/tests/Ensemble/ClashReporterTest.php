@@ -20,9 +20,22 @@ use Gravik\Tests\Support\Examples;
  * @param list<array<string, mixed>>  $more  parts
  * @param array<string, mixed>        $fields of the document
  */
-function bandSong(array $roles = [], array $more = [], string $groove = 'four-walk', array $fields = [], string $strokes = 'x.x.x.x.', string $company = 'with-bass'): Breakdown
-{
-    $part = static fn (string $id, array $told = []): array => ['id' => $id, 'instrument' => $id, 'level' => 0.8, 'offsetMs' => 0, 'straight' => false, ...$told];
+function bandSong(
+    array $roles = [],
+    array $more = [],
+    string $groove = 'four-walk',
+    array $fields = [],
+    string $strokes = 'x.x.x.x.',
+    string $company = 'with-bass',
+): Breakdown {
+    $part = static fn (string $id, array $told = []): array => [
+        'id' => $id,
+        'instrument' => $id,
+        'level' => 0.8,
+        'offsetMs' => 0,
+        'straight' => false,
+        ...$told,
+    ];
 
     return (new BreakdownJson())->read($fields + [
         'start' => ['key' => 'C major', 'meter' => '4/4', 'tempo' => 132, 'feel' => Examples::swing(2)],
@@ -37,7 +50,14 @@ function bandSong(array $roles = [], array $more = [], string $groove = 'four-wa
         )]],
         'lines' => [['id' => 'low', 'name' => '', 'company' => $company, 'pins' => []]],
         'figures' => [], 'moves' => [], 'placed' => [], 'cells' => [],
-        'patterns' => [['id' => 'p1', 'name' => '', 'meter' => '4/4', 'school' => 'all-down'] + (new PatternJson())->write(Examples::pattern($strokes))],
+        'patterns' => [
+            [
+                'id' => 'p1',
+                'name' => '',
+                'meter' => '4/4',
+                'school' => 'all-down',
+            ] + (new PatternJson())->write(Examples::pattern($strokes)),
+        ],
     ] + Examples::full());
 }
 
@@ -51,6 +71,15 @@ function keysPart(array $told = []): array
 function leadPart(string $plays, float $level = 0.8): array
 {
     return ['id' => 'lead', 'instrument' => 'lead', 'level' => $level, 'offsetMs' => 0, 'straight' => false, 'plays' => $plays];
+}
+
+/** @param list<?int> $frets of the G7 in bar 2 */
+function pinnedSong(array $frets): Breakdown
+{
+    $at = ['section' => 'a', 'ending' => null, 'bar' => 1, 'tick' => 0];
+    $pins = [['at' => $at, 'symbol' => 'G7', 'frets' => $frets]];
+
+    return bandSong(company: 'alone', fields: ['lines' => [['id' => 'low', 'name' => '', 'company' => 'alone', 'pins' => $pins]]]);
 }
 
 function clashesOf(Breakdown $song): ClashReport
@@ -67,18 +96,37 @@ function ofKind(ClashReport $report, ClashKind $kind): array
 $songs = [
     'two lead' => [ClashKind::TwoLead, fn () => bandSong([], [keysPart()]), 'both comp actively from bar 1'],
     'nearly alike' => [ClashKind::NearlyAlike, fn () => bandSong([], [keysPart()], strokes: 'x..x..x.'), 'share'],
-    'colours' => [ClashKind::Colours, fn () => bandSong(['guitar' => 'four'], [keysPart()], fields: ['sections' => [['id' => 'a', 'name' => 'A', 'line' => '| Dm9 | G13 | C69 | A7♭9 |']]]), 'still plays'],
-    'mud' => [ClashKind::Mud, fn () => bandSong([], [], company: 'alone', fields: ['lines' => [['id' => 'low', 'name' => '', 'company' => 'alone', 'pins' => [
-        ['at' => ['section' => 'a', 'ending' => null, 'bar' => 1, 'tick' => 0], 'symbol' => 'G7', 'frets' => [3, 2, 0, 0, 0, 1]],
-    ]]]]), 'turns to mud'],
-    'the root doubled' => [ClashKind::RootDoubled, fn () => bandSong([], [], company: 'alone', fields: ['lines' => [['id' => 'low', 'name' => '', 'company' => 'alone', 'pins' => [
-        ['at' => ['section' => 'a', 'ending' => null, 'bar' => 1, 'tick' => 0], 'symbol' => 'G7', 'frets' => [3, null, 3, 4, null, null]],
-    ]]]]), 'doubles the bass on the root of G7'],
+    'colours' => [
+        ClashKind::Colours,
+        fn () => bandSong(
+            ['guitar' => 'four'],
+            [keysPart()],
+            fields: ['sections' => [['id' => 'a', 'name' => 'A', 'line' => '| Dm9 | G13 | C69 | A7♭9 |']]],
+        ),
+        'still plays',
+    ],
+    'mud' => [ClashKind::Mud, fn () => pinnedSong([3, 2, 0, 0, 0, 1]), 'turns to mud'],
+    'the root doubled' => [ClashKind::RootDoubled, fn () => pinnedSong([3, null, 3, 4, null, null]), 'doubles the bass on the root of G7'],
     'one octave' => [ClashKind::SameOctave, fn () => bandSong(['guitar' => 'four'], [keysPart(['register' => [50, 66]])]), 'one octave'],
-    'four outside swing' => [ClashKind::FourOutsideSwing, fn () => bandSong(['guitar' => 'four'], groove: 'sixteenth-funk'), 'belongs to swing'],
-    'the wrong leader' => [ClashKind::WrongLeader, fn () => bandSong(['guitar' => 'passive'], [keysPart()], 'lantern-bossa'), 'The keys alone lead'],
+    'four outside swing' => [
+        ClashKind::FourOutsideSwing,
+        fn () => bandSong(['guitar' => 'four'], groove: 'sixteenth-funk'),
+        'belongs to swing',
+    ],
+    'the wrong leader' => [
+        ClashKind::WrongLeader,
+        fn () => bandSong(['guitar' => 'passive'], [keysPart()], 'lantern-bossa'),
+        'The keys alone lead',
+    ],
     'too loud' => [ClashKind::TooLoud, fn () => bandSong([], [leadPart('plucked', 0.4)]), 'below the soloist'],
-    'kicks apart' => [ClashKind::KicksApart, fn () => bandSong(['guitar' => 'unison'], [['id' => 'horns', 'instrument' => 'horns', 'level' => 0.6, 'offsetMs' => 0, 'straight' => false]]), 'stand alone'],
+    'kicks apart' => [
+        ClashKind::KicksApart,
+        fn () => bandSong(
+            ['guitar' => 'unison'],
+            [['id' => 'horns', 'instrument' => 'horns', 'level' => 0.6, 'offsetMs' => 0, 'straight' => false]],
+        ),
+        'stand alone',
+    ],
     'a fill under the singing' => [ClashKind::FillUnderSinging, fn () => bandSong([], [], fields: [
         'sections' => [['id' => 'a', 'name' => 'A', 'line' => '| Dm7 | G7 | C6 | A7 |', 'words' => [['bar' => 1, 'text' => 'the tide']]]],
         'figures' => [['name' => 'gull', 'nickname' => '', 'meter' => '4/4'] + Examples::full()['figures'][0]],
@@ -86,7 +134,11 @@ $songs = [
     ]), 'under “the tide”'],
 ];
 
-it('finds who is in whose way, and every repair that it offers takes it away', function (ClashKind $kind, Closure $song, string $says): void {
+it('finds who is in whose way, and every repair that it offers takes it away', function (
+    ClashKind $kind,
+    Closure $song,
+    string $says,
+): void {
     $found = ofKind(clashesOf($song()), $kind);
 
     expect($found)->not->toBe([])->and($found[0]->text)->toContain($says)->and($found[0]->mends)->not->toBe([]);
@@ -141,7 +193,10 @@ it('counts what two rhythms share', function (array $one, array $other, float $s
 ]);
 
 it('puts the worst first', function (): void {
-    $severities = array_map(static fn (Clash $clash): float => $clash->severity, clashesOf(bandSong(['guitar' => 'active'], [keysPart(), leadPart('plucked', 0.4)]))->clashes);
+    $severities = array_map(
+        static fn (Clash $clash): float => $clash->severity,
+        clashesOf(bandSong(['guitar' => 'active'], [keysPart(), leadPart('plucked', 0.4)]))->clashes,
+    );
     $sorted = $severities;
     rsort($sorted);
 

@@ -23,7 +23,13 @@ function advised(Breakdown $song, Support $support = Support::SmallGroup): array
 function ledBy(string ...$leads): array
 {
     return ['passes' => array_map(
-        static fn (string $lead, int $number): array => ['id' => (string) ($number + 1), 'name' => '', 'notes' => '', 'lead' => $lead, 'cells' => []],
+        static fn (string $lead, int $number): array => [
+            'id' => (string) ($number + 1),
+            'name' => '',
+            'notes' => '',
+            'lead' => $lead,
+            'cells' => [],
+        ],
         $leads,
         array_keys($leads),
     )];

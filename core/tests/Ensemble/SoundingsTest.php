@@ -24,7 +24,12 @@ it('hears the guitar three times as near from its own chair, and everybody else 
         ->and(array_diff_key($chair, ['guitar' => 0]))->toEqualWithDelta(array_diff_key($room, ['guitar' => 0]), 1e-9);
 });
 
-it('tells how much of the guitar lies where the soloist is at home', function (array $register, float $least, float $most, string $says): void {
+it('tells how much of the guitar lies where the soloist is at home', function (
+    array $register,
+    float $least,
+    float $most,
+    string $says,
+): void {
     $lead = ['id' => 'lead', 'instrument' => 'lead', 'level' => 1.0, 'offsetMs' => 0, 'straight' => false, 'register' => $register];
     $song = bandSong(more: [$lead]);
     $shared = SharedRange::all(new Heard($song, (new Performer())->perform($song)));

@@ -29,8 +29,11 @@ function firstByTick(array $events): array
     return $first;
 }
 
-it('strikes with the guitar where a part is in unison with it, swung alike, and neither on its ghosts nor its chucks', function (string $part): void {
-    $sounding = array_filter(unisonEvents('guitar'), static fn (Event $event): bool => ! in_array($event->kind, [EventKind::Chuck, EventKind::Ghost], true));
+it('strikes with the guitar in unison, swung alike, and neither on its ghosts nor its chucks', function (string $part): void {
+    $sounding = array_filter(
+        unisonEvents('guitar'),
+        static fn (Event $event): bool => ! in_array($event->kind, [EventKind::Chuck, EventKind::Ghost], true),
+    );
     $with = array_filter(unisonEvents($part), static fn (Event $event): bool => $part !== 'drums' || $event->pitch === Drum::Kick->value);
 
     expect(firstByTick($with))->toBe(firstByTick($sounding))->and(count(firstByTick($sounding)))->toBe(12);

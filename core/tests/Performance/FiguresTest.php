@@ -113,7 +113,14 @@ it('reads what it writes', function (string $typed): void {
     $line = FigureLine::parse([$typed], Meter::parse('4/4'));
 
     expect(FigureLine::write($line->pattern, 0, $line->notes[0]))->toBe($typed);
-})->with(['1=5:3 (&) 2=4:2+3:2 &! 3=4:5h7 (&) (4) &=2:3b5', '1 2 3 4', '1=1:0p0 (2) (3) (4) | (1) (2) 3x (4)', '1=2:8b10 2=2:8B10 3=2:8B10 4=2:8r10']);
+})->with(
+    [
+        '1=5:3 (&) 2=4:2+3:2 &! 3=4:5h7 (&) (4) &=2:3b5',
+        '1 2 3 4',
+        '1=1:0p0 (2) (3) (4) | (1) (2) 3x (4)',
+        '1=2:8b10 2=2:8B10 3=2:8B10 4=2:8r10',
+    ],
+);
 
 it('says where a note cannot be read', function (string $typed, int $at): void {
     try {

@@ -11,7 +11,9 @@ it('spreads notes without a rhythm evenly over bars that can be counted', functi
     $line = (new FigureRhythm(Meter::parse($meter)))->counted($typed);
 
     expect($line)->toBe($counted)
-        ->and(FigureLine::parse([$typed], Meter::parse($meter))->notes)->toEqual(FigureLine::parse([$counted], Meter::parse($meter))->notes);
+        ->and(FigureLine::parse([$typed], Meter::parse($meter))->notes)->toEqual(
+            FigureLine::parse([$counted], Meter::parse($meter))->notes,
+        );
 })->with([
     'half a bar' => ['6:3 5:0+4:2 5:2h4', '4/4', '1=6:3 &=5:0+4:2 2=5:2h4 (&) (3) (&) (4) (&)'],
     'into a second bar' => ['6:3 6:5 | 5:3 5:5 4:3', '2/4', '1=6:3 &=6:5 2=5:3 &=5:5 | 1=4:3 (&) (2) (&)'],

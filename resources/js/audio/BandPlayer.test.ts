@@ -186,7 +186,7 @@ describe('playing', () => {
 
   it('plays every part as loud as it is heard from a seat', async () => {
     player.setTimeline(timelineAt(120))
-    player.set({ countInBars: 0, gainsDb: { drums: -20 } })
+    player.set({ countInBars: 0, heardFrom: { seat: 'far', gainsDb: { drums: -20 } } })
     await player.start()
     runTo(2)
     const loudest = (part: string) =>

@@ -18,8 +18,8 @@ export type PartName = TimedEvent['part']
 export type PlayerState = {
   status: 'stopped' | 'counting' | 'playing'
   muted: Record<PartName, boolean>
-  /** dB a part is louder by where it is heard from than in the mix */
-  gainsDb: Partial<Record<PartName, number>>
+  /** a seat, and the dB by which each part is louder there than in the mix; null: the mix as it is */
+  heardFrom: { seat: string; gainsDb: Partial<Record<PartName, number>> } | null
   /** beats of the bar that click, from 0 */
   clickOn: number[]
   /** the middle of every beat clicks, as the feel leans */
@@ -58,7 +58,7 @@ export class BandPlayer {
   private state: PlayerState = {
     status: 'stopped',
     muted: { drums: false, bass: false, guitar: false, keys: false, horns: false, lead: false },
-    gainsDb: {},
+    heardFrom: null,
     clickOn: [],
     clickOffBeats: false,
     clickRests: null,
@@ -283,7 +283,7 @@ export class BandPlayer {
   }
 
   private fromHere(event: TimedEvent): TimedEvent {
-    const gain = this.state.gainsDb[event.part] ?? 0
+    const gain = this.state.heardFrom?.gainsDb[event.part] ?? 0
     return gain === 0 ? event : { ...event, velocity: event.velocity * 10 ** (gain / 20) }
   }
 

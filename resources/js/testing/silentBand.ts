@@ -3,7 +3,7 @@ import { vi } from 'vitest'
 const stopped = {
   status: 'stopped',
   muted: { drums: false, bass: false, guitar: false, keys: false, horns: false, lead: false },
-  gainsDb: {},
+  heardFrom: null,
 }
 
 /** In place of the page's band, which needs a worker and an audio clock. */

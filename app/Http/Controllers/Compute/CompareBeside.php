@@ -16,7 +16,9 @@ use OpenApi\Attributes as OA;
 
 final class CompareBeside extends Controller
 {
-    #[OA\Post(path: '/api/compute/beside', summary: 'Another\'s part beside the guitar\'s, bar by bar, and what both strike where a section ends',
+    #[OA\Post(
+        path: '/api/compute/beside',
+        summary: 'Another\'s part beside the guitar\'s, bar by bar, and what both strike where a section ends',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document', 'onsets'], properties: [
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'tempo', type: 'number', nullable: true),

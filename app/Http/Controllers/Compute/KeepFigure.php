@@ -38,7 +38,12 @@ final class KeepFigure extends Controller
             type: 'integer',
             nullable: true,
         ),
-        new OA\Property(property: 'fixed', description: 'notes whose place is chosen', type: 'array', items: new OA\Items(ref: '#/components/schemas/FixedNote')),
+        new OA\Property(
+            property: 'fixed',
+            description: 'notes whose place is chosen',
+            type: 'array',
+            items: new OA\Items(ref: '#/components/schemas/FixedNote'),
+        ),
     ])), responses: [new OA\Response(
         response: 200,
         description: 'computed',

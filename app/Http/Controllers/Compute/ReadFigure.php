@@ -35,13 +35,22 @@ final class ReadFigure extends Controller
             type: 'integer',
             nullable: true,
         ),
-        new OA\Property(property: 'fixed', description: 'notes whose place is chosen', type: 'array', items: new OA\Items(ref: '#/components/schemas/FixedNote')),
+        new OA\Property(
+            property: 'fixed',
+            description: 'notes whose place is chosen',
+            type: 'array',
+            items: new OA\Items(ref: '#/components/schemas/FixedNote'),
+        ),
         new OA\Property(property: 'rhythm', description: 'counted, that the first line gets', type: 'string', nullable: true),
         new OA\Property(property: 'punctuate', description: 'whether the second line puts chords where the first rests', type: 'boolean'),
-        new OA\Property(property: 'exchange', description: 'ticks between which the lines change places', required: ['from', 'until'], properties: [
-            new OA\Property(property: 'from', type: 'integer'),
-            new OA\Property(property: 'until', type: 'integer'),
-        ], type: 'object', nullable: true),
+        new OA\Property(
+            property: 'exchange',
+            description: 'ticks between which the lines change places',
+            required: ['from', 'until'],
+            properties: [new OA\Property(property: 'from', type: 'integer'), new OA\Property(property: 'until', type: 'integer')],
+            type: 'object',
+            nullable: true,
+        ),
     ])), responses: [new OA\Response(
         response: 200,
         description: 'computed',

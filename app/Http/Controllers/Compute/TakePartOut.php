@@ -24,6 +24,8 @@ final class TakePartOut extends Controller
     )])]
     public function __invoke(DocumentRequest $request, BreakdownJson $json): JsonResponse
     {
-        return new JsonResponse(['document' => $json->write((new PartSetter())->remove($request->breakdown(), $request->named('part') ?? ''))]);
+        $without = (new PartSetter())->remove($request->breakdown(), $request->named('part') ?? '');
+
+        return new JsonResponse(['document' => $json->write($without)]);
     }
 }

@@ -17,7 +17,9 @@ final class KeepProfile extends Controller
 {
     private const MOST = 100;
 
-    #[OA\Post(path: '/api/profiles', summary: 'Keep what a place of a breakdown plays as a genre word of your own; the same word again replaces it',
+    #[OA\Post(
+        path: '/api/profiles',
+        summary: 'Keep what a place of a breakdown plays as a genre word of your own; the same word again replaces it',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document', 'name'], properties: [
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'pass', type: 'string', nullable: true),

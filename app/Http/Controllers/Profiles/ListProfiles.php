@@ -20,7 +20,11 @@ final class ListProfiles extends Controller
     )])]
     public function __invoke(Request $request): JsonResponse
     {
-        $kept = KeptProfile::query()->where('owner_id', $this->user($request)->id)->get()->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)->values();
+        $kept = KeptProfile::query()
+            ->where('owner_id', $this->user($request)->id)
+            ->get()
+            ->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)
+            ->values();
 
         return new JsonResponse($kept->map(ProfileResource::of(...))->all());
     }

@@ -13,7 +13,10 @@ use Gravik\Neck\Melody\FigureMover;
 use Gravik\Neck\Melody\RiffNote;
 use Gravik\Neck\Neck;
 
-/** Frets the figures of a song anew for another neck, so that they sound as they did; what that neck has not is left out, what was fixed is free. */
+/**
+ * Frets the figures of a song anew for another neck, so that they sound as they did; what that neck has not is left out, what
+ * was fixed is free.
+ */
 final readonly class FigureFitter
 {
     /** @param ?non-empty-list<VoicingLine> $lines of grips that the neck has; those there are where null */
@@ -28,7 +31,10 @@ final readonly class FigureFitter
             neck: $neck,
             lines: $lines,
             figures: array_values($fitted),
-            played: array_map(static fn (PlacedFigure $each): PlacedFigure => $each->unfixed()->of($fitted[$each->figure->id]), $breakdown->played),
+            played: array_map(
+                static fn (PlacedFigure $each): PlacedFigure => $each->unfixed()->of($fitted[$each->figure->id]),
+                $breakdown->played,
+            ),
         );
     }
 

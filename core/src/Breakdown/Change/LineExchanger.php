@@ -42,7 +42,10 @@ final readonly class LineExchanger
             ksort($strokes);
             $strokes = array_values($strokes);
             $made[] = new Stream($streams[$line]->name, array_map(static fn (array $each): Stroke => $each[0], $strokes));
-            $notes[] = array_filter(array_map(static fn (array $each): array => $each[1], $strokes), static fn (array $own): bool => $own !== []);
+            $notes[] = array_filter(
+                array_map(static fn (array $each): array => $each[1], $strokes),
+                static fn (array $own): bool => $own !== [],
+            );
         }
         $exchanged = new Figure(
             $figure->id,

@@ -12,7 +12,12 @@ final class MelodyTooDense extends BreakdownNotValid
     public function __construct(public readonly int $bar, public readonly int $notes, public readonly int $most)
     {
         parent::__construct(
-            sprintf('Bar %d of the melody has %d notes, and at most %d can be counted in it. Spread it over more bars.', $bar + 1, $notes, $most),
+            sprintf(
+                'Bar %d of the melody has %d notes, and at most %d can be counted in it. Spread it over more bars.',
+                $bar + 1,
+                $notes,
+                $most,
+            ),
             '',
         );
     }

@@ -11,6 +11,8 @@ final class NicknameTooLong extends ChartException
 {
     public function __construct(public readonly string $nickname, public readonly int $longest)
     {
-        parent::__construct(sprintf('"%s" is too long for a nickname: a grip is called by at most %d characters.', Quote::short($nickname), $longest));
+        parent::__construct(
+            sprintf('"%s" is too long for a nickname: a grip is called by at most %d characters.', Quote::short($nickname), $longest),
+        );
     }
 }

@@ -65,7 +65,10 @@ final readonly class Colours implements Check
             [$part->id],
             $bars,
             array_keys($coloured),
-            [new Mend('Guide tones alone', static fn (): Breakdown => $heard->inRole($part, Role::Passive, $bars[0])), new Mend('Lay it out', static fn (): Breakdown => $heard->inRole($part, Role::Out, $bars[0]))],
+            [
+                new Mend('Guide tones alone', static fn (): Breakdown => $heard->inRole($part, Role::Passive, $bars[0])),
+                new Mend('Lay it out', static fn (): Breakdown => $heard->inRole($part, Role::Out, $bars[0])),
+            ],
         );
     }
 

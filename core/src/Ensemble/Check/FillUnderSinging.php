@@ -55,7 +55,12 @@ final readonly class FillUnderSinging implements Check
                     [$heard->breakdown->guitar()->id],
                     $bars,
                     [],
-                    [new Mend('Leave the fill out there', static fn (): Breakdown => (new FigurePlacer())->clear($heard->breakdown, $placed->at, [$pass]))],
+                    [
+                        new Mend(
+                            'Leave the fill out there',
+                            static fn (): Breakdown => (new FigurePlacer())->clear($heard->breakdown, $placed->at, [$pass]),
+                        ),
+                    ],
                 );
             }
         }

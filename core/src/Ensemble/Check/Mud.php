@@ -83,7 +83,12 @@ final readonly class Mud implements Check
 
         return $part->instrument === Instrument::Guitar || $register === null
             ? [new Mend('Leave the low strings to the bass', static fn (): Breakdown => $heard->guitarOn(self::LOW_STRINGS, $bar))]
-            : [new Mend('Move '.Heard::name($part).' up', static fn (): Breakdown => $heard->with($part->with(register: $register->raised(self::UP))))];
+            : [
+                new Mend(
+                    'Move '.Heard::name($part).' up',
+                    static fn (): Breakdown => $heard->with($part->with(register: $register->raised(self::UP))),
+                ),
+            ];
     }
 
     /**

@@ -34,8 +34,9 @@ final readonly class NearlyAlike implements Check
         $clashes = [];
         foreach ($parts as $number => $one) {
             foreach (array_slice($parts, $number + 1) as $other) {
-                $moves = static fn (int $bar): bool => $heard->role($one, $bar) !== Role::Passive && $heard->role($other, $bar) !== Role::Passive;
-                $blurred = static fn (int $bar): bool => $moves($bar) && Overlap::of($heard->onsets($one, $bar), $heard->onsets($other, $bar))->isBlur();
+                $roles = static fn (int $bar): array => [$heard->role($one, $bar), $heard->role($other, $bar)];
+                $rhythms = static fn (int $bar): Overlap => Overlap::of($heard->onsets($one, $bar), $heard->onsets($other, $bar));
+                $blurred = static fn (int $bar): bool => ! in_array(Role::Passive, $roles($bar), true) && $rhythms($bar)->isBlur();
                 foreach ($heard->visitsWhere($blurred) as $bars) {
                     $clashes[] = $this->clash($heard, $one, $other, $bars);
                 }

@@ -70,7 +70,10 @@ final readonly class RootDoubled implements Check
 
         return $part->instrument === Instrument::Guitar || $register === null
             ? new Mend('Leave the root to the bass', static fn (): Breakdown => $heard->guitarIn(Company::WithBass, $bar))
-            : new Mend('Move '.Heard::name($part).' up an octave', static fn (): Breakdown => $heard->with($part->with(register: $register->raised(self::UP))));
+            : new Mend(
+                'Move '.Heard::name($part).' up an octave',
+                static fn (): Breakdown => $heard->with($part->with(register: $register->raised(self::UP))),
+            );
     }
 
     /** @return list<int> ticks */

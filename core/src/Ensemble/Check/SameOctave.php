@@ -57,7 +57,9 @@ final readonly class SameOctave implements Check
                 $bars,
                 [],
                 $register === null ? [] : [new Mend(
-                    $up ? 'Move the keys up an octave' : 'Move the keys down an octave', static fn (): Breakdown => $heard->with($keys->with(register: $register->raised($up ? 12 : -12))))],
+                    $up ? 'Move the keys up an octave' : 'Move the keys down an octave',
+                    static fn (): Breakdown => $heard->with($keys->with(register: $register->raised($up ? 12 : -12))),
+                )],
             );
         }, $heard->visitsWhere($close));
     }
@@ -73,7 +75,10 @@ final readonly class SameOctave implements Check
     /** @param list<Event> $events */
     private static function middle(array $events): ?float
     {
-        $pitches = array_filter(array_map(static fn (Event $event): ?int => $event->pitch, $events), static fn (?int $pitch): bool => $pitch !== null);
+        $pitches = array_filter(
+            array_map(static fn (Event $event): ?int => $event->pitch, $events),
+            static fn (?int $pitch): bool => $pitch !== null,
+        );
 
         return $pitches === [] ? null : array_sum($pitches) / count($pitches);
     }

@@ -36,7 +36,7 @@ final readonly class TooLoud implements Check
         $soundings = Soundings::of($heard);
         $clashes = [];
         foreach ($soundings->parts as $sounding) {
-            if ($sounding->part->instrument->isChordal() && $sounding->over() > 0) {
+            if ($sounding->covers()) {
                 $clashes[] = $this->clash($heard, $soundings, $sounding);
             }
         }
@@ -64,7 +64,12 @@ final readonly class TooLoud implements Check
             [$sounding->part->id],
             self::barsOf($heard, $sounding->part),
             [],
-            [new Mend(sprintf('Turn %s down by %.1f dB', Heard::name($sounding->part), $by), static fn (): Breakdown => $heard->with($softer))],
+            [
+                new Mend(
+                    sprintf('Turn %s down by %.1f dB', Heard::name($sounding->part), $by),
+                    static fn (): Breakdown => $heard->with($softer),
+                ),
+            ],
         );
     }
 

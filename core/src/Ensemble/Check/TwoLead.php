@@ -31,10 +31,9 @@ final readonly class TwoLead implements Check
 
     public function find(Heard $heard): array
     {
-        $parts = $heard->chordal();
         $leads = static fn (int $bar): bool => count(array_filter(
-            $parts,
-            static fn (BandPart $part): bool => $heard->role($part, $bar)->leads() && $heard->in($part, $bar) !== [],
+            $heard->leading($bar),
+            static fn (BandPart $part): bool => $heard->in($part, $bar) !== [],
         )) > 1;
 
         return array_map(fn (array $bars): Clash => $this->clash($heard, $bars), $heard->visitsWhere($leads));
@@ -44,8 +43,9 @@ final readonly class TwoLead implements Check
     private function clash(Heard $heard, array $bars): Clash
     {
         $guitarLeads = $heard->style($bars[0])->guitarLeads();
-        $parts = array_values(array_filter($heard->chordal(), static fn (BandPart $part): bool => $heard->role($part, $bars[0])->leads()));
-        usort($parts, static fn (BandPart $a, BandPart $b): int => ($guitarLeads ? -1 : 1) * (($b->instrument === Instrument::Guitar) <=> ($a->instrument === Instrument::Guitar)));
+        $parts = $heard->leading($bars[0]);
+        $yields = static fn (BandPart $part): bool => ($part->instrument === Instrument::Guitar) !== $guitarLeads;
+        usort($parts, static fn (BandPart $a, BandPart $b): int => $yields($a) <=> $yields($b));
         $other = $parts[count($parts) - 1];
         $name = Heard::name($other);
 
@@ -63,7 +63,10 @@ final readonly class TwoLead implements Check
             [],
             [
                 new Mend("Let {$name} hold back", static fn (): Breakdown => $heard->inRole($other, Role::Passive, $bars[0])),
-                new Mend('Let '.Heard::name($parts[0]).' hold back', static fn (): Breakdown => $heard->inRole($parts[0], Role::Passive, $bars[0])),
+                new Mend(
+                    'Let '.Heard::name($parts[0]).' hold back',
+                    static fn (): Breakdown => $heard->inRole($parts[0], Role::Passive, $bars[0]),
+                ),
                 new Mend("Lay {$name} out", static fn (): Breakdown => $heard->inRole($other, Role::Out, $bars[0])),
             ],
         );

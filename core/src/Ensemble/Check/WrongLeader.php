@@ -44,7 +44,11 @@ final readonly class WrongLeader implements Check
         return array_map(function (array $bars) use ($heard, $keys, $guitar): Clash {
             return new Clash(
                 $this->kind(),
-                sprintf('The keys alone lead from %s, in %s, where the guitar usually does.', $heard->barWords($bars[0]), $heard->style($bars[0])->words()),
+                sprintf(
+                    'The keys alone lead from %s, in %s, where the guitar usually does.',
+                    $heard->barWords($bars[0]),
+                    $heard->style($bars[0])->words(),
+                ),
                 self::SEVERITY,
                 [$keys->id, $guitar->id],
                 $bars,

@@ -11,7 +11,8 @@ final class NoStepwiseBass extends NeckException
     public function __construct()
     {
         parent::__construct(
-            'The bass cannot go by steps through all of these chords. Let the bass go free, widen the frets, or let the grips leave out more.',
+            'The bass cannot go by steps through all of these chords. '
+            .'Let the bass go free, widen the frets, or let the grips leave out more.',
         );
     }
 }

@@ -48,8 +48,15 @@ final readonly class FigureMover
      *
      * @return list<list<?RiffNote>>
      */
-    public function overChord(array $steps, ChordSymbol $from, ChordSymbol $to, int $octaves, int $near, array $fixed = [], bool $follows = true): array
-    {
+    public function overChord(
+        array $steps,
+        ChordSymbol $from,
+        ChordSymbol $to,
+        int $octaves,
+        int $near,
+        array $fixed = [],
+        bool $follows = true,
+    ): array {
         $by = ($to->rootPitchClass() - $from->rootPitchClass() + 18) % 12 - 6;
 
         return $this->nearest(array_map(

@@ -184,8 +184,17 @@ final class FigureStrokes
      * @param list<?RiffNote>  $laid  where they are played; null for one that lies nowhere
      * @param int              $next  ticks to the next stroke of the line, as long as a note sounds unless it says otherwise
      */
-    private function own(Stroke $stroke, array $typed, array $laid, Span $span, int $chord, int $tick, int $next, FigureTick $of, int $line): ?PlayedStroke
-    {
+    private function own(
+        Stroke $stroke,
+        array $typed,
+        array $laid,
+        Span $span,
+        int $chord,
+        int $tick,
+        int $next,
+        FigureTick $of,
+        int $line,
+    ): ?PlayedStroke {
         $open = $this->breakdown->neck->openMidi();
         $frets = array_fill(0, count($open), null);
         $ornaments = [];
@@ -262,9 +271,18 @@ final class FigureStrokes
     /** @return list<array<int, list<?RiffNote>>> by stream and stroke */
     private function laidOut(PlacedFigure $placed, ChordSymbol $chord, Key $key, int $near): array
     {
-        $asked = implode(' ', [$placed->figure->id, $chord->text(), $key->text(), $placed->near === null ? 'grip' : 'hand', $near, $placed->octave, serialize($placed->fixed)]);
+        $from = $placed->near === null ? 'grip' : 'hand';
+        $asked = [$placed->figure->id, $chord->text(), $key->text(), $from, $near, $placed->octave, serialize($placed->fixed)];
 
-        return $this->laid[$asked] ??= $this->layout->of($placed->figure, $chord, $key, $placed->octave, $near, $placed->fixed, $placed->near === null);
+        return $this->laid[implode(' ', $asked)] ??= $this->layout->of(
+            $placed->figure,
+            $chord,
+            $key,
+            $placed->octave,
+            $near,
+            $placed->fixed,
+            $placed->near === null,
+        );
     }
 
     private function gripOf(Span $span, int $chord): Voicing

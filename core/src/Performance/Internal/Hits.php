@@ -32,7 +32,13 @@ final readonly class Hits
             $stroke = $played->stroke;
             if (! $stroke->isDead() && $stroke->articulation !== Articulation::Ghost) {
                 $until = min($ticks[$place[$played->tick] + 1] ?? PHP_INT_MAX, $course->bars[$played->bar]->until());
-                $hits[$played->bar][$played->tick] ??= new Hit($played->tick, $until, $stroke->division, $played->chord, $stroke->accent > 1);
+                $hits[$played->bar][$played->tick] ??= new Hit(
+                    $played->tick,
+                    $until,
+                    $stroke->division,
+                    $played->chord,
+                    $stroke->accent > 1,
+                );
             }
         }
 

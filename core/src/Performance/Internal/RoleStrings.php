@@ -39,7 +39,9 @@ final readonly class RoleStrings
     private static function guideTones(array $strings, Voicing $grip): array
     {
         $tones = GuideTones::of($grip->chord);
-        $left = array_values(array_filter($strings, static fn (int $string): bool => in_array(($grip->midi[$string] ?? -1) % 12, $tones, true)));
+        $left = array_values(
+            array_filter($strings, static fn (int $string): bool => in_array(($grip->midi[$string] ?? -1) % 12, $tones, true)),
+        );
 
         return $left === [] ? $strings : $left;
     }

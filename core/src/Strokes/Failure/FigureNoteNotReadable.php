@@ -13,7 +13,8 @@ final class FigureNoteNotReadable extends StrokesException
     public function __construct(public readonly string $typed, public readonly int $at)
     {
         parent::__construct(sprintf(
-            '"%s" is no note of a figure. After = write string and fret, such as 5:3, several with +; 3:5h7 hammers on, p pulls off, s slides, g is a grace note, b bends, B strikes it bent, r lets it down.',
+            '"%s" is no note of a figure. After = write string and fret, such as 5:3, several with +; 3:5h7 hammers on, '
+                .'p pulls off, s slides, g is a grace note, b bends, B strikes it bent, r lets it down.',
             Quote::short($typed),
         ));
     }

@@ -35,7 +35,10 @@ final readonly class LineRooms
         return $rooms;
     }
 
-    /** A second line of short chords, one off the beat in every room: on the second half of a beat, the last third of a dotted one or of thirds. */
+    /**
+     * A second line of short chords, one off the beat in every room: on the second half of a beat, the last third of a dotted
+     * one or of thirds.
+     */
     public function punctuation(int $line): Stream
     {
         $beat = $this->pattern->meter->beatTicks();

@@ -29,7 +29,19 @@ const told: Band = {
     { slug: 'active', words: 'active' },
     { slug: 'passive', words: 'passive' },
   ],
-  visits: [{ pass: pass.id, section, name: 'A', time: 1, from: 0, bars: 2, lead: 'voice', two_lead: true, roles: ['active', 'active'] }],
+  visits: [
+    {
+      pass: pass.id,
+      section,
+      name: 'A',
+      time: 1,
+      from: 0,
+      bars: 2,
+      lead: 'voice',
+      too_many_lead: ['guitar', 'keys'],
+      roles: ['active', 'active'],
+    },
+  ],
   window: {
     from: 0,
     bars: 2,
@@ -66,21 +78,23 @@ const told: Band = {
   looked: ['Two lead at once', 'An interval too low'],
   unlooked: ['Too loud for the soloist: nobody leads'],
   holds: ['The guitar and the keys strike together in bar 2.'],
-  suggestions: [{ part: 'keys', pass: pass.id, section, from: 0, words: 'passive', why: 'the other one leads' }],
+  suggestions: [{ part: 'keys', pass: pass.id, section, from: 0, role: 'passive', words: 'passive', why: 'the other one leads' }],
   supports: [
     { slug: 'small-group', words: 'small group' },
     { slug: 'school-band', words: 'school band' },
   ],
-  soloist: 'sung',
-  soundings: [
-    { part: 'guitar', below_db: 3.4, least: 5, most: 9, over: true },
-    { part: 'keys', below_db: 7.3, least: 5, most: 9, over: false },
-  ],
-  ranges: ['31 % of what the guitar plays lies in the soloist’s range.'],
-  seats: [
-    { slug: 'room', words: 'the room', gains_db: [0, 0], below_db: [3.4, 7.3] },
-    { slug: 'guitar', words: 'the guitar’s chair', gains_db: [0, -9.5], below_db: [-6.1, 7.3] },
-  ],
+  soundings: {
+    soloist: 'sung',
+    parts: [
+      { part: 'guitar', least: 5, most: 9, over: true },
+      { part: 'keys', least: 5, most: 9, over: false },
+    ],
+    ranges: ['31 % of what the guitar plays lies in the soloist’s range.'],
+    seats: [
+      { slug: 'room', words: 'the room', gains_db: { guitar: 0, keys: 0 }, below_db: [3.4, 7.3] },
+      { slug: 'guitar', words: 'the guitar’s chair', gains_db: { guitar: 0, keys: -9.5 }, below_db: [-6.1, 7.3] },
+    ],
+  },
 }
 
 const onBand = (answers: Record<string, unknown> = {}) => {
@@ -135,7 +149,7 @@ it('hears the band, and plumbs it, from the room or from the guitar’s chair', 
   onBand()
   fireEvent.click(await screen.findByText('the guitar’s chair'))
   expect(screen.getByText(/^31 % of what the guitar plays/)).toBeTruthy()
-  expect(vi.mocked(band.set).mock.calls.at(-1)).toEqual([{ gainsDb: { guitar: 0, keys: -9.5 } }])
+  expect(vi.mocked(band.set).mock.calls.at(-1)).toEqual([{ heardFrom: { seat: 'guitar', gainsDb: { guitar: 0, keys: -9.5 } } }])
 })
 
 it('says which roles would suit better and why, and takes them in one step', async () => {
@@ -150,7 +164,7 @@ it('says which roles would suit better and why, and takes them in one step', asy
 })
 
 it('lays another\u2019s part beside the guitar\u2019s, proposes a role, and practises the hits at the end of a section', async () => {
-  const bar = { bar: 1, words: 'nearly alike', share: 0.5, own: ['1', '2'], theirs: ['2', '2&'], both: ['2'] }
+  const bar = { bar: 1, likeness: 'nearly-alike', words: 'nearly alike', share: 0.5, own: ['1', '2'], theirs: ['2', '2&'], both: ['2'] }
   onBand({
     'POST compute/hear': {
       seconds: 4,
@@ -163,7 +177,17 @@ it('lays another\u2019s part beside the guitar\u2019s, proposes a role, and prac
       offset_seconds: 0.5,
       bars: [bar],
       ends: [bar],
-      proposals: [{ pass: pass.id, section, from: 0, role: 'passive', words: 'passive', why: 'in 1 of 1 bars the two are nearly alike' }],
+      proposals: [
+        {
+          part: 'guitar',
+          pass: pass.id,
+          section,
+          from: 0,
+          role: 'passive',
+          words: 'passive',
+          why: 'in 1 of 1 bars the two are nearly alike',
+        },
+      ],
     },
     'POST compute/cell': (body: { document: unknown }) => ({ document: body.document }),
   })

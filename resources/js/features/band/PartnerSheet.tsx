@@ -57,11 +57,7 @@ function Told({ told }: { told: Beside }) {
     <>
       <ol className="beside-bars" aria-label="Bar by bar">
         {told.bars.map((bar) => (
-          <li
-            key={bar.bar}
-            className={CLASSES[bar.words] ?? ''}
-            title={bar.both.length === 0 ? bar.words : `both on ${bar.both.join(', ')}`}
-          >
+          <li key={bar.bar} className={bar.likeness} title={bar.both.length === 0 ? bar.words : `both on ${bar.both.join(', ')}`}>
             <b>{bar.bar + 1}</b>
             <small>{bar.words}</small>
           </li>
@@ -118,5 +114,3 @@ function Told({ told }: { told: Beside }) {
     </>
   )
 }
-
-const CLASSES: Record<string, string> = { together: 'together', interlocking: 'interlocks', 'nearly alike': 'blurs' }

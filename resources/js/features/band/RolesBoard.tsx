@@ -64,7 +64,7 @@ export function RolesBoard({ band, passes, mine, from, onWindow, onRole, support
                 <th scope="row">{part.id}</th>
                 {visits.map((visit) => {
                   const role = visit.roles[place] ?? 'active'
-                  const framed = visit.two_lead && role === 'active' && ['guitar', 'keys'].includes(part.instrument)
+                  const framed = visit.too_many_lead.includes(part.id)
                   return (
                     <td key={visit.from} className={framed ? `role ${role} framed` : `role ${role}`}>
                       <Select

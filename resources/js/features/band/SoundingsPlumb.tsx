@@ -13,9 +13,10 @@ const HEIGHT = TOP + (DEEPEST - SHALLOWEST) * A_DB + 16
 
 /** Every part plumbed below the soloist as heard from a seat, and where comping should hang for the room. */
 export function SoundingsPlumb({ band }: { band: Band }) {
-  const { soloist } = band
-  const seat = useSeat(band.seats)
-  const soundings = band.soundings.map((each, place) => ({ ...each, below_db: seat?.below_db[place] ?? each.below_db }))
+  const { soloist, seats, ranges, parts } = band.soundings
+  const { heardFrom } = usePlayer()
+  const seat = seats.find(({ slug }) => slug === heardFrom?.seat) ?? seats[0]
+  const soundings = parts.map((each, place) => ({ ...each, below_db: seat?.below_db[place] ?? 0 }))
   if (soloist === null) {
     return (
       <section className="soundings" aria-label="Soundings">
@@ -67,31 +68,22 @@ export function SoundingsPlumb({ band }: { band: Band }) {
       </svg>
       <div className="button-row">
         <span className="label">Hear it from</span>
-        {band.seats.map((each) => (
+        {seats.map((each) => (
           <Button
             key={each.slug}
             size="small"
             aria-pressed={each.slug === seat?.slug}
             type={each.slug === seat?.slug ? 'primary' : 'default'}
-            onClick={() =>
-              player.set({ gainsDb: Object.fromEntries(band.parts.map(({ instrument }, part) => [instrument, each.gains_db[part] ?? 0])) })
-            }
+            onClick={() => player.set({ heardFrom: { seat: each.slug, gainsDb: each.gains_db } })}
           >
             {each.words}
           </Button>
         ))}
       </div>
-      {band.ranges.map((words) => (
+      {ranges.map((words) => (
         <p key={words}>{words}</p>
       ))}
       <p className="muted">Comping hangs in the green, for the room. Hearing is precious: keep the whole band soft.</p>
     </section>
   )
-}
-
-/** The seat whose balance the player has. */
-function useSeat(seats: Band['seats']): Band['seats'][number] | undefined {
-  const { gainsDb } = usePlayer()
-  const quietest = Math.min(0, ...Object.values(gainsDb))
-  return seats.find(({ gains_db: gains }) => Math.min(0, ...gains) === quietest)
 }

@@ -77,7 +77,8 @@ function nameOf({ passes }: BreakdownDocument, row: Row): string {
   const place = passes.findIndex(({ id }) => id === row.pass)
   const pass = passes[place]
   const name = pass === undefined || pass.name === '' ? ordinal(place + 1) : pass.name
-  return `${name}${row.time > 1 ? `, ${ordinal(row.time)} time` : ''}${pass?.lead === undefined || pass.lead === '' ? '' : ` (${pass.lead})`}`
+  const lead = pass?.lead ?? ''
+  return `${name}${row.time > 1 ? `, ${ordinal(row.time)} time` : ''}${lead === '' ? '' : ` (${lead})`}`
 }
 
 /** What is played in a row: its strokes, how loud, the figures and notes at their bars. */
