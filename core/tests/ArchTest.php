@@ -31,11 +31,8 @@ it('tells of every room of the core, and of every house of a street', function (
     $folders = array_map(basename(...), (array) glob(__DIR__.'/../src/*', GLOB_ONLYDIR));
     foreach (array_filter($folders, $isStreet) as $street) {
         foreach ((array) glob(__DIR__."/../src/{$street}/*", GLOB_ONLYDIR) as $house) {
-            $folders = in_array(
-                basename($house),
-                ['Data', 'Failure', 'Internal'],
-                true,
-            ) ? $folders : [...$folders, $street.'/'.basename($house)];
+            $isHouse = ! in_array(basename($house), ['Data', 'Failure', 'Internal'], true);
+            $folders = $isHouse ? [...$folders, $street.'/'.basename($house)] : $folders;
         }
     }
 

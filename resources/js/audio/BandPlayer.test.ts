@@ -32,8 +32,7 @@ describe('playing', () => {
 
   it('hands everything over before its time, whatever the tempo', async () => {
     for (const bpm of [40, 120, 400]) {
-      output = new FakeOutput()
-      player = new BandPlayer(output)
+      ;({ output, player, runTo } = playerByHand())
       player.setTimeline(timelineAt(bpm, 4, 2 / 3))
       await player.start()
       runTo(12)

@@ -22,3 +22,9 @@ export const clock = (time: Date): string => `${String(time.getHours()).padStart
 
 export const ordinal = (number: number): string =>
   `${number}${[11, 12, 13].includes(number % 100) ? 'th' : (['th', 'st', 'nd', 'rd'][number % 10] ?? 'th')}`
+
+/** What a pass is called: by its name, else by its number. */
+export function passName(passes: readonly { id: string; name: string }[], id: string): string {
+  const place = passes.findIndex((pass) => pass.id === id)
+  return passes[place]?.name || ordinal(place + 1)
+}

@@ -1,7 +1,7 @@
 import { Select } from 'antd'
 import type { Support } from '../../api/song'
 import type { Band, PassDocument } from '../../api/types'
-import { ordinal } from '../../ui/words'
+import { passName } from '../../ui/words'
 import { SuggestedRoles } from './SuggestedRoles'
 
 type Visit = Band['visits'][number]
@@ -25,11 +25,7 @@ type Props = {
 /** Who does what in which section of which pass; framed where two lead at once. */
 export function RolesBoard({ band, passes, mine, from, onWindow, onRole, support, onSupport, onTake }: Props) {
   const { visits, parts, role_choices } = band
-  const nameOf = (id: string) => {
-    const place = passes.findIndex((pass) => pass.id === id)
-    const name = passes[place]?.name ?? ''
-    return name === '' ? ordinal(place + 1) : name
-  }
+  const nameOf = (id: string) => passName(passes, id)
   return (
     <section className="roles" aria-label="Roles">
       <div className="roles-head">

@@ -1,5 +1,5 @@
 import type { BreakdownDocument, ChartBar, ChartSection, Timeline } from '../../api/types'
-import { ordinal } from '../../ui/words'
+import { ordinal, passName } from '../../ui/words'
 import { useDocument } from '../bench/benchContext'
 import { ChordName } from '../chart/ChordName'
 import { columnsOf, loudnessOf, rowsOf, type Column, type Row } from '../chart/passes/rows'
@@ -74,11 +74,8 @@ function nicknames({ lines }: BreakdownDocument, section: ChartSection): Map<str
 }
 
 function nameOf({ passes }: BreakdownDocument, row: Row): string {
-  const place = passes.findIndex(({ id }) => id === row.pass)
-  const pass = passes[place]
-  const name = pass === undefined || pass.name === '' ? ordinal(place + 1) : pass.name
-  const lead = pass?.lead ?? ''
-  return `${name}${row.time > 1 ? `, ${ordinal(row.time)} time` : ''}${lead === '' ? '' : ` (${lead})`}`
+  const lead = passes.find(({ id }) => id === row.pass)?.lead ?? ''
+  return `${passName(passes, row.pass)}${row.time > 1 ? `, ${ordinal(row.time)} time` : ''}${lead === '' ? '' : ` (${lead})`}`
 }
 
 /** What is played in a row: its strokes, how loud, the figures and notes at their bars. */

@@ -9,7 +9,7 @@ import { useBandFrames } from '../../audio/useBandFrames'
 import type { PartName } from '../../audio/BandPlayer'
 import { useKeys } from '../../ui/keys'
 import { useTapTempo } from '../../ui/useTapTempo'
-import { countOf, ordinal } from '../../ui/words'
+import { countOf, passName } from '../../ui/words'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { FeelDial } from './FeelDial'
 import { LoopMap } from './LoopMap'
@@ -183,8 +183,8 @@ export function Transport() {
 function passesOf(timeline: Timeline | undefined, { passes }: BreakdownDocument): { name: string; from: number; to: number }[] {
   const bars = timeline?.bars ?? []
   return passes
-    .map(({ id, name }, place) => ({
-      name: name === '' ? ordinal(place + 1) : name,
+    .map(({ id }) => ({
+      name: passName(passes, id),
       from: bars.findIndex((bar) => bar.pass === id),
       to: bars.findLastIndex((bar) => bar.pass === id),
     }))

@@ -1,8 +1,7 @@
 import { App, Button } from 'antd'
 import { useState } from 'react'
 import { planRegisters } from '../../../api/song'
-import type { BreakdownDocument } from '../../../api/types'
-import { ordinal } from '../../../ui/words'
+import { passName } from '../../../ui/words'
 import { useBench } from '../../bench/benchContext'
 import { useRemake } from '../../bench/useRemake'
 
@@ -37,7 +36,7 @@ export function RegisterRow({ figure, onDone }: { figure: string; onDone: () => 
       <ol>
         {plan.map(({ pass, words }) => (
           <li key={pass}>
-            <b>{nameOf(store.getState().document, pass)}</b> {words}
+            <b>{passName(store.getState().document.passes, pass)}</b> {words}
           </li>
         ))}
       </ol>
@@ -46,10 +45,4 @@ export function RegisterRow({ figure, onDone }: { figure: string; onDone: () => 
       </Button>
     </div>
   )
-}
-
-function nameOf({ passes }: BreakdownDocument, id: string): string {
-  const place = passes.findIndex((pass) => pass.id === id)
-  const name = passes[place]?.name ?? ''
-  return name === '' ? ordinal(place + 1) : name
 }
