@@ -23,7 +23,7 @@ final readonly class VoicedForms
         $form = $breakdown->written();
 
         return array_column(
-            array_map(fn (VoicingLine $line): array => [$line->id, $this->over($form, $breakdown, $line)], $breakdown->lines),
+            array_map(fn (VoicingLine $line): array => [$line->id, $this->over($form, $breakdown, $line)], $breakdown->linesPlayed()),
             1,
             0,
         );

@@ -51,6 +51,21 @@ final readonly class BandPart
         );
     }
 
+    /** As loud, as early or late and as straight as another. */
+    public function placedLike(self $other): self
+    {
+        return new self(
+            $this->id,
+            $this->instrument,
+            $other->level,
+            $other->offsetMs,
+            $other->straight,
+            $this->groove,
+            $this->register,
+            $this->way,
+        );
+    }
+
     public function register(): ?Register
     {
         return $this->register ?? $this->instrument->usualRegister();

@@ -13,8 +13,6 @@ use Gravik\Harmony\ChordSymbol;
 final readonly class ChordsOfCourse
 {
     /** How much of a beat a short chord lasts. */
-    private const SHORT = 0.4;
-
     private ChordClock $clock;
 
     /** @var list<non-empty-list<int>> voices of each chord of the course */
@@ -67,24 +65,20 @@ final readonly class ChordsOfCourse
     }
 
     /**
-     * @param array<string, float> $loudness sign => loudness
+     * @param array{float, float} $loudness of plain ones, of accented ones
      *
      * @return list<BandNote>
      */
     public function inRhythm(int $bar, CompRhythm $rhythm, array $loudness): array
     {
-        $here = $this->course->bars[$bar];
-        $slotTicks = intdiv($here->meter->beatTicks(), $rhythm->grid);
+        $from = $this->course->bars[$bar]->tick;
         $notes = [];
-        foreach (str_split($rhythm->signs) as $slot => $sign) {
-            $tick = $here->tick + $slot * $slotTicks;
-            $chord = isset($loudness[$sign]) ? $this->clock->at($tick) : null;
-            if ($chord === null) {
-                continue;
+        foreach ($rhythm->struck() as ['at' => $at, 'ticks' => $ticks, 'hard' => $hard]) {
+            $chord = $this->clock->at($from + $at);
+            if ($chord !== null) {
+                $until = $from + $at + $ticks;
+                array_push($notes, ...$this->struck($chord, $from + $at, $until, $rhythm->grid, $loudness[$hard ? 1 : 0]));
             }
-            $held = strspn($rhythm->signs, '-', $slot + 1);
-            $until = $held === 0 ? $tick + (int) (self::SHORT * $here->meter->beatTicks()) : $tick + (1 + $held) * $slotTicks;
-            array_push($notes, ...$this->struck($chord, $tick, min($until, $here->until()), $rhythm->grid, $loudness[$sign]));
         }
 
         return $notes;

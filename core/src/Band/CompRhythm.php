@@ -9,7 +9,10 @@ use Gravik\Time\Meter;
 /** The rhythm of a bar of chords: one sign a slot, x struck, X harder, - held, . rest. */
 final readonly class CompRhythm
 {
-    private function __construct(public int $grid, public string $signs) {}
+    /** Of a beat, for a chord that is not held. */
+    private const SHORT = 0.4;
+
+    private function __construct(public int $grid, public string $signs, private Meter $meter) {}
 
     /** @param int $bar of the section, from 0: bars go by turns */
     public static function of(Way $way, Meter $meter, int $bar): self
@@ -18,7 +21,28 @@ final readonly class CompRhythm
         $table = require __DIR__.'/Data/comping.php';
         [$grid, $bars] = $table[$way->value][$meter->text()] ?? self::plain($way, $meter);
 
-        return new self($grid, $bars[$bar % count($bars)]);
+        return new self($grid, $bars[$bar % count($bars)], $meter);
+    }
+
+    /** @return list<array{at: int, ticks: int, hard: bool}> ticks from the bar, and how long each is let sound, to its end at most */
+    public function struck(): array
+    {
+        $slotTicks = intdiv($this->meter->beatTicks(), $this->grid);
+        $struck = [];
+        foreach (str_split($this->signs) as $slot => $sign) {
+            $held = strspn($this->signs, '-', $slot + 1);
+            $at = $slot * $slotTicks;
+            $ticks = $held === 0 ? (int) (self::SHORT * $this->meter->beatTicks()) : (1 + $held) * $slotTicks;
+            array_push(
+                $struck,
+                ...match ($sign) {
+                    'x', 'X' => [['at' => $at, 'ticks' => min($ticks, $this->meter->barTicks() - $at), 'hard' => $sign === 'X']],
+                    default => [],
+                },
+            );
+        }
+
+        return $struck;
     }
 
     /** @return array{int, list<string>} for a meter the table has not: off every beat, or on every beat but the first */

@@ -12,7 +12,8 @@ use Gravik\Chart\Course;
  */
 final readonly class Comper implements Player
 {
-    private const LOUDNESS = ['x' => 0.6, 'X' => 0.75];
+    /** Of plain chords, of accented ones. */
+    private const LOUDNESS = [0.6, 0.75];
 
     private const SOFT = 0.4;
 
@@ -37,7 +38,7 @@ final readonly class Comper implements Player
                 Role::Out => [],
                 Role::Passive => $passive->held($number, self::SOFT),
                 Role::Four => $active->quarters($number, self::QUARTERS),
-                Role::Unison => $active->with($bars[$number]->hits, [self::LOUDNESS['x'], self::LOUDNESS['X']]),
+                Role::Unison => $active->with($bars[$number]->hits, self::LOUDNESS),
                 Role::Active, Role::Doubles => $way === Way::Pads
                     ? $active->held($number, self::SOFT)
                     : $active->inRhythm($number, CompRhythm::of($way, $bar->meter, $bar->inVisit), self::LOUDNESS),

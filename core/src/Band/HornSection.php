@@ -9,7 +9,8 @@ use Gravik\Chart\Course;
 /** Horns in three voices: stabs and answers while active, held chords while passive; the guitar's strokes in unison. */
 final readonly class HornSection implements Player
 {
-    private const LOUDNESS = ['x' => 0.65, 'X' => 0.85];
+    /** Of plain chords, of accented ones. */
+    private const LOUDNESS = [0.65, 0.85];
 
     private const SOFT = 0.35;
 
@@ -28,7 +29,7 @@ final readonly class HornSection implements Player
             $held = $bars[$number]->role === Role::Passive || $this->part->way() === Way::Pads;
             $struck = match (true) {
                 $bars[$number]->role === Role::Out => [],
-                $bars[$number]->role === Role::Unison => $chords->with($bars[$number]->hits, [self::LOUDNESS['x'], self::LOUDNESS['X']]),
+                $bars[$number]->role === Role::Unison => $chords->with($bars[$number]->hits, self::LOUDNESS),
                 $held => $chords->held($number, self::SOFT),
                 default => $chords->inRhythm($number, CompRhythm::of(Way::Stabs, $bar->meter, $bar->inVisit), self::LOUDNESS),
             };

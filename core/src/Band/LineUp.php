@@ -10,7 +10,7 @@ final readonly class LineUp
     /** @param list<Player> $players */
     private function __construct(public array $players) {}
 
-    /** @param list<BandPart> $parts of the band; the guitar's strokes are no player's */
+    /** @param list<BandPart> $parts of the band; guitars play strokes, which are no player's */
     public static function of(array $parts): self
     {
         return new self(array_values(array_filter(array_map(static fn (BandPart $part): ?Player => match ($part->instrument) {
@@ -18,7 +18,7 @@ final readonly class LineUp
             Instrument::Bass => $part->way() === Way::Walking ? new WalkingBassist($part) : new Bassist($part),
             Instrument::Keys => new Comper($part),
             Instrument::Horns => new HornSection($part),
-            Instrument::Guitar, Instrument::Lead => null,
+            Instrument::Guitar, Instrument::SecondGuitar, Instrument::Lead => null,
         }, $parts))));
     }
 }

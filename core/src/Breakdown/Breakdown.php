@@ -8,6 +8,7 @@ use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
 use Gravik\Breakdown\Failure\IdUnknown;
 use Gravik\Breakdown\Internal\Cells;
+use Gravik\Breakdown\Internal\SecondGuitar;
 use Gravik\Breakdown\Internal\Validity;
 use Gravik\Chart\Course;
 use Gravik\Chart\Form;
@@ -120,6 +121,15 @@ final readonly class Breakdown
         ));
     }
 
+    /** @return non-empty-list<VoicingLine> every line of grips that may sound: those written, and that of a second guitar without its own */
+    public function linesPlayed(): array
+    {
+        $strings = $this->neck->tuning->strings();
+        $more = array_map(static fn (BandPart $part): ?VoicingLine => SecondGuitar::of($part)?->line($strings), $this->parts);
+
+        return [...$this->lines, ...array_values(array_filter($more))];
+    }
+
     public function gate(int $stage): Gate
     {
         return $this->gates[$stage] ?? new Gate();
@@ -136,6 +146,14 @@ final readonly class Breakdown
     public function guitar(): BandPart
     {
         return array_values(array_filter($this->parts, static fn (BandPart $part): bool => $part->instrument === Instrument::Guitar))[0];
+    }
+
+    /** @return non-empty-list<BandPart> the student's first */
+    public function guitars(): array
+    {
+        $others = static fn (BandPart $part): bool => $part->instrument === Instrument::SecondGuitar;
+
+        return [$this->guitar(), ...array_values(array_filter($this->parts, $others))];
     }
 
     public function withPattern(NamedPattern $changed): self

@@ -69,6 +69,15 @@ final readonly class Cell
         );
     }
 
+    /** The same difference for another part. */
+    public function of(string $part): self
+    {
+        return new self(
+            $part, $this->section, $this->times, $this->role, $this->pattern, $this->line, $this->level, $this->groove, $this->bars,
+            $this->texture, $this->dynamic, $this->note,
+        );
+    }
+
     /** With what another cell names, that of the other before its own. */
     public function under(self $nearer): self
     {

@@ -26,6 +26,14 @@ final readonly class Playing
         public int $dynamic = 0,
     ) {}
 
+    /** Another's strokes over its own grips; where the other is out, so is it. */
+    public function striking(self $other): self
+    {
+        $role = $other->role === Role::Out ? Role::Out : $this->role;
+
+        return new self($role, $other->pattern, $this->line, $other->level, $this->groove, $other->texture, $this->dynamic);
+    }
+
     public function equals(self $other): bool
     {
         return $this->told() === $other->told();

@@ -19,6 +19,11 @@ final readonly class VoicingLine
         public array $pins = [],
     ) {}
 
+    public function as(string $id): self
+    {
+        return new self($id, $this->name, $this->company, $this->wishes, $this->pins);
+    }
+
     /** @param ?list<Pin> $pins */
     public function with(?array $pins = null, ?PathWishes $wishes = null, ?Company $company = null): self
     {

@@ -15,8 +15,8 @@ use Gravik\Breakdown\Change\CellSetter;
 use Gravik\Breakdown\Playing;
 use Gravik\Chart\ChordClock;
 use Gravik\Chart\Visit;
+use Gravik\Chart\VoicingLine;
 use Gravik\Harmony\ChordSymbol;
-use Gravik\Neck\Company;
 use Gravik\Performance\Event;
 use Gravik\Performance\Timeline;
 use Gravik\Pitch\Pitch;
@@ -143,20 +143,12 @@ final readonly class Heard
         return (new CellSetter())->set($this->breakdown, $visit->pass, new Cell($part->id, $visit->section->id, role: $role));
     }
 
-    /** The song with the guitar's grips of a bar on these strings alone. */
-    public function guitarOn(string $strings, int $bar): Breakdown
+    /** The line of grips that a guitar plays in a bar, where it is a written one. */
+    public function writtenLine(BandPart $guitar, int $bar): ?VoicingLine
     {
-        $line = $this->playings[$this->breakdown->guitar()->id][$bar]->line;
+        $line = $this->playings[$guitar->id][$bar]->line;
 
-        return $this->breakdown->withLine($line->with(pins: [], wishes: $line->wishes->using($strings)));
-    }
-
-    /** The song with the guitar's grips of a bar made for another company. */
-    public function guitarIn(Company $company, int $bar): Breakdown
-    {
-        $line = $this->playings[$this->breakdown->guitar()->id][$bar]->line;
-
-        return $this->breakdown->withLine($line->with(pins: [], company: $company));
+        return in_array($line, $this->breakdown->lines, true) ? $line : null;
     }
 
     public function chordAt(int $tick): ?ChordSymbol
@@ -190,7 +182,7 @@ final readonly class Heard
     /** What a part is called: the guitar, the keys. */
     public static function name(BandPart $part): string
     {
-        return 'the '.$part->instrument->value;
+        return 'the '.$part->instrument->words();
     }
 
     /**

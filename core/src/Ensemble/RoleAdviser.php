@@ -35,6 +35,7 @@ final readonly class RoleAdviser
                 [$role, $why] = match (true) {
                     count($chordal) > 1 && in_array($part, $chordal, true) => self::roleOf(
                         $part,
+                        $chordal,
                         $heard->style($visit->bar),
                         $lead,
                         $solos,
@@ -69,33 +70,61 @@ final readonly class RoleAdviser
         return $breakdown;
     }
 
-    /** @return array{Role, string} */
-    private static function roleOf(BandPart $part, Style $style, string $lead, int $solos): array
+    /**
+     * @param list<BandPart> $chordal who plays chords, in the order of the line-up
+     *
+     * @return array{Role, string}
+     */
+    private static function roleOf(BandPart $part, array $chordal, Style $style, string $lead, int $solos): array
     {
-        $isGuitar = $part->instrument === Instrument::Guitar;
         $soloist = match (true) {
             preg_match('/guitar/i', $lead) === 1 => Instrument::Guitar,
             preg_match('/piano|keys|organ|accordion/i', $lead) === 1 => Instrument::Keys,
             default => null,
         };
-        if ($soloist !== null) {
-            return $part->instrument === $soloist
-                ? [Role::Out, "{$lead} solos here: nobody comps for himself"]
-                : [Role::Active, "{$lead} solos here, so the chords are yours"];
+        if ($part->instrument === $soloist) {
+            return [Role::Out, "{$lead} solos here: nobody comps for himself"];
         }
-        if ($style->guitarLeads()) {
-            return $isGuitar
-                ? [Role::Active, "in {$style->words()} the guitar leads the chords"]
-                : [Role::Passive, "in {$style->words()} the guitar leads: hold guide tones"];
-        }
-        $guitarLeads = $solos % 2 === 1;
-        if ($isGuitar === $guitarLeads) {
-            return [Role::Active, $lead === '' ? 'one leads the chords at a time' : "in “{$lead}” this one leads the chords"];
+        $guitarLeads = $style->guitarLeads() || $solos % 2 === 1;
+        $leader = self::leader($chordal, $soloist, $guitarLeads);
+        $isGuitar = $part->instrument === Instrument::Guitar;
+        if ($part === $leader) {
+            return [Role::Active, match (true) {
+                $soloist !== null => "{$lead} solos here, so the chords are yours",
+                $isGuitar && $style->guitarLeads() => "in {$style->words()} the guitar leads the chords",
+                $lead === '' => 'one leads the chords at a time',
+                default => "in “{$lead}” this one leads the chords",
+            }];
         }
 
-        return $isGuitar && $style === Style::Swing
-            ? [Role::Four, 'under active keys in swing the guitar keeps four to the bar, more felt than heard']
-            : [Role::Passive, 'the other one leads: hold guide tones and fill holes'];
+        return match (true) {
+            $style->guitarLeads() && $soloist === null => [
+                Role::Passive,
+                "in {$style->words()} the guitar leads: hold guide tones",
+            ],
+            $isGuitar && $style === Style::Swing => [
+                Role::Four,
+                'under active keys in swing the guitar keeps four to the bar, more felt than heard',
+            ],
+            default => [Role::Passive, 'the other one leads: hold guide tones and fill holes'],
+        };
+    }
+
+    /** @param list<BandPart> $chordal */
+    private static function leader(array $chordal, ?Instrument $soloist, bool $guitarLeads): ?BandPart
+    {
+        $order = $guitarLeads
+            ? [Instrument::Guitar, Instrument::Keys, Instrument::SecondGuitar]
+            : [Instrument::Keys, Instrument::SecondGuitar, Instrument::Guitar];
+        foreach ($order as $instrument) {
+            foreach ($instrument === $soloist ? [] : $chordal as $part) {
+                if ($part->instrument === $instrument) {
+                    return $part;
+                }
+            }
+        }
+
+        return null;
     }
 
     /** @return array{Role, string} for who would sit idle */

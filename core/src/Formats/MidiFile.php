@@ -29,6 +29,7 @@ final readonly class MidiFile
     /** part => [track name, channel from 0, programme from 0] */
     private const TRACKS = [
         'guitar' => ['Guitar', 0, 26],
+        'second-guitar' => ['Second guitar', 6, 27],
         'bass' => ['Bass', 1, 32],
         'drums' => ['Drums', 9, 0],
         'keys' => ['Keys', 3, 4],
@@ -108,7 +109,7 @@ final readonly class MidiFile
         $track = new MidiTrack();
         $track->meta(0, 0x03, $name);
         $track->programme($channel, $programme);
-        if ($part->instrument === Instrument::Guitar) {
+        if ($part->instrument->isGuitar()) {
             $track->programme(self::CHUCK_CHANNEL, self::MUTED_GUITAR);
         }
         $open = $breakdown->neck->openMidi();

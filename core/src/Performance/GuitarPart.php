@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Performance;
 
+use Gravik\Band\BandPart;
+use Gravik\Band\Instrument;
 use Gravik\Band\Role;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Texture;
@@ -32,6 +34,7 @@ use Gravik\Time\TimeMap;
 final readonly class GuitarPart
 {
     /**
+     * @param BandPart                  $part   a guitar
      * @param array<string, VoicedForm> $voiced by the id of the line of grips
      * @param list<Span>                $spans
      * @param int                       $level  1 to 3: how far figures are thinned for learning; spans are already
@@ -40,13 +43,13 @@ final readonly class GuitarPart
      */
     public function play(
         Breakdown $breakdown,
+        BandPart $part,
         Course $course,
         TimeMap $map,
         array $voiced,
         array $spans,
         int $level = Levels::HIGHEST,
     ): array {
-        $part = $breakdown->guitar();
         $feel = $part->straight ? $map->straight() : $map;
         $clock = new ChordClock($course, self::changesOfLine($spans));
         $gains = new Gains($course, $feel, self::dynamics($course, $spans));
@@ -54,10 +57,10 @@ final readonly class GuitarPart
         foreach ($spans as $span) {
             array_push(
                 $placed,
-                ...$this->span($breakdown, $course, $feel, $clock, $voiced[$span->line->id], $span, $part->offsetMs, $gains),
+                ...$this->span($breakdown, $course, $feel, $clock, $voiced[$span->line->id], $span, $part, $gains),
             );
         }
-        if ($breakdown->played !== []) {
+        if ($breakdown->played !== [] && $part->instrument === Instrument::Guitar) {
             $figures = new FigureStrokes($breakdown, $course, $feel, $clock, $gains, $voiced, $part->offsetMs, $level);
             $placed = $figures->over($placed, $breakdown->played, $spans);
         }
@@ -74,17 +77,17 @@ final readonly class GuitarPart
         ChordClock $clock,
         VoicedForm $voiced,
         Span $span,
-        float $offsetMs,
+        BandPart $part,
         Gains $gains,
     ): array {
         $tools = Toolbox::of($breakdown, $span->line);
-        $approaches = $breakdown->placed === [] ? [] : $tools->approacher()->all($course, $voiced, $breakdown->placed);
+        $approaches = $breakdown->placed === [] || $part->instrument !== Instrument::Guitar ? [] : $tools->approacher()->all($course, $voiced, $breakdown->placed);
         $begun = array_filter(
             $approaches,
             static fn (PlacedApproach $each): bool => $each->fromTicks >= $span->from && $each->fromTicks < $span->until,
         );
         $slotTicks = $span->hand->plan->pattern->slotTicks();
-        $walks = new ApproachStrokes($feel, $clock, $slotTicks, $span->hand->firstSlot, $offsetMs, $gains);
+        $walks = new ApproachStrokes($feel, $clock, $slotTicks, $span->hand->firstSlot, $part->offsetMs, $gains);
         $placed = array_merge([], ...array_map($walks->of(...), array_values($begun)));
         foreach ($this->strokes($span, $course) as [$tick, $stroke, $line]) {
             $chord = $clock->at($tick);
@@ -102,7 +105,7 @@ final readonly class GuitarPart
             $voicing = $stroke->chord === ChordOf::Open ? $tools->finder()->openStrings($grip->chord) : $grip;
             $strings = RoleStrings::of($span->role, ZoneStrings::of($stroke, $voicing), $voicing);
             if ($strings !== []) {
-                $t = $feel->secondsAt($tick, $stroke->division) + ($stroke->offsetMs + $offsetMs) / 1000;
+                $t = $feel->secondsAt($tick, $stroke->division) + ($stroke->offsetMs + $part->offsetMs) / 1000;
                 $slot = $span->slotNear($tick);
                 $placed[] = new PlayedStroke(
                     $stroke,

@@ -52,13 +52,18 @@ final readonly class Performer
     {
         $course = $breakdown->course();
         $map = $course->timeMap($tempo);
-        $spans = $this->spans->of($breakdown, $course, $map, $level);
-        $voiced ??= self::voiced($breakdown, $spans);
-        $strokes = $this->guitar->play($breakdown, $course, $map, $voiced, $spans, $level);
         $seconds = $map->seconds();
-        $hits = Hits::of($strokes, $course);
+        $voiced ??= [];
+        $spans = $strokes = $events = [];
+        foreach ($breakdown->guitars() as $part) {
+            $spans[] = $of = $this->spans->of($breakdown, $part, $course, $map, $level);
+            $voiced = self::voiced($breakdown, $of, $voiced);
+            $strokes[] = $played = $this->guitar->play($breakdown, $part, $course, $map, $voiced, $of, $level);
+            array_push($events, ...$this->strings($played, $part, $seconds));
+        }
+        $hits = Hits::of($strokes[0], $course);
         $events = array_merge(
-            $this->strings($strokes, $breakdown->guitar(), $seconds),
+            $events,
             ...array_map(
                 static fn (Player $player): array => BandEvents::of(
                     $player,
@@ -74,17 +79,17 @@ final readonly class Performer
         asort($times);
         $inOrder = array_map(static fn (int $place): Event => $events[$place], array_keys($times));
 
-        return new Timeline($map, $course, $voiced, $spans, $strokes, $inOrder, $seconds);
+        return new Timeline($map, $course, $voiced, $spans[0], $strokes[0], $inOrder, $seconds);
     }
 
     /**
-     * @param list<Span> $spans
+     * @param list<Span>                $spans
+     * @param array<string, VoicedForm> $voiced what is known already
      *
      * @return array<string, VoicedForm>
      */
-    private static function voiced(Breakdown $breakdown, array $spans): array
+    private static function voiced(Breakdown $breakdown, array $spans, array $voiced): array
     {
-        $voiced = [];
         foreach ($spans as $span) {
             $voiced[$span->line->id] ??= Toolbox::of($breakdown, $span->line)->voiced();
         }

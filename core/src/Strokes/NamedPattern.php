@@ -18,6 +18,11 @@ final readonly class NamedPattern
         public bool $runsOn = false,
     ) {}
 
+    public function as(string $id): self
+    {
+        return new self($id, $this->name, $this->pattern, $this->school, $this->runsOn);
+    }
+
     public function with(?Pattern $pattern = null, ?School $school = null, ?bool $runsOn = null): self
     {
         return new self($this->id, $this->name, $pattern ?? $this->pattern, $school ?? $this->school, $runsOn ?? $this->runsOn);

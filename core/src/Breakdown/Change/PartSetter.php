@@ -18,7 +18,7 @@ use Gravik\Breakdown\Pass;
 final readonly class PartSetter
 {
     /** How loud a part comes in, so that it sits under who leads. */
-    private const LEVEL = ['keys' => 0.5, 'horns' => 0.5, 'lead' => 0.9];
+    private const LEVEL = ['second-guitar' => 0.5, 'keys' => 0.5, 'horns' => 0.5, 'lead' => 0.9];
 
     public function add(Breakdown $breakdown, Instrument $instrument): Breakdown
     {

@@ -78,15 +78,19 @@ final readonly class Cells
     private function by(string $section, string $part, array $cells): Playing
     {
         $meter = $this->section($section)->setting($this->breakdown->start)->meter;
+        $of = $this->part($part);
+        $second = SecondGuitar::of($of);
+        $pattern = $this->pattern($cells, $meter, $second)
+            ?? throw new NoPatternInMeter($this->place($section), $this->section($section)->name, $meter->text());
+        $texture = in_array($pattern, $this->breakdown->patterns, true) ? null : $second?->texture();
 
         return new Playing(
             self::first($cells, static fn (Cell $cell): ?Role => $cell->role) ?? Role::Active,
-            $this->pattern($cells, $meter)
-                ?? throw new NoPatternInMeter($this->place($section), $this->section($section)->name, $meter->text()),
-            $this->line($cells),
+            $pattern,
+            $this->line($cells, $second),
             self::first($cells, static fn (Cell $cell): ?int => $cell->level) ?? Levels::HIGHEST,
-            $this->groove($cells, $this->part($part), $meter),
-            self::first($cells, static fn (Cell $cell): ?Texture => $cell->texture) ?? Texture::Pattern,
+            $this->groove($cells, $of, $meter),
+            self::first($cells, static fn (Cell $cell): ?Texture => $cell->texture) ?? $texture ?? Texture::Pattern,
             self::first($cells, static fn (Cell $cell): ?int => $cell->dynamic) ?? 0,
         );
     }
@@ -117,14 +121,15 @@ final readonly class Cells
     }
 
     /** @param array<int, Cell> $cells */
-    private function pattern(array $cells, Meter $meter): ?NamedPattern
+    private function pattern(array $cells, Meter $meter, ?SecondGuitar $second): ?NamedPattern
     {
         $named = array_filter(
             array_map(static fn (Cell $cell): ?string => $cell->pattern, $cells),
             static fn (?string $id): bool => $id !== null,
         );
         $byId = array_column(array_map(static fn (NamedPattern $each): array => [$each->id, $each], $this->breakdown->patterns), 1, 0);
-        foreach ([...array_map(static fn (string $id): NamedPattern => $byId[$id], $named), ...$this->breakdown->patterns] as $pattern) {
+        $usual = $second === null ? $this->breakdown->patterns : [$second->pattern($meter)];
+        foreach ([...array_map(static fn (string $id): NamedPattern => $byId[$id], $named), ...$usual] as $pattern) {
             if ($pattern->pattern->meter->equals($meter)) {
                 return $pattern;
             }
@@ -134,7 +139,7 @@ final readonly class Cells
     }
 
     /** @param array<int, Cell> $cells */
-    private function line(array $cells): VoicingLine
+    private function line(array $cells, ?SecondGuitar $second): VoicingLine
     {
         $id = self::first($cells, static fn (Cell $cell): ?string => $cell->line);
         foreach ($this->breakdown->lines as $line) {
@@ -143,7 +148,7 @@ final readonly class Cells
             }
         }
 
-        return $this->breakdown->lines[0];
+        return $second?->line($this->breakdown->neck->tuning->strings()) ?? $this->breakdown->lines[0];
     }
 
     /** @param array<int, Cell> $cells */

@@ -8,6 +8,7 @@ use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
 use Gravik\Band\LowIntervals;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Chart\VoicingLine;
 use Gravik\Ensemble\Check;
 use Gravik\Ensemble\Clash;
 use Gravik\Ensemble\ClashKind;
@@ -39,7 +40,7 @@ final readonly class Mud implements Check
     {
         $clashes = [];
         foreach ($heard->breakdown->parts as $part) {
-            if (! in_array($part->instrument, [Instrument::Guitar, Instrument::Keys, Instrument::Horns], true)) {
+            if (! in_array($part->instrument, [Instrument::Guitar, Instrument::SecondGuitar, Instrument::Keys, Instrument::Horns], true)) {
                 continue;
             }
             foreach ($heard->visitsWhere(static fn (int $bar): bool => self::lowest($heard->in($part, $bar)) !== null) as $bars) {
@@ -81,8 +82,14 @@ final readonly class Mud implements Check
     {
         $register = $part->register();
 
-        return $part->instrument === Instrument::Guitar || $register === null
-            ? [new Mend('Leave the low strings to the bass', static fn (): Breakdown => $heard->guitarOn(self::LOW_STRINGS, $bar))]
+        return $register === null
+            ? [GuitarGrips::mend(
+                $heard,
+                $part,
+                $bar,
+                'Leave the low strings to the bass',
+                static fn (VoicingLine $line): VoicingLine => $line->with(pins: [], wishes: $line->wishes->using(self::LOW_STRINGS)),
+            )]
             : [
                 new Mend(
                     'Move '.Heard::name($part).' up',

@@ -7,6 +7,7 @@ namespace Gravik\Ensemble\Check;
 use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Chart\VoicingLine;
 use Gravik\Ensemble\Check;
 use Gravik\Ensemble\Clash;
 use Gravik\Ensemble\ClashKind;
@@ -68,8 +69,14 @@ final readonly class RootDoubled implements Check
     {
         $register = $part->register();
 
-        return $part->instrument === Instrument::Guitar || $register === null
-            ? new Mend('Leave the root to the bass', static fn (): Breakdown => $heard->guitarIn(Company::WithBass, $bar))
+        return $register === null
+            ? GuitarGrips::mend(
+                $heard,
+                $part,
+                $bar,
+                'Leave the root to the bass',
+                static fn (VoicingLine $line): VoicingLine => $line->with(pins: [], company: Company::WithBass),
+            )
             : new Mend(
                 'Move '.Heard::name($part).' up an octave',
                 static fn (): Breakdown => $heard->with($part->with(register: $register->raised(self::UP))),

@@ -58,7 +58,7 @@ final readonly class BandEvents
                 Instrument::Bass => [EventKind::Bass, max(self::SHORTEST_SECONDS, self::BASS_SHARE * $held())],
                 Instrument::Keys => [EventKind::Keys, max(self::SHORTEST_SECONDS, $held())],
                 Instrument::Horns => [EventKind::Horn, max(self::SHORTEST_SECONDS, $held())],
-                Instrument::Guitar, Instrument::Lead => [EventKind::Ring, max(self::SHORTEST_SECONDS, $held())],
+                Instrument::Guitar, Instrument::SecondGuitar, Instrument::Lead => [EventKind::Ring, max(self::SHORTEST_SECONDS, $held())],
             };
 
             return new Event(

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Performance\Internal;
 
+use Gravik\Band\BandPart;
+use Gravik\Band\Instrument;
 use Gravik\Band\Role;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Playing;
@@ -18,7 +20,7 @@ use Gravik\Time\Ruler;
 use Gravik\Time\TimeMap;
 
 /**
- * Which pattern the guitar plays where, over which grips. A pattern begins anew with each section, unless it runs on
+ * Which pattern a guitar plays where, over which grips. A pattern begins anew with each section, unless it runs on
  * through those that follow one another with it; one that single bars have of their own begins with them.
  *
  * @internal used by Performer
@@ -28,14 +30,15 @@ final readonly class Spans
     public function __construct(private HandPlanner $planner) {}
 
     /**
-     * @param int $level 1 to 3: how far patterns are thinned at most
+     * @param BandPart $part  a guitar
+     * @param int      $level 1 to 3: how far patterns are thinned at most
      *
      * @return list<Span> in order of time; none where the guitar is out
      */
-    public function of(Breakdown $breakdown, Course $course, TimeMap $map, int $level): array
+    public function of(Breakdown $breakdown, BandPart $part, Course $course, TimeMap $map, int $level): array
     {
-        $guitar = $breakdown->guitar()->id;
-        $playings = $breakdown->playings($course, $guitar);
+        $guitar = $part->id;
+        $playings = self::playings($breakdown, $part, $course);
         $hands = [];
         $slots = [];
         $spans = [];
@@ -75,6 +78,21 @@ final readonly class Spans
         }
 
         return $spans;
+    }
+
+    /** @return list<Playing> one for each bar of the course; a second guitar in unison strikes the first one's strokes */
+    private static function playings(Breakdown $breakdown, BandPart $part, Course $course): array
+    {
+        $playings = $breakdown->playings($course, $part->id);
+        if ($part->instrument === Instrument::Guitar) {
+            return $playings;
+        }
+
+        return array_map(
+            static fn (Playing $own, Playing $first): Playing => $own->role === Role::Unison ? $own->striking($first) : $own,
+            $playings,
+            $breakdown->playings($course, $breakdown->guitar()->id),
+        );
     }
 
     /**
