@@ -125,7 +125,7 @@ final class BandResource
         return [
             'parts' => array_map(self::member(...), $parts),
             'absent' => array_values(array_map(
-                static fn (Instrument $instrument): string => $instrument->value,
+                static fn (Instrument $instrument): array => ['slug' => $instrument->value, 'words' => $instrument->words()],
                 array_filter(Instrument::cases(), static fn (Instrument $instrument): bool => ! in_array($instrument, $there, true)),
             )),
             'role_choices' => array_map(
@@ -168,6 +168,7 @@ final class BandResource
                 static fn (Way $way): array => ['slug' => $way->value, 'words' => $way->words()],
                 $part->instrument->ways(),
             ),
+            'words' => $part->instrument->words(),
             'register' => $register === null ? null : [$register->low, $register->high],
         ];
     }

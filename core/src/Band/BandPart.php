@@ -6,6 +6,8 @@ namespace Gravik\Band;
 
 use Gravik\Band\Failure\GrooveMisplaced;
 use Gravik\Band\Failure\PartOutOfRange;
+use Gravik\Band\Failure\TimbreMisplaced;
+use Gravik\Band\Failure\TuneMisplaced;
 use Gravik\Band\Failure\WayMisplaced;
 
 /** One part of the band: how loud it is, where it sits against the beat, and whether it leaves the swing to the others. */
@@ -17,6 +19,8 @@ final readonly class BandPart
      * @param ?Groove   $groove   that drums and bass play; null for those who play no groove
      * @param ?Register $register null for the instrument's usual one
      * @param ?Way      $way      null for the instrument's usual one
+     * @param ?Timbre   $timbre   of keys; null for the usual one, and for all others
+     * @param ?Tune     $tune     that a lead plays; null where somebody solos freely, and for all others
      */
     public function __construct(
         public string $id,
@@ -27,6 +31,8 @@ final readonly class BandPart
         public ?Groove $groove = null,
         public ?Register $register = null,
         public ?Way $way = null,
+        public ?Timbre $timbre = null,
+        public ?Tune $tune = null,
     ) {
         ($level >= 0 && $level <= 1 && abs($offsetMs) <= 100) || throw new PartOutOfRange();
         if ($instrument->playsAGroove() !== ($groove !== null)) {
@@ -34,6 +40,12 @@ final readonly class BandPart
         }
         if ($way !== null && ! in_array($way, $instrument->ways(), true)) {
             throw new WayMisplaced($instrument, $way);
+        }
+        if ($timbre !== null && $instrument !== Instrument::Keys) {
+            throw new TimbreMisplaced($instrument);
+        }
+        if ($tune !== null && $instrument !== Instrument::Lead) {
+            throw new TuneMisplaced($instrument);
         }
     }
 
@@ -48,6 +60,17 @@ final readonly class BandPart
             $groove ?? $this->groove,
             $register ?? $this->register,
             $way ?? $this->way,
+            $this->timbre,
+            $this->tune,
+        );
+    }
+
+    /** With another tune, or free to solo again. */
+    public function playing(?Tune $tune): self
+    {
+        return new self(
+            $this->id, $this->instrument, $this->level, $this->offsetMs, $this->straight, $this->groove, $this->register, $this->way,
+            $this->timbre, $tune,
         );
     }
 
@@ -55,14 +78,8 @@ final readonly class BandPart
     public function placedLike(self $other): self
     {
         return new self(
-            $this->id,
-            $this->instrument,
-            $other->level,
-            $other->offsetMs,
-            $other->straight,
-            $this->groove,
-            $this->register,
-            $this->way,
+            $this->id, $this->instrument, $other->level, $other->offsetMs, $other->straight, $this->groove, $this->register, $this->way,
+            $this->timbre, $this->tune,
         );
     }
 

@@ -34,12 +34,17 @@ final readonly class Bassist implements Player
     {
         $clock = new ChordClock($course);
         $stays = $this->part->way() === Way::Ostinato;
+        $doubling = Doubling::of($bars, $this->part->register() ?? new Register(28, 50));
         $home = null;
         $notes = [];
         foreach ($course->bars as $number => $bar) {
             $home = $bar->inVisit === 0 ? null : $home;
             if ($bars[$number]->role === Role::Unison) {
                 array_push($notes, ...$this->roots->with($bars[$number]->hits, $course));
+                continue;
+            }
+            if ($bars[$number]->role === Role::Doubles) {
+                array_push($notes, ...$doubling->in($bars[$number], self::LOUDNESS));
                 continue;
             }
             $groove = $bars[$number]->role === Role::Out ? null : $bars[$number]->groove;

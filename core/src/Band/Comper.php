@@ -8,7 +8,7 @@ use Gravik\Chart\Course;
 
 /**
  * Keys: chords in the rhythm of their way while active, long guide tones while passive, quarter notes four to the bar, the
- * guitar's strokes in unison.
+ * guitar's strokes in unison, the lead's tune where they double it.
  */
 final readonly class Comper implements Player
 {
@@ -16,6 +16,9 @@ final readonly class Comper implements Player
     private const LOUDNESS = [0.6, 0.75];
 
     private const SOFT = 0.4;
+
+    /** Of what the lead gives a note that is doubled. */
+    private const TUNE = 0.7;
 
     private const QUARTERS = [0.35, 0.45];
 
@@ -32,6 +35,7 @@ final readonly class Comper implements Player
         $register = $this->part->register() ?? new Register(52, 76);
         $active = new ChordsOfCourse($course, $way === Way::Spread ? new ChordVoicer($register, 4, 12) : new ChordVoicer($register, 3));
         $passive = new ChordsOfCourse($course, new ChordVoicer($register, 2));
+        $doubling = Doubling::of($bars, $register);
         $notes = [];
         foreach ($course->bars as $number => $bar) {
             $struck = match ($bars[$number]->role) {
@@ -39,7 +43,8 @@ final readonly class Comper implements Player
                 Role::Passive => $passive->held($number, self::SOFT),
                 Role::Four => $active->quarters($number, self::QUARTERS),
                 Role::Unison => $active->with($bars[$number]->hits, self::LOUDNESS),
-                Role::Active, Role::Doubles => $way === Way::Pads
+                Role::Doubles => $doubling->in($bars[$number], self::TUNE),
+                Role::Active => $way === Way::Pads
                     ? $active->held($number, self::SOFT)
                     : $active->inRhythm($number, CompRhythm::of($way, $bar->meter, $bar->inVisit), self::LOUDNESS),
             };

@@ -6,11 +6,17 @@ namespace Gravik\Band;
 
 use Gravik\Chart\Course;
 
-/** Horns in three voices: stabs and answers while active, held chords while passive; the guitar's strokes in unison. */
+/**
+ * Horns in three voices: stabs and answers while active, held chords while passive; the guitar's strokes in unison, the
+ * lead's tune where they double it.
+ */
 final readonly class HornSection implements Player
 {
     /** Of plain chords, of accented ones. */
     private const LOUDNESS = [0.65, 0.85];
+
+    /** Of what the lead gives a note that is doubled. */
+    private const TUNE = 0.8;
 
     private const SOFT = 0.35;
 
@@ -23,13 +29,16 @@ final readonly class HornSection implements Player
 
     public function play(Course $course, array $bars): array
     {
-        $chords = new ChordsOfCourse($course, new ChordVoicer($this->part->register() ?? new Register(55, 79), 3));
+        $register = $this->part->register() ?? new Register(55, 79);
+        $chords = new ChordsOfCourse($course, new ChordVoicer($register, 3));
+        $doubling = Doubling::of($bars, $register);
         $notes = [];
         foreach ($course->bars as $number => $bar) {
             $held = $bars[$number]->role === Role::Passive || $this->part->way() === Way::Pads;
             $struck = match (true) {
                 $bars[$number]->role === Role::Out => [],
                 $bars[$number]->role === Role::Unison => $chords->with($bars[$number]->hits, self::LOUDNESS),
+                $bars[$number]->role === Role::Doubles => $doubling->in($bars[$number], self::TUNE),
                 $held => $chords->held($number, self::SOFT),
                 default => $chords->inRhythm($number, CompRhythm::of(Way::Stabs, $bar->meter, $bar->inVisit), self::LOUDNESS),
             };

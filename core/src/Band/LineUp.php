@@ -18,7 +18,8 @@ final readonly class LineUp
             Instrument::Bass => $part->way() === Way::Walking ? new WalkingBassist($part) : new Bassist($part),
             Instrument::Keys => new Comper($part),
             Instrument::Horns => new HornSection($part),
-            Instrument::Guitar, Instrument::SecondGuitar, Instrument::Lead => null,
+            Instrument::Lead => new Soloist($part),
+            Instrument::Guitar, Instrument::SecondGuitar => null,
         }, $parts))));
     }
 }

@@ -10,6 +10,7 @@ final readonly class PartBar
     /**
      * @param ?Groove   $groove null for a part that plays none
      * @param list<Hit> $hits   what the guitar strikes there, for who strikes with it
+     * @param list<BandNote> $tune what the lead plays there, for the lead and who doubles it
      */
-    public function __construct(public Role $role, public ?Groove $groove, public array $hits = []) {}
+    public function __construct(public Role $role, public ?Groove $groove, public array $hits = [], public array $tune = []) {}
 }

@@ -25,9 +25,14 @@ final readonly class WalkingBassist implements Player
         $register = $this->part->register() ?? new Register(28, 50);
         $line = new WalkingLine($register);
         $roots = new BassRoots($register->low);
+        $doubling = Doubling::of($bars, $register);
         $notes = [];
         foreach ($bars as $bar) {
-            array_push($notes, ...$bar->role === Role::Unison ? $roots->with($bar->hits, $course) : []);
+            array_push($notes, ...match ($bar->role) {
+                Role::Unison => $roots->with($bar->hits, $course),
+                Role::Doubles => $doubling->in($bar, self::LOUDNESS),
+                Role::Active, Role::Passive, Role::Four, Role::Out => [],
+            });
         }
         foreach (self::stretches($course, $bars) as $beats) {
             foreach ($line->through(array_map(static fn (array $beat): array => [$beat[0], $beat[1]], $beats)) as $place => $pitch) {
@@ -52,7 +57,7 @@ final readonly class WalkingBassist implements Player
         foreach ($course->bars as $number => $bar) {
             $beat = $bar->meter->beatTicks();
             for ($tick = $bar->tick; $tick < $bar->until(); $tick += $beat) {
-                $walks = ! in_array($bars[$number]->role, [Role::Out, Role::Unison], true);
+                $walks = ! in_array($bars[$number]->role, [Role::Out, Role::Unison, Role::Doubles], true);
                 $index = $walks ? $clock->at($tick) : null;
                 if ($index !== null) {
                     $chord = $course->chords[$index];

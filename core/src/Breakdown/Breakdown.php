@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Gravik\Breakdown;
 
+use Gravik\Band\BandNote;
 use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
+use Gravik\Band\Role;
+use Gravik\Band\TuneOverCourse;
 use Gravik\Breakdown\Failure\IdUnknown;
 use Gravik\Breakdown\Internal\Cells;
 use Gravik\Breakdown\Internal\SecondGuitar;
@@ -128,6 +131,24 @@ final readonly class Breakdown
         $more = array_map(static fn (BandPart $part): ?VoicingLine => SecondGuitar::of($part)?->line($strings), $this->parts);
 
         return [...$this->lines, ...array_values(array_filter($more))];
+    }
+
+    /** @return array<int, list<BandNote>> what the lead plays, by bar of the song, ticks from bar 1; where it is out, nothing */
+    public function tune(Course $course): array
+    {
+        foreach ($this->parts as $part) {
+            if ($part->tune !== null) {
+                $playings = $this->playings($course, $part->id);
+
+                return array_filter(
+                    TuneOverCourse::of($part->tune, $course),
+                    static fn (int $bar): bool => $playings[$bar]->role !== Role::Out,
+                    ARRAY_FILTER_USE_KEY,
+                );
+            }
+        }
+
+        return [];
     }
 
     public function gate(int $stage): Gate

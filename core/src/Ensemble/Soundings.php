@@ -24,7 +24,8 @@ final readonly class Soundings
     /** Notes of a chord share what a stroke gives: a strum of six strings is no six times as loud. */
     private const VOICES = [
         'ring' => 3.0, 'short' => 3.0, 'palm-mute' => 4.0, 'chuck' => 8.0, 'ghost' => 8.0,
-        'bass' => 1.0, 'drum' => 1.5, 'keys' => 2.5, 'horn' => 2.5,
+        'bass' => 1.0, 'drum' => 1.5, 'keys' => 2.5, 'organ' => 2.5, 'accordion' => 2.5, 'horn' => 2.5,
+        'voice' => 1.0, 'bow' => 1.0,
     ];
 
     /** @param list<Sounding> $parts that sound at all */

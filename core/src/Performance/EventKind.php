@@ -15,5 +15,9 @@ enum EventKind: string
     case Bass = 'bass';
     case Drum = 'drum';
     case Keys = 'keys';
+    case Organ = 'organ';
+    case Accordion = 'accordion';
     case Horn = 'horn';
+    case Voice = 'voice';
+    case Bow = 'bow';
 }

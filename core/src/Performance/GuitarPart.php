@@ -14,6 +14,7 @@ use Gravik\Chart\ChordClock;
 use Gravik\Chart\Course;
 use Gravik\Chart\PlacedApproach;
 use Gravik\Chart\VoicedForm;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Performance\Internal\ApproachStrokes;
 use Gravik\Performance\Internal\FigureStrokes;
 use Gravik\Performance\Internal\FourToTheBar;
@@ -21,6 +22,7 @@ use Gravik\Performance\Internal\Gains;
 use Gravik\Performance\Internal\RingingStrokes;
 use Gravik\Performance\Internal\RoleStrings;
 use Gravik\Performance\Internal\StrokeEnds;
+use Gravik\Performance\Internal\TuneStrokes;
 use Gravik\Performance\Internal\ZoneStrings;
 use Gravik\Strokes\ChordOf;
 use Gravik\Strokes\Hand\Levels;
@@ -54,10 +56,14 @@ final readonly class GuitarPart
         $clock = new ChordClock($course, self::changesOfLine($spans));
         $gains = new Gains($course, $feel, self::dynamics($course, $spans));
         $placed = [];
+        $tune = new TuneStrokes($breakdown->neck, $course, $feel, $clock, $breakdown->tune($course), $gains, $part->offsetMs);
         foreach ($spans as $span) {
+            $grips = $voiced[$span->line->id]->path->voicings;
             array_push(
                 $placed,
-                ...$this->span($breakdown, $course, $feel, $clock, $voiced[$span->line->id], $span, $part, $gains),
+                ...$span->role === Role::Doubles
+                    ? $tune->of($span, static fn (int $chord): Voicing => $grips[$course->chords[$chord]->written])
+                    : $this->span($breakdown, $course, $feel, $clock, $voiced[$span->line->id], $span, $part, $gains),
             );
         }
         if ($breakdown->played !== [] && $part->instrument === Instrument::Guitar) {

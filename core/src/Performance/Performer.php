@@ -62,6 +62,7 @@ final readonly class Performer
             array_push($events, ...$this->strings($played, $part, $seconds));
         }
         $hits = Hits::of($strokes[0], $course);
+        $tune = $breakdown->tune($course);
         $events = array_merge(
             $events,
             ...array_map(
@@ -71,6 +72,7 @@ final readonly class Performer
                     $breakdown->playings($course, $player->part()->id),
                     $map,
                     $hits,
+                    $tune,
                 ),
                 LineUp::of($breakdown->parts)->players,
             ),

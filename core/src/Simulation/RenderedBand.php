@@ -90,7 +90,7 @@ final readonly class RenderedBand
     /** @return array{held: int, fade: int} in samples; drums ring out by themselves */
     private function ending(Event $event): array
     {
-        $letGo = in_array($event->kind, [EventKind::Ring, EventKind::Keys, EventKind::Horn], true);
+        $letGo = $event->kind === EventKind::Ring || self::tone($event->kind) !== null;
 
         return $event->part->instrument === Instrument::Drums
             ? ['held' => PHP_INT_MAX >> 1, 'fade' => 0]
@@ -148,12 +148,28 @@ final readonly class RenderedBand
         $up = $event->direction?->value === 'up';
         $pitch = $event->pitch ?? 40 + 5 * (6 - ($event->string ?? 6));
 
+        $tone = self::tone($event->kind);
+
         return match (true) {
             $event->part->instrument === Instrument::Drums => $this->drum->of($pitch),
-            $event->kind === EventKind::Keys => $this->tone->of($pitch, 'keys', $seconds),
-            $event->kind === EventKind::Horn => $this->tone->of($pitch, 'horn', $seconds),
+            $tone !== null => $this->tone->of($pitch, $tone, $seconds),
             $event->kind === EventKind::Chuck => $this->string->chuck($pitch, $up),
             default => $this->string->of($pitch, self::voice($event), $up, $seconds, $event->glide),
+        };
+    }
+
+    /** @return 'keys'|'organ'|'accordion'|'horn'|'voice'|'bow'|null null for what is no sum of partials */
+    private static function tone(EventKind $kind): ?string
+    {
+        return match ($kind) {
+            EventKind::Keys => 'keys',
+            EventKind::Organ => 'organ',
+            EventKind::Accordion => 'accordion',
+            EventKind::Horn => 'horn',
+            EventKind::Voice => 'voice',
+            EventKind::Bow => 'bow',
+            EventKind::Ring, EventKind::Short, EventKind::PalmMute, EventKind::Chuck, EventKind::Ghost, EventKind::Bass, EventKind::Drum
+                => null,
         };
     }
 

@@ -188,9 +188,9 @@ it('refuses what does not hold together, and points to it', function (callable $
             '"z" is none of the sections',
         ],
         'a cell for a part that is not there' => [
-            $with(['passes', 1, 'cells', 0, 'part'], 'keys'),
+            $with(['passes', 1, 'cells', 0, 'part'], 'horns'),
             '/passes/1/cells/0/part',
-            '"keys" is none of the parts',
+            '"horns" is none of the parts',
         ],
         'a cell with a pattern that is not there' => [
             $with(['passes', 1, 'cells', 0, 'pattern'], 'p9'),

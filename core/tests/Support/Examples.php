@@ -175,6 +175,10 @@ final class Examples
             'parts' => [
                 ['id' => 'guitar', 'instrument' => 'guitar', 'level' => 0.8, 'offsetMs' => 0, 'straight' => false],
                 ['id' => 'drums', 'instrument' => 'drums', 'level' => 0.5, 'offsetMs' => 10, 'straight' => true, 'groove' => 'shuffle'],
+                ['id' => 'keys', 'instrument' => 'keys', 'level' => 0.4, 'offsetMs' => 0, 'straight' => false, 'register' => [48, 72],
+                    'plays' => 'pads', 'sound' => 'organ'],
+                ['id' => 'lead', 'instrument' => 'lead', 'level' => 0.9, 'offsetMs' => 0, 'straight' => false, 'plays' => 'blown',
+                    'tune' => ['name' => 'Ebb', 'notes' => [[0, 960, 1, 69, 100], [1920, 480, 2, 72, 80]], 'passes' => ['1']]],
             ],
             'passes' => [
                 ['id' => '1', 'name' => 'plain', 'notes' => '', 'cells' => []],

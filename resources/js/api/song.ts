@@ -120,6 +120,9 @@ export const addPart = (document: BreakdownDocument, instrument: Body<'POST', '/
 
 export const takePartOut = (document: BreakdownDocument, part: string) => compute('/api/compute/without-part', { document, part })
 
+/** The document with what guitar and second guitar play exchanged. */
+export const changeSeats = (document: BreakdownDocument) => compute('/api/compute/change-seats', { document })
+
 /** The document with the roles that are suggested for it. */
 export const takeRoles = (document: BreakdownDocument, support: Support) => compute('/api/compute/take-roles', { document, support })
 

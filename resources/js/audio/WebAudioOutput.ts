@@ -76,7 +76,7 @@ export class WebAudioOutput implements Output {
 
   play(event: TimedEvent, time: number): void {
     const voice = event.part === 'drums' ? null : `${event.part}:${event.string ?? (event.part === 'bass' ? 0 : event.pitch)}`
-    const sounding = this.sound(this.bufferOf(this.wanted(event)), ['ring', 'keys', 'horn'].includes(event.kind) ? LET_GO : CHOKE)
+    const sounding = this.sound(this.bufferOf(this.wanted(event)), event.kind === 'ring' || isTone(event.kind) ? LET_GO : CHOKE)
     if (voice !== null) {
       this.sounding.get(voice)?.stop(time)
       this.sounding.set(voice, sounding)
@@ -150,7 +150,7 @@ export class WebAudioOutput implements Output {
 
   private wanted(event: TimedEvent): WantedSound {
     if (event.part === 'drums') return this.wantedDrum(DRUM_OF_KEY[event.pitch ?? 0] ?? 'hat')
-    if (event.kind === 'keys' || event.kind === 'horn') {
+    if (isTone(event.kind)) {
       const wanted = { pitch: event.pitch ?? 60, voice: event.kind }
       return { name: JSON.stringify(wanted), rate: audio().sampleRate, tone: wanted }
     }

@@ -108,27 +108,37 @@ function excitation(length: number, partials: number, pickAt: number, seed: numb
 export type Tone = {
   /** MIDI number */
   pitch: number
-  voice: 'keys' | 'horn'
+  voice: ToneVoice
 }
 
-/** Levels of the partials; keys die away, horns are held. */
+/** Levels of the partials; piano strings die away, the rest is held. A stiff string's partials lie higher than multiples of the first. */
 const TONES = {
-  keys: { seconds: 3, attack: 0.004, decay: 1.1, partials: [1, 0.42, 0.2, 0.11, 0.05], gain: 0.34 },
-  horn: { seconds: 2.5, attack: 0.028, decay: 30, partials: [1, 0.72, 0.6, 0.42, 0.28, 0.18, 0.1, 0.06], gain: 0.3 },
+  keys: { seconds: 3, attack: 0.004, decay: 1.1, partials: [1, 0.42, 0.2, 0.11, 0.05], stiff: 0.0004, gain: 0.34 },
+  organ: { seconds: 4, attack: 0.006, decay: 60, partials: [1, 0.7, 0.45, 0.3, 0, 0.16, 0, 0.1], stiff: 0, gain: 0.28 },
+  accordion: { seconds: 4, attack: 0.03, decay: 60, partials: [1, 0.6, 0.75, 0.4, 0.4, 0.22, 0.2, 0.12, 0.08], stiff: 0, gain: 0.26 },
+  horn: { seconds: 2.5, attack: 0.028, decay: 30, partials: [1, 0.72, 0.6, 0.42, 0.28, 0.18, 0.1, 0.06], stiff: 0, gain: 0.3 },
+  voice: { seconds: 4, attack: 0.035, decay: 60, partials: [1, 0.5, 0.28, 0.3, 0.1, 0.04], stiff: 0, gain: 0.34 },
+  bow: { seconds: 4, attack: 0.05, decay: 60, partials: [1, 0.55, 0.42, 0.3, 0.24, 0.17, 0.13, 0.1, 0.07], stiff: 0, gain: 0.3 },
 } as const
+
+export type ToneVoice = keyof typeof TONES
+export const isTone = (kind: string): kind is ToneVoice => kind in TONES
 
 /** A partial this high in the spectrum is left out. */
 const HIGHEST_SHARE = 0.45
 
 export function tone({ pitch, voice }: Tone, rate: number): Float32Array<ArrayBuffer> {
-  const { seconds, attack, decay, partials, gain } = TONES[voice]
+  const { seconds, attack, decay, partials, stiff, gain } = TONES[voice]
   const hz = midiToHz(pitch)
   const out = new Float32Array(Math.floor(seconds * rate))
-  const audible = partials.map((share, place) => ({ share, number: place + 1 })).filter(({ number }) => number * hz < HIGHEST_SHARE * rate)
+  const audible = partials
+    .map((share, place) => ({ share, number: place + 1, hz: (place + 1) * Math.sqrt(1 + stiff * (place + 1) ** 2) * hz }))
+    .filter((partial) => partial.hz < HIGHEST_SHARE * rate)
   for (let i = 0; i < out.length; i++) {
     const t = i / rate
     let sample = 0
-    for (const { share, number } of audible) sample += share * Math.sin(2 * Math.PI * number * hz * t) * Math.exp((-t * number) / decay)
+    for (const partial of audible)
+      sample += partial.share * Math.sin(2 * Math.PI * partial.hz * t) * Math.exp((-t * partial.number) / decay)
     out[i] = sample * Math.min(1, t / attack)
   }
   return shaped(out, gain, rate)

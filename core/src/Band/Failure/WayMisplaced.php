@@ -15,7 +15,7 @@ final class WayMisplaced extends BandException
         $ways = array_map(static fn (Way $each): string => $each->value, $instrument->ways());
         parent::__construct(sprintf(
             'The %s cannot play "%s". %s',
-            $instrument->value,
+            $instrument->words(),
             $way->value,
             $ways === [] ? 'What it plays is told by its strokes.' : 'Choose one of '.implode(', ', $ways).'.',
         ));

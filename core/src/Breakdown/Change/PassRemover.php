@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Breakdown\Change;
 
+use Gravik\Band\BandPart;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Failure\OnlyPass;
@@ -51,6 +52,7 @@ final readonly class PassRemover
                 $section->endings,
             )), $breakdown->sections),
             form: self::form($breakdown->form, $id),
+            parts: array_map(static fn (BandPart $part): BandPart => self::without($part, $id), $breakdown->parts),
             passes: $left,
             placed: $placed,
             played: array_values(array_filter(array_map(
@@ -58,6 +60,17 @@ final readonly class PassRemover
                 $breakdown->played,
             ), static fn (PlacedFigure $each): bool => $each->passes !== [])),
         );
+    }
+
+    /** A lead whose tune was played in that pass alone solos again. */
+    private static function without(BandPart $part, string $pass): BandPart
+    {
+        if ($part->tune?->passes === null) {
+            return $part;
+        }
+        $left = array_values(array_diff($part->tune->passes, [$pass]));
+
+        return $part->playing($left === [] ? null : $part->tune->in($left));
     }
 
     /**

@@ -246,6 +246,9 @@ final readonly class Validity
     {
         $this->guitar();
         foreach ($this->breakdown->parts as $place => $part) {
+            foreach ($part->tune->passes ?? [] as $each => $pass) {
+                $this->has('passes', $pass, "/parts/{$place}/tune/passes/{$each}");
+            }
             if ($part->groove !== null && ! $part->groove->meter->equals($this->breakdown->start->meter)) {
                 throw new GrooveMeterDiffers(
                     "/parts/{$place}/groove",

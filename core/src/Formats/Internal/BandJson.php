@@ -9,6 +9,7 @@ use Gravik\Band\Groove;
 use Gravik\Band\Instrument;
 use Gravik\Band\Register;
 use Gravik\Band\Role;
+use Gravik\Band\Timbre;
 use Gravik\Band\Way;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Cell;
@@ -26,11 +27,15 @@ use Gravik\Formats\Failure\FieldNotReadable;
  */
 final readonly class BandJson
 {
+    public function __construct(private TuneJson $tunes = new TuneJson()) {}
+
     public function part(mixed $value, string $pointer): BandPart
     {
-        $fields = Fields::of($value, $pointer)->only(['id', 'instrument', 'level', 'offsetMs', 'straight', 'groove', 'register', 'plays']);
+        $fields = Fields::of($value, $pointer)->only([
+            'id', 'instrument', 'level', 'offsetMs', 'straight', 'groove', 'register', 'plays', 'sound', 'tune',
+        ]);
 
-        return $fields->build(static fn (): BandPart => new BandPart(
+        return $fields->build(fn (): BandPart => new BandPart(
             $fields->string('id'),
             $fields->enum('instrument', Instrument::class),
             $fields->number('level'),
@@ -39,6 +44,8 @@ final readonly class BandJson
             self::groove($fields),
             self::register($fields),
             $fields->has('plays') ? $fields->enum('plays', Way::class) : null,
+            $fields->has('sound') ? $fields->enum('sound', Timbre::class) : null,
+            $fields->has('tune') ? $this->tunes->read($fields->object('tune')) : null,
         ));
     }
 
@@ -53,7 +60,9 @@ final readonly class BandJson
             'straight' => $part->straight,
         ] + ($part->groove === null ? [] : ['groove' => $part->groove->slug])
             + ($part->register === null ? [] : ['register' => [$part->register->low, $part->register->high]])
-            + ($part->way === null ? [] : ['plays' => $part->way->value]);
+            + ($part->way === null ? [] : ['plays' => $part->way->value])
+            + ($part->timbre === null ? [] : ['sound' => $part->timbre->value])
+            + ($part->tune === null ? [] : ['tune' => $this->tunes->write($part->tune)]);
     }
 
     public function pass(mixed $value, string $pointer): Pass

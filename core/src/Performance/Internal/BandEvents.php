@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Gravik\Performance\Internal;
 
 use Gravik\Band\BandNote;
+use Gravik\Band\BandPart;
 use Gravik\Band\Hit;
 use Gravik\Band\Instrument;
 use Gravik\Band\PartBar;
 use Gravik\Band\Player;
+use Gravik\Band\Timbre;
+use Gravik\Band\Way;
 use Gravik\Breakdown\Playing;
 use Gravik\Chart\Course;
 use Gravik\Performance\Event;
@@ -34,10 +37,11 @@ final readonly class BandEvents
     /**
      * @param list<Playing>         $playings one for each bar of the course
      * @param array<int, list<Hit>> $hits     of the guitar, by bar
+     * @param array<int, list<BandNote>> $tune of the lead, by bar
      *
      * @return list<Event>
      */
-    public static function of(Player $player, Course $course, array $playings, TimeMap $map, array $hits): array
+    public static function of(Player $player, Course $course, array $playings, TimeMap $map, array $hits, array $tune): array
     {
         $part = $player->part();
         $feel = $part->straight ? $map->straight() : $map;
@@ -45,7 +49,12 @@ final readonly class BandEvents
 
         $gains = new Gains($course, $map, array_map(static fn (Playing $playing): int => $playing->dynamic, $playings));
         $bars = array_map(
-            static fn (Playing $playing, int $bar): PartBar => new PartBar($playing->role, $playing->groove, $hits[$bar] ?? []),
+            static fn (Playing $playing, int $bar): PartBar => new PartBar(
+                $playing->role,
+                $playing->groove,
+                $hits[$bar] ?? [],
+                $tune[$bar] ?? [],
+            ),
             $playings,
             array_keys($playings),
         );
@@ -53,12 +62,11 @@ final readonly class BandEvents
         return array_map(static function (BandNote $note) use ($part, $time, $gains): Event {
             $from = $time($note->tick, $note->division);
             $held = static fn (): float => $time($note->until, $note->division) - $from;
-            [$kind, $seconds] = match ($part->instrument) {
-                Instrument::Drums => [EventKind::Drum, self::DRUM_SECONDS],
-                Instrument::Bass => [EventKind::Bass, max(self::SHORTEST_SECONDS, self::BASS_SHARE * $held())],
-                Instrument::Keys => [EventKind::Keys, max(self::SHORTEST_SECONDS, $held())],
-                Instrument::Horns => [EventKind::Horn, max(self::SHORTEST_SECONDS, $held())],
-                Instrument::Guitar, Instrument::SecondGuitar, Instrument::Lead => [EventKind::Ring, max(self::SHORTEST_SECONDS, $held())],
+            $seconds = match ($part->instrument) {
+                Instrument::Drums => self::DRUM_SECONDS,
+                Instrument::Bass => max(self::SHORTEST_SECONDS, self::BASS_SHARE * $held()),
+                Instrument::Keys, Instrument::Horns, Instrument::Lead, Instrument::Guitar, Instrument::SecondGuitar
+                    => max(self::SHORTEST_SECONDS, $held()),
             };
 
             return new Event(
@@ -67,9 +75,29 @@ final readonly class BandEvents
                 $seconds,
                 $note->pitch,
                 min(1.0, $note->loudness * $part->level * $gains->at($note->tick)),
-                $kind,
+                self::kind($part),
                 tick: $note->tick,
             );
         }, $player->play($course, $bars));
+    }
+    private static function kind(BandPart $part): EventKind
+    {
+        return match ($part->instrument) {
+            Instrument::Drums => EventKind::Drum,
+            Instrument::Bass => EventKind::Bass,
+            Instrument::Horns => EventKind::Horn,
+            Instrument::Guitar, Instrument::SecondGuitar => EventKind::Ring,
+            Instrument::Keys => match ($part->timbre) {
+                null, Timbre::Piano => EventKind::Keys,
+                Timbre::Organ => EventKind::Organ,
+                Timbre::Accordion => EventKind::Accordion,
+            },
+            Instrument::Lead => match ($part->way()) {
+                Way::Plucked => EventKind::Ring,
+                Way::Blown => EventKind::Horn,
+                Way::Bowed => EventKind::Bow,
+                default => EventKind::Voice,
+            },
+        };
     }
 }

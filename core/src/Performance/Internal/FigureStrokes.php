@@ -210,18 +210,7 @@ final class FigureStrokes
             return null;
         }
         $strings = $stroke->direction === Direction::Up ? array_reverse($strings) : $strings;
-        $pressed = array_filter($frets, static fn (?int $fret): bool => $fret !== null && $fret > 0);
-        $voicing = new Voicing(
-            $this->course->chords[$chord]->chord,
-            array_values($frets),
-            array_fill(0, count($frets), null),
-            [],
-            array_map(static fn (?int $fret, int $sounds): ?int => $fret === null ? null : $sounds + $fret, $frets, $open),
-            0.0,
-            $pressed === [] ? 0 : min($pressed),
-            [],
-            [],
-        );
+        $voicing = Frets::voicing($this->course->chords[$chord]->chord, $frets, $open);
 
         return $this->played(
             $stroke->length === null ? $stroke->lasting(Length::ofTicks(max(1, $next))) : $stroke,
