@@ -127,6 +127,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('take-roles', Compute\TakeRoles::class);
         Route::post('add-part', Compute\AddPart::class);
         Route::post('without-part', Compute\TakePartOut::class);
+        Route::post('lay-tune', Compute\LayTune::class);
         Route::post('change-seats', Compute\ChangeSeats::class);
         Route::post('add-pass', Compute\AddPass::class);
         Route::post('without-pass', Compute\TakePassOut::class);

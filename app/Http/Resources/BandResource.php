@@ -6,7 +6,9 @@ namespace App\Http\Resources;
 
 use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
+use Gravik\Band\Register;
 use Gravik\Band\Role;
+use Gravik\Band\Timbre;
 use Gravik\Band\Way;
 use Gravik\Chart\Visit;
 use Gravik\Ensemble\Clash;
@@ -15,6 +17,8 @@ use Gravik\Ensemble\ClashReport;
 use Gravik\Ensemble\Heard;
 use Gravik\Ensemble\RoleSuggestion;
 use Gravik\Ensemble\Support;
+use Gravik\Harmony\Key;
+use Gravik\Pitch\Pitch;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'RoleChoice', required: ['slug', 'words'], properties: [
@@ -25,9 +29,19 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'slug', type: 'string', enum: Way::class),
     new OA\Property(property: 'words', type: 'string'),
 ])]
-#[OA\Schema(schema: 'BandMember', required: ['id', 'instrument', 'way', 'ways', 'register'], properties: [
+#[OA\Schema(schema: 'BandMember', required: [
+    'id',
+    'instrument',
+    'words',
+    'way',
+    'ways',
+    'timbres',
+    'register',
+    'register_words',
+], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'instrument', type: 'string', enum: Instrument::class),
+    new OA\Property(property: 'words', description: 'what the part is called', type: 'string'),
     new OA\Property(property: 'way', type: 'string', enum: Way::class, nullable: true),
     new OA\Property(property: 'ways', type: 'array', items: new OA\Items(ref: '#/components/schemas/WayChoice')),
     new OA\Property(
@@ -37,6 +51,18 @@ use OpenApi\Attributes as OA;
         items: new OA\Items(type: 'integer'),
         nullable: true,
     ),
+    new OA\Property(property: 'register_words', description: 'E3–E5', type: 'string'),
+    new OA\Property(
+        property: 'timbres',
+        description: 'what it can sound like, the usual one first; none where there is no choice',
+        type: 'array',
+        items: new OA\Items(type: 'string', enum: Timbre::class),
+    ),
+])]
+#[OA\Schema(schema: 'RegisterLimits', required: ['lowest', 'highest', 'narrowest'], properties: [
+    new OA\Property(property: 'lowest', type: 'integer'),
+    new OA\Property(property: 'highest', type: 'integer'),
+    new OA\Property(property: 'narrowest', description: 'half steps', type: 'integer'),
 ])]
 #[OA\Schema(schema: 'BandVisit', required: ['pass', 'section', 'name', 'time', 'from', 'bars', 'lead', 'roles', 'too_many_lead'], properties: [
     new OA\Property(property: 'pass', type: 'string'),
@@ -62,6 +88,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Band', required: [
     'parts',
     'absent',
+    'registers',
     'role_choices',
     'visits',
     'window',
@@ -78,8 +105,12 @@ use OpenApi\Attributes as OA;
         property: 'absent',
         description: 'who could join',
         type: 'array',
-        items: new OA\Items(type: 'string', enum: Instrument::class),
+        items: new OA\Items(required: ['slug', 'words'], properties: [
+            new OA\Property(property: 'slug', type: 'string', enum: Instrument::class),
+            new OA\Property(property: 'words', type: 'string'),
+        ], type: 'object'),
     ),
+    new OA\Property(property: 'registers', ref: '#/components/schemas/RegisterLimits'),
     new OA\Property(property: 'role_choices', type: 'array', items: new OA\Items(ref: '#/components/schemas/RoleChoice')),
     new OA\Property(property: 'visits', type: 'array', items: new OA\Items(ref: '#/components/schemas/BandVisit')),
     new OA\Property(property: 'window', ref: '#/components/schemas/BandWindow'),
@@ -123,11 +154,12 @@ final class BandResource
         $there = array_map(static fn (BandPart $part): Instrument => $part->instrument, $parts);
 
         return [
-            'parts' => array_map(self::member(...), $parts),
+            'parts' => array_map(static fn (BandPart $part): array => self::member($part, $heard->breakdown->start->key), $parts),
             'absent' => array_values(array_map(
                 static fn (Instrument $instrument): array => ['slug' => $instrument->value, 'words' => $instrument->words()],
                 array_filter(Instrument::cases(), static fn (Instrument $instrument): bool => ! in_array($instrument, $there, true)),
             )),
+            'registers' => ['lowest' => Register::LOWEST, 'highest' => Register::HIGHEST, 'narrowest' => Register::NARROWEST],
             'role_choices' => array_map(
                 static fn (Role $role): array => ['slug' => $role->value, 'words' => $role->words()],
                 Role::cases(),
@@ -156,9 +188,10 @@ final class BandResource
     }
 
     /** @return array<string, mixed> */
-    private static function member(BandPart $part): array
+    private static function member(BandPart $part, Key $key): array
     {
         $register = $part->register();
+        $name = static fn (int $midi): string => Pitch::ofMidi($midi, $key->spell($midi % 12))->text();
 
         return [
             'id' => $part->id,
@@ -168,8 +201,10 @@ final class BandResource
                 static fn (Way $way): array => ['slug' => $way->value, 'words' => $way->words()],
                 $part->instrument->ways(),
             ),
-            'words' => $part->instrument->words(),
+            'words' => $part->id === $part->instrument->value ? $part->instrument->words() : $part->id,
             'register' => $register === null ? null : [$register->low, $register->high],
+            'register_words' => $register === null ? '' : $name($register->low).'–'.$name($register->high),
+            'timbres' => $part->instrument === Instrument::Keys ? array_column(Timbre::cases(), 'value') : [],
         ];
     }
 

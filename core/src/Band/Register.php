@@ -9,11 +9,11 @@ use Gravik\Band\Failure\RegisterOutOfRange;
 /** The notes between which a part plays. */
 final readonly class Register
 {
-    private const NARROWEST = 12;
+    public const NARROWEST = 12;
 
-    private const LOWEST = 21;
+    public const LOWEST = 21;
 
-    private const HIGHEST = 108;
+    public const HIGHEST = 108;
 
     /**
      * @param int $low  MIDI note

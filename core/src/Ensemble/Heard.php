@@ -20,6 +20,7 @@ use Gravik\Harmony\ChordSymbol;
 use Gravik\Performance\Event;
 use Gravik\Performance\Timeline;
 use Gravik\Pitch\Pitch;
+use Gravik\Time\Feel;
 
 /** The band as it sounds, part by part and bar by bar. */
 final readonly class Heard
@@ -107,7 +108,7 @@ final readonly class Heard
             }
         }
 
-        return $this->timeline->map->at($this->timeline->course->bars[$bar]->tick)->ruler->ratio > 1.15 ? Style::Swing : Style::Straight;
+        return $this->timeline->map->at($this->timeline->course->bars[$bar]->tick)->ruler->ratio > Feel::SWINGS ? Style::Swing : Style::Straight;
     }
 
     /** “bar 5”, as it is counted through the song. */

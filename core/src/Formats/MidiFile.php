@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Gravik\Formats;
 
 use Gravik\Band\BandPart;
-use Gravik\Band\Instrument;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Chart\Visit;
 use Gravik\Formats\Internal\MidiTrack;

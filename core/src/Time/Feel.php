@@ -14,6 +14,8 @@ final readonly class Feel
 
     public const HIGHEST = 3.0;
 
+    public const SWINGS = 1.15;
+
     /** The short note of a swung pair does not go far below this (rule of thumb). */
     private const SHORT_NOTE_MS = 110.0;
 
@@ -72,6 +74,12 @@ final readonly class Feel
         $ratio = $this->ratioAt($tempo);
 
         return (Swing::share($ratio) - 0.5) * $this->pairMs($tempo);
+    }
+
+    /** Whether the off-beats of eighths lean so far that it is heard as swing (rule of thumb). */
+    public function swings(Tempo $tempo): bool
+    {
+        return $this->unit === SwingUnit::Eighth && $this->ratioAt($tempo) > self::SWINGS;
     }
 
     /** Long : short at this tempo. */

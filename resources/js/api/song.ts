@@ -120,6 +120,10 @@ export const addPart = (document: BreakdownDocument, instrument: Body<'POST', '/
 
 export const takePartOut = (document: BreakdownDocument, part: string) => compute('/api/compute/without-part', { document, part })
 
+/** The document with a track of a MIDI file as the tune of its lead; which track, and which there are. */
+export const layTune = (document: BreakdownDocument, told: Omit<Body<'POST', '/api/compute/lay-tune'>, 'document'>) =>
+  compute('/api/compute/lay-tune', { document, ...told })
+
 /** The document with what guitar and second guitar play exchanged. */
 export const changeSeats = (document: BreakdownDocument) => compute('/api/compute/change-seats', { document })
 

@@ -57,7 +57,7 @@ const MILLIONTHS = 1e6
 export class BandPlayer {
   private state: PlayerState = {
     status: 'stopped',
-    muted: { drums: false, bass: false, guitar: false, keys: false, horns: false, lead: false },
+    muted: { drums: false, bass: false, guitar: false, 'second-guitar': false, keys: false, horns: false, lead: false },
     heardFrom: null,
     clickOn: [],
     clickOffBeats: false,

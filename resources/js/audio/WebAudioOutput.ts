@@ -1,7 +1,7 @@
 import type { TimedEvent } from '../api/types'
 import type { Output } from './BandPlayer'
 import { audio } from './context'
-import { DRUM_OF_KEY, type DrumName, type Pluck } from './synth'
+import { DRUM_OF_KEY, isTone, type DrumName, type Pluck } from './synth'
 import { makeSound, type MadeSound, type WantedSound } from './synthWorker'
 
 /** A string that is let go dies away in this time; one that is choked, faster. */

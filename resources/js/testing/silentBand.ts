@@ -2,7 +2,7 @@ import { vi } from 'vitest'
 
 const stopped = {
   status: 'stopped',
-  muted: { drums: false, bass: false, guitar: false, keys: false, horns: false, lead: false },
+  muted: { drums: false, bass: false, guitar: false, 'second-guitar': false, keys: false, horns: false, lead: false },
   heardFrom: null,
 }
 

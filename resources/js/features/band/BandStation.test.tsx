@@ -12,19 +12,23 @@ const pass = tune.passes[0]
 const change = [patch('notes', 'the keys hold back')]
 const told: Band = {
   parts: [
-    { id: 'guitar', instrument: 'guitar', way: null, ways: [], register: null },
+    { id: 'guitar', instrument: 'guitar', words: 'guitar', way: null, ways: [], timbres: [], register: null, register_words: '' },
     {
       id: 'keys',
       instrument: 'keys',
+      words: 'keys',
       way: 'shells',
       ways: [
         { slug: 'shells', words: 'shells' },
         { slug: 'pads', words: 'held chords' },
       ],
+      timbres: ['piano', 'organ', 'accordion'],
       register: [52, 76],
+      register_words: 'E3–E5',
     },
   ],
-  absent: ['lead'],
+  absent: [{ slug: 'lead', words: 'lead' }],
+  registers: { lowest: 21, highest: 108, narrowest: 12 },
   role_choices: [
     { slug: 'active', words: 'active' },
     { slug: 'passive', words: 'passive' },

@@ -1,13 +1,13 @@
-import { Button, Select, Slider } from 'antd'
-import { addPart, takePartOut } from '../../api/song'
+import { Button } from 'antd'
+import { addPart } from '../../api/song'
 import type { Band, BreakdownDocument } from '../../api/types'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { useRemake } from '../bench/useRemake'
 import { KeepWord } from './KeepWord'
+import { LeadTune } from './LeadTune'
+import { LineUpPart, type Part } from './LineUpPart'
 
-type Part = BreakdownDocument['parts'][number]
-
-/** Who is in the band, how each plays, how loud and how high. */
+/** Who is in the band: how each plays and sounds, how loud, how high, and where against the beat. */
 export function LineUpForm({ band }: { band: Band }) {
   const { store } = useBench()
   const document = useDocument()
@@ -20,50 +20,45 @@ export function LineUpForm({ band }: { band: Band }) {
     )
   return (
     <section className="line-up" aria-label="Line-up">
-      {document.parts.map((part) => {
-        const told = band.parts.find(({ id }) => id === part.id)
-        return (
-          <div key={part.id} className="line-up-part">
-            <b>{part.id}</b>
-            {told !== undefined && told.ways.length > 0 ? (
-              <Select
-                size="small"
-                aria-label={`How the ${part.id} play`}
-                value={told.way}
-                disabled={!mine}
-                options={told.ways.map(({ slug, words }) => ({ value: slug, label: words }))}
-                onChange={(plays) => plays !== null && change(part.id, { plays: plays as NonNullable<Part['plays']> })}
-                popupMatchSelectWidth={false}
-              />
-            ) : (
-              <span className="muted">its strokes</span>
-            )}
-            <label>
-              <span className="unseen">Loudness of the {part.id}</span>
-              <Slider
-                min={0}
-                max={1}
-                step={0.05}
-                value={part.level}
-                disabled={!mine}
-                onChange={(level) => change(part.id, { level })}
-                tooltip={{ formatter: (level) => `${Math.round(100 * (level ?? 0))} %` }}
-              />
-            </label>
-            {mine && part.instrument !== 'guitar' && (
-              <Button size="small" aria-label={`Take the ${part.id} out`} onClick={() => void remake((d) => takePartOut(d, part.id))}>
-                out
-              </Button>
-            )}
-          </div>
-        )
-      })}
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Part</th>
+            <th scope="col">Plays</th>
+            <th scope="col">Loudness</th>
+            <th scope="col">Register</th>
+            <th scope="col">Late by</th>
+            <th scope="col">Straight</th>
+            <th scope="col">
+              <span className="unseen">More</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {document.parts.map((part) => {
+            const told = band.parts.find(({ id }) => id === part.id)
+            return (
+              told !== undefined && (
+                <LineUpPart
+                  key={part.id}
+                  part={part}
+                  told={told}
+                  limits={band.registers}
+                  mine={mine}
+                  onChange={(changed) => change(part.id, changed)}
+                />
+              )
+            )
+          })}
+        </tbody>
+      </table>
+      {document.parts.map((part) => part.instrument === 'lead' && <LeadTune key={part.id} part={part} passes={document.passes} />)}
       {mine && band.absent.length > 0 && (
         <div className="button-row">
           <span className="label">Take in</span>
-          {band.absent.map((instrument) => (
-            <Button key={instrument} size="small" onClick={() => void remake((d) => addPart(d, instrument))}>
-              {instrument}
+          {band.absent.map(({ slug, words }) => (
+            <Button key={slug} size="small" onClick={() => void remake((d) => addPart(d, slug))}>
+              {words}
             </Button>
           ))}
         </div>

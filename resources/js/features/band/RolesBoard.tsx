@@ -57,7 +57,7 @@ export function RolesBoard({ band, passes, mine, from, onWindow, onRole, support
           <tbody>
             {parts.map((part, place) => (
               <tr key={part.id}>
-                <th scope="row">{part.id}</th>
+                <th scope="row">{part.words}</th>
                 {visits.map((visit) => {
                   const role = visit.roles[place] ?? 'active'
                   const framed = visit.too_many_lead.includes(part.id)
@@ -66,7 +66,7 @@ export function RolesBoard({ band, passes, mine, from, onWindow, onRole, support
                       <Select
                         size="small"
                         variant="borderless"
-                        aria-label={`${part.id} in ${visit.name}, ${nameOf(visit.pass)}`}
+                        aria-label={`${part.words} in ${visit.name}, ${nameOf(visit.pass)}`}
                         value={role}
                         disabled={!mine}
                         options={role_choices.map(({ slug, words }) => ({ value: slug, label: words }))}

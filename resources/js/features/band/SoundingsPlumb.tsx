@@ -15,6 +15,7 @@ const HEIGHT = TOP + (DEEPEST - SHALLOWEST) * A_DB + 16
 export function SoundingsPlumb({ band }: { band: Band }) {
   const { soloist, seats, ranges, parts } = band.soundings
   const { heardFrom } = usePlayer()
+  const nameOf = (id: string) => band.parts.find((part) => part.id === id)?.words ?? id
   const seat = seats.find(({ slug }) => slug === heardFrom?.seat) ?? seats[0]
   const soundings = parts.map((each, place) => ({ ...each, below_db: seat?.below_db[place] ?? 0 }))
   if (soloist === null) {
@@ -38,7 +39,7 @@ export function SoundingsPlumb({ band }: { band: Band }) {
         height={HEIGHT}
         role="img"
         aria-label={soundings
-          .map((each) => `${each.part} ${Math.abs(each.below_db)} dB ${each.below_db < 0 ? 'above' : 'below'}`)
+          .map((each) => `${nameOf(each.part)} ${Math.abs(each.below_db)} dB ${each.below_db < 0 ? 'above' : 'below'}`)
           .join(', ')}
       >
         <line x1={LEFT - 6} x2={width} y1={y(0)} y2={y(0)} className="plumb-zero" />
@@ -55,7 +56,7 @@ export function SoundingsPlumb({ band }: { band: Band }) {
           return (
             <g key={each.part} className={each.over ? 'plumb over' : 'plumb'}>
               <text x={x} y={14} textAnchor="middle" className="plumb-name">
-                {each.part}
+                {nameOf(each.part)}
               </text>
               <line x1={x} x2={x} y1={y(0)} y2={y(each.below_db)} />
               <path d={`M${x - 6} ${y(each.below_db)}h12l-6 ${each.below_db < 0 ? -12 : 12}z`} />

@@ -14,7 +14,7 @@ type Props = {
 }
 
 /** Roles that would suit better, each with its reason, taken in one step. */
-export function SuggestedRoles({ band: { suggestions, supports }, nameOf, mine, support, onSupport, onTake }: Props) {
+export function SuggestedRoles({ band: { parts, suggestions, supports }, nameOf, mine, support, onSupport, onTake }: Props) {
   return (
     <Popover
       trigger="click"
@@ -40,7 +40,7 @@ export function SuggestedRoles({ band: { suggestions, supports }, nameOf, mine, 
             {suggestions.map((each) => (
               <li key={`${each.part}-${each.from}`}>
                 <b>
-                  {each.part}, {nameOf(each.pass)}: {each.words}
+                  {parts.find(({ id }) => id === each.part)?.words ?? each.part}, {nameOf(each.pass)}: {each.words}
                 </b>{' '}
                 {each.why}
               </li>

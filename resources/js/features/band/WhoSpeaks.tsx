@@ -53,7 +53,7 @@ export function WhoSpeaks({ band, timeline, clash, width }: Props) {
       {window.rows.map(({ part, strokes }, row) => (
         <g key={part} className={part === 'guitar' ? 'who-row guitar' : 'who-row'}>
           <text x={0} y={base(row) - 17} className="who-name">
-            {part}
+            {wayOf(part)?.words ?? part}
           </text>
           <text x={0} y={base(row) - 4} className="who-way">
             {wayOf(part)?.ways.find(({ slug }) => slug === wayOf(part)?.way)?.words ?? ''}

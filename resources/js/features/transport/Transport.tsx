@@ -14,7 +14,19 @@ import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { FeelDial } from './FeelDial'
 import { LoopMap } from './LoopMap'
 
-const PARTS: PartName[] = ['drums', 'bass', 'guitar', 'keys', 'horns']
+/** In the order in which they can be silenced, by short names. */
+const PARTS: [PartName, string][] = [
+  ['drums', 'drums'],
+  ['bass', 'bass'],
+  ['guitar', 'guitar'],
+  ['second-guitar', 'guitar 2'],
+  ['keys', 'keys'],
+  ['horns', 'horns'],
+  ['lead', 'lead'],
+]
+
+/** A lead without a tune solos, and nothing sounds. */
+const isSilent = ({ instrument, tune }: BreakdownDocument['parts'][number]): boolean => instrument === 'lead' && tune === undefined
 
 export function usePlayer() {
   return useSyncExternalStore(band.subscribe, band.snapshot)
@@ -147,7 +159,7 @@ export function Transport() {
       <div className="cell">
         <span className="cell-name">Hear</span>
         <span className="cell-row">
-          {PARTS.filter((part) => document.parts.some(({ instrument }) => instrument === part)).map((part) => (
+          {PARTS.filter(([part]) => document.parts.some((each) => each.instrument === part && !isSilent(each))).map(([part, name]) => (
             <button
               key={part}
               type="button"
@@ -155,7 +167,7 @@ export function Transport() {
               aria-pressed={!player.muted[part]}
               onClick={() => band.mute(part, !player.muted[part])}
             >
-              {part}
+              {name}
             </button>
           ))}
           <button
