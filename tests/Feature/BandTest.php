@@ -2,7 +2,11 @@
 
 declare(strict_types=1);
 
+use Gravik\Formats\BreakdownJson;
+use Gravik\Formats\MidiFile;
+use Gravik\Performance\Performer;
 use Gravik\Tests\Support\Examples;
+use Illuminate\Testing\TestResponse;
 
 beforeEach(fn () => $this->actingAs($this->teacher()));
 
@@ -48,13 +52,17 @@ it('takes keys into the band, finds them in the way, and settles it by the chang
     $leading = static fn (array $band): array => array_column($band['visits'], 'too_many_lead');
 
     expect(array_column($band['parts'], 'instrument'))->toBe(['guitar', 'drums', 'bass', 'keys'])
-        ->and($band['absent'])->toBe(['horns', 'lead'])
+        ->and($band['absent'])->toBe([
+            ['slug' => 'second-guitar', 'words' => 'second guitar'],
+            ['slug' => 'horns', 'words' => 'horns'],
+            ['slug' => 'lead', 'words' => 'lead'],
+        ])
         ->and($leading($band))->toBe([['guitar', 'keys'], ['guitar', 'keys']])->and($leading($after))->toBe([[], ['guitar', 'keys']])
         ->and($band['visits'][1])->toMatchArray(['pass' => '2', 'from' => 4, 'bars' => 4, 'lead' => 'voice'])
         ->and($band['window']['bar_lines'])->toBe([0, 4])
         ->and(array_column($band['window']['chords'], 'symbol'))->toBe(['Dm7', 'G7'])
         ->and(array_column($band['window']['rows'], 'part'))->toBe(['guitar', 'drums', 'bass', 'keys'])
-        ->and(count($band['looked']) + count($band['unlooked']))->toBe(11)
+        ->and(count($band['looked']) + count($band['unlooked']))->toBe(12)
         ->and($band['soundings']['soloist'])->toBeNull();
 });
 
@@ -82,6 +90,35 @@ it('plumbs the parts below a soloist, and takes a part out with all that was sai
     $this->postJson('/api/compute/without-part', ['document' => $with, 'part' => 'guitar'])->assertUnprocessable();
     $this->postJson('/api/compute/without-part', ['document' => $with, 'part' => 'nobody'])->assertUnprocessable();
     $this->postJson('/api/compute/add-part', ['document' => dockSong(), 'instrument' => 'guitar'])->assertUnprocessable();
+});
+
+it('takes a second guitar in, and gives the student its seat', function (): void {
+    $document = $this->postJson('/api/compute/add-part', ['document' => dockSong(), 'instrument' => 'second-guitar'])->assertOk()->json('document');
+    $changed = $this->postJson('/api/compute/change-seats', ['document' => $document])->assertOk()->json('document');
+    $levels = static fn (array $told): array => array_column($told['parts'], 'level', 'id');
+
+    expect($levels($changed)['guitar'])->toBe($levels($document)['second-guitar'])
+        ->and(count($changed['patterns']))->toBe(count($document['patterns']) + 1)
+        ->and(count($changed['lines']))->toBe(count($document['lines']) + 1);
+    $this->postJson('/api/compute/change-seats', ['document' => dockSong()])->assertUnprocessable();
+});
+
+it('lays a track of a MIDI file as the tune of the lead, and refuses what is none', function (): void {
+    $document = $this->postJson('/api/compute/add-part', ['document' => dockSong(), 'instrument' => 'lead'])->assertOk()->json('document');
+    $song = (new BreakdownJson())->read($document);
+    $midi = base64_encode((new MidiFile())->write($song, (new Performer())->perform($song)));
+    $ask = fn (array $told): TestResponse => $this->postJson('/api/compute/lay-tune', $told + [
+        'document' => $document, 'part' => 'lead', 'name' => 'Ebb', 'midi' => $midi,
+    ]);
+    $laid = $ask([])->assertOk()->json();
+    $bass = min(array_column($laid['tracks'], 'number'));
+
+    expect(array_column($laid['document']['parts'], 'tune', 'id')['lead']['name'])->toBe('Ebb')
+        ->and($ask(['track' => $bass])->assertOk()->json('track'))->toBe($bass);
+    $ask(['midi' => base64_encode('no MIDI')])->assertUnprocessable();
+    $ask(['midi' => 'ü'])->assertUnprocessable();
+    $ask(['track' => 77])->assertUnprocessable()->assertJsonPath('message', static fn (string $says): bool => str_contains($says, 'Track 77'));
+    $ask(['part' => 'guitar'])->assertUnprocessable()->assertJsonPath('message', static fn (string $says): bool => str_contains($says, 'only the lead can'));
 });
 
 it('refuses parts that cannot be: another instrument\'s way, no register, no role', function (array $part, string $says): void {

@@ -201,7 +201,7 @@ final class BandResource
                 static fn (Way $way): array => ['slug' => $way->value, 'words' => $way->words()],
                 $part->instrument->ways(),
             ),
-            'words' => $part->id === $part->instrument->value ? $part->instrument->words() : $part->id,
+            'words' => $part->id === $part->instrument->value ? $part->instrument->label() : $part->id,
             'register' => $register === null ? null : [$register->low, $register->high],
             'register_words' => $register === null ? '' : $name($register->low).'–'.$name($register->high),
             'timbres' => $part->instrument === Instrument::Keys ? array_column(Timbre::cases(), 'value') : [],

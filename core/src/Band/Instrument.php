@@ -22,6 +22,15 @@ enum Instrument: string
         };
     }
 
+    /** As it stands where there is little room. */
+    public function label(): string
+    {
+        return match ($this) {
+            self::SecondGuitar => 'guitar 2',
+            self::Drums, self::Bass, self::Guitar, self::Keys, self::Horns, self::Lead => $this->value,
+        };
+    }
+
     /** Whether what it plays may be told by a groove. */
     public function playsAGroove(): bool
     {

@@ -18,6 +18,7 @@ enum ClashKind: string
     case TooLoud = 'too-loud';
     case KicksApart = 'kicks-apart';
     case FillUnderSinging = 'fill-under-singing';
+    case NothingToDouble = 'nothing-to-double';
 
     public function words(): string
     {
@@ -33,6 +34,7 @@ enum ClashKind: string
             self::TooLoud => 'Too loud for the soloist',
             self::KicksApart => 'Kicks that miss each other',
             self::FillUnderSinging => 'A fill under the singing',
+            self::NothingToDouble => 'A melody that nobody plays',
         };
     }
 }

@@ -12,6 +12,7 @@ use Gravik\Ensemble\Check\FourOutsideSwing;
 use Gravik\Ensemble\Check\KicksApart;
 use Gravik\Ensemble\Check\Mud;
 use Gravik\Ensemble\Check\NearlyAlike;
+use Gravik\Ensemble\Check\NothingToDouble;
 use Gravik\Ensemble\Check\RootDoubled;
 use Gravik\Ensemble\Check\SameOctave;
 use Gravik\Ensemble\Check\TooLoud;
@@ -28,6 +29,7 @@ final readonly class ClashReporter
         return [
             new TwoLead(), new NearlyAlike(), new Colours(), new Mud(), new RootDoubled(), new SameOctave(), new FourOutsideSwing(),
             new WrongLeader(), new TooLoud(), new KicksApart(), new FillUnderSinging(),
+            new NothingToDouble(),
         ];
     }
 

@@ -85,8 +85,7 @@ final readonly class RoleAdviser
         if ($part->instrument === $soloist) {
             return [Role::Out, "{$lead} solos here: nobody comps for himself"];
         }
-        $guitarLeads = $style->guitarLeads() || $solos % 2 === 1;
-        $leader = self::leader($chordal, $soloist, $guitarLeads);
+        $leader = self::leader($chordal, $soloist, $style, $solos);
         $isGuitar = $part->instrument === Instrument::Guitar;
         if ($part === $leader) {
             return [Role::Active, match (true) {
@@ -110,21 +109,25 @@ final readonly class RoleAdviser
         };
     }
 
-    /** @param list<BandPart> $chordal */
-    private static function leader(array $chordal, ?Instrument $soloist, bool $guitarLeads): ?BandPart
+    /**
+     * With keys the guitar leads where the style has it so, else from solo to solo by turns with them; two guitars go by turns.
+     *
+     * @param list<BandPart> $chordal
+     */
+    private static function leader(array $chordal, ?Instrument $soloist, Style $style, int $solos): ?BandPart
     {
-        $order = $guitarLeads
-            ? [Instrument::Guitar, Instrument::Keys, Instrument::SecondGuitar]
-            : [Instrument::Keys, Instrument::SecondGuitar, Instrument::Guitar];
-        foreach ($order as $instrument) {
-            foreach ($instrument === $soloist ? [] : $chordal as $part) {
-                if ($part->instrument === $instrument) {
-                    return $part;
-                }
-            }
-        }
+        $byInstrument = array_column(
+            array_map(static fn (BandPart $part): array => [$part->instrument->value, $part], $chordal),
+            1,
+            0,
+        );
+        $keys = isset($byInstrument[Instrument::Keys->value]);
+        $guitarLeads = $style->guitarLeads() || ($solos % 2 === 1) === $keys;
+        $other = $keys ? [Instrument::Keys, Instrument::SecondGuitar] : [Instrument::SecondGuitar];
+        $order = $guitarLeads ? [Instrument::Guitar, ...$other] : [...$other, Instrument::Guitar];
+        $there = array_filter($order, static fn (Instrument $each): bool => $each !== $soloist && isset($byInstrument[$each->value]));
 
-        return null;
+        return $there === [] ? null : $byInstrument[array_values($there)[0]->value];
     }
 
     /** @return array{Role, string} for who would sit idle */

@@ -2,14 +2,20 @@
 
 declare(strict_types=1);
 
+use Gravik\Band\Way;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Chart\VoicingLine;
+use Gravik\Ensemble\Check\GuitarGrips;
 use Gravik\Ensemble\Clash;
 use Gravik\Ensemble\ClashKind;
 use Gravik\Ensemble\ClashReport;
 use Gravik\Ensemble\ClashReporter;
+use Gravik\Ensemble\Heard;
+use Gravik\Ensemble\Mend;
 use Gravik\Ensemble\Overlap;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\PatternJson;
+use Gravik\Neck\Company;
 use Gravik\Performance\Performer;
 use Gravik\Tests\Support\Examples;
 
@@ -132,6 +138,11 @@ $songs = [
         'figures' => [['name' => 'gull', 'nickname' => '', 'meter' => '4/4'] + Examples::full()['figures'][0]],
         'placed' => [['what' => 'f1', 'at' => ['section' => 'a', 'ending' => null, 'bar' => 1, 'tick' => 0]]],
     ]), 'under “the tide”'],
+    'a melody that nobody plays' => [
+        ClashKind::NothingToDouble,
+        fn () => bandSong(['keys' => 'doubles'], [keysPart(), leadPart('sung')]),
+        'nobody plays one there',
+    ],
 ];
 
 it('finds who is in whose way, and every repair that it offers takes it away', function (
@@ -201,4 +212,19 @@ it('puts the worst first', function (): void {
     rsort($sorted);
 
     expect(count($severities))->toBeGreaterThan(2)->and($severities)->toBe($sorted);
+});
+
+it('lets a second guitar without grips of its own play shells, and changes those it has', function (): void {
+    $second = ['id' => 'second-guitar', 'instrument' => 'second-guitar', 'level' => 0.6, 'offsetMs' => 0, 'straight' => false, 'plays' => 'spread'];
+    $mend = static function (Breakdown $song): Mend {
+        $heard = new Heard($song, (new Performer())->perform($song));
+        $loud = static fn (VoicingLine $line): VoicingLine => $line->with(company: Company::Shell);
+
+        return GuitarGrips::mend($heard, $song->parts[3], 0, 'Shells alone', $loud);
+    };
+    $free = $mend(bandSong([], [$second]));
+    $written = $mend(bandSong([], [$second], fields: ['cells' => [['part' => 'second-guitar', 'line' => 'low']]]));
+
+    expect([$free->words, $free->after()->parts[3]->way])->toBe(['Let the second guitar play shells', Way::Shells])
+        ->and([$written->words, $written->after()->lines[0]->company])->toBe(['Shells alone', Company::Shell]);
 });

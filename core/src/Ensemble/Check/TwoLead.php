@@ -44,7 +44,11 @@ final readonly class TwoLead implements Check
     {
         $guitarLeads = $heard->style($bars[0])->guitarLeads();
         $parts = $heard->leading($bars[0]);
-        $yields = static fn (BandPart $part): bool => ($part->instrument === Instrument::Guitar) !== $guitarLeads;
+        $yields = static fn (BandPart $part): int => match ($part->instrument) {
+            Instrument::Guitar => $guitarLeads ? 0 : 1,
+            Instrument::SecondGuitar => 2,
+            default => $guitarLeads ? 1 : 0,
+        };
         usort($parts, static fn (BandPart $a, BandPart $b): int => $yields($a) <=> $yields($b));
         $other = $parts[count($parts) - 1];
         $name = Heard::name($other);

@@ -1,4 +1,4 @@
-import { Button, Popover } from 'antd'
+import { Button } from 'antd'
 import { useRef, useState } from 'react'
 import { ApiError } from '../../api/client'
 import { setCell, takeRoles, useBand, type Support } from '../../api/song'
@@ -12,7 +12,7 @@ import { useBench, useMine } from '../bench/benchContext'
 import { usePatches } from '../bench/usePatches'
 import { useRemake } from '../bench/useRemake'
 import { ClashList } from './ClashList'
-import { LineUpForm } from './LineUpForm'
+import { LineUpSheet } from './LineUpSheet'
 import { PartnerSheet } from './PartnerSheet'
 import { RolesBoard } from './RolesBoard'
 import { SoundingsPlumb } from './SoundingsPlumb'
@@ -30,7 +30,7 @@ export default function BandStation() {
   const apply = usePatches()
   const [from, setFrom] = useTabState(`band:${store.getState().id}`, 0)
   const [chosen, setChosen] = useState(0)
-  const [partner, setPartner] = useState(false)
+  const [sheet, setSheet] = useState<'line-up' | 'partner' | null>(null)
   const [support, setSupport] = useState<Support>('small-group')
   const asked = useBand(document, tempo, from, WINDOW, chosen, support)
   const band = asked.data
@@ -78,10 +78,10 @@ export default function BandStation() {
               →
             </Button>
             <HearOnly parts={document.parts.map(({ instrument }) => instrument)} />
-            <Popover trigger="click" placement="bottomRight" content={band === undefined ? null : <LineUpForm band={band} />}>
-              <Button size="small">Line-up …</Button>
-            </Popover>
-            <Button size="small" onClick={() => setPartner(true)}>
+            <Button size="small" onClick={() => setSheet('line-up')}>
+              Line-up …
+            </Button>
+            <Button size="small" onClick={() => setSheet('partner')}>
               Another’s part …
             </Button>
           </div>
@@ -91,7 +91,8 @@ export default function BandStation() {
             {asked.error.message}
           </p>
         )}
-        {partner && <PartnerSheet onClose={() => setPartner(false)} />}
+        {sheet === 'partner' && <PartnerSheet onClose={() => setSheet(null)} />}
+        {sheet === 'line-up' && band !== undefined && <LineUpSheet band={band} onClose={() => setSheet(null)} />}
         <div ref={frame} className="band-picture">
           {band !== undefined && timeline !== undefined && <WhoSpeaks band={band} timeline={timeline} clash={clash} width={width} />}
         </div>

@@ -61,7 +61,7 @@ export function LineUpPart({ part, told, limits, mine, onChange }: Props) {
       </td>
       <td>
         {register === null ? (
-          <span className="muted">its grips</span>
+          <span className="muted">{part.instrument === 'drums' ? '–' : 'its grips'}</span>
         ) : (
           <>
             <Slider

@@ -25,6 +25,9 @@ const PARTS: [PartName, string][] = [
   ['lead', 'lead'],
 ]
 
+/** More parts than this are silenced by lamps in two rows. */
+const ONE_ROW = 5
+
 /** A lead without a tune solos, and nothing sounds. */
 const isSilent = ({ instrument, tune }: BreakdownDocument['parts'][number]): boolean => instrument === 'lead' && tune === undefined
 
@@ -42,6 +45,7 @@ export function Transport() {
   const ready = timeline !== undefined && timeline.bars.length > 0
   const nudge = (by: number) => setTempo(Math.min(400, Math.max(20, Math.round(tempo + by))))
   const tap = useTapTempo(setTempo)
+  const heard = PARTS.filter(([part]) => document.parts.some((each) => each.instrument === part && !isSilent(each)))
   const [wanted, setWanted] = useState(false)
   const toggle = () => {
     if (playing) band.stop()
@@ -158,8 +162,8 @@ export function Transport() {
       </div>
       <div className="cell">
         <span className="cell-name">Hear</span>
-        <span className="cell-row">
-          {PARTS.filter(([part]) => document.parts.some((each) => each.instrument === part && !isSilent(each))).map(([part, name]) => (
+        <span className={heard.length > ONE_ROW ? 'cell-row lamps-in-two' : 'cell-row'}>
+          {heard.map(([part, name]) => (
             <button
               key={part}
               type="button"

@@ -1,6 +1,7 @@
 import { Button } from 'antd'
 import { addPart } from '../../api/song'
 import type { Band, BreakdownDocument } from '../../api/types'
+import { Dialog } from '../../ui/Dialog'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { useRemake } from '../bench/useRemake'
 import { KeepWord } from './KeepWord'
@@ -8,7 +9,7 @@ import { LeadTune } from './LeadTune'
 import { LineUpPart, type Part } from './LineUpPart'
 
 /** Who is in the band: how each plays and sounds, how loud, how high, and where against the beat. */
-export function LineUpForm({ band }: { band: Band }) {
+export function LineUpSheet({ band, onClose }: { band: Band; onClose: () => void }) {
   const { store } = useBench()
   const document = useDocument()
   const mine = useMine()
@@ -19,7 +20,7 @@ export function LineUpForm({ band }: { band: Band }) {
       { together: `part-${id}` },
     )
   return (
-    <section className="line-up" aria-label="Line-up">
+    <Dialog title="Line-up" open width={900} footer={null} onCancel={onClose} className="line-up">
       <table>
         <thead>
           <tr>
@@ -64,6 +65,6 @@ export function LineUpForm({ band }: { band: Band }) {
         </div>
       )}
       {mine && <KeepWord />}
-    </section>
+    </Dialog>
   )
 }
