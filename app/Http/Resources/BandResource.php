@@ -18,7 +18,6 @@ use Gravik\Ensemble\Heard;
 use Gravik\Ensemble\RoleSuggestion;
 use Gravik\Ensemble\Support;
 use Gravik\Harmony\Key;
-use Gravik\Pitch\Pitch;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'RoleChoice', required: ['slug', 'words'], properties: [
@@ -191,7 +190,6 @@ final class BandResource
     private static function member(BandPart $part, Key $key): array
     {
         $register = $part->register();
-        $name = static fn (int $midi): string => Pitch::ofMidi($midi, $key->spell($midi % 12))->text();
 
         return [
             'id' => $part->id,
@@ -203,7 +201,7 @@ final class BandResource
             ),
             'words' => $part->id === $part->instrument->value ? $part->instrument->label() : $part->id,
             'register' => $register === null ? null : [$register->low, $register->high],
-            'register_words' => $register === null ? '' : $name($register->low).'–'.$name($register->high),
+            'register_words' => $register === null ? '' : $key->noteWords($register->low).'–'.$key->noteWords($register->high),
             'timbres' => $part->instrument === Instrument::Keys ? array_column(Timbre::cases(), 'value') : [],
         ];
     }

@@ -37,7 +37,8 @@ final readonly class Soundings
         $kind = $lead?->way() ?? Way::Sung;
         $soloist = self::SOLOIST * ($lead->level ?? 1.0);
         $soundings = [];
-        foreach ($heard->breakdown->parts as $part) {
+        $others = array_filter($heard->breakdown->parts, static fn (BandPart $part): bool => $part->instrument !== Instrument::Lead);
+        foreach ($others as $part) {
             $power = self::power($heard, $part);
             if ($power !== null && $soloist > 0) {
                 $soundings[] = new Sounding(

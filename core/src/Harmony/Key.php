@@ -6,6 +6,7 @@ namespace Gravik\Harmony;
 
 use Gravik\Harmony\Failure\KeyNotReadable;
 use Gravik\Pitch\NoteName;
+use Gravik\Pitch\Pitch;
 use Gravik\Pitch\PitchException;
 
 /** The key of a tune: its tonic and whether it is major or minor. */
@@ -88,6 +89,18 @@ final readonly class Key
     public function semitonesTo(self $other): int
     {
         return ($other->tonic->pitchClass() - $this->tonic->pitchClass() + 12) % 12;
+    }
+
+    /**
+     * A note as the key spells it: A♭2.
+     *
+     * @param int $midi 0 to 127; what lies beyond is told as the lowest or highest
+     */
+    public function noteWords(int $midi): string
+    {
+        $midi = max(0, min(127, $midi));
+
+        return Pitch::ofMidi($midi, $this->spell($midi % 12))->text();
     }
 
     /**

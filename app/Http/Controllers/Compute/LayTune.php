@@ -9,7 +9,6 @@ use App\Http\Requests\TuneRequest;
 use Gravik\Breakdown\Change\TuneSetter;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\MidiTune;
-use Gravik\Pitch\Pitch;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -54,7 +53,6 @@ final class LayTune extends Controller
             $start->feel->swings($start->tempo),
             $request->track(),
         );
-        $name = static fn (int $midi): string => Pitch::ofMidi($midi, $start->key->spell($midi % 12))->text();
 
         return new JsonResponse([
             'document' => $json->write((new TuneSetter())->set($breakdown, $request->string('part')->toString(), $read->tune)),
@@ -62,8 +60,8 @@ final class LayTune extends Controller
             'tracks' => array_map(static fn (int $number, array $track): array => [
                 'number' => $number,
                 'notes' => $track['notes'],
-                'lowest' => $name($track['lowest']),
-                'highest' => $name($track['highest']),
+                'lowest' => $start->key->noteWords($track['lowest']),
+                'highest' => $start->key->noteWords($track['highest']),
             ], array_keys($read->tracks), $read->tracks),
         ]);
     }

@@ -26,10 +26,27 @@ final readonly class PartSetter
         $id = in_array($instrument->value, $taken, true) ? FreeId::after($instrument->value, $breakdown->parts) : $instrument->value;
         $groove = $instrument->playsAGroove() ? self::groove($breakdown) : null;
 
-        return $breakdown->with(parts: [
-            ...$breakdown->parts,
-            new BandPart($id, $instrument, self::LEVEL[$instrument->value] ?? 0.8, groove: $groove),
-        ]);
+        $joins = new BandPart($id, $instrument, self::LEVEL[$instrument->value] ?? 0.8, groove: $groove);
+        $at = self::place($breakdown->parts, $instrument);
+
+        return $breakdown->with(parts: [...array_slice($breakdown->parts, 0, $at), $joins, ...array_slice($breakdown->parts, $at)]);
+    }
+
+    /**
+     * Before the first that stands later in a score.
+     *
+     * @param list<BandPart> $parts
+     */
+    private static function place(array $parts, Instrument $joins): int
+    {
+        $order = array_flip(array_column(Instrument::cases(), 'value'));
+        foreach ($parts as $place => $part) {
+            if ($order[$part->instrument->value] > $order[$joins->value]) {
+                return $place;
+            }
+        }
+
+        return count($parts);
     }
 
     /** @throws BreakdownNotValid for a part that is not there, and for the guitar */

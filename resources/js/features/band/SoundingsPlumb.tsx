@@ -6,6 +6,8 @@ import { usePlayer } from '../transport/Transport'
 const A_DB = 5
 const TOP = 32
 const A_PART = 52
+/** What the parts share where there are many. */
+const ROOM = 264
 const LEFT = 34
 const SHALLOWEST = -6
 const DEEPEST = 16
@@ -27,7 +29,8 @@ export function SoundingsPlumb({ band }: { band: Band }) {
     )
   }
   const y = (db: number) => TOP + (Math.max(SHALLOWEST, Math.min(DEEPEST, db)) - SHALLOWEST) * A_DB
-  const width = LEFT + soundings.length * A_PART
+  const aPart = Math.min(A_PART, ROOM / Math.max(1, soundings.length))
+  const width = LEFT + soundings.length * aPart
   const zone = soundings[0]
   return (
     <section className="soundings" aria-label="Soundings">
@@ -52,7 +55,7 @@ export function SoundingsPlumb({ band }: { band: Band }) {
           </text>
         ))}
         {soundings.map((each, place) => {
-          const x = LEFT + place * A_PART + A_PART / 2 - 6
+          const x = LEFT + place * aPart + aPart / 2 - 6
           return (
             <g key={each.part} className={each.over ? 'plumb over' : 'plumb'}>
               <text x={x} y={14} textAnchor="middle" className="plumb-name">
