@@ -2,6 +2,11 @@
 
 declare(strict_types=1);
 
+use Gravik\Band\Instrument;
+use Gravik\Band\Role;
+use Gravik\Band\Timbre;
+use Gravik\Band\Way;
+use Gravik\Breakdown\Texture;
 use Gravik\Tests\Support\Examples;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Helper;
@@ -113,3 +118,17 @@ it('describes every route there is', function (): void {
         }
     }
 });
+
+it('names every kind of the band in the schema of the document', function (string $of, string $field, string $kinds): void {
+    $schema = json_decode((string) file_get_contents(resource_path('schema/breakdown-2.json')), true);
+    $named = $schema['$defs'][$of]['properties'][$field]['enum'];
+    $known = array_column($kinds::cases(), 'value');
+
+    expect($named)->toEqualCanonicalizing($known);
+})->with([
+    ['Part', 'instrument', Instrument::class],
+    ['Part', 'plays', Way::class],
+    ['Part', 'sound', Timbre::class],
+    ['Cell', 'role', Role::class],
+    ['Cell', 'texture', Texture::class],
+]);

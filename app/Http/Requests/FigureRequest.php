@@ -36,6 +36,8 @@ final class FigureRequest extends DocumentRequest
             'relative_to' => ['nullable', Rule::enum(RelativeTo::class)],
             'passes' => ['nullable', 'array', 'max:64'],
             'passes.*' => ['string', 'max:40'],
+            'parts' => ['nullable', 'array', 'min:1', 'max:12'],
+            'parts.*' => ['string', 'max:40'],
             'instead' => ['boolean'],
             'octave' => ['integer', 'between:-2,2'],
             'near' => ['nullable', 'integer', 'between:0,20'],
@@ -57,6 +59,7 @@ final class FigureRequest extends DocumentRequest
     {
         return [
             'name.*' => 'A figure is named in at most 40 characters.',
+            'parts' => 'A figure is played by one part at least.',
             'near.*' => 'The hand lies at fret 0 to 20.',
             'fixed.*' => 'A fixed note names its line, tick and string, and the string and fret it is played on.',
         ] + parent::messages();
@@ -132,6 +135,14 @@ final class FigureRequest extends DocumentRequest
         $passes = $this->input('passes');
 
         return is_array($passes) ? array_values(array_filter($passes, is_string(...))) : null;
+    }
+
+    /** @return ?list<string> */
+    public function parts(): ?array
+    {
+        $parts = $this->input('parts');
+
+        return is_array($parts) ? array_values(array_filter($parts, is_string(...))) : null;
     }
 
     public function near(): ?int

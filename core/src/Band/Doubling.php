@@ -17,7 +17,7 @@ final readonly class Doubling
             array_merge([], ...array_map(static fn (PartBar $bar): array => $bar->tune, $bars)),
         );
 
-        return new self($pitches === [] ? 0 : 12 * (int) floor(($register->middle() - (min($pitches) + max($pitches)) / 2) / 12 + 0.5));
+        return new self($register->octavesFrom($pitches));
     }
 
     /** @return list<BandNote> */

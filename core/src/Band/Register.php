@@ -31,6 +31,18 @@ final readonly class Register
         return ($this->low + $this->high) / 2;
     }
 
+    /**
+     * How far notes are from the octave in which they lie nearest to its middle.
+     *
+     * @param list<int> $pitches MIDI numbers
+     *
+     * @return int semitones, whole octaves; 0 where there are no notes
+     */
+    public function octavesFrom(array $pitches): int
+    {
+        return $pitches === [] ? 0 : 12 * (int) floor(($this->middle() - (min($pitches) + max($pitches)) / 2) / 12 + 0.5);
+    }
+
     public function raised(int $semitones): self
     {
         return new self($this->low + $semitones, $this->high + $semitones);

@@ -50,6 +50,23 @@ final readonly class FigureLayout
         }, $figure->notes, array_keys($figure->notes));
     }
 
+    /**
+     * The notes over a chord or in a key for who has no neck, in the octave in which it was typed.
+     *
+     * @return list<array<int, list<int>>> MIDI numbers by stream and stroke
+     */
+    public function pitches(Figure $figure, ChordSymbol $chord, Key $key): array
+    {
+        return array_map(function (array $byStroke) use ($figure, $chord, $key): array {
+            $steps = array_map(fn (array $notes): array => array_map($this->sounding(...), $notes), array_values($byStroke));
+
+            return array_combine(array_keys($byStroke), match ($figure->relativeTo) {
+                RelativeTo::Chord => FigureMover::pitchesOverChord($steps, $figure->chord, $chord),
+                RelativeTo::Key => FigureMover::pitchesTransposed($steps, $figure->key->semitonesTo($key)),
+            });
+        }, $figure->notes);
+    }
+
     /** @return list<int> frets of the hand at which all of it lies under the fingers, each another way to play it */
     public function hands(Figure $figure, ChordSymbol $chord, Key $key, int $octaves): array
     {

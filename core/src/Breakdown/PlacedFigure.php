@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Gravik\Breakdown;
 
+use Gravik\Band\BandPart;
+use Gravik\Band\Instrument;
 use Gravik\Breakdown\Failure\FigureNotPossible;
+use Gravik\Chart\Course;
+use Gravik\Chart\CourseBar;
 use Gravik\Chart\Place;
 use Gravik\Chart\Visit;
 
@@ -18,6 +22,7 @@ final readonly class PlacedFigure
      * @param int             $octave  up or down from where it lies nearest to the hand, −2 to 2
      * @param ?int            $near    fret at which the hand is to be; null where the grip is
      * @param list<FixedNote> $fixed   notes whose place the teacher chose
+     * @param ?list<string>   $parts   ids of those who play it; null for the student's guitar alone
      */
     public function __construct(
         public Figure $figure,
@@ -28,6 +33,7 @@ final readonly class PlacedFigure
         public int $octave = 0,
         public ?int $near = null,
         public array $fixed = [],
+        public ?array $parts = null,
     ) {
         if (abs($octave) > 2 || ($near !== null && ($near < 0 || $near > 20))) {
             throw new FigureNotPossible('is moved by at most two octaves, to a hand at fret 0 to 20');
@@ -88,6 +94,30 @@ final readonly class PlacedFigure
         return ! $this->instead || (count($this->figure->pattern->streams) > 1 && $onGrip !== []);
     }
 
+    public function isPlayedBy(BandPart $part): bool
+    {
+        return $this->parts === null ? $part->instrument === Instrument::Guitar : in_array($part->id, $this->parts, true);
+    }
+
+    /** Without a part that left; null where nobody else plays it. */
+    public function withoutPart(string $part): ?self
+    {
+        $left = $this->parts === null ? null : array_values(array_diff($this->parts, [$part]));
+
+        return $left === [] ? null : new self(
+            $this->figure, $this->at, $this->passes, $this->times, $this->instead, $this->octave, $this->near, $this->fixed, $left,
+        );
+    }
+
+    /** Whether it begins in a bar of the song. */
+    public function beginsIn(Course $course, CourseBar $bar): bool
+    {
+        $written = $course->form->bars[$bar->written];
+
+        return $written->inSection === $this->at->bar && $written->section === $this->at->section
+            && $written->ending === $this->at->ending && $this->isPlayedIn($course->visits[$bar->visit]);
+    }
+
     public function isPlayedIn(Visit $visit): bool
     {
         return $visit->section->id === $this->at->section
@@ -110,6 +140,7 @@ final readonly class PlacedFigure
             $this->octave,
             $this->near,
             $fixed ?? $this->fixed,
+            $this->parts,
         );
     }
 }

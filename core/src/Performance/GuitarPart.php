@@ -8,6 +8,7 @@ use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
 use Gravik\Band\Role;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\PlacedFigure;
 use Gravik\Breakdown\Texture;
 use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\ChordClock;
@@ -66,9 +67,10 @@ final readonly class GuitarPart
                     : $this->span($breakdown, $course, $feel, $clock, $voiced[$span->line->id], $span, $part, $gains),
             );
         }
-        if ($breakdown->played !== [] && $part->instrument === Instrument::Guitar) {
+        $played = array_values(array_filter($breakdown->played, static fn (PlacedFigure $each): bool => $each->isPlayedBy($part)));
+        if ($played !== []) {
             $figures = new FigureStrokes($breakdown, $course, $feel, $clock, $gains, $voiced, $part->offsetMs, $level);
-            $placed = $figures->over($placed, $breakdown->played, $spans);
+            $placed = $figures->over($placed, $played, $spans);
         }
         usort($placed, static fn (PlayedStroke $a, PlayedStroke $b): int => $a->t <=> $b->t);
 

@@ -66,14 +66,7 @@ final readonly class Performer
         $events = array_merge(
             $events,
             ...array_map(
-                static fn (Player $player): array => BandEvents::of(
-                    $player,
-                    $course,
-                    $breakdown->playings($course, $player->part()->id),
-                    $map,
-                    $hits,
-                    $tune,
-                ),
+                static fn (Player $player): array => BandEvents::of($player, $breakdown, $course, $map, $hits, $tune),
                 LineUp::of($breakdown->parts)->players,
             ),
         );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Gravik\Band\BandNote;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Change\PartSetter;
 use Gravik\Breakdown\Change\PassRemover;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\Failure\MidiInAnotherMeter;
@@ -156,4 +157,29 @@ it('belongs to a lead, to passes that are there, and goes with the only one it i
     expect(array_column($left->parts, 'tune', 'id')['lead'])->toBeNull()
         ->and(fn () => (new BreakdownJson())->read($keys))->toThrow(Gravik\CoreException::class, 'only the lead can')
         ->and(fn () => tuneSong(passes: ['9']))->toThrow(Gravik\CoreException::class, 'none of the passes');
+});
+
+it('has a figure played in unison by several, each in the octave of its part', function (): void {
+    $stroke = static fn (int $at, int $string, int $fret): array => ['at' => $at, 'division' => 1, 'action' => 'pick', 'direction' => null,
+        'by' => 'pick', 'strings' => [$string], 'articulation' => 'ring', 'accent' => 2, 'length' => null, 'stoppedBy' => null, 'ends' => [],
+        'offsetMs' => 0, 'ornament' => null, 'chord' => 'this', 'fixed' => [], 'notes' => [['string' => $string, 'fret' => $fret]]];
+    // Over Dm7: root and fifth; over G7 the same degrees.
+    $figure = ['id' => 'f1', 'name' => 'hail', 'meter' => '4/4', 'relativeTo' => 'chord', 'over' => 'Dm7', 'key' => 'C major', 'ticks' => 3840,
+        'streams' => [['name' => 'line', 'strokes' => [$stroke(0, 4, 0), $stroke(1920, 3, 2)]]]];
+    $song = tuneSong(['guitar' => 'active'], notes: [[0, 480, 1, 72, 90]], passes: ['2']);
+    $json = ['figures' => [$figure], 'placed' => [['what' => 'f1', 'at' => ['section' => 'a', 'ending' => null, 'bar' => 1, 'tick' => 0],
+        'parts' => ['guitar', 'lead', 'bass']]]] + (new BreakdownJson())->write($song);
+    $placed = (new BreakdownJson())->read($json);
+    $inBar2 = static fn (string $part): array => array_values(array_filter(
+        tickAndPitch(...tunePlayedBy($placed, $part)),
+        static fn (array $each): bool => $each[0] >= 3840 && $each[0] < 7680,
+    ));
+    $classes = static fn (array $notes): array => array_map(static fn (array $each): array => [$each[0], $each[1] % 12], $notes);
+
+    expect($inBar2('lead'))->toBe([[3840, 67], [5760, 74]])
+        ->and($inBar2('bass'))->toBe([[3840, 31], [5760, 38]])
+        ->and($classes($inBar2('guitar')))->toBe([[3840, 7], [5760, 2]])
+        ->and((new PartSetter())->remove($placed, 'lead')->played[0]->parts)->toBe(['guitar', 'bass'])
+        ->and(fn () => (new BreakdownJson())->read(array_replace_recursive($json, ['placed' => [['parts' => ['nobody']]]])))
+        ->toThrow(Gravik\CoreException::class, 'none of the parts');
 });

@@ -31,6 +31,13 @@ final class KeepFigure extends Controller
         new OA\Property(property: 'relative_to', type: 'string', enum: RelativeTo::class, nullable: true),
         new OA\Property(property: 'passes', type: 'array', items: new OA\Items(type: 'string'), nullable: true),
         new OA\Property(property: 'instead', type: 'boolean'),
+        new OA\Property(
+            property: 'parts',
+            description: 'ids of those who play it; null for the student\'s guitar alone',
+            type: 'array',
+            items: new OA\Items(type: 'string'),
+            nullable: true,
+        ),
         new OA\Property(property: 'octave', type: 'integer'),
         new OA\Property(
             property: 'near',
@@ -63,6 +70,7 @@ final class KeepFigure extends Controller
             octave: $request->integer('octave'),
             near: $request->near(),
             fixed: $request->fixed($figure),
+            parts: $request->parts(),
         );
 
         return new JsonResponse(

@@ -13,6 +13,7 @@ use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Failure\NoGuitar;
 use Gravik\Breakdown\Failure\PartUnknown;
 use Gravik\Breakdown\Pass;
+use Gravik\Breakdown\PlacedFigure;
 
 /** Takes parts into the band, and out of it again with everything that was said of them. */
 final readonly class PartSetter
@@ -63,6 +64,10 @@ final readonly class PartSetter
             parts: $parts === [] ? throw new NoGuitar() : $parts,
             cells: self::without($breakdown->cells, $id),
             passes: array_map(static fn (Pass $pass): Pass => $pass->with(self::without($pass->cells, $id)), $breakdown->passes),
+            played: array_values(array_filter(array_map(
+                static fn (PlacedFigure $each): ?PlacedFigure => $each->withoutPart($id),
+                $breakdown->played,
+            ))),
         );
     }
 

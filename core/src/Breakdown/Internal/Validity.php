@@ -224,6 +224,9 @@ final readonly class Validity
             foreach ($played->passes ?? [] as $place => $pass) {
                 $this->has('passes', $pass, "{$pointer}/passes/{$place}");
             }
+            foreach ($played->parts ?? [] as $place => $part) {
+                $this->has('parts', $part, "{$pointer}/parts/{$place}");
+            }
             foreach ($this->breakdown->sections as $section) {
                 $meter = $section->setting($this->breakdown->start)->meter;
                 if ($section->id === $played->at->section && ! $played->figure->pattern->meter->equals($meter)) {

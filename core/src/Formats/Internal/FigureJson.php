@@ -82,7 +82,7 @@ final readonly class FigureJson
 
     public function placed(Figure $figure, Fields $fields): PlacedFigure
     {
-        $fields->only(['what', 'at', 'passes', 'times', 'instead', 'octave', 'near', 'fixed']);
+        $fields->only(['what', 'at', 'passes', 'times', 'instead', 'octave', 'near', 'fixed', 'parts']);
 
         return $fields->build(fn (): PlacedFigure => new PlacedFigure(
             $figure,
@@ -93,6 +93,7 @@ final readonly class FigureJson
             $fields->has('octave') ? $fields->int('octave') : 0,
             $fields->has('near') ? $fields->int('near') : null,
             $fields->has('fixed') ? $fields->list('fixed', self::fixed(...), self::MOST_FIXED) : [],
+            $fields->has('parts') ? $fields->list('parts', Fields::stringIn(...), Breakdown::MOST['parts']) : null,
         ));
     }
 
@@ -106,6 +107,7 @@ final readonly class FigureJson
             'octave' => $placed->octave === 0 ? null : $placed->octave,
             'near' => $placed->near,
             'fixed' => $placed->fixed === [] ? null : array_map(get_object_vars(...), $placed->fixed),
+            'parts' => $placed->parts,
         ], static fn (mixed $told): bool => $told !== null);
     }
 

@@ -57,15 +57,24 @@ final readonly class FigureMover
         array $fixed = [],
         bool $follows = true,
     ): array {
+        return $this->nearest(self::pitchesOverChord($steps, $from, $to), $octaves, $near, $fixed, $follows);
+    }
+
+    /**
+     * The notes alone, by the same rule, wherever they lie.
+     *
+     * @param list<list<RiffNote>> $steps
+     *
+     * @return list<list<int>> MIDI numbers
+     */
+    public static function pitchesOverChord(array $steps, ChordSymbol $from, ChordSymbol $to): array
+    {
         $by = ($to->rootPitchClass() - $from->rootPitchClass() + 18) % 12 - 6;
 
-        return $this->nearest(array_map(
-            static fn (array $step): array => array_map(
-                static fn (RiffNote $note): int => $note->midi + $by + self::altered($from, $to, $note->midi),
-                $step,
-            ),
-            $steps,
-        ), $octaves, $near, $fixed, $follows);
+        return array_map(static fn (array $step): array => array_map(
+            static fn (RiffNote $note): int => $note->midi + $by + self::altered($from, $to, $note->midi),
+            $step,
+        ), $steps);
     }
 
     /**
@@ -77,10 +86,20 @@ final readonly class FigureMover
      */
     public function transposed(array $steps, int $semitones, int $octaves, int $near, array $fixed = [], bool $follows = true): array
     {
-        return $this->nearest(array_map(
+        return $this->nearest(self::pitchesTransposed($steps, $semitones), $octaves, $near, $fixed, $follows);
+    }
+
+    /**
+     * @param list<list<RiffNote>> $steps
+     *
+     * @return list<list<int>> MIDI numbers
+     */
+    public static function pitchesTransposed(array $steps, int $semitones): array
+    {
+        return array_map(
             static fn (array $step): array => array_map(static fn (RiffNote $note): int => $note->midi + $semitones, $step),
             $steps,
-        ), $octaves, $near, $fixed, $follows);
+        );
     }
 
     /** By how many semitones a chord tone changes where the other chord has its degree altered otherwise. */

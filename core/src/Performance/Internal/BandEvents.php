@@ -12,6 +12,7 @@ use Gravik\Band\PartBar;
 use Gravik\Band\Player;
 use Gravik\Band\Timbre;
 use Gravik\Band\Way;
+use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Playing;
 use Gravik\Chart\Course;
 use Gravik\Performance\Event;
@@ -35,15 +36,15 @@ final readonly class BandEvents
     private const SHORTEST_SECONDS = 0.05;
 
     /**
-     * @param list<Playing>         $playings one for each bar of the course
-     * @param array<int, list<Hit>> $hits     of the guitar, by bar
+     * @param array<int, list<Hit>>      $hits of the guitar, by bar
      * @param array<int, list<BandNote>> $tune of the lead, by bar
      *
      * @return list<Event>
      */
-    public static function of(Player $player, Course $course, array $playings, TimeMap $map, array $hits, array $tune): array
+    public static function of(Player $player, Breakdown $breakdown, Course $course, TimeMap $map, array $hits, array $tune): array
     {
         $part = $player->part();
+        $playings = $breakdown->playings($course, $part->id);
         $feel = $part->straight ? $map->straight() : $map;
         $time = static fn (int $tick, int $division): float => max(0.0, $feel->secondsAt($tick, $division) + $part->offsetMs / 1000);
 
@@ -78,7 +79,7 @@ final readonly class BandEvents
                 self::kind($part),
                 tick: $note->tick,
             );
-        }, $player->play($course, $bars));
+        }, (new FigureNotes($breakdown, $course, $part))->over($player->play($course, $bars)));
     }
     private static function kind(BandPart $part): EventKind
     {

@@ -80,7 +80,7 @@ final class FigureStrokes
         foreach ($played as $placed) {
             foreach ($this->course->bars as $bar) {
                 $from = $bar->tick + $placed->at->tick;
-                $span = $this->begins($placed, $bar) ? self::spanAt($spans, $from) : null;
+                $span = $placed->beginsIn($this->course, $bar) ? self::spanAt($spans, $from) : null;
                 if ($span === null) {
                     continue;
                 }
@@ -101,15 +101,6 @@ final class FigureStrokes
         }
 
         return $left;
-    }
-
-    private function begins(PlacedFigure $placed, CourseBar $bar): bool
-    {
-        $written = $this->course->form->bars[$bar->written];
-        $at = $placed->at;
-
-        return $written->inSection === $at->bar && $written->section === $at->section && $written->ending === $at->ending
-            && $placed->isPlayedIn($this->course->visits[$bar->visit]);
     }
 
     /** @param list<array{int, int, int}> $silent in its bar: from, until, and the first layer that sounds there */

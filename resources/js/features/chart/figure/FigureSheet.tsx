@@ -10,6 +10,7 @@ import { useMine } from '../../bench/benchContext'
 import { kept } from '../../listen/listened'
 import { TapSheet } from '../../rhythm/TapSheet'
 import { FigureNeck } from './FigureNeck'
+import { FigureParts } from './FigureParts'
 import { FigureTab } from './FigureTab'
 import { HandRow } from './HandRow'
 import type { FigurePlace } from './playedAt'
@@ -94,6 +95,7 @@ export function FigureSheet({ place, id, number, onClose }: Props) {
           value={at.everyPass}
           onChange={at.setEveryPass}
         />
+        <FigureParts document={at.document} parts={at.parts} onParts={at.setParts} />
         <span className="figure-do">
           <Button onClick={() => laid !== undefined && void hearLine(notesOf(laid))}>
             Hear it <kbd>H</kbd>

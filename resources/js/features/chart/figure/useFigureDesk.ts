@@ -26,6 +26,7 @@ export function useFigureDesk(place: FigurePlace, onDone: () => void) {
   const [near, setNear] = useState<number | null>(here?.near ?? null)
   const [instead, setInstead] = useState(here?.instead ?? true)
   const [everyPass, setEveryPass] = useState(false)
+  const [parts, setParts] = useState<string[] | null>(here?.parts ?? null)
   const [fixed, setFixed] = useState([...(here?.fixed ?? [])])
   const [chosen, setChosen] = useState<Chosen | null>(null)
   const told: FigureTold = {
@@ -38,6 +39,7 @@ export function useFigureDesk(place: FigurePlace, onDone: () => void) {
     near,
     fixed,
     instead,
+    parts,
   }
   const reading = useFigure(document, told)
   const laid = reading.data
@@ -77,6 +79,8 @@ export function useFigureDesk(place: FigurePlace, onDone: () => void) {
     setInstead,
     everyPass,
     setEveryPass,
+    parts,
+    setParts,
     /** Where the note is chosen it is played there from now on; else it is the next note of the line. */
     press: (pressed: string) => {
       const note = first?.notes[0]
