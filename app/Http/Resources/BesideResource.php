@@ -19,8 +19,17 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'theirs', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'both', type: 'array', items: new OA\Items(type: 'string')),
 ])]
-#[OA\Schema(schema: 'Beside', required: ['offset_seconds', 'bars', 'ends', 'proposals'], properties: [
+#[OA\Schema(schema: 'Beside', required: ['offset_seconds', 'alignments', 'bars', 'ends', 'proposals'], properties: [
     new OA\Property(property: 'offset_seconds', description: 'at which bar 1 of the song lies in the part', type: 'number'),
+    new OA\Property(
+        property: 'alignments',
+        description: 'where bar 1 may as well lie, and on what the first stroke then falls; none where it was told',
+        type: 'array',
+        items: new OA\Items(required: ['offset_seconds', 'first'], properties: [
+            new OA\Property(property: 'offset_seconds', type: 'number'),
+            new OA\Property(property: 'first', type: 'string'),
+        ], type: 'object'),
+    ),
     new OA\Property(property: 'bars', type: 'array', items: new OA\Items(ref: '#/components/schemas/BesideBar')),
     new OA\Property(
         property: 'ends',
@@ -42,6 +51,11 @@ final class BesideResource
     {
         return [
             'offset_seconds' => round($beside->offsetSeconds, 3),
+            'alignments' => array_map(
+                static fn (int $tick, float $offset): array => ['offset_seconds' => round($offset, 3), 'first' => $heard->slotWords($tick)],
+                array_keys($beside->alignments),
+                $beside->alignments,
+            ),
             'bars' => array_map(static fn (BesideBar $bar): array => self::bar($heard, $bar), $beside->bars),
             'ends' => array_map(static fn (BesideBar $bar): array => self::bar($heard, $bar), $beside->ends),
             'proposals' => array_map(RoleSuggestionResource::of(...), $beside->proposals($heard)),

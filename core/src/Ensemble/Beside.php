@@ -19,8 +19,11 @@ final readonly class Beside
 
     private const DOTTED_GRID = 6;
 
-    /** An offset that is this much worse than the best is as good, if it means that the part begins with the song. */
-    private const AS_GOOD_SECONDS = 0.003;
+    /** An offset that is this much worse than the best is as good. */
+    private const AS_GOOD_SECONDS = 0.001;
+
+    /** A part with so little before bar 1 begins with the song. */
+    private const WITH_THE_SONG = 0.05;
 
     private function __construct(
         public float $offsetSeconds,
@@ -28,20 +31,24 @@ final readonly class Beside
         public array $bars,
         /** @var list<BesideBar> the last bar of each section in which the other strikes */
         public array $ends,
+        /** @var array<int, float> seconds at which bar 1 may as well lie in the part, by the tick on which its first stroke then falls */
+        public array $alignments,
     ) {}
 
     /**
-     * @param list<float> $onsets seconds, in order; where bar 1 lies among them is found
+     * @param list<float> $onsets seconds, in order
+     * @param ?float      $offset seconds at which bar 1 lies among them; found where null
      *
      * @throws NothingBeside where there are none
      */
-    public static function of(Heard $heard, array $onsets): self
+    public static function of(Heard $heard, array $onsets, ?float $offset = null): self
     {
         if ($onsets === []) {
             throw new NothingBeside();
         }
         $slots = self::slots($heard->timeline);
-        $offset = self::offset($heard->timeline, $onsets, $slots);
+        $alignments = $offset === null ? self::alignments($heard->timeline, $onsets, $slots) : [];
+        $offset ??= self::likeliest($alignments);
         $other = [];
         foreach ($onsets as $onset) {
             $place = self::nearest($slots['seconds'], $onset - $offset);
@@ -63,7 +70,7 @@ final readonly class Beside
             }
         }
 
-        return new self($offset, $bars, $ends);
+        return new self($offset, $bars, $ends, $alignments);
     }
 
     /**
@@ -120,30 +127,64 @@ final readonly class Beside
     }
 
     /**
-     * Of all that lay the first onset on a slot of the first bar the one with which all onsets lie nearest to slots; none where the
-     * part begins with the song as well as anywhere.
+     * Of all that lay the first onset on a slot of the first bar those with which all onsets lie as near to slots as may be, and of
+     * these those with the fewest strokes between the halves of beats. There may be many, and whoever hears the part knows which.
      *
      * @param non-empty-list<float>                                                  $onsets
      * @param array{ticks: non-empty-list<int>, seconds: non-empty-list<float>} $slots
+     *
+     * @return array<int, float> tick of the first onset => seconds
      */
-    private static function offset(Timeline $timeline, array $onsets, array $slots): float
+    private static function alignments(Timeline $timeline, array $onsets, array $slots): array
     {
         $first = $timeline->course->bars[0] ?? null;
-        $candidates = [0.0];
+        $costs = $offsets = [];
         foreach ($slots['ticks'] as $place => $tick) {
             if ($first !== null && $tick < $first->until()) {
-                $candidates[] = $onsets[0] - $slots['seconds'][$place];
+                $offsets[$tick] = $onsets[0] - $slots['seconds'][$place];
+                $costs[$tick] = self::apart($onsets, $offsets[$tick], $slots['seconds']);
             }
         }
-        $costs = array_map(static fn (float $offset): float => self::apart($onsets, $offset, $slots['seconds']), $candidates);
-        $best = min($costs);
-        foreach ($costs as $number => $cost) {
-            if ($cost <= $best + self::AS_GOOD_SECONDS) {
-                return $candidates[$number];
-            }
-        }
+        $best = $costs === [] ? 0.0 : min($costs);
+        $good = array_filter(
+            $offsets,
+            static fn (int $tick): bool => $costs[$tick] <= $best + self::AS_GOOD_SECONDS,
+            ARRAY_FILTER_USE_KEY,
+        );
+        $between = array_map(static fn (float $offset): int => self::betweenHalves($timeline, $onsets, $offset, $slots), $good);
 
-        return 0.0;
+        return array_filter($good, static fn (int $tick): bool => $between[$tick] === min($between), ARRAY_FILTER_USE_KEY);
+    }
+
+    /**
+     * @param non-empty-list<float>                                                  $onsets
+     * @param array{ticks: non-empty-list<int>, seconds: non-empty-list<float>} $slots
+     *
+     * @return int how many of them fall between the halves of beats, or the thirds of dotted ones
+     */
+    private static function betweenHalves(Timeline $timeline, array $onsets, float $offset, array $slots): int
+    {
+        return count(array_filter($onsets, static function (float $onset) use ($timeline, $offset, $slots): bool {
+            $tick = $slots['ticks'][self::nearest($slots['seconds'], $onset - $offset)];
+            $meter = $timeline->map->at($tick)->ruler->meter;
+
+            return $timeline->map->at($tick)->inBar($tick) % intdiv($meter->beatTicks(), $meter->isCompound() ? 3 : 2) !== 0;
+        }));
+    }
+
+    /** @param array<int, float> $alignments the one with which the part begins nearest to the song, else the first */
+    private static function likeliest(array $alignments): float
+    {
+        $apart = array_map(abs(...), $alignments);
+        asort($apart);
+        $nearest = array_key_first($apart);
+        $first = array_key_first($alignments);
+
+        return match (true) {
+            $nearest !== null && $apart[$nearest] <= self::WITH_THE_SONG => $alignments[$nearest],
+            $first !== null => $alignments[$first],
+            default => 0.0,
+        };
     }
 
     /**

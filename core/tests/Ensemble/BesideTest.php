@@ -64,3 +64,15 @@ it('says nothing where the two interlock, and refuses a part without a stroke', 
     expect(Beside::of($heard, $onsets)->proposals($heard))->toBe([])
         ->and(static fn () => Beside::of($heard, []))->toThrow(NothingBeside::class);
 });
+
+it('says where else bar 1 may lie, beat by beat where the off-beats lean, and takes what it is told', function (): void {
+    [$heard, $onsets] = besidePart('x.x.x.x.', ['..xxx.x.', 'x.x.x.xx', 'x.x.x.x.', 'x.xxx.x.']);
+    $swung = Beside::of($heard, $onsets);
+    $told = Beside::of($heard, $onsets, -60 / 132);
+
+    expect(array_map($heard->slotWords(...), array_keys($swung->alignments)))->toBe(['1', '2'])
+        ->and($swung->alignments[960])->toEqualWithDelta(0.0, 0.004)
+        ->and($swung->offsetSeconds)->toBe($swung->alignments[960])
+        ->and($told->alignments)->toBe([])
+        ->and(array_map($heard->slotWords(...), $told->bars[0]->theirs))->toBe(['3', '3&', '4']);
+});

@@ -140,6 +140,9 @@ export const keepProfile = ({ document, place }: Desk, name: string) =>
 
 export const forgetProfile = (profile: string) => call('DELETE', '/api/profiles/{profile}', { path: { profile } })
 
-/** @param onsets seconds at which somebody else strikes */
-export const compareBeside = (document: BreakdownDocument, tempo: number, onsets: number[]) =>
-  compute('/api/compute/beside', { document, tempo, onsets })
+/**
+ * @param onsets seconds at which somebody else strikes
+ * @param offset seconds at which bar 1 lies among them; found where null
+ */
+export const compareBeside = (document: BreakdownDocument, tempo: number, onsets: number[], offset: number | null = null) =>
+  compute('/api/compute/beside', { document, tempo, onsets, offset })

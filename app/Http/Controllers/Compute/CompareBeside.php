@@ -23,6 +23,7 @@ final class CompareBeside extends Controller
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'tempo', type: 'number', nullable: true),
         new OA\Property(property: 'onsets', description: 'seconds', type: 'array', items: new OA\Items(type: 'number')),
+        new OA\Property(property: 'offset', description: 'seconds at which bar 1 lies among them; found where null', type: 'number', nullable: true),
     ])), responses: [new OA\Response(
         response: 200,
         description: 'computed',
@@ -33,6 +34,6 @@ final class CompareBeside extends Controller
         $breakdown = $request->breakdown();
         $heard = new Heard($breakdown, (new Performer())->perform($breakdown, $request->tempo(), $voiced->all($breakdown)));
 
-        return new JsonResponse(BesideResource::of($heard, Beside::of($heard, $request->onsets())));
+        return new JsonResponse(BesideResource::of($heard, Beside::of($heard, $request->onsets(), $request->offset())));
     }
 }

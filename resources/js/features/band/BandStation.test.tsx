@@ -142,7 +142,7 @@ it('gives a part another role in a section of a pass, and takes somebody into th
   fireEvent.click(await screen.findByTitle('passive'))
   await waitFor(() => expect(callsTo('POST compute/cell')[0]).toMatchObject({ part: 'keys', pass: pass.id, section, role: 'passive' }))
   fireEvent.click(screen.getByText('Line-up …'))
-  fireEvent.click(within(await screen.findByRole('region', { name: 'Line-up' })).getByText('lead'))
+  fireEvent.click(within(await screen.findByRole('dialog', { name: 'Line-up' })).getByText('lead'))
   await waitFor(() => expect(callsTo('POST compute/add-part')[0]).toMatchObject({ instrument: 'lead' }))
   fireEvent.change(screen.getByLabelText('A word for it'), { target: { value: 'Quay shuffle' } })
   fireEvent.click(screen.getByText('Keep it'))
@@ -179,6 +179,10 @@ it('lays another\u2019s part beside the guitar\u2019s, proposes a role, and prac
     },
     'POST compute/beside': {
       offset_seconds: 0.5,
+      alignments: [
+        { offset_seconds: 0.5, first: '1' },
+        { offset_seconds: 0.25, first: '1&' },
+      ],
       bars: [bar],
       ends: [bar],
       proposals: [
@@ -199,7 +203,14 @@ it('lays another\u2019s part beside the guitar\u2019s, proposes a role, and prac
   const file = new File(['MThd'], 'pier.mid', { type: 'audio/midi' })
   fireEvent.change(await screen.findByLabelText('Another’s part'), { target: { files: [file] } })
   await screen.findByText('nearly alike')
-  expect(callsTo('POST compute/beside')[0]).toMatchObject({ onsets: [0.5] })
+  expect(callsTo('POST compute/beside')[0]).toMatchObject({ onsets: [0.5], offset: null })
+  const first = screen.getByLabelText("Where the other's first stroke lies")
+  fireEvent.mouseDown(first.closest('.ant-select')?.querySelector('.ant-select-selector') ?? first)
+  fireEvent.click(await screen.findByTitle('1&'))
+  await waitFor(() => expect(callsTo('POST compute/beside')[1]).toMatchObject({ onsets: [0.5], offset: 0.25 }))
+  fireEvent.click(screen.getByText('Tap it along'))
+  expect(band.start).toHaveBeenCalled()
+  fireEvent.click(await screen.findByText('That is all'))
   fireEvent.click(screen.getByText('Practise this bar'))
   expect(vi.mocked(band.set).mock.calls.at(-1)).toEqual([{ loop: [1, 1] }])
   fireEvent.click(screen.getByText('Take it'))
