@@ -142,7 +142,8 @@ it('gives a part another role in a section of a pass, and takes somebody into th
   fireEvent.click(await screen.findByTitle('passive'))
   await waitFor(() => expect(callsTo('POST compute/cell')[0]).toMatchObject({ part: 'keys', pass: pass.id, section, role: 'passive' }))
   fireEvent.click(screen.getByText('Line-up …'))
-  fireEvent.click(within(await screen.findByRole('dialog', { name: 'Line-up' })).getByText('lead'))
+  const joins = (await screen.findByText('Take in')).parentElement
+  fireEvent.click(within(joins ?? document.body).getByText('lead'))
   await waitFor(() => expect(callsTo('POST compute/add-part')[0]).toMatchObject({ instrument: 'lead' }))
   fireEvent.change(screen.getByLabelText('A word for it'), { target: { value: 'Quay shuffle' } })
   fireEvent.click(screen.getByText('Keep it'))
