@@ -86,6 +86,7 @@ it('plumbs the parts below a soloist, and takes a part out with all that was sai
     expect($band['soundings']['soloist'])->toBe('sung')->and(array_column($band['soundings']['parts'], 'part'))->toBe(['guitar', 'drums', 'bass'])
         ->and(array_column($without['parts'], 'id'))->toBe(['guitar', 'drums', 'bass'])
         ->and($without['passes'][0]['cells'])->toBe([])
+        ->and(array_column($band['soundings']['balance']['steps'], 'level'))->toBe([0, 0.4, 0.8, 1])
         ->and(array_column($band['soundings']['seats'], 'gains_db')[1])->toMatchArray(['guitar' => 0, 'drums' => -9.5, 'lead' => -9.5]);
     $this->postJson('/api/compute/without-part', ['document' => $with, 'part' => 'guitar'])->assertUnprocessable();
     $this->postJson('/api/compute/without-part', ['document' => $with, 'part' => 'nobody'])->assertUnprocessable();

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Gravik\Band\Instrument;
+use Gravik\Band\Seat;
+use Gravik\Breakdown\BalanceVerdict;
+use Gravik\Ensemble\BalanceTest;
 use Gravik\Ensemble\Heard;
-use Gravik\Ensemble\Seat;
 use Gravik\Ensemble\SharedRange;
 use Gravik\Ensemble\Sounding;
 use Gravik\Ensemble\Soundings;
@@ -34,7 +36,7 @@ use OpenApi\Attributes as OA;
         items: new OA\Items(type: 'number'),
     ),
 ])]
-#[OA\Schema(schema: 'Soundings', required: ['soloist', 'parts', 'seats', 'ranges'], properties: [
+#[OA\Schema(schema: 'Soundings', required: ['soloist', 'parts', 'seats', 'ranges', 'balance'], properties: [
     new OA\Property(
         property: 'soloist',
         description: 'sung, plucked, blown or bowed; null where nobody leads',
@@ -54,6 +56,16 @@ use OpenApi\Attributes as OA;
         type: 'array',
         items: new OA\Items(type: 'string'),
     ),
+    new OA\Property(property: 'balance', description: 'a test of the guitar in the band', required: ['steps', 'verdicts'], properties: [
+        new OA\Property(property: 'steps', type: 'array', items: new OA\Items(required: ['gain_db', 'level'], properties: [
+            new OA\Property(property: 'gain_db', description: 'against how it is written; null without it', type: 'number', nullable: true),
+            new OA\Property(property: 'level', description: 'loudness that the part then has', type: 'number'),
+        ], type: 'object')),
+        new OA\Property(property: 'verdicts', type: 'array', items: new OA\Items(required: ['slug', 'words'], properties: [
+            new OA\Property(property: 'slug', type: 'string', enum: BalanceVerdict::class),
+            new OA\Property(property: 'words', type: 'string'),
+        ], type: 'object')),
+    ], type: 'object'),
 ])]
 final class SoundingsResource
 {
@@ -72,6 +84,16 @@ final class SoundingsResource
             ], $soundings->parts),
             'seats' => array_map(static fn (Seat $seat): array => self::seat($seat, $soundings), Seat::cases()),
             'ranges' => array_map(static fn (SharedRange $shared): string => $shared->words(), SharedRange::all($heard)),
+            'balance' => [
+                'steps' => array_map(
+                    static fn (array $step): array => ['gain_db' => $step['gainDb'], 'level' => $step['level']],
+                    BalanceTest::steps($heard->breakdown->guitar()),
+                ),
+                'verdicts' => array_map(
+                    static fn (BalanceVerdict $verdict): array => ['slug' => $verdict->value, 'words' => $verdict->words()],
+                    BalanceVerdict::cases(),
+                ),
+            ],
         ];
     }
 

@@ -44,6 +44,7 @@ final readonly class Breakdown
         'placed' => 400,
         'figures' => 60,
         'played' => 400,
+        'balance' => 100,
     ];
 
     /**
@@ -58,6 +59,7 @@ final readonly class Breakdown
      * @param list<PlacedMove>             $placed
      * @param list<Figure>                 $figures
      * @param list<PlacedFigure>           $played   figures where they are played
+     * @param list<BalanceNote>            $balance  what was heard of the guitar in the band, in the order it was noted
      * @param array<int, Gate>             $gates    by stage, 1 to 10; a stage not listed has the usual one
      *
      * @throws BreakdownNotValid with the place that is wrong
@@ -80,6 +82,7 @@ final readonly class Breakdown
         public array $gates = [],
         public array $figures = [],
         public array $played = [],
+        public array $balance = [],
     ) {
         Validity::check($this);
     }
@@ -244,7 +247,7 @@ final readonly class Breakdown
             $this->title, $genre ?? $this->genre, $this->notes, $start ?? $this->start, $neck ?? $this->neck, $sections ?? $this->sections,
             $form ?? $this->form, $patterns ?? $this->patterns, $lines ?? $this->lines, $parts ?? $this->parts, $passes ?? $this->passes,
             $cells ?? $this->cells, $moves ?? $this->moves, $placed ?? $this->placed, $this->gates,
-            $figures ?? $this->figures, $played ?? $this->played,
+            $figures ?? $this->figures, $played ?? $this->played, $this->balance,
         );
     }
 }

@@ -153,7 +153,9 @@ final readonly class Beside
         );
         $between = array_map(static fn (float $offset): int => self::betweenHalves($timeline, $onsets, $offset, $slots), $good);
 
-        return array_filter($good, static fn (int $tick): bool => $between[$tick] === min($between), ARRAY_FILTER_USE_KEY);
+        $least = $between === [] ? 0 : min($between);
+
+        return array_filter($good, static fn (int $tick): bool => $between[$tick] === $least, ARRAY_FILTER_USE_KEY);
     }
 
     /**

@@ -20,7 +20,6 @@ use Gravik\Harmony\ChordSymbol;
 use Gravik\Performance\Event;
 use Gravik\Performance\Timeline;
 use Gravik\Pitch\Pitch;
-use Gravik\Time\Feel;
 
 /** The band as it sounds, part by part and bar by bar. */
 final readonly class Heard
@@ -108,7 +107,7 @@ final readonly class Heard
             }
         }
 
-        return $this->timeline->map->at($this->timeline->course->bars[$bar]->tick)->ruler->ratio > Feel::SWINGS ? Style::Swing : Style::Straight;
+        return $this->timeline->map->at($this->timeline->course->bars[$bar]->tick)->ruler->swings() ? Style::Swing : Style::Straight;
     }
 
     /** “bar 5”, as it is counted through the song. */

@@ -6,6 +6,7 @@ namespace Gravik\Ensemble;
 
 use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
+use Gravik\Band\Seat;
 
 /** How far a part hangs below the soloist. */
 final readonly class Sounding

@@ -33,7 +33,7 @@ final readonly class BreakdownJson
     public const VERSION = 2;
 
     private const FIELDS = ['format', 'version', 'title', 'genre', 'notes', 'start', 'guitar', 'sections', 'form', 'patterns', 'lines',
-        'moves', 'figures', 'placed', 'parts', 'passes', 'cells', 'lesson'];
+        'moves', 'figures', 'placed', 'parts', 'passes', 'cells', 'lesson', 'balance'];
 
     public function __construct(
         private PatternJson $patterns = new PatternJson(),
@@ -110,7 +110,7 @@ final readonly class BreakdownJson
             'passes' => array_map($this->band->writePass(...), $breakdown->passes),
             'cells' => array_map($this->band->writeCell(...), $breakdown->cells),
             'lesson' => array_map($this->band->writeStage(...), array_keys($breakdown->gates), $breakdown->gates),
-        ];
+        ] + ($breakdown->balance === [] ? [] : ['balance' => array_map($this->band->writeBalance(...), $breakdown->balance)]);
     }
 
     public function print(Breakdown $breakdown): string
@@ -169,6 +169,7 @@ final readonly class BreakdownJson
             array_column($fields->list('lesson', $this->band->stage(...), count(Stage::cases())), 'gate', 'stage'),
             $figures,
             array_values(array_filter($placed, static fn (PlacedMove|PlacedFigure $each): bool => $each instanceof PlacedFigure)),
+            $fields->has('balance') ? $fields->list('balance', $this->band->balance(...), Breakdown::MOST['balance']) : [],
         ));
     }
 }

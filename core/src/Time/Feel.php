@@ -14,6 +14,7 @@ final readonly class Feel
 
     public const HIGHEST = 3.0;
 
+    /** A lean beyond this is heard as swing (rule of thumb). */
     public const SWINGS = 1.15;
 
     /** The short note of a swung pair does not go far below this (rule of thumb). */

@@ -42,6 +42,12 @@ final readonly class Ruler
             && $this->unit === $other->unit;
     }
 
+    /** Whether the off-beats lean so far that it is heard as swing. */
+    public function swings(): bool
+    {
+        return $this->ratio > Feel::SWINGS;
+    }
+
     /** The same beat without any lean, for a part that leaves the swing to the others. */
     public function straight(): self
     {

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use Gravik\Band\Seat;
 use Gravik\Ensemble\Heard;
-use Gravik\Ensemble\Seat;
 use Gravik\Ensemble\SharedRange;
 use Gravik\Ensemble\Sounding;
 use Gravik\Ensemble\Soundings;

@@ -208,6 +208,8 @@ final class Examples
                 'stage' => 'damped-rhythm',
                 'gate' => ['biasMs' => 25, 'spreadMs' => 30.5, 'swingPoints' => 6, 'missedShare' => 0.05],
             ]],
+            'balance' => [['on' => '2026-03-09', 'seat' => 'guitar', 'gainDb' => -6, 'verdict' => 'sits'],
+                ['on' => '2026-03-09', 'seat' => 'room', 'verdict' => 'too-soft']],
         ];
     }
 

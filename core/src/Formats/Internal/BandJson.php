@@ -9,8 +9,11 @@ use Gravik\Band\Groove;
 use Gravik\Band\Instrument;
 use Gravik\Band\Register;
 use Gravik\Band\Role;
+use Gravik\Band\Seat;
 use Gravik\Band\Timbre;
 use Gravik\Band\Way;
+use Gravik\Breakdown\BalanceNote;
+use Gravik\Breakdown\BalanceVerdict;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Gate;
@@ -164,6 +167,26 @@ final readonly class BandJson
                 ],
             ),
         ];
+    }
+
+    public function balance(mixed $value, string $pointer): BalanceNote
+    {
+        $fields = Fields::of($value, $pointer)->only(['on', 'seat', 'gainDb', 'verdict']);
+
+        return $fields->build(static fn (): BalanceNote => new BalanceNote(
+            $fields->string('on'),
+            $fields->enum('seat', Seat::class),
+            $fields->has('gainDb') ? $fields->number('gainDb') : null,
+            $fields->enum('verdict', BalanceVerdict::class),
+        ));
+    }
+
+    /** @return array<string, mixed> */
+    public function writeBalance(BalanceNote $note): array
+    {
+        return ['on' => $note->on, 'seat' => $note->seat->value]
+            + ($note->gainDb === null ? [] : ['gainDb' => Plain::number($note->gainDb)])
+            + ['verdict' => $note->verdict->value];
     }
 
     private static function register(Fields $fields): ?Register

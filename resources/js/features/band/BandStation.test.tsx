@@ -88,6 +88,17 @@ const told: Band = {
     { slug: 'school-band', words: 'school band' },
   ],
   soundings: {
+    balance: {
+      steps: [
+        { gain_db: null, level: 0 },
+        { gain_db: -6, level: 0.4 },
+        { gain_db: 0, level: 0.8 },
+      ],
+      verdicts: [
+        { slug: 'too-soft', words: 'too soft' },
+        { slug: 'sits', words: 'sits' },
+      ],
+    },
     soloist: 'sung',
     parts: [
       { part: 'guitar', least: 5, most: 9, over: true },
@@ -155,6 +166,23 @@ it('hears the band, and plumbs it, from the room or from the guitar’s chair', 
   fireEvent.click(await screen.findByText('the guitar’s chair'))
   expect(screen.getByText(/^31 % of what the guitar plays/)).toBeTruthy()
   expect(vi.mocked(band.set).mock.calls.at(-1)).toEqual([{ heardFrom: { seat: 'guitar', gainsDb: { guitar: 0, keys: -9.5 } } }])
+})
+
+it('tries the guitar at several gains from two seats, and notes with the song how it sits', async () => {
+  const { store } = onBand()
+  fireEvent.click(await screen.findByText('Balance test …'))
+  const from = within(await screen.findByLabelText('Gains by seat'))
+  fireEvent.click(within(from.getByText('From the guitar’s chair').closest('tr') ?? document.body).getByText('−6 dB'))
+  expect(vi.mocked(band.set).mock.calls.at(-1)).toEqual([{ heardFrom: { seat: 'guitar', gainsDb: { guitar: -6, keys: -9.5 } } }])
+  expect(band.start).toHaveBeenCalled()
+  fireEvent.click(screen.getByText('sits'))
+  expect(store.getState().document.balance).toMatchObject([{ seat: 'guitar', gainDb: -6, verdict: 'sits' }])
+  fireEvent.click(screen.getByText('Keep −6 dB for the guitar'))
+  expect(store.getState().document.parts.find(({ instrument }) => instrument === 'guitar')?.level).toBe(0.4)
+  fireEvent.click(screen.getByLabelText('Take note 1 back'))
+  expect(store.getState().document.balance).toEqual([])
+  fireEvent.click(within(from.getByText('From the room').closest('tr') ?? document.body).getByText('without it'))
+  expect(band.mute).toHaveBeenLastCalledWith('guitar', true)
 })
 
 it('says which roles would suit better and why, and takes them in one step', async () => {

@@ -1,7 +1,9 @@
 import { Button } from 'antd'
+import { useState } from 'react'
 import type { Band } from '../../api/types'
 import { band as player } from '../../audio/band'
 import { usePlayer } from '../transport/Transport'
+import { BalanceSheet } from './BalanceSheet'
 
 const A_DB = 5
 const TOP = 32
@@ -17,6 +19,7 @@ const HEIGHT = TOP + (DEEPEST - SHALLOWEST) * A_DB + 16
 export function SoundingsPlumb({ band }: { band: Band }) {
   const { soloist, seats, ranges, parts } = band.soundings
   const { heardFrom } = usePlayer()
+  const [testing, setTesting] = useState(false)
   const nameOf = (id: string) => band.parts.find((part) => part.id === id)?.words ?? id
   const seat = seats.find(({ slug }) => slug === heardFrom?.seat) ?? seats[0]
   const soundings = parts.map((each, place) => ({ ...each, below_db: seat?.below_db[place] ?? 0 }))
@@ -84,6 +87,10 @@ export function SoundingsPlumb({ band }: { band: Band }) {
           </Button>
         ))}
       </div>
+      <Button size="small" onClick={() => setTesting(true)}>
+        Balance test …
+      </Button>
+      {testing && <BalanceSheet soundings={band.soundings} onClose={() => setTesting(false)} />}
       {ranges.map((words) => (
         <p key={words}>{words}</p>
       ))}

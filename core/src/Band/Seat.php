@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Gravik\Ensemble;
-
-use Gravik\Band\Instrument;
+namespace Gravik\Band;
 
 /** Where somebody listens from: the mix is made for the room, and the one who plays hears another. */
 enum Seat: string
