@@ -70,7 +70,7 @@ beforeEach(() => Object.assign(room, { now: 10, sources: [], gains: [] }))
 const string = (more: Partial<TimedEvent> = {}): TimedEvent =>
   ({ part: 'guitar', kind: 'ring', t: 0, dur: 0.5, pitch: 57, velocity: 0.6, string: 3, fret: 2, direction: 'down', ...more }) as TimedEvent
 
-/** The gain right behind a source; the first two of an output are the page's own. */
+/** The gain right behind a source; the first four of an output are the page's own: loudness, about the limiter, the room. */
 const gainOf = (source: number) => room.gains[room.gains.length - room.sources.length + source]?.gain.told
 
 it('starts a string at its moment and loudness, and lets it go at its end', async () => {
@@ -135,13 +135,23 @@ it('bends a string as its glide says', async () => {
 it('falls silent at a stop, and what is played after it is heard again', async () => {
   const output = new WebAudioOutput()
   await output.resume()
-  const before = room.gains[1]
+  const before = room.gains[3]
   output.play(string(), 12)
   output.silence()
   expect(before?.gain.told).toEqual([['fade', 0, 10, 0.008]])
   output.play(string(), 13)
-  expect(room.gains).toHaveLength(5)
+  expect(room.gains).toHaveLength(7)
   expect(room.sources[0]?.stops).toEqual([12.56])
+})
+
+it('brings the ceiling down, and leaves what is soft as it is', async () => {
+  const output = new WebAudioOutput()
+  await output.resume()
+  output.setCeiling(-12)
+  const told = (gain: number): number => Number(room.gains[gain]?.gain.told[0]?.[1])
+  const [raised, lowered] = [told(1), told(2)]
+  expect(lowered / 10 ** (-1.7 / 20)).toBeCloseTo(10 ** (-12 / 20), 9)
+  expect(raised * lowered).toBeCloseTo(10 ** (-1.7 / 20), 9)
 })
 
 it('follows the loudness that is set, within what there is', async () => {

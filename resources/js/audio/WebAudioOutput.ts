@@ -14,8 +14,10 @@ const TURN = 0.02
 /** A voice for each depth of the count, the beat's highest. */
 const COUNTS = ['count-bar', 'count-beat', 'count-division', 'count-finer'] as const
 
-/** The room left above the loudest moment, and the ceiling nothing passes. */
-const CEILING = { threshold: -3, ratio: 20, attack: 0.003, release: 0.01 }
+/** The room left above the loudest moment, and the ceiling nothing passes: a knee of its own would let 6 dB through. */
+const CEILING = { threshold: -3, ratio: 20, knee: 0, attack: 0.003, release: 0.05 }
+/** The limiter makes everything louder by 1.7 dB, measured; this takes it back. */
+const AS_LOUD_AS_BEFORE = 10 ** (-1.7 / 20)
 const LOUDEST = 0.7
 
 /** A fade is as good as silent after so many of its time constants (43 dB down). */
@@ -54,6 +56,8 @@ export class WebAudioOutput implements Output {
   private master: GainNode | null = null
   private room: GainNode | null = null
   private level = 1
+  private limiter: { before: GainNode; behind: GainNode } | null = null
+  private ceilingDb = 0
 
   now(): number {
     return audio().currentTime
@@ -120,6 +124,14 @@ export class WebAudioOutput implements Output {
     this.master?.gain.setTargetAtTime(LOUDEST * this.level, this.now(), TURN / TIME_CONSTANTS)
   }
 
+  /** @param db by which the ceiling lies lower than usual: 0 or less */
+  setCeiling(db: number): void {
+    this.ceilingDb = Math.min(0, db)
+    const below = 10 ** (this.ceilingDb / 20)
+    this.limiter?.before.gain.setTargetAtTime(1 / below, this.now(), TURN / TIME_CONSTANTS)
+    this.limiter?.behind.gain.setTargetAtTime(below * AS_LOUD_AS_BEFORE, this.now(), TURN / TIME_CONSTANTS)
+  }
+
   private sound(buffer: AudioBuffer, fade: number): Sounding {
     const source = new AudioBufferSourceNode(audio(), { buffer })
     const gain = new GainNode(audio())
@@ -138,8 +150,13 @@ export class WebAudioOutput implements Output {
     return this.room
   }
 
+  /** Raised before the limiter by as much as it is lowered behind: what is soft stays as it is, and the ceiling comes down. */
   private throughLimiter(gain: GainNode): GainNode {
-    gain.connect(new DynamicsCompressorNode(audio(), CEILING)).connect(audio().destination)
+    const below = 10 ** (this.ceilingDb / 20)
+    const before = new GainNode(audio(), { gain: 1 / below })
+    const behind = new GainNode(audio(), { gain: below * AS_LOUD_AS_BEFORE })
+    this.limiter = { before, behind }
+    gain.connect(before).connect(new DynamicsCompressorNode(audio(), CEILING)).connect(behind).connect(audio().destination)
     return gain
   }
 

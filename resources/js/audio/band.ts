@@ -14,6 +14,15 @@ export function setPlaybackLevel(level: number): void {
   output.setLevel(level)
 }
 output.setLevel(playbackLevel())
+const CEILING = 'gravik:ceiling'
+
+/** By how many dB the ceiling of all playing lies lower than usual, as it was last set in this browser. */
+export const playbackCeiling = (): number => Number(recall(CEILING) ?? 0)
+export function setPlaybackCeiling(db: number): void {
+  remember(CEILING, String(db))
+  output.setCeiling(db)
+}
+output.setCeiling(playbackCeiling())
 
 export const band = new BandPlayer(output)
 export const tapClock = new TapClock(() => output.now())

@@ -21,6 +21,8 @@ export const band = {
 }
 export const playbackLevel = (): number => 1
 export const setPlaybackLevel = vi.fn()
+export const playbackCeiling = (): number => 0
+export const setPlaybackCeiling = vi.fn()
 export const output = {
   now: () => 0,
   resume: async () => undefined,

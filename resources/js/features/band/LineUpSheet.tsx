@@ -7,6 +7,7 @@ import { useRemake } from '../bench/useRemake'
 import { KeepWord } from './KeepWord'
 import { LeadTune } from './LeadTune'
 import { LineUpPart, type Part } from './LineUpPart'
+import { MixBus } from './MixBus'
 
 /** Who is in the band: how each plays and sounds, how loud, how high, and where against the beat. */
 export function LineUpSheet({ band, onClose }: { band: Band; onClose: () => void }) {
@@ -54,6 +55,7 @@ export function LineUpSheet({ band, onClose }: { band: Band; onClose: () => void
         </tbody>
       </table>
       {document.parts.map((part) => part.instrument === 'lead' && <LeadTune key={part.id} part={part} passes={document.passes} />)}
+      <MixBus />
       {mine && band.absent.length > 0 && (
         <div className="button-row">
           <span className="label">Take in</span>
