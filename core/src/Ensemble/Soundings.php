@@ -7,7 +7,7 @@ namespace Gravik\Ensemble;
 use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
 use Gravik\Band\Way;
-use Gravik\Performance\Event;
+use Gravik\Performance\EventKind;
 
 /**
  * Every part plumbed below the soloist: the mean power of its strokes, notes struck together added, against a soloist who
@@ -21,12 +21,8 @@ final readonly class Soundings
     /** How hard a soloist plays, before the part's own level. */
     private const SOLOIST = 0.9;
 
-    /** Notes of a chord share what a stroke gives: a strum of six strings is no six times as loud. */
-    private const VOICES = [
-        'ring' => 3.0, 'short' => 3.0, 'palm-mute' => 4.0, 'chuck' => 8.0, 'ghost' => 8.0,
-        'bass' => 1.0, 'drum' => 1.5, 'keys' => 2.5, 'organ' => 2.5, 'accordion' => 2.5, 'horn' => 2.5,
-        'voice' => 1.0, 'bow' => 1.0,
-    ];
+    /** What a soloist sounds like. */
+    private const SOLO = ['plucked' => EventKind::Ring, 'sung' => EventKind::Voice, 'blown' => EventKind::Horn, 'bowed' => EventKind::Bow];
 
     /** @param list<Sounding> $parts that sound at all */
     private function __construct(public Way $kind, public array $parts) {}
@@ -35,7 +31,7 @@ final readonly class Soundings
     {
         $lead = $heard->part(Instrument::Lead);
         $kind = $lead?->way() ?? Way::Sung;
-        $soloist = self::SOLOIST * ($lead->level ?? 1.0);
+        $soloist = self::SOLOIST * ($lead->level ?? 1.0) * NoteLoudness::amplitudeOf(self::SOLO[$kind->value] ?? EventKind::Voice);
         $soundings = [];
         $others = array_filter($heard->breakdown->parts, static fn (BandPart $part): bool => $part->instrument !== Instrument::Lead);
         foreach ($others as $part) {
@@ -52,21 +48,20 @@ final readonly class Soundings
         return new self($kind, $soundings);
     }
 
-    /** @return ?float mean over its strokes of the power of all notes of one; null where it is silent */
+    /** @return ?float mean power while it sounds, as the ear takes it in blocks of 0.4 s; null where it is silent */
     private static function power(Heard $heard, BandPart $part): ?float
     {
-        $strokes = [];
+        $energy = $seconds = 0.0;
+        $until = -INF;
         foreach ($heard->timeline->events as $event) {
             if ($event->part->id === $part->id) {
-                $strokes[$event->tick] = ($strokes[$event->tick] ?? 0.0) + self::powerOf($event);
+                $energy += NoteLoudness::energyOf($event);
+                $ends = $event->t + max(NoteLoudness::BLOCK_SECONDS, $event->dur);
+                $seconds += max(0.0, $ends - max($until, $event->t));
+                $until = max($until, $ends);
             }
         }
 
-        return $strokes === [] ? null : array_sum($strokes) / count($strokes);
-    }
-
-    private static function powerOf(Event $event): float
-    {
-        return $event->velocity ** 2 / self::VOICES[$event->kind->value];
+        return $seconds > 0 ? $energy / $seconds : null;
     }
 }

@@ -15,7 +15,7 @@ final readonly class StringSound
      * kind => [seconds, partials up to which the low E is bright, dB that it loses in a second, level of the loudest sample]. Low
      * strings are darker and ring longer than high ones, as those of guitars do.
      */
-    private const VOICES = ['ring' => [3.2, 9.0, 5.5, 0.5], 'palm-mute' => [0.5, 4.5, 33.0, 0.62], 'bass' => [2.4, 3.4, 5.5, 0.8]];
+    private const VOICES = ['ring' => [3.2, 9.0, 5.5, 0.5], 'palm-mute' => [0.5, 4.5, 33.0, 0.62], 'bass' => [2.4, 3.4, 5.5, 0.4]];
 
     /** By how much loss grows with the frequency: in octaves, for each octave. */
     private const LOSS = ['ring' => 0.37, 'palm-mute' => 1.0, 'bass' => 0.0];

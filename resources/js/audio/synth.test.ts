@@ -157,7 +157,11 @@ describe('what the browser plays', () => {
     [`new Gravik\\Simulation\\StringSound(44100)`, `->of(45, 'palm-mute', false)`, () => make('palm-mute', 'down', 45)],
     [`new Gravik\\Simulation\\StringSound(44100)`, `->of(33, 'bass', false)`, () => make('bass', 'down', 33)],
     [`new Gravik\\Simulation\\ToneSound(44100)`, `->of(60, 'keys')`, () => tone({ pitch: 60, voice: 'keys' }, RATE)],
-    [`new Gravik\\Simulation\\ToneSound(44100)`, `->of(67, 'horn')`, () => tone({ pitch: 67, voice: 'horn' }, RATE)],
+    ...(['horn', 'organ', 'accordion', 'voice', 'bow'] as const).map((voice): [string, string, () => Float32Array] => [
+      `new Gravik\\Simulation\\ToneSound(44100)`,
+      `->of(67, '${voice}')`,
+      () => tone({ pitch: 67, voice }, RATE),
+    ]),
   ])('is what the core renders: %s%s', (sound, call, play) => {
     const core = ofTheCore(`(${sound})${call}`)
     const here = play()

@@ -27,7 +27,7 @@ function noiseFrom(seed: number): () => number {
 const VOICES = {
   ring: { seconds: 3.2, partials: 9, lossDb: 5.5, loss: 0.37, gain: 0.5 },
   'palm-mute': { seconds: 0.5, partials: 4.5, lossDb: 33, loss: 1, gain: 0.62 },
-  bass: { seconds: 2.4, partials: 3.4, lossDb: 5.5, loss: 0, gain: 0.8 },
+  bass: { seconds: 2.4, partials: 3.4, lossDb: 5.5, loss: 0, gain: 0.4 },
 } as const
 
 const LOW_E = 40
@@ -114,11 +114,11 @@ export type Tone = {
 /** Levels of the partials; piano strings die away, the rest is held. A stiff string's partials lie higher than multiples of the first. */
 const TONES = {
   keys: { seconds: 3, attack: 0.004, decay: 1.1, partials: [1, 0.42, 0.2, 0.11, 0.05], stiff: 0.0004, gain: 0.34 },
-  organ: { seconds: 4, attack: 0.006, decay: 60, partials: [1, 0.7, 0.45, 0.3, 0, 0.16, 0, 0.1], stiff: 0, gain: 0.28 },
-  accordion: { seconds: 4, attack: 0.03, decay: 60, partials: [1, 0.6, 0.75, 0.4, 0.4, 0.22, 0.2, 0.12, 0.08], stiff: 0, gain: 0.26 },
-  horn: { seconds: 2.5, attack: 0.028, decay: 30, partials: [1, 0.72, 0.6, 0.42, 0.28, 0.18, 0.1, 0.06], stiff: 0, gain: 0.3 },
-  voice: { seconds: 4, attack: 0.035, decay: 60, partials: [1, 0.5, 0.28, 0.3, 0.1, 0.04], stiff: 0, gain: 0.34 },
-  bow: { seconds: 4, attack: 0.05, decay: 60, partials: [1, 0.55, 0.42, 0.3, 0.24, 0.17, 0.13, 0.1, 0.07], stiff: 0, gain: 0.3 },
+  organ: { seconds: 6, attack: 0.006, decay: 60, partials: [1, 0.7, 0.45, 0.3, 0, 0.16, 0, 0.1], stiff: 0, gain: 0.28 },
+  accordion: { seconds: 6, attack: 0.03, decay: 60, partials: [1, 0.6, 0.75, 0.4, 0.4, 0.22, 0.2, 0.12, 0.08], stiff: 0, gain: 0.26 },
+  horn: { seconds: 6, attack: 0.028, decay: 30, partials: [1, 0.72, 0.6, 0.42, 0.28, 0.18, 0.1, 0.06], stiff: 0, gain: 0.25 },
+  voice: { seconds: 6, attack: 0.035, decay: 60, partials: [1, 0.5, 0.28, 0.3, 0.1, 0.04], stiff: 0, gain: 0.34 },
+  bow: { seconds: 6, attack: 0.05, decay: 60, partials: [1, 0.55, 0.42, 0.3, 0.24, 0.17, 0.13, 0.1, 0.07], stiff: 0, gain: 0.3 },
 } as const
 
 export type ToneVoice = keyof typeof TONES

@@ -92,8 +92,10 @@ type Tune = NonNullable<Part['tune']>
 
 const everywhere = ({ name, notes }: Tune): Tune => ({ name, notes })
 
-function withTune({ tune: _before, ...part }: Part, tune: Part['tune']): Part {
-  return tune === undefined ? part : { ...part, tune }
+function withTune(part: Part, tune: Part['tune']): Part {
+  const free = { ...part }
+  delete free.tune
+  return tune === undefined ? free : { ...free, tune }
 }
 
 const base64 = (file: File): Promise<string> =>
