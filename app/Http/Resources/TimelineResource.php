@@ -31,6 +31,11 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'pitch', type: 'integer', nullable: true),
     new OA\Property(property: 'velocity', type: 'number'),
     new OA\Property(property: 'kind', type: 'string', enum: EventKind::class),
+    new OA\Property(
+        property: 'mellow',
+        description: 'share of a one-pole low-pass by which it is darker than its voice; 0 where nothing is said',
+        type: 'number',
+    ),
     new OA\Property(property: 'string', type: 'integer'),
     new OA\Property(property: 'fret', type: 'integer'),
     new OA\Property(property: 'direction', type: 'string', enum: Direction::class),
@@ -248,6 +253,9 @@ final class TimelineResource
             $told['glide'] = array_map(static fn (array $point): array => [round($point[0], 4), round($point[1], 3)], $event->glide);
         }
         $told['kind'] = $event->kind->value;
+        if ($event->mellow() > 0.0) {
+            $told['mellow'] = $event->mellow();
+        }
 
         return $told;
     }

@@ -69,7 +69,7 @@ final readonly class RenderedBand
             for (; isset($events[$next]) && $events[$next]->t * $this->rate < $start + $length; $next++) {
                 $event = $events[$next];
                 $key = self::key($event);
-                $sounds[$key] ??= $this->sound($event, $longest[$key]);
+                $sounds[$key] ??= Samples::mellow($this->sound($event, $longest[$key]), $event->mellow());
                 $voices[] = [
                     'sound' => $sounds[$key],
                     'at' => (int) round($event->t * $this->rate),
@@ -139,7 +139,9 @@ final readonly class RenderedBand
     {
         $glide = $event->glide === [] ? '' : json_encode([$event->glide, round($event->dur, 4)], JSON_THROW_ON_ERROR);
 
-        return $event->part->instrument->value.$event->kind->value.($event->pitch ?? 's'.$event->string).$event->direction?->value.$glide;
+        $pitch = $event->pitch ?? 's'.$event->string;
+
+        return "{$event->part->instrument->value}{$event->kind->value}{$pitch}{$event->direction?->value}{$glide} {$event->mellow()}";
     }
 
     /** @return list<float> */

@@ -32,4 +32,26 @@ final class Samples
 
         return $shaped;
     }
+
+    /**
+     * The same sound darker: y = (1 − b) x + b y before it.
+     *
+     * @param list<float> $samples
+     * @param float       $by      0 to 0.5
+     *
+     * @return list<float>
+     */
+    public static function mellow(array $samples, float $by): array
+    {
+        if ($by === 0.0) {
+            return $samples;
+        }
+        $before = 0.0;
+        $out = [];
+        foreach ($samples as $sample) {
+            $out[] = $before = (1 - $by) * $sample + $by * $before;
+        }
+
+        return $out;
+    }
 }

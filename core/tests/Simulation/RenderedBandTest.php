@@ -2,11 +2,14 @@
 
 declare(strict_types=1);
 
+use Gravik\Band\BandPart;
+use Gravik\Band\Groove;
 use Gravik\Band\Instrument;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Formats\PatternJson;
 use Gravik\Formats\WavFile;
 use Gravik\Performance\Event;
+use Gravik\Performance\EventKind;
 use Gravik\Performance\Performer;
 use Gravik\Performance\PlayedStroke;
 use Gravik\Performance\StrokeFaults;
@@ -231,4 +234,46 @@ it('says which stroke asks for strings that a grip mutes, or slides below the nu
             'ornament' => ['kind' => 'slide-in', 'frets' => -2],
         ]))[0])->toStartWith('below-the-nut:')
         ->and($faults($breakdown(['strings' => [4], 'ornament' => ['kind' => 'slide-in', 'frets' => -2]])))->toBe([]);
+});
+
+/**
+ * How much of a sound is quick: its steps against its size.
+ *
+ * @param list<float> $samples
+ */
+function brightnessOf(array $samples): float
+{
+    $steps = $size = 0.0;
+    foreach (array_slice($samples, 1) as $i => $sample) {
+        $steps += ($sample - $samples[$i]) ** 2;
+        $size += $sample ** 2;
+    }
+
+    return sqrt($steps / max(1e-12, $size));
+}
+
+/** @return list<float> one event alone, from its start */
+function renderedEvent(Instrument $instrument, EventKind $kind, int $pitch, float $velocity, int $tick): array
+{
+    $part = new BandPart('p', $instrument, groove: $instrument === Instrument::Drums ? Groove::named('shuffle') : null);
+    $timeline = (new Performer())->perform(Examples::breakdown());
+    $event = new Event($part, 0.0, 0.3, $pitch, $velocity, $kind, 3, 5, tick: $tick);
+
+    return iterator_to_array((new RenderedBand(TEST_RATE))->blocks($timeline->withStrokes([], [$event], 0.4)), false)[0];
+}
+
+it('strikes a string never twice alike, and comes round after three', function (): void {
+    $brightness = array_map(
+        static fn (int $beat): float => brightnessOf(renderedEvent(Instrument::Guitar, EventKind::Ring, 57, 0.7, 960 * $beat)),
+        range(0, 3),
+    );
+
+    expect(count(array_unique(array_map(static fn (float $each): string => (string) round($each, 3), $brightness))))->toBe(3)
+        ->and($brightness[3])->toBe($brightness[0]);
+});
+
+it('has drums that are darker the softer they are struck', function (): void {
+    $snare = static fn (float $velocity): float => brightnessOf(renderedEvent(Instrument::Drums, EventKind::Drum, 38, $velocity, 0));
+
+    expect($snare(0.2))->toBeLessThan(0.95 * $snare(0.6))->and($snare(0.6))->toBeLessThan(0.95 * $snare(1.0));
 });

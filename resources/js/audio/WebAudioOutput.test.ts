@@ -58,6 +58,7 @@ vi.stubGlobal('AudioContext', Context)
 vi.stubGlobal('GainNode', Gain)
 vi.stubGlobal('AudioBufferSourceNode', Source)
 vi.stubGlobal('DynamicsCompressorNode', Node)
+vi.stubGlobal('IIRFilterNode', Node)
 vi.stubGlobal(
   'AudioBuffer',
   class {

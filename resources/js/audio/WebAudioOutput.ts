@@ -80,7 +80,7 @@ export class WebAudioOutput implements Output {
 
   play(event: TimedEvent, time: number): void {
     const voice = event.part === 'drums' ? null : `${event.part}:${event.string ?? (event.part === 'bass' ? 0 : event.pitch)}`
-    const sounding = this.sound(this.bufferOf(this.wanted(event)), event.kind === 'ring' || isTone(event.kind) ? LET_GO : CHOKE)
+    const sounding = this.sound(this.bufferOf(this.wanted(event)), event.kind === 'ring' || isTone(event.kind) ? LET_GO : CHOKE, event.mellow)
     if (voice !== null) {
       this.sounding.get(voice)?.stop(time)
       this.sounding.set(voice, sounding)
@@ -132,10 +132,12 @@ export class WebAudioOutput implements Output {
     this.limiter?.behind.gain.setTargetAtTime(below * AS_LOUD_AS_BEFORE, this.now(), TURN / TIME_CONSTANTS)
   }
 
-  private sound(buffer: AudioBuffer, fade: number): Sounding {
+  /** @param mellow share of a one-pole low-pass, as the core renders it */
+  private sound(buffer: AudioBuffer, fade: number, mellow = 0): Sounding {
     const source = new AudioBufferSourceNode(audio(), { buffer })
     const gain = new GainNode(audio())
-    source.connect(gain).connect(this.bus())
+    const voice = mellow === 0 ? source : source.connect(new IIRFilterNode(audio(), { feedforward: [1 - mellow], feedback: [1, -mellow] }))
+    voice.connect(gain).connect(this.bus())
     source.onended = () => gain.disconnect()
     return new Sounding(source, gain, fade)
   }
