@@ -10,6 +10,7 @@ use Gravik\Breakdown\GenreProfile;
 use Gravik\Chart\Section;
 use Gravik\Chart\UsualForm;
 use Gravik\Formats\BreakdownJson;
+use Gravik\Strokes\Shaping\BarMove;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -22,11 +23,20 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'line', type: 'string'),
     ], type: 'object')),
 ])]
-#[OA\Schema(schema: 'GenreProfile', required: ['slug', 'word', 'slowest', 'fastest', 'caution', 'document'], properties: [
+#[OA\Schema(schema: 'GenreProfile', required: ['slug', 'word', 'slowest', 'fastest', 'moves', 'caution', 'document'], properties: [
     new OA\Property(property: 'slug', type: 'string'),
     new OA\Property(property: 'word', type: 'string'),
     new OA\Property(property: 'slowest', description: 'tempo at which it still moves, BPM', type: 'number'),
     new OA\Property(property: 'fastest', type: 'number'),
+    new OA\Property(
+        property: 'moves',
+        description: 'usual ones, the most usual first',
+        type: 'array',
+        items: new OA\Items(required: ['slug', 'words'], properties: [
+            new OA\Property(property: 'slug', type: 'string', enum: BarMove::class),
+            new OA\Property(property: 'words', type: 'string'),
+        ], type: 'object'),
+    ),
     new OA\Property(property: 'caution', description: 'what to mind', type: 'string'),
     new OA\Property(property: 'document', description: 'a blank breakdown with all that the word means', type: 'object'),
 ])]
@@ -58,6 +68,7 @@ final class ListStarts extends Controller
                 'word' => $profile->word,
                 'slowest' => $profile->pattern->tempo[0],
                 'fastest' => $profile->pattern->tempo[1],
+                'moves' => array_map(static fn (BarMove $move): array => ['slug' => $move->value, 'words' => $move->words()], $profile->moves),
                 'caution' => $profile->caution,
                 'document' => $documents->write($profile->over(Beginning::blank())),
             ], GenreProfile::all()),

@@ -10,13 +10,14 @@ use Gravik\Band\Instrument;
 use Gravik\Band\Role;
 use Gravik\Band\Way;
 use Gravik\Neck\Company;
+use Gravik\Strokes\Shaping\BarMove;
 use Gravik\Strokes\Written\LibraryPattern;
 use Gravik\Strokes\Written\PatternLibrary;
 use Gravik\Time\Tempo;
 
 /**
  * What a plain genre word means for a breakdown: a pattern with its meter, feel and school, a groove and a tempo, the kind of
- * grips, who is in the band and in which role, and what to mind.
+ * grips, who is in the band and in which role, the usual moves, and what to mind.
  */
 final readonly class GenreProfile
 {
@@ -33,6 +34,7 @@ final readonly class GenreProfile
     /**
      * @param non-empty-list<BandPart> $parts
      * @param array<string, Role>      $roles   of parts that do not simply play, by id
+     * @param list<BarMove>            $moves   usual ones, the most usual first
      * @param string                   $caution a sentence
      */
     private function __construct(
@@ -44,20 +46,21 @@ final readonly class GenreProfile
         public Company $company,
         public array $parts,
         public array $roles,
+        public array $moves,
         public string $caution,
     ) {}
 
     /** @return list<self> */
     public static function all(): array
     {
-        /** @var array<string, array{string, string, string, int, string, array<string, array{?string, float, string}>, string}> $table */
+        /** @var array<string, array{string, string, string, int, string, array<string, array{?string, float, string}>, list<string>, string}> $table */
         $table = require __DIR__.'/Data/profiles.php';
         $patterns = [];
         foreach (PatternLibrary::all() as $pattern) {
             $patterns[$pattern->slug] = $pattern;
         }
         $profiles = [];
-        foreach ($table as $slug => [$word, $pattern, $groove, $tempo, $company, $band, $caution]) {
+        foreach ($table as $slug => [$word, $pattern, $groove, $tempo, $company, $band, $moves, $caution]) {
             $plays = Groove::named($groove);
             $profiles[] = new self(
                 $slug,
@@ -71,6 +74,7 @@ final readonly class GenreProfile
                     array_map(static fn (array $told): Role => Role::from($told[2]), $band),
                     static fn (Role $role): bool => $role !== Role::Active,
                 ),
+                array_map(BarMove::from(...), $moves),
                 $caution,
             );
         }

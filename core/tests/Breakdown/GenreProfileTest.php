@@ -70,6 +70,7 @@ it('begins with a band in which nobody is in the way', function (GenreProfile $p
 
     expect($timeline->seconds)->toEqualWithDelta(4 * $beats * 60 / $profile->tempo->bpm, 0.001)
         ->and($song->genre)->toBe($profile->word)
+        ->and(count($profile->moves))->toBeGreaterThan(1)
         ->and($song->lines[0]->company)->toBe($profile->company)
         ->and(
             (new BreakdownJson())->write((new BreakdownJson())->read((new BreakdownJson())->write($song))),

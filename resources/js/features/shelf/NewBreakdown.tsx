@@ -54,6 +54,7 @@ function NewForm({ blank, left, onClose }: { blank: BreakdownDocument; left: Beg
   const { document, id } = begun
   const { start } = document
   const starts = useStarts(start.key).data
+  const chosen = starts?.profiles.find(({ word }) => word === document.genre)
   const own = useProfiles().data ?? []
   const [busy, setBusy] = useState(false)
   const navigate = useNavigate()
@@ -165,8 +166,9 @@ function NewForm({ blank, left, onClose }: { blank: BreakdownDocument; left: Beg
           ))}
         </span>
         <small className="muted">
-          {starts?.profiles.find(({ word }) => word === document.genre)?.caution ??
-            'brings a strum, a feel, the kind of grips and a band with its roles along; all of it can be changed'}
+          {chosen === undefined
+            ? 'brings a strum, a feel, the kind of grips and a band with its roles along; all of it can be changed'
+            : `${chosen.slowest}–${chosen.fastest} BPM. ${chosen.caution} Usual moves: ${chosen.moves.map(({ words }) => words).join(', ')}.`}
         </small>
       </div>
       <div className="wide">

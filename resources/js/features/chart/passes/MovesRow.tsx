@@ -1,7 +1,8 @@
 import { Button, Input, InputNumber } from 'antd'
 import { Fragment, useState } from 'react'
-import { useChoices } from '../../../api/queries'
+import { useChoices, useStarts } from '../../../api/queries'
 import { useMoves } from '../../../api/song'
+import { useDocument } from '../../bench/benchContext'
 import type { usePassChanges } from './usePassChanges'
 
 const FILL = 'muted-fill'
@@ -17,6 +18,11 @@ type Props = {
 export function MovesRow({ laying, changes }: Props) {
   const moves = useChoices().data?.moves ?? []
   const own = useMoves().data ?? []
+  const { genre, start } = useDocument()
+  const usual =
+    useStarts(start.key)
+      .data?.profiles.find(({ word }) => word === genre)
+      ?.moves.map(({ slug }) => slug) ?? []
   const [slots, setSlots] = useState(USUAL_SLOTS)
   const [naming, setNaming] = useState(false)
   const [name, setName] = useState('')
@@ -32,7 +38,12 @@ export function MovesRow({ laying, changes }: Props) {
       </span>
       {moves.map(({ slug, words, why }, place) => (
         <Fragment key={slug}>
-          <Button size="small" title={why} onClick={() => void changes.lay(slug, slug === FILL ? slots : undefined)}>
+          <Button
+            size="small"
+            className={usual.includes(slug) ? 'usual-move' : ''}
+            title={usual.includes(slug) ? `Usual in ${genre}: ${why}` : why}
+            onClick={() => void changes.lay(slug, slug === FILL ? slots : undefined)}
+          >
             {words} {laying && <kbd>{place + 1}</kbd>}
           </Button>
           {slug === FILL && (
