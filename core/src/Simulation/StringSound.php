@@ -35,6 +35,11 @@ final readonly class StringSound
 
     private const COMB = 0.6;
 
+    /** Hz: the lower, the stiffer the low E, whose tenth partial lies about 0.25 % too high; and how much softer a string an octave higher is. */
+    private const SOFTNESS = 9000.0;
+
+    private const SOFTER = 2.4;
+
     /** How loud the pick's click is against the string, and how fast it is gone. */
     private const PICK = 0.4;
 
@@ -111,13 +116,18 @@ final readonly class StringSound
     private function string(int $pitch, int $count, float $partials, float $decay, float $pickAt): array
     {
         $period = $this->rate / (440 * 2 ** (($pitch - 69) / 12));
+        // A stiff string carries its high partials faster: an all-pass that delays the first one most.
+        $stiff = exp(-self::SOFTNESS * self::SOFTER ** (($pitch - self::LOW_E) / 12) / $this->rate);
+        $turn = 2 * M_PI / $period;
+        $delayed = 1 + 2 / $turn * atan($stiff * sin($turn) / (1 - $stiff * cos($turn)));
         // The averaging below delays by half a sample; the rest of the period is a whole and a fractional part.
-        $whole = max(2, (int) floor($period - 0.5));
-        $fraction = $period - 0.5 - $whole;
+        $rest = $period - 0.5 - $delayed;
+        $whole = max(2, (int) floor($rest));
+        $fraction = $rest - $whole;
         $stretch = (1 - $fraction) / (1 + $fraction);
         $line = self::excitation($whole, $partials, $pickAt, $pitch);
         $place = 0;
-        $before = $passIn = $passOut = 0.0;
+        $before = $passIn = $passOut = $stiffIn = $stiffOut = 0.0;
         $out = [];
         for ($i = 0; $i < $count; $i++) {
             $now = $line[$place];
@@ -127,7 +137,10 @@ final readonly class StringSound
             $tuned = $stretch * ($averaged - $passOut) + $passIn;
             $passIn = $averaged;
             $passOut = $tuned;
-            $line[$place] = $tuned;
+            $carried = $stiffIn - $stiff * ($tuned - $stiffOut);
+            $stiffIn = $tuned;
+            $stiffOut = $carried;
+            $line[$place] = $carried;
             if (++$place === $whole) {
                 $place = 0;
             }

@@ -38,6 +38,9 @@ const UP_BRIGHTNESS = 2.4
 const PICK_AT = { down: { from: 0.14, farther: 0.1 }, up: { from: 0.08, farther: 0.06 } } as const
 const GOLDEN = 0.618033988749895
 const COMB = 0.6
+/** Hz: the lower, the stiffer the low E, whose tenth partial lies about 0.25 % too high; and how much softer a string an octave higher is. */
+const SOFTNESS = 9000
+const SOFTER = 2.4
 /** How loud the pick's click is against the string, and how fast it is gone. */
 const PICK = 0.4
 const PICK_SECONDS = 0.002
@@ -52,9 +55,14 @@ function string(sound: Pluck, voice: (typeof VOICES)[keyof typeof VOICES], rate:
   const octaves = (sound.pitch - LOW_E) / 12
   const decay = 10 ** ((-voice.lossDb * 2 ** (voice.loss * octaves)) / hz / 20)
   const period = rate / hz
+  // A stiff string carries its high partials faster: an all-pass that delays the first one most.
+  const stiff = Math.exp((-SOFTNESS * SOFTER ** octaves) / rate)
+  const turn = (2 * Math.PI) / period
+  const delayed = 1 + (2 / turn) * Math.atan((stiff * Math.sin(turn)) / (1 - stiff * Math.cos(turn)))
   // The averaging below delays by half a sample; the rest of the period is split into a whole and a fractional part.
-  const whole = Math.max(2, Math.floor(period - 0.5))
-  const fraction = period - 0.5 - whole
+  const rest = period - 0.5 - delayed
+  const whole = Math.max(2, Math.floor(rest))
+  const fraction = rest - whole
   const stretch = (1 - fraction) / (1 + fraction)
   const partials = voice.partials * BRIGHTER ** (octaves / 2) * (sound.direction === 'up' ? UP_BRIGHTNESS : 1)
   const { from, farther } = PICK_AT[sound.direction]
@@ -63,6 +71,8 @@ function string(sound: Pluck, voice: (typeof VOICES)[keyof typeof VOICES], rate:
   let before = 0
   let passIn = 0
   let passOut = 0
+  let stiffIn = 0
+  let stiffOut = 0
   for (let i = 0; i < out.length; i++) {
     const now = line[place] ?? 0
     out[i] = now
@@ -71,7 +81,10 @@ function string(sound: Pluck, voice: (typeof VOICES)[keyof typeof VOICES], rate:
     const tuned = stretch * averaged + passIn - stretch * passOut
     passIn = averaged
     passOut = tuned
-    line[place] = tuned
+    const carried = stiffIn - stiff * (tuned - stiffOut)
+    stiffIn = tuned
+    stiffOut = carried
+    line[place] = carried
     place = (place + 1) % whole
   }
   if (sound.kind !== 'bass') pick(out, sound.pitch, rate)
