@@ -68,7 +68,10 @@ final class ListStarts extends Controller
                 'word' => $profile->word,
                 'slowest' => $profile->pattern->tempo[0],
                 'fastest' => $profile->pattern->tempo[1],
-                'moves' => array_map(static fn (BarMove $move): array => ['slug' => $move->value, 'words' => $move->words()], $profile->moves),
+                'moves' => array_map(
+                    static fn (BarMove $move): array => ['slug' => $move->value, 'words' => $move->words()],
+                    $profile->moves,
+                ),
                 'caution' => $profile->caution,
                 'document' => $documents->write($profile->over(Beginning::blank())),
             ], GenreProfile::all()),

@@ -10,7 +10,11 @@ final class BesideRequest extends DocumentRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['onsets' => ['present', 'list', 'max:20000'], 'onsets.*' => ['numeric', 'between:-10,3600'], 'offset' => ['nullable', 'numeric', 'between:-3600,3600']] + parent::rules();
+        return [
+            'onsets' => ['present', 'list', 'max:20000'],
+            'onsets.*' => ['numeric', 'between:-10,3600'],
+            'offset' => ['nullable', 'numeric', 'between:-3600,3600'],
+        ] + parent::rules();
     }
 
     /** @return array<string, string> */

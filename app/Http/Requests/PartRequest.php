@@ -19,7 +19,9 @@ final class PartRequest extends DocumentRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['instrument.*' => 'Drums, bass, a second guitar, keys, horns or a lead can join; the guitar is there already.'] + parent::messages();
+        return [
+            'instrument.*' => 'Drums, bass, a second guitar, keys, horns or a lead can join; the guitar is there already.',
+        ] + parent::messages();
     }
 
     public function instrument(): Instrument

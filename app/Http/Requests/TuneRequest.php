@@ -24,7 +24,9 @@ final class TuneRequest extends DocumentRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['midi.*' => 'A tune is a MIDI file of at most 750 kB. Choose a smaller one, or export one track alone.'] + parent::messages();
+        return [
+            'midi.*' => 'A tune is a MIDI file of at most 750 kB. Choose a smaller one, or export one track alone.',
+        ] + parent::messages();
     }
 
     /** @return string bytes; none where the letters are not base 64 */

@@ -127,7 +127,7 @@ final readonly class Breakdown
         ));
     }
 
-    /** @return non-empty-list<VoicingLine> every line of grips that may sound: those written, and that of a second guitar without its own */
+    /** @return non-empty-list<VoicingLine> that may sound: those written, and that of a second guitar without one of its own */
     public function linesPlayed(): array
     {
         $strings = $this->neck->tuning->strings();

@@ -18,6 +18,8 @@ use Gravik\Time\Tempo;
 /**
  * What a plain genre word means for a breakdown: a pattern with its meter, feel and school, a groove and a tempo, the kind of
  * grips, who is in the band and in which role, the usual moves, and what to mind.
+ *
+ * @phpstan-type Row array{string, string, string, int, string, array<string, array{?string, float, string}>, list<string>, string}
  */
 final readonly class GenreProfile
 {
@@ -53,7 +55,7 @@ final readonly class GenreProfile
     /** @return list<self> */
     public static function all(): array
     {
-        /** @var array<string, array{string, string, string, int, string, array<string, array{?string, float, string}>, list<string>, string}> $table */
+        /** @var array<string, Row> $table */
         $table = require __DIR__.'/Data/profiles.php';
         $patterns = [];
         foreach (PatternLibrary::all() as $pattern) {

@@ -89,7 +89,8 @@ final readonly class GuitarPart
         Gains $gains,
     ): array {
         $tools = Toolbox::of($breakdown, $span->line);
-        $approaches = $breakdown->placed === [] || $part->instrument !== Instrument::Guitar ? [] : $tools->approacher()->all($course, $voiced, $breakdown->placed);
+        $moves = $part->instrument === Instrument::Guitar ? $breakdown->placed : [];
+        $approaches = $moves === [] ? [] : $tools->approacher()->all($course, $voiced, $moves);
         $begun = array_filter(
             $approaches,
             static fn (PlacedApproach $each): bool => $each->fromTicks >= $span->from && $each->fromTicks < $span->until,

@@ -35,7 +35,7 @@ final readonly class StringSound
 
     private const COMB = 0.6;
 
-    /** Hz: the lower, the stiffer the low E, whose tenth partial lies about 0.25 % too high; and how much softer a string an octave higher is. */
+    /** Hz: the lower, the stiffer the low E. Its tenth partial lies 3 cents too high; a string an octave higher is so much softer. */
     private const SOFTNESS = 9000.0;
 
     private const SOFTER = 2.4;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Gravik\Simulation;
 
 /**
- * Keys, horns and leads as samples: partials that are added, piano strings dying away, the rest held. The browser's synth makes the same sound
- * from the same figures.
+ * Keys, horns and leads as samples: partials that are added, piano strings dying away, the rest held. The browser's synth makes
+ * the same sound from the same figures.
  */
 final readonly class ToneSound
 {

@@ -215,7 +215,8 @@ it('puts the worst first', function (): void {
 });
 
 it('lets a second guitar without grips of its own play shells, and changes those it has', function (): void {
-    $second = ['id' => 'second-guitar', 'instrument' => 'second-guitar', 'level' => 0.6, 'offsetMs' => 0, 'straight' => false, 'plays' => 'spread'];
+    $second = ['id' => 'second-guitar', 'instrument' => 'second-guitar', 'level' => 0.6, 'offsetMs' => 0, 'straight' => false,
+        'plays' => 'spread'];
     $mend = static function (Breakdown $song): Mend {
         $heard = new Heard($song, (new Performer())->perform($song));
         $loud = static fn (VoicingLine $line): VoicingLine => $line->with(company: Company::Shell);

@@ -18,7 +18,10 @@ use Gravik\Tests\Support\Examples;
 use Gravik\Time\Meter;
 
 /** Off-beats, a third of a beat, a sixteenth: tick, length, division, pitch, velocity. */
-const EBB = [[0, 480, 1, 67, 100], [480, 480, 2, 69, 90], [1280, 320, 3, 71, 80], [2640, 240, 4, 72, 110], [3840, 1920, 1, 76, 100], [7200, 480, 2, 64, 70]];
+const EBB = [
+    [0, 480, 1, 67, 100], [480, 480, 2, 69, 90], [1280, 320, 3, 71, 80], [2640, 240, 4, 72, 110], [3840, 1920, 1, 76, 100],
+    [7200, 480, 2, 64, 70],
+];
 
 /**
  * @param array<string, string>      $roles  of parts in every pass

@@ -94,7 +94,12 @@ it('has strokes of every kind that are told apart at 95 % by what was heard of o
     foreach ($heard['asked'] as [$kind, $features]) {
         $nearest = [INF, ''];
         foreach ($heard['known'] as [$other, $like]) {
-            $apart = array_sum(array_map(static fn (float $a, float $b, float $by): float => (($a - $b) / $by) ** 2, $features, $like, $spread));
+            $apart = array_sum(array_map(
+                static fn (float $a, float $b, float $by): float => (($a - $b) / $by) ** 2,
+                $features,
+                $like,
+                $spread,
+            ));
             $nearest = min($nearest, [$apart, $other]);
         }
         $right += $nearest[1] === $kind ? 1 : 0;

@@ -38,7 +38,8 @@ it('hears a balanced band in every genre word, and weighs it as it sounds', func
     foreach ($song->parts as $part) {
         $own = array_values(array_filter($timeline->events, static fn (Event $event): bool => $event->part->id === $part->id));
         $alone = $timeline->withStrokes($timeline->strokes, $own, $timeline->seconds);
-        $measured[$part->id] = (new Loudness($rate))->of(array_merge(...iterator_to_array((new RenderedBand($rate))->blocks($alone), false)));
+        $blocks = iterator_to_array((new RenderedBand($rate))->blocks($alone), false);
+        $measured[$part->id] = (new Loudness($rate))->of(array_merge(...$blocks));
     }
     $weighed = [];
     foreach (Soundings::of(new Heard($song, $timeline))->parts as $sounding) {

@@ -121,7 +121,11 @@ function partialCents(int $pitch, int $partial): int
     return $best[1];
 }
 
-it('plucks strings in tune, with partials that are stretched the more the lower the string', function (int $pitch, int $least, int $most): void {
+it('plucks strings in tune, with partials that are stretched the more the lower the string', function (
+    int $pitch,
+    int $least,
+    int $most,
+): void {
     expect(abs(partialCents($pitch, 1)))->toBeLessThanOrEqual(1)
         ->and(partialCents($pitch, 10))->toBeGreaterThanOrEqual($least)->toBeLessThanOrEqual($most);
 })->with(['E2' => [40, 2, 5], 'D3' => [50, 1, 3], 'E4' => [64, 0, 2]]);

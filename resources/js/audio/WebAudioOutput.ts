@@ -80,7 +80,11 @@ export class WebAudioOutput implements Output {
 
   play(event: TimedEvent, time: number): void {
     const voice = event.part === 'drums' ? null : `${event.part}:${event.string ?? (event.part === 'bass' ? 0 : event.pitch)}`
-    const sounding = this.sound(this.bufferOf(this.wanted(event)), event.kind === 'ring' || isTone(event.kind) ? LET_GO : CHOKE, event.mellow)
+    const sounding = this.sound(
+      this.bufferOf(this.wanted(event)),
+      event.kind === 'ring' || isTone(event.kind) ? LET_GO : CHOKE,
+      event.mellow,
+    )
     if (voice !== null) {
       this.sounding.get(voice)?.stop(time)
       this.sounding.set(voice, sounding)

@@ -38,7 +38,7 @@ const UP_BRIGHTNESS = 2.4
 const PICK_AT = { down: { from: 0.14, farther: 0.1 }, up: { from: 0.08, farther: 0.06 } } as const
 const GOLDEN = 0.618033988749895
 const COMB = 0.6
-/** Hz: the lower, the stiffer the low E, whose tenth partial lies about 0.25 % too high; and how much softer a string an octave higher is. */
+/** Hz: the lower, the stiffer the low E. Its tenth partial lies 3 cents too high; a string an octave higher is so much softer. */
 const SOFTNESS = 9000
 const SOFTER = 2.4
 /** How loud the pick's click is against the string, and how fast it is gone. */

@@ -23,7 +23,12 @@ final class CompareBeside extends Controller
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'tempo', type: 'number', nullable: true),
         new OA\Property(property: 'onsets', description: 'seconds', type: 'array', items: new OA\Items(type: 'number')),
-        new OA\Property(property: 'offset', description: 'seconds at which bar 1 lies among them; found where null', type: 'number', nullable: true),
+        new OA\Property(
+            property: 'offset',
+            description: 'seconds at which bar 1 lies among them; found where null',
+            type: 'number',
+            nullable: true,
+        ),
     ])), responses: [new OA\Response(
         response: 200,
         description: 'computed',

@@ -22,7 +22,12 @@ final class LayTune extends Controller
                 new OA\Property(property: 'part', description: 'id', type: 'string'),
                 new OA\Property(property: 'name', type: 'string'),
                 new OA\Property(property: 'midi', description: 'the file in base 64', type: 'string'),
-                new OA\Property(property: 'track', description: 'number in the file; null for what is most a melody', type: 'integer', nullable: true),
+                new OA\Property(
+                    property: 'track',
+                    description: 'number in the file; null for what is most a melody',
+                    type: 'integer',
+                    nullable: true,
+                ),
             ],
         )), responses: [new OA\Response(
             response: 200,

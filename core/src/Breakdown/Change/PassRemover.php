@@ -56,7 +56,9 @@ final readonly class PassRemover
             passes: $left,
             placed: $placed,
             played: array_values(array_filter(array_map(
-                static fn (PlacedFigure $each): PlacedFigure => $each->passes === null ? $each : $each->in(array_values(array_diff($each->passes, [$id]))),
+                static fn (PlacedFigure $each): PlacedFigure => $each->passes === null
+                    ? $each
+                    : $each->in(array_values(array_diff($each->passes, [$id]))),
                 $breakdown->played,
             ), static fn (PlacedFigure $each): bool => $each->passes !== [])),
         );

@@ -10,6 +10,10 @@ final class MidiInAnotherMeter extends MidiNotReadable
 {
     public function __construct(public readonly string $stated, public readonly string $asked)
     {
-        parent::__construct("This MIDI file is in {$stated}, and the song begins in {$asked}. Choose a file in {$asked}, or change the song's meter.");
+        parent::__construct(sprintf(
+            'This MIDI file is in %s, and the song begins in %s. Choose a file in %2$s, or change the meter of the song.',
+            $stated,
+            $asked,
+        ));
     }
 }

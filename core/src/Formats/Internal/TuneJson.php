@@ -56,7 +56,10 @@ final readonly class TuneJson
             array_keys($value),
         );
         if (! in_array($division, self::DIVISIONS, true) || $velocity < 1 || $velocity > 127) {
-            throw new FieldNotReadable($pointer, 'a note of a tune lies in halves, thirds, quarters or sixths of a beat, at a velocity of 1 to 127.');
+            throw new FieldNotReadable(
+                $pointer,
+                'a note of a tune lies in halves, thirds, quarters or sixths of a beat, at a velocity of 1 to 127.',
+            );
         }
 
         return new BandNote($tick, $tick + $ticks, $division, $pitch, $velocity / 127);

@@ -57,7 +57,10 @@ final readonly class TuneStrokes
                 $struck[$note->tick][] = $note;
             }
             $steps = array_map(
-                static fn (array $notes): array => array_map(static fn (BandNote $note): RiffNote => new RiffNote(1, 0, $note->pitch), $notes),
+                static fn (array $notes): array => array_map(
+                    static fn (BandNote $note): RiffNote => new RiffNote(1, 0, $note->pitch),
+                    $notes,
+                ),
                 array_values($struck),
             );
             $first = $this->clock->at($bar->tick);
