@@ -15,11 +15,13 @@ final readonly class CompRhythm
     private function __construct(public int $grid, public string $signs, private Meter $meter) {}
 
     /** @param int $bar of the section, from 0: bars go by turns */
-    public static function of(Way $way, Meter $meter, int $bar): self
+    public static function of(Way $way, Meter $meter, int $bar, Style $style = Style::Swing): self
     {
         /** @var array<string, array<string, array{int, list<string>}>> $table */
         $table = require __DIR__.'/Data/comping.php';
-        [$grid, $bars] = $table[$way->value][$meter->text()] ?? self::plain($way, $meter);
+        [$grid, $bars] = $table[$way->value]["{$meter->text()} {$style->value}"]
+            ?? $table[$way->value][$meter->text()]
+            ?? self::plain($way, $meter);
 
         return new self($grid, $bars[$bar % count($bars)], $meter);
     }

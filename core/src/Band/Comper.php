@@ -46,7 +46,7 @@ final readonly class Comper implements Player
                 Role::Doubles => $doubling->in($bars[$number], self::TUNE),
                 Role::Active => $way === Way::Pads
                     ? $active->held($number, self::SOFT)
-                    : $active->inRhythm($number, CompRhythm::of($way, $bar->meter, $bar->inVisit), self::LOUDNESS),
+                    : $active->inRhythm($number, CompRhythm::of($way, $bar->meter, $bar->inVisit, $bars[$number]->style), self::LOUDNESS),
             };
             array_push($notes, ...$struck);
         }

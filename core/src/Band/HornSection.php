@@ -40,7 +40,11 @@ final readonly class HornSection implements Player
                 $bars[$number]->role === Role::Unison => $chords->with($bars[$number]->hits, self::LOUDNESS),
                 $bars[$number]->role === Role::Doubles => $doubling->in($bars[$number], self::TUNE),
                 $held => $chords->held($number, self::SOFT),
-                default => $chords->inRhythm($number, CompRhythm::of(Way::Stabs, $bar->meter, $bar->inVisit), self::LOUDNESS),
+                default => $chords->inRhythm(
+                    $number,
+                    CompRhythm::of(Way::Stabs, $bar->meter, $bar->inVisit, $bars[$number]->style),
+                    self::LOUDNESS,
+                ),
             };
             array_push($notes, ...$struck);
         }

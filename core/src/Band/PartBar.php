@@ -12,5 +12,11 @@ final readonly class PartBar
      * @param list<Hit> $hits   what the guitar strikes there, for who strikes with it
      * @param list<BandNote> $tune what the lead plays there, for the lead and who doubles it
      */
-    public function __construct(public Role $role, public ?Groove $groove, public array $hits = [], public array $tune = []) {}
+    public function __construct(
+        public Role $role,
+        public ?Groove $groove,
+        public array $hits = [],
+        public array $tune = [],
+        public Style $style = Style::Swing,
+    ) {}
 }

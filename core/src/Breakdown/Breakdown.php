@@ -8,6 +8,7 @@ use Gravik\Band\BandNote;
 use Gravik\Band\BandPart;
 use Gravik\Band\Instrument;
 use Gravik\Band\Role;
+use Gravik\Band\Style;
 use Gravik\Band\TuneOverCourse;
 use Gravik\Breakdown\Failure\IdUnknown;
 use Gravik\Breakdown\Internal\Cells;
@@ -152,6 +153,17 @@ final readonly class Breakdown
         }
 
         return [];
+    }
+
+    /** @return list<Style> what the drums, else the bass, play belongs to: one for each bar of the course */
+    public function styles(Course $course): array
+    {
+        $cells = Cells::of($this);
+
+        return array_merge([], ...array_map(
+            static fn (Visit $visit): array => $cells->styles($visit->pass, $visit->section->id, $visit->time, $visit->bars),
+            $course->visits,
+        ));
     }
 
     public function gate(int $stage): Gate

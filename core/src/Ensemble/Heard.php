@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Gravik\Ensemble;
 
 use Gravik\Band\BandPart;
-use Gravik\Band\Groove;
 use Gravik\Band\Instrument;
 use Gravik\Band\Role;
 use Gravik\Band\Style;
@@ -30,6 +29,9 @@ final readonly class Heard
     /** @var array<string, list<Playing>> by part, one for each bar of the song */
     private array $playings;
 
+    /** @var list<Style> one for each bar of the song */
+    private array $styles;
+
     private ChordClock $clock;
 
     public function __construct(public Breakdown $breakdown, public Timeline $timeline)
@@ -42,6 +44,7 @@ final readonly class Heard
             $playings[$part->id] = $breakdown->playings($timeline->course, $part->id);
         }
         [$this->events, $this->playings] = [$events, $playings];
+        $this->styles = $breakdown->styles($timeline->course);
         $this->clock = new ChordClock($timeline->course);
     }
 
@@ -99,15 +102,7 @@ final readonly class Heard
     /** What the drums, else the bass, play in a bar belongs to. */
     public function style(int $bar): Style
     {
-        foreach ([Instrument::Drums, Instrument::Bass] as $instrument) {
-            $part = $this->part($instrument);
-            $groove = $part === null ? null : $this->playings[$part->id][$bar]->groove;
-            if ($groove instanceof Groove) {
-                return $groove->style;
-            }
-        }
-
-        return $this->timeline->map->at($this->timeline->course->bars[$bar]->tick)->ruler->swings() ? Style::Swing : Style::Straight;
+        return $this->styles[$bar];
     }
 
     /** “bar 5”, as it is counted through the song. */

@@ -11,6 +11,7 @@ use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Toolbox;
 use Gravik\Chart\VoicedForm;
 use Gravik\Performance\Internal\BandEvents;
+use Gravik\Performance\Internal\Cues;
 use Gravik\Performance\Internal\Glide;
 use Gravik\Performance\Internal\Hits;
 use Gravik\Performance\Internal\Spans;
@@ -61,12 +62,11 @@ final readonly class Performer
             $strokes[] = $played = $this->guitar->play($breakdown, $part, $course, $map, $voiced, $of, $level);
             array_push($events, ...$this->strings($played, $part, $seconds));
         }
-        $hits = Hits::of($strokes[0], $course);
-        $tune = $breakdown->tune($course);
+        $cues = new Cues(Hits::of($strokes[0], $course), $breakdown->tune($course), $breakdown->styles($course));
         $events = array_merge(
             $events,
             ...array_map(
-                static fn (Player $player): array => BandEvents::of($player, $breakdown, $course, $map, $hits, $tune),
+                static fn (Player $player): array => BandEvents::of($player, $breakdown, $course, $map, $cues),
                 LineUp::of($breakdown->parts)->players,
             ),
         );

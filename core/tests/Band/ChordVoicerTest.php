@@ -15,6 +15,7 @@ use Gravik\Band\LowIntervals;
 use Gravik\Band\PartBar;
 use Gravik\Band\Register;
 use Gravik\Band\Role;
+use Gravik\Band\Style;
 use Gravik\Band\Way;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\GuideTones;
@@ -100,9 +101,11 @@ it('lays out, and lets the horns answer every other bar', function (): void {
 it('has a rhythm of so many slots for every way and meter', function (Way $way): void {
     foreach (Meter::KNOWN as $meter) {
         foreach (range(0, 3) as $bar) {
-            $rhythm = CompRhythm::of($way, Meter::parse($meter), $bar);
-            expect([$meter, strlen($rhythm->signs)])->toBe([$meter, $rhythm->grid * Meter::parse($meter)->beats()])
-                ->and($rhythm->signs)->toMatch('/^[xX.-]+$/');
+            foreach (Style::cases() as $style) {
+                $rhythm = CompRhythm::of($way, Meter::parse($meter), $bar, $style);
+                expect([$meter, strlen($rhythm->signs)])->toBe([$meter, $rhythm->grid * Meter::parse($meter)->beats()])
+                    ->and($rhythm->signs)->toMatch('/^[xX.-]+$/');
+            }
         }
     }
 })->with([Way::Shells, Way::Spread, Way::Upbeats, Way::Stabs]);

@@ -40,7 +40,7 @@ it('gives a second guitar the rhythm of its way', function (string $plays, array
 
     expect(array_values(array_unique(array_column($played, 0))))->toBe($ticks);
 })->with([
-    'shells: 1, 2& | 2&, 4&' => ['shells', [0, 1440, 3840 + 1440, 3840 + 3360]],
+    'shells over straight eighths: 1, 3 | 1, 3, 4' => ['shells', [0, 1920, 3840, 3840 + 1920, 3840 + 2880]],
     'off every beat' => ['upbeats', [480, 1440, 2400, 3360, 3840 + 480, 3840 + 1440, 3840 + 2400, 3840 + 3360]],
     'once a chord' => ['pads', [0, 3840]],
 ]);

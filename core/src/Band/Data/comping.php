@@ -2,11 +2,15 @@
 
 declare(strict_types=1);
 
-// way => meter => [slots a beat, bars that go by turns]; x struck, X harder, - held, . rest
+// way => meter, or meter and style => [slots a beat, bars that go by turns]; x struck, X harder, - held, . rest
+// What stands under a meter alone holds in every style that has no line of its own.
 
 return [
     'shells' => [
         '4/4' => [2, ['X--x....', '...x-..x', 'X--x....', '.x-...x.']],
+        '4/4 straight' => [2, ['X---x---', 'X---x-x-']],
+        '4/4 latin' => [2, ['x..x..x.', '..x..x..']],
+        '4/4 funk' => [4, ['X.....x...x.....', '..x...X......x..']],
         '3/4' => [2, ['..x.x.', '..x-.x']],
         '2/4' => [2, ['.x.x']],
         '12/8' => [3, ['...X....x...', '...X..x.....']],
@@ -14,13 +18,19 @@ return [
     ],
     'spread' => [
         '4/4' => [2, ['X---x-..', '..x-..x-']],
+        '4/4 latin' => [2, ['X--x--x-', '..x--x--']],
+        '4/4 funk' => [4, ['X---....x-......', 'X---......x-....']],
         '3/4' => [2, ['X-..x-', '..x---']],
     ],
     'upbeats' => [
         '4/4' => [2, ['.x.x.x.x']],
+        '4/4 funk' => [4, ['..x...x...x...xx']],
     ],
     'stabs' => [
         '4/4' => [2, ['........', '......XX', '........', '..X..x..']],
+        '4/4 straight' => [2, ['........', '....X.X.', '........', '....XX..']],
+        '4/4 latin' => [2, ['........', 'X..X....', '........', '..X.X...']],
+        '4/4 funk' => [4, ['................', '......X..X......', '................', 'X.....X.........']],
         '12/8' => [3, ['............', '.........X.X']],
     ],
 ];

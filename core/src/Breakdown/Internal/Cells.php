@@ -6,7 +6,9 @@ namespace Gravik\Breakdown\Internal;
 
 use Gravik\Band\BandPart;
 use Gravik\Band\Groove;
+use Gravik\Band\Instrument;
 use Gravik\Band\Role;
+use Gravik\Band\Style;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\BreakdownNotValid;
 use Gravik\Breakdown\Cell;
@@ -43,7 +45,42 @@ final readonly class Cells
      */
     public function playing(string $pass, string $section, string $part, int $time, ?int $bar = null): Playing
     {
-        return $this->by($section, $part, self::inBar($this->inForce($pass, $section, $part, $time), $bar));
+        $style = fn (): Style => $this->styles($pass, $section, $time, 1 + ($bar ?? 0))[$bar ?? 0];
+
+        return $this->by($section, $part, self::inBar($this->inForce($pass, $section, $part, $time), $bar), $style);
+    }
+
+    /**
+     * What the drums, else the bass, play in so many bars of the section belongs to; the feel where there are neither.
+     *
+     * @return list<Style>
+     */
+    public function styles(string $pass, string $section, int $time, int $bars): array
+    {
+        $setting = $this->section($section)->setting($this->breakdown->start);
+        $part = $this->timekeeper();
+        $cells = $part === null ? [] : $this->inForce($pass, $section, $part->id, $time);
+        $feel = $setting->feel->swings($setting->tempo) ? Style::Swing : Style::Straight;
+        $styles = [];
+        for ($bar = 0; $bar < $bars; $bar++) {
+            $groove = $part === null ? null : $this->groove(self::inBar($cells, $bar), $part, $setting->meter);
+            $styles[] = $groove->style ?? $feel;
+        }
+
+        return $styles;
+    }
+
+    private function timekeeper(): ?BandPart
+    {
+        foreach ([Instrument::Drums, Instrument::Bass] as $instrument) {
+            foreach ($this->breakdown->parts as $part) {
+                if ($part->instrument === $instrument) {
+                    return $part;
+                }
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -58,7 +95,8 @@ final readonly class Cells
         $playings = [];
         for ($bar = 0; $bar < $bars; $bar++) {
             $here = self::inBar($cells, $bar);
-            $playings[] = $known[implode(' ', array_keys($here))] ??= $this->by($section, $part, $here);
+            $style = fn (): Style => $this->styles($pass, $section, $time, 1 + $bar)[$bar];
+            $playings[] = $known[implode(' ', array_keys($here))] ??= $this->by($section, $part, $here, $style);
         }
 
         return $playings;
@@ -74,13 +112,16 @@ final readonly class Cells
         return array_filter($cells, static fn (Cell $cell): bool => $bar === null ? $cell->bars === null : $cell->holdsInBar($bar));
     }
 
-    /** @param array<int, Cell> $cells the nearest first */
-    private function by(string $section, string $part, array $cells): Playing
+    /**
+     * @param array<int, Cell>  $cells the nearest first
+     * @param \Closure(): Style $style of the bar, asked for only where a part goes by it
+     */
+    private function by(string $section, string $part, array $cells, \Closure $style): Playing
     {
         $meter = $this->section($section)->setting($this->breakdown->start)->meter;
         $of = $this->part($part);
         $second = SecondGuitar::of($of);
-        $pattern = $this->pattern($cells, $meter, $second)
+        $pattern = $this->pattern($cells, $meter, $second?->pattern($meter, $style()))
             ?? throw new NoPatternInMeter($this->place($section), $this->section($section)->name, $meter->text());
         $texture = in_array($pattern, $this->breakdown->patterns, true) ? null : $second?->texture();
 
@@ -121,15 +162,15 @@ final readonly class Cells
     }
 
     /** @param array<int, Cell> $cells */
-    private function pattern(array $cells, Meter $meter, ?SecondGuitar $second): ?NamedPattern
+    private function pattern(array $cells, Meter $meter, ?NamedPattern $usual): ?NamedPattern
     {
         $named = array_filter(
             array_map(static fn (Cell $cell): ?string => $cell->pattern, $cells),
             static fn (?string $id): bool => $id !== null,
         );
         $byId = array_column(array_map(static fn (NamedPattern $each): array => [$each->id, $each], $this->breakdown->patterns), 1, 0);
-        $usual = $second === null ? $this->breakdown->patterns : [$second->pattern($meter)];
-        foreach ([...array_map(static fn (string $id): NamedPattern => $byId[$id], $named), ...$usual] as $pattern) {
+        $else = $usual === null ? $this->breakdown->patterns : [$usual];
+        foreach ([...array_map(static fn (string $id): NamedPattern => $byId[$id], $named), ...$else] as $pattern) {
             if ($pattern->pattern->meter->equals($meter)) {
                 return $pattern;
             }

@@ -7,6 +7,7 @@ namespace Gravik\Breakdown\Internal;
 use Gravik\Band\BandPart;
 use Gravik\Band\CompRhythm;
 use Gravik\Band\Instrument;
+use Gravik\Band\Style;
 use Gravik\Band\Way;
 use Gravik\Breakdown\Texture;
 use Gravik\Chart\VoicingLine;
@@ -41,11 +42,11 @@ final readonly class SecondGuitar
         return $part->instrument === Instrument::SecondGuitar ? new self($part->way() ?? Way::Shells) : null;
     }
 
-    public function pattern(Meter $meter): NamedPattern
+    public function pattern(Meter $meter, Style $style): NamedPattern
     {
         $strokes = [];
         for ($bar = 0; $bar < self::BARS; $bar++) {
-            $rhythm = CompRhythm::of($this->way, $meter, $bar);
+            $rhythm = CompRhythm::of($this->way, $meter, $bar, $style);
             foreach ($rhythm->struck() as ['at' => $at, 'ticks' => $ticks, 'hard' => $hard]) {
                 $strokes[] = new Stroke(
                     $bar * $meter->barTicks() + $at,
@@ -57,7 +58,7 @@ final readonly class SecondGuitar
         }
 
         return new NamedPattern(
-            "second-guitar/{$this->way->value}",
+            "second-guitar/{$this->way->value}/{$style->value}",
             "second guitar, {$this->way->words()}",
             new Pattern($meter, self::BARS * $meter->barTicks(), [new Stream('strum', $strokes)]),
         );

@@ -6,7 +6,6 @@ namespace Gravik\Performance\Internal;
 
 use Gravik\Band\BandNote;
 use Gravik\Band\BandPart;
-use Gravik\Band\Hit;
 use Gravik\Band\Instrument;
 use Gravik\Band\PartBar;
 use Gravik\Band\Player;
@@ -35,13 +34,8 @@ final readonly class BandEvents
 
     private const SHORTEST_SECONDS = 0.05;
 
-    /**
-     * @param array<int, list<Hit>>      $hits of the guitar, by bar
-     * @param array<int, list<BandNote>> $tune of the lead, by bar
-     *
-     * @return list<Event>
-     */
-    public static function of(Player $player, Breakdown $breakdown, Course $course, TimeMap $map, array $hits, array $tune): array
+    /** @return list<Event> */
+    public static function of(Player $player, Breakdown $breakdown, Course $course, TimeMap $map, Cues $cues): array
     {
         $part = $player->part();
         $playings = $breakdown->playings($course, $part->id);
@@ -53,8 +47,9 @@ final readonly class BandEvents
             static fn (Playing $playing, int $bar): PartBar => new PartBar(
                 $playing->role,
                 $playing->groove,
-                $hits[$bar] ?? [],
-                $tune[$bar] ?? [],
+                $cues->hits[$bar] ?? [],
+                $cues->tune[$bar] ?? [],
+                $cues->styles[$bar],
             ),
             $playings,
             array_keys($playings),
