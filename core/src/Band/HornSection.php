@@ -7,7 +7,7 @@ namespace Gravik\Band;
 use Gravik\Chart\Course;
 
 /**
- * Horns in three voices: stabs and answers while active, held chords while passive; the guitar's strokes in unison, the
+ * Horns in two or three voices: stabs and answers while active, held chords while passive; the guitar's strokes in unison, the
  * lead's tune where they double it.
  */
 final readonly class HornSection implements Player
@@ -30,7 +30,7 @@ final readonly class HornSection implements Player
     public function play(Course $course, array $bars): array
     {
         $register = $this->part->register() ?? new Register(55, 79);
-        $chords = new ChordsOfCourse($course, new ChordVoicer($register, 3));
+        $chords = new ChordsOfCourse($course, new ChordVoicer($register, $this->part->way() === Way::StabsInTwo ? 2 : 3));
         $doubling = Doubling::of($bars, $register);
         $notes = [];
         foreach ($course->bars as $number => $bar) {

@@ -80,7 +80,7 @@ enum Instrument: string
             self::Drums => [Way::Plain, Way::Fills],
             self::Bass => [Way::Plain, Way::RootFifth, Way::TwoFeel, Way::Walking, Way::Octaves, Way::Boogie, Way::Ostinato],
             self::Keys, self::SecondGuitar => [Way::Shells, Way::Spread, Way::Upbeats, Way::Pads],
-            self::Horns => [Way::Stabs, Way::Pads],
+            self::Horns => [Way::Stabs, Way::StabsInTwo, Way::Pads],
             self::Lead => [Way::Sung, Way::Plucked, Way::Blown, Way::Bowed],
             self::Guitar => [],
         };

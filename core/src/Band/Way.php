@@ -23,6 +23,7 @@ enum Way: string
     case Upbeats = 'upbeats';
     case Pads = 'pads';
     case Stabs = 'stabs';
+    case StabsInTwo = 'stabs-in-two';
     case Sung = 'sung';
     case Plucked = 'plucked';
     case Blown = 'blown';
@@ -44,6 +45,7 @@ enum Way: string
             self::Upbeats => 'off the beat',
             self::Pads => 'held chords',
             self::Stabs => 'stabs and answers',
+            self::StabsInTwo => 'stabs in two voices',
             self::Sung => 'sung',
             self::Plucked => 'plucked',
             self::Blown => 'blown',

@@ -9,6 +9,7 @@ use Gravik\Band\Bassist;
 use Gravik\Band\Drum;
 use Gravik\Band\Drummer;
 use Gravik\Band\Groove;
+use Gravik\Band\HornSection;
 use Gravik\Band\Instrument;
 use Gravik\Band\PartBar;
 use Gravik\Band\Role;
@@ -137,3 +138,17 @@ it('has parts from silent to full, up to a tenth of a second beside the beat', f
     [1.0, 100.1, false],
     [1.0, -100.1, false],
 ]);
+
+it('has horns in three voices, or in two that sing the guide tones', function (Way $way, int $voices): void {
+    $plays = Groove::named('four-walk');
+    $course = courseOf('| Dm7 | G7 | Cmaj7 | A7 |', $plays);
+    $notes = (new HornSection(new BandPart('horns', Instrument::Horns, way: $way)))->play($course, throughout($course, $plays));
+    $together = array_count_values(array_map(static fn (BandNote $note): int => $note->tick, $notes));
+    $overG7 = array_filter($notes, static fn (BandNote $note): bool => intdiv($note->tick, 3840) === 1);
+
+    expect(array_values(array_unique($together)))->toBe([$voices]);
+    foreach (array_slice($overG7, 0, 2 * $voices) as $note) {
+        // The third and seventh of G7, and its fifth or ninth where there is a third voice.
+        expect($note->pitch % 12)->toBeIn($voices === 2 ? [11, 5] : [11, 5, 2, 9]);
+    }
+})->with([[Way::Stabs, 3], [Way::StabsInTwo, 2]]);
