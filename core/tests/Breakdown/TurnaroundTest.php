@@ -11,8 +11,10 @@ use Gravik\Breakdown\Desk;
 use Gravik\Breakdown\FigureLibrary;
 use Gravik\Breakdown\FigureNote;
 use Gravik\Chart\ChartException;
+use Gravik\Chart\ChartLine;
 use Gravik\Chart\CourseChord;
 use Gravik\Chart\IntroLadder;
+use Gravik\Chart\Turnaround;
 use Gravik\Chart\UsualForm;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Harmony\ChordSymbol;
@@ -20,6 +22,7 @@ use Gravik\Harmony\Key;
 use Gravik\Neck\Neck;
 use Gravik\Neck\Tuning;
 use Gravik\Tests\Support\Examples;
+use Gravik\Time\Meter;
 
 /** @param array<string, mixed> $section */
 function inKey(string $key, string $line, array $section = [], int $passes = 1): Breakdown
@@ -144,3 +147,13 @@ it('plays a figure of the library in the last bars of a section, in one pass or 
         ->and([$one->played[0]->at->bar, $one->played[0]->passes])->toBe([2, ['2']])
         ->and(static fn () => (new LibraryFigurePlacer())->place(Desk::of($song), 'cartwheel', false))->toThrow(BreakdownNotValid::class);
 });
+
+it('can be read back in every key', function (string $key): void {
+    foreach (Turnaround::in(Key::parse($key)) as $each) {
+        foreach ([true, false] as $home) {
+            $read = (new ChartLine(Key::parse($key), Meter::parse('4/4')))->read($each->line($home));
+
+            expect([$each->slug, $read->problems])->toBe([$each->slug, []])->and($read->bars)->not->toBe([]);
+        }
+    }
+})->with(['C', 'D♭', 'D', 'E♭', 'E', 'F', 'G♭', 'G', 'A♭', 'A', 'B♭', 'B', 'C minor', 'E♭ minor', 'A♭ minor', 'G♯ minor']);

@@ -18,9 +18,9 @@ final readonly class SymbolReader
 {
     private const LONGEST = 24;
 
-    private const ROOT = '/^([A-G](?:♭|♯|b|#)?)/u';
+    private const ROOT = '/^([A-G](?:♭|♯|𝄫|𝄪|b|#)?)/u';
 
-    private const BASS = '/\/\s*([A-G](?:♭|♯|b|#)?)$/u';
+    private const BASS = '/\/\s*([A-G](?:♭|♯|𝄫|𝄪|b|#)?)$/u';
 
     public function read(string $typed): ChordSymbol
     {

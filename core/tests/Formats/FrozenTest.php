@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Breakdown\Desk;
+use Gravik\Formats\BreakdownJson;
+use Gravik\Formats\HandSketch;
+use Gravik\Formats\MidiFile;
+use Gravik\Formats\MidiTake;
+use Gravik\Formats\MidiTune;
+use Gravik\Formats\ReportJson;
+use Gravik\Formats\WavFile;
+use Gravik\Formats\WavSource;
+use Gravik\Listening\Lock\LockReporter;
+use Gravik\Listening\Lock\Take;
+use Gravik\Performance\Performer;
+use Gravik\Simulation\SimulatedPlayer;
+use Gravik\Strokes\Hand\HandPlanner;
+use Gravik\Tests\Support\Examples;
+use Gravik\Tests\Support\Frozen;
+use Gravik\Time\SwingUnit;
+
+it('writes and reads files as it did', function (): void {
+    $figures = [];
+    foreach (['full' => Frozen::full(), ...Frozen::documents(20)] as $name => $song) {
+        $figures[$name] = static function () use ($song): array {
+            $timeline = (new Performer())->perform($song);
+            $midi = (new MidiFile())->write($song, $timeline);
+            $desk = Desk::of($song);
+            $ruler = $desk->ruler();
+
+            return [
+                bin2hex($midi), (new BreakdownJson())->print($song),
+                static fn (): mixed => MidiTake::read($midi), static fn (): mixed => MidiTune::read($midi, 'Ebb', $song->start->meter, true),
+                static fn (): mixed => MidiTune::read($midi, 'Ebb', $song->start->meter, false, 2),
+                static fn (): mixed => HandSketch::of((new HandPlanner())->plan($desk->pattern(), $desk->school(), $ruler, $song->start->feel), $ruler),
+                static function () use ($timeline): mixed {
+                    $taps = (new SimulatedPlayer(9.0, -12.0, 6.0, 0.1, 3))->taps($timeline, 6);
+                    $report = (new LockReporter())->report(Take::read($taps), $timeline, SwingUnit::Eighth);
+
+                    return [ReportJson::write($report), ReportJson::shown(ReportJson::write($report))];
+                },
+            ];
+        };
+    }
+    $midi = (new MidiFile())->write(Examples::breakdown(), (new Performer())->perform(Examples::breakdown()));
+    foreach (range(0, 240, 6) as $length) {
+        $figures["MIDI cut at {$length}"] = static fn (): mixed => MidiTake::read(substr($midi, 0, $length));
+    }
+    foreach (range(8, 60, 2) as $place) {
+        $figures["MIDI spoiled at {$place}"] = static fn (): mixed => MidiTake::read(substr_replace($midi, "\xF1", $place, 1));
+    }
+    $wav = WavFile::write([[0.0, 0.5, -0.5, 1.2, -1.2, 0.1]], 6, 22050);
+    $figures['WAV'] = static fn (): string => bin2hex($wav);
+    foreach ([...range(0, 44, 2), 50, 56] as $length) {
+        $figures["WAV cut at {$length}"] = static function () use ($wav, $length): array {
+            $path = tempnam(sys_get_temp_dir(), 'gravik-frozen-') ?: '';
+            file_put_contents($path, substr($wav, 0, $length));
+
+            try {
+                $source = WavSource::open($path);
+
+                return [$source->rate(), $source->seconds(), $source->remark(), iterator_to_array($source->blocks(), false)];
+            } finally {
+                unlink($path);
+            }
+        };
+    }
+    Frozen::hold('formats', $figures);
+});
