@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Gravik\Band\BandNote;
 use Gravik\Band\BandPart;
 use Gravik\Band\Groove;
 use Gravik\Band\Hit;
@@ -13,6 +14,8 @@ use Gravik\Band\Register;
 use Gravik\Band\Role;
 use Gravik\Band\Seat;
 use Gravik\Band\Style;
+use Gravik\Band\Tune;
+use Gravik\Band\TuneOverCourse;
 use Gravik\Band\Way;
 use Gravik\Chart\Course;
 use Gravik\Chart\FormEntry;
@@ -21,6 +24,7 @@ use Gravik\Chart\Setting;
 use Gravik\Harmony\Key;
 use Gravik\Tests\Support\Frozen;
 use Gravik\Time\Feel;
+use Gravik\Time\Meter;
 use Gravik\Time\Tempo;
 
 it('plays every part in every way and role as it did', function (): void {
@@ -42,7 +46,7 @@ it('plays every part in every way and role as it did', function (): void {
                             $role,
                             $part->groove,
                             [new Hit($bar->tick, $bar->tick + 480, 2, 0, false), new Hit($bar->tick + 960, $bar->until(), 1, 1, true)],
-                            [new Gravik\Band\BandNote($bar->tick, $bar->tick + 960, 1, 67, 0.8), new Gravik\Band\BandNote($bar->tick + 960, $bar->until(), 1, 71, 0.5)],
+                            [new BandNote($bar->tick, $bar->tick + 960, 1, 67, 0.8), new BandNote($bar->tick + 960, $bar->until(), 1, 71, 0.5)],
                             $groove->style,
                         ), $course->bars);
 
@@ -53,6 +57,15 @@ it('plays every part in every way and role as it did', function (): void {
             }
         }
         $figures["groove {$groove->slug}"] = static fn (): array => [$groove, $groove->slotTicks()];
+    }
+    $notes = array_map(static fn (int $at): BandNote => new BandNote($at, $at + 700, 2, 60 + intdiv($at, 480) % 9, 0.5), range(0, 24_000, 480));
+    foreach ([null, ['2'], ['9']] as $passes) {
+        $figures['tune in '.implode($passes ?? ['all'])] = static fn (): array => TuneOverCourse::of(new Tune('Ebb', $notes, $passes), Course::of(
+            [new Section('a', 'A', '| C | F |'), new Section('b', 'B', '| G |')],
+            new Setting(Key::parse('C major'), Meter::parse('4/4'), new Tempo(100), Feel::straight()),
+            [new FormEntry('a', 2), new FormEntry('b')],
+            ['1', '2'],
+        ));
     }
     foreach (range(0, 14) as $semitones) {
         $figures["low {$semitones}"] = static fn (): array => [

@@ -46,7 +46,7 @@ it('reports, advises and weighs bands as it did', function (): void {
         return [
             array_map(static fn (Clash $clash): array => [
                 $clash->kind, $clash->text, $clash->severity, $clash->parts, $clash->bars, $clash->ticks,
-                array_map(static fn (Mend $mend): string => $mend->words, $clash->mends),
+                array_map(static fn (Mend $mend): array => [$mend->words, ($after = $mend->after())->passes, $after->parts, $after->lines], $clash->mends),
             ], $report->clashes),
             $report->holds, $report->looked, $report->unlooked,
             array_map(static fn (Support $support): array => array_map(

@@ -14,7 +14,7 @@ use Gravik\Tests\Support\Frozen;
 
 const ENDINGS = ['', 'm', '7', 'maj7', 'm7', '6', 'm6', '6/9', '9', 'm9', 'maj9', '11', 'm11', '13', 'maj13', 'm13', '7♭5', '7♯5', '7♭9', '7♯9',
     '13♭9', '7♭9♯11', '7alt', 'dim', 'dim7', 'm7♭5', 'aug', 'maj7♯5', 'sus4', 'sus2', '7sus4', '9sus4', 'add9', 'madd9', '5', 'mmaj7', 'maj7♯11',
-    '7no5', '7no3', '/G', '7/B♭', 'm7♭5/G♭', 'maj7♭9', '+7', 'xyz', '77', 'm♯3', '7♭5♯5', 'sus4sus2', 'add4', '69', '♭9', 'no1'];
+    '7no5', '7no3', '/G', '7/B♭', 'm7♭5/G♭', 'maj7♭9', '+7', 'xyz', '77', 'm♯3', '7♭5♯5', 'sus4sus2', 'add4', '69', '♭9', 'no1', '7no5no3', 'no5', 'no3', 'sus2no5', '5no5', 'mno5', '6no5', 'maj7no3', '9no7', 'add9no3', 'augno5', '13no5', 'm7♯5', '7♯5♯9', '7♭5♭9', '7♯9♯11', '13♯11', 'm7♭9', '6♭5', 'm6/9', 'maj7♯9', 'dimmaj7', 'm9♭5', '11♭9'];
 
 it('reads, spells and names chords as it did', function (): void {
     $figures = [];

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Gravik\Lesson\Backing;
+use Gravik\Lesson\Ladder;
 use Gravik\Lesson\LadderMode;
 use Gravik\Lesson\LadderPlanner;
 use Gravik\Lesson\LadderStep;
@@ -29,6 +30,16 @@ it('plans ladders, clicks and rests as it did', function (): void {
                     ];
                 };
             }
+        }
+    }
+    foreach (LadderMode::cases() as $mode) {
+        foreach ([12.0, 25.0] as $minutes) {
+            $figures["just enough {$mode->value} {$minutes}"] = static function () use ($mode, $minutes): array {
+                $plan = static fn (float $in): Ladder => (new LadderPlanner())->plan(new Tempo(60), new Tempo(97), $in, Meter::parse('4/4'), $mode);
+                $exact = $plan($minutes)->minutes();
+
+                return [LadderPlanner::USUAL_STEP, $plan($exact), $plan($exact - 0.01), $plan($exact + 0.01)];
+            };
         }
     }
     foreach (Backing::cases() as $backing) {

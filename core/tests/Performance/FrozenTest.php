@@ -2,8 +2,13 @@
 
 declare(strict_types=1);
 
+use Gravik\Band\Instrument;
+use Gravik\Band\Role;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Cell;
+use Gravik\Breakdown\Change\PartSetter;
 use Gravik\Breakdown\Desk;
+use Gravik\Breakdown\Pass;
 use Gravik\Performance\ChangeRepairs;
 use Gravik\Performance\ChangeWindow;
 use Gravik\Performance\ChangeWindows;
@@ -19,6 +24,13 @@ use Gravik\Time\Tempo;
 
 it('performs songs and says what is hard in them as it did', function (): void {
     $songs = ['full' => Frozen::full(), ...Frozen::documents(14)];
+    $second = (new PartSetter())->add(Frozen::full(), Instrument::SecondGuitar);
+    foreach (Role::cases() as $role) {
+        $parts = ['guitar', 'second-guitar', 'keys', 'drums'];
+        $cells = array_map(static fn (string $part): Cell => new Cell($part, role: $role), $parts);
+        $plain = array_map(static fn (Pass $pass): Pass => $pass->with([]), $second->passes);
+        $songs["all {$role->value}"] = $second->with(passes: $plain, cells: [...$second->cells, ...$cells]);
+    }
     $figures = array_map(static fn (Breakdown $song): Closure => static function () use ($song): array {
         $timeline = (new Performer())->perform($song);
         $slow = (new Performer())->perform($song, new Tempo(61), $timeline->voiced, 2);

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Gravik\Strokes\Action;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\Counting;
 use Gravik\Strokes\Direction;
@@ -13,6 +14,7 @@ use Gravik\Strokes\Hand\SchoolInUse;
 use Gravik\Strokes\Hand\TempoLimit;
 use Gravik\Strokes\Length;
 use Gravik\Strokes\Pattern;
+use Gravik\Strokes\PlayedBy;
 use Gravik\Strokes\School;
 use Gravik\Strokes\Shaping\AccentProfile;
 use Gravik\Strokes\Shaping\BarMove;
@@ -28,6 +30,7 @@ use Gravik\Strokes\Written\FigureRhythm;
 use Gravik\Strokes\Written\LibraryPattern;
 use Gravik\Strokes\Written\PatternLibrary;
 use Gravik\Strokes\Written\SlotLine;
+use Gravik\Strokes\Zone;
 use Gravik\Tests\Support\Frozen;
 use Gravik\Time\Feel;
 use Gravik\Time\Meter;
@@ -46,6 +49,18 @@ function frozenPatterns(): array
         'x...xX' => ['3/4', 2], 'cccc' => ['4/4', 1], '..x.' => ['2/4', 2]];
     foreach ($typed as $slots => [$meter, $grid]) {
         $patterns["{$slots} {$meter}"] = SlotLine::parse($slots, Meter::parse($meter), $grid);
+    }
+
+    $where = [Zone::Bass, [4], Zone::High, [2, 1], Zone::Low, Zone::Middle, [6], Zone::All, [3], [1]];
+    foreach ([2, 3, 4] as $grid) {
+        $patterns["picked {$grid}"] = new Pattern(Meter::parse('4/4'), 3840, [new Stream('pick', array_map(static fn (int $slot): Stroke => new Stroke(
+            intdiv(960 * $slot, $grid),
+            $grid,
+            Action::Pick,
+            strings: $where[$slot % count($where)],
+            by: $slot % 3 === 0 ? PlayedBy::Thumb : PlayedBy::Pick,
+            accent: $slot % 4,
+        ), range(0, 4 * $grid - 1)))]);
     }
 
     return $patterns;

@@ -15,7 +15,7 @@ use Gravik\Time\TimeMap;
 
 it('reads feels, places ticks and words swing as it did', function (): void {
     $figures = [];
-    $feels = ['straight', 'light', 'triplet', 'dotted', '62 %', '70%', '3:2', '1.15', '1,4', '0.7', '0.69', '3', '3.01', '100 %', '99 %', '50 %',
+    $feels = ['straight', 'light', 'triplet', 'dotted', '51 %', '51.2 %', '51.4 %', '1.02', '1.16', '62 %', '70%', '3:2', '1.15', '1,4', '0.7', '0.69', '3', '3.01', '100 %', '99 %', '50 %',
         'follows', '2:0', 'swing'];
     foreach ($feels as $typed) {
         foreach (SwingUnit::cases() as $unit) {
