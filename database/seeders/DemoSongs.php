@@ -50,7 +50,7 @@ final class DemoSongs
             ])
             ->pass('everybody', ['line' => 'high', 'dynamic' => 1], [['section' => 'a', 'bars' => [11], 'texture' => 'rings']])
             ->joined('keys', ['level' => 0.45, 'register' => [60, 82]], ['passive', 'passive', 'active', 'passive', 'passive'])
-            ->joined('horns', ['level' => 0.5, 'register' => [58, 79], 'plays' => 'stabs'], ['out', 'active', 'out', 'out', 'active'])
+            ->joined('horns', ['level' => 0.35, 'register' => [58, 79], 'plays' => 'stabs'], ['out', 'active', 'out', 'out', 'active'])
             ->joined('lead', ['level' => 1, 'plays' => 'blown'])
             ->band('shuffle')
             ->breakdown();

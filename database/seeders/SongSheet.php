@@ -221,7 +221,7 @@ final class SongSheet
             'moves' => [],
             'placed' => [],
             'cells' => [],
-            'parts' => [$this->part('drums', 0.7), $this->part('bass', 0.8), $this->part('guitar', 0.9), ...$this->lists['parts']],
+            'parts' => [$this->part('drums', 0.45), $this->part('bass', 0.55), $this->part('guitar', 0.6), ...$this->lists['parts']],
         ] + array_replace($this->lists, $this->lists['form'] === [] ? ['form' => $form] : []);
     }
 
