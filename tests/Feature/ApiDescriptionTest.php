@@ -50,7 +50,11 @@ function answerSchema(string $path, string $method, int $status): array
         return $schema;
     };
 
-    return $spell($api['paths'][$path][$method]['responses'][(string) $status]['content']['application/json']['schema'] ?? throw new LogicException("{$method} {$path} is not described"))
+    return $spell(
+        $api['paths'][$path][$method]['responses'][(string) $status]['content']['application/json']['schema'] ?? throw new LogicException(
+            "{$method} {$path} is not described",
+        ),
+    )
         + ['$defs' => array_map($spell, $api['components']['schemas'])];
 }
 

@@ -83,7 +83,9 @@ it('plumbs the parts below a soloist, and takes a part out with all that was sai
     $band = $this->postJson('/api/compute/band', ['document' => $with])->assertOk()->json();
     $without = $this->postJson('/api/compute/without-part', ['document' => $with, 'part' => 'lead'])->assertOk()->json('document');
 
-    expect($band['soundings']['soloist'])->toBe('sung')->and(array_column($band['soundings']['parts'], 'part'))->toBe(['guitar', 'drums', 'bass'])
+    expect($band['soundings']['soloist'])->toBe('sung')->and(
+        array_column($band['soundings']['parts'], 'part'),
+    )->toBe(['guitar', 'drums', 'bass'])
         ->and(array_column($without['parts'], 'id'))->toBe(['guitar', 'drums', 'bass'])
         ->and($without['passes'][0]['cells'])->toBe([])
         ->and(array_column($band['soundings']['balance']['steps'], 'level'))->toBe([0, 0.4, 0.8, 1])

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Gravik\Band\BandNote;
 use Gravik\Band\BandPart;
+use Gravik\Band\Doubling;
 use Gravik\Band\Groove;
 use Gravik\Band\Hit;
 use Gravik\Band\Instrument;
@@ -29,7 +30,8 @@ use Gravik\Time\Tempo;
 
 it('plays every part in every way and role as it did', function (): void {
     $figures = [];
-    $lines = ['4/4' => '| Dm7 G7 | Cmaj7 | N.C. | A7♭9 | D/F♯ | B♭13 |', '3/4' => '| C | Am | F | G7 |', '6/8' => '| Em | D C |', '12/8' => '| A7 | D9 |',
+    $lines = ['4/4' => '| Dm7 G7 | Cmaj7 | N.C. | A7♭9 | D/F♯ | B♭13 |', '3/4' => '| C | Am | F | G7 |', '6/8' => '| Em | D C |',
+        '12/8' => '| A7 | D9 |',
         '5/4' => '| Gm7 | C7 |', '2/4' => '| F | B♭ | C7 | F |'];
     foreach (Groove::library() as $groove) {
         if (! isset($lines[$groove->meter->text()])) {
@@ -46,7 +48,10 @@ it('plays every part in every way and role as it did', function (): void {
                             $role,
                             $part->groove,
                             [new Hit($bar->tick, $bar->tick + 480, 2, 0, false), new Hit($bar->tick + 960, $bar->until(), 1, 1, true)],
-                            [new BandNote($bar->tick, $bar->tick + 960, 1, 67, 0.8), new BandNote($bar->tick + 960, $bar->until(), 1, 71, 0.5)],
+                            [
+                                new BandNote($bar->tick, $bar->tick + 960, 1, 67, 0.8),
+                                new BandNote($bar->tick + 960, $bar->until(), 1, 71, 0.5),
+                            ],
                             $groove->style,
                         ), $course->bars);
 
@@ -58,9 +63,14 @@ it('plays every part in every way and role as it did', function (): void {
         }
         $figures["groove {$groove->slug}"] = static fn (): array => [$groove, $groove->slotTicks()];
     }
-    $notes = array_map(static fn (int $at): BandNote => new BandNote($at, $at + 700, 2, 60 + intdiv($at, 480) % 9, 0.5), range(0, 24_000, 480));
+    $notes = array_map(
+        static fn (int $at): BandNote => new BandNote($at, $at + 700, 2, 60 + intdiv($at, 480) % 9, 0.5),
+        range(0, 24_000, 480),
+    );
     foreach ([null, ['2'], ['9']] as $passes) {
-        $figures['tune in '.implode($passes ?? ['all'])] = static fn (): array => TuneOverCourse::of(new Tune('Ebb', $notes, $passes), Course::of(
+        $figures[
+            'tune in '.implode($passes ?? ['all'])
+        ] = static fn (): array => TuneOverCourse::of(new Tune('Ebb', $notes, $passes), Course::of(
             [new Section('a', 'A', '| C | F |'), new Section('b', 'B', '| G |')],
             new Setting(Key::parse('C major'), Meter::parse('4/4'), new Tempo(100), Feel::straight()),
             [new FormEntry('a', 2), new FormEntry('b')],
@@ -75,18 +85,26 @@ it('plays every part in every way and role as it did', function (): void {
     }
     foreach ([[21, 33], [20, 40], [21, 32], [96, 108], [97, 109], [52, 76]] as [$low, $high]) {
         $figures["register {$low} {$high}"] = static fn (): array => [
-            (new Register($low, $high))->middle(), (new Register($low, $high))->notesOf(0, 7), (new Register($low, $high))->octavesFrom([60, 72]),
+            (new Register($low, $high))->middle(), (new Register($low, $high))->notesOf(0, 7),
+            (new Register($low, $high))->octavesFrom([60, 72]),
             (new Register($low, $high))->octavesFrom([]),
         ];
     }
     foreach (Instrument::cases() as $instrument) {
         $figures["instrument {$instrument->value}"] = static fn (): array => [
-            $instrument->usualRegister(), $instrument->playsAGroove(), $instrument->isChordal(), $instrument->playsChords(), $instrument->isGuitar(),
+            $instrument->usualRegister(), $instrument->playsAGroove(), $instrument->isChordal(), $instrument->playsChords(),
+            $instrument->isGuitar(),
             array_map(static fn (Seat $seat): float => $seat->gainDb($instrument), Seat::cases()),
         ];
     }
     foreach ([[-0.1, 0.0], [0.0, -100.0], [1.0, 100.0], [1.01, 0.0], [0.5, 100.1], [0.5, -101.0]] as [$level, $offset]) {
         $figures["part {$level} {$offset}"] = static fn (): BandPart => new BandPart('p', Instrument::Guitar, $level, $offset);
+    }
+    foreach ([0, 5, 60, 120, 127] as $pitch) {
+        $bars = [new PartBar(Role::Doubles, null, [], [new BandNote(0, 960, 1, $pitch, 0.9)])];
+        $figures["doubled {$pitch}"] = static fn (): array => [
+            Doubling::of($bars, new Register(96, 108))->in($bars[0], 0.5), Doubling::of($bars, new Register(21, 33))->in($bars[0], 1.0),
+        ];
     }
     foreach (Style::cases() as $style) {
         $figures["style {$style->value}"] = static fn (): array => [$style->guitarLeads(), $style->words()];

@@ -41,7 +41,11 @@ function inKey(string $key, string $line, array $section = [], int $passes = 1):
     ] + Examples::full());
 }
 
-it('fits turnarounds into the last bars of 8, 12 and 16, in any key, so that they come out on time', function (string $key, string $form, string $slug): void {
+it('fits turnarounds into the last bars of 8, 12 and 16, in any key, so that they come out on time', function (
+    string $key,
+    string $form,
+    string $slug,
+): void {
     $usual = array_column(
         array_map(static fn (UsualForm $each): array => [$each->slug, $each], UsualForm::in(Key::parse($key))),
         1,

@@ -164,10 +164,12 @@ it('belongs to a lead, to passes that are there, and goes with the only one it i
 
 it('has a figure played in unison by several, each in the octave of its part', function (): void {
     $stroke = static fn (int $at, int $string, int $fret): array => ['at' => $at, 'division' => 1, 'action' => 'pick', 'direction' => null,
-        'by' => 'pick', 'strings' => [$string], 'articulation' => 'ring', 'accent' => 2, 'length' => null, 'stoppedBy' => null, 'ends' => [],
+        'by' => 'pick', 'strings' => [$string], 'articulation' => 'ring', 'accent' => 2, 'length' => null, 'stoppedBy' => null,
+        'ends' => [],
         'offsetMs' => 0, 'ornament' => null, 'chord' => 'this', 'fixed' => [], 'notes' => [['string' => $string, 'fret' => $fret]]];
     // Over Dm7: root and fifth; over G7 the same degrees.
-    $figure = ['id' => 'f1', 'name' => 'hail', 'meter' => '4/4', 'relativeTo' => 'chord', 'over' => 'Dm7', 'key' => 'C major', 'ticks' => 3840,
+    $figure = ['id' => 'f1', 'name' => 'hail', 'meter' => '4/4', 'relativeTo' => 'chord', 'over' => 'Dm7', 'key' => 'C major',
+        'ticks' => 3840,
         'streams' => [['name' => 'line', 'strokes' => [$stroke(0, 4, 0), $stroke(1920, 3, 2)]]]];
     $song = tuneSong(['guitar' => 'active'], notes: [[0, 480, 1, 72, 90]], passes: ['2']);
     $json = ['figures' => [$figure], 'placed' => [['what' => 'f1', 'at' => ['section' => 'a', 'ending' => null, 'bar' => 1, 'tick' => 0],

@@ -51,7 +51,11 @@ it('writes what its published schema describes', function (array $document): voi
     'every field' => [Examples::full()],
 ]);
 
-it('refuses of an old document what its schema refused, and names the place in it', function (array $path, mixed $value, string $pointer): void {
+it('refuses of an old document what its schema refused, and names the place in it', function (
+    array $path,
+    mixed $value,
+    string $pointer,
+): void {
     $document = Examples::old();
     $place = &$document;
     foreach (array_slice($path, 0, -1) as $step) {

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Gravik\Band\Instrument;
+use Gravik\Breakdown\Change\PartSetter;
 use Gravik\Breakdown\Desk;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\HandSketch;
@@ -22,7 +24,7 @@ use Gravik\Time\SwingUnit;
 
 it('writes and reads files as it did', function (): void {
     $figures = [];
-    foreach (['full' => Frozen::full(), ...Frozen::documents(20)] as $name => $song) {
+    foreach (['full' => (new PartSetter())->add(Frozen::full(), Instrument::SecondGuitar), ...Frozen::documents(20)] as $name => $song) {
         $figures[$name] = static function () use ($song): array {
             $timeline = (new Performer())->perform($song);
             $midi = (new MidiFile())->write($song, $timeline);
@@ -31,9 +33,17 @@ it('writes and reads files as it did', function (): void {
 
             return [
                 bin2hex($midi), (new BreakdownJson())->print($song),
-                static fn (): mixed => MidiTake::read($midi), static fn (): mixed => MidiTune::read($midi, 'Ebb', $song->start->meter, true),
+                static fn (): mixed => MidiTake::read($midi), static fn (): mixed => MidiTune::read(
+                    $midi,
+                    'Ebb',
+                    $song->start->meter,
+                    true,
+                ),
                 static fn (): mixed => MidiTune::read($midi, 'Ebb', $song->start->meter, false, 2),
-                static fn (): mixed => HandSketch::of((new HandPlanner())->plan($desk->pattern(), $desk->school(), $ruler, $song->start->feel), $ruler),
+                static fn (): mixed => HandSketch::of(
+                    (new HandPlanner())->plan($desk->pattern(), $desk->school(), $ruler, $song->start->feel),
+                    $ruler,
+                ),
                 static function () use ($timeline): mixed {
                     $taps = (new SimulatedPlayer(9.0, -12.0, 6.0, 0.1, 3))->taps($timeline, 6);
                     $report = (new LockReporter())->report(Take::read($taps), $timeline, SwingUnit::Eighth);

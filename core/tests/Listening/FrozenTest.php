@@ -36,9 +36,17 @@ function frozenTakes(): array
     return [
         'clean' => [Examples::breakdown(['tempo' => 120], 'x.xcx.xx'), new SimulatedPlayer(0.0, 0.0, 3.0, 0.0, 1), 8],
         'late' => [Examples::breakdown(['tempo' => 100, 'feel' => $swing(2)], 'xxcxx.cx'), new SimulatedPlayer(22.0, 0.0, 8.0, 0.02, 2), 8],
-        'early off-beats' => [Examples::breakdown(['tempo' => 132, 'feel' => $swing(1.6)], 'x.xxx.xx'), new SimulatedPlayer(4.0, -35.0, 6.0, 0.05, 3), 12],
+        'early off-beats' => [
+            Examples::breakdown(['tempo' => 132, 'feel' => $swing(1.6)], 'x.xxx.xx'),
+            new SimulatedPlayer(4.0, -35.0, 6.0, 0.05, 3),
+            12,
+        ],
         'rushing' => [Examples::breakdown(['tempo' => 92], 'xXxxgxcX'), new SimulatedPlayer(0.0, 0.0, 12.0, 0.0, 4, 4.0, 0.05), 16],
-        'sixteenths' => [Examples::breakdown(['tempo' => 84, 'feel' => $swing(1.3, 'sixteenth')], 'x.xxcxx.x.xXcx.x', 4), new SimulatedPlayer(-6.0, 0.0, 7.0, 0.1, 5), 8],
+        'sixteenths' => [
+            Examples::breakdown(['tempo' => 84, 'feel' => $swing(1.3, 'sixteenth')], 'x.xxcxx.x.xXcx.x', 4),
+            new SimulatedPlayer(-6.0, 0.0, 7.0, 0.1, 5),
+            8,
+        ],
         'off-beats' => [Examples::breakdown(['tempo' => 150], '.x.x.x.x'), new SimulatedPlayer(0.0, 18.0, 5.0, 0.0, 6), 8],
         'six' => [Examples::breakdown(['tempo' => 60, 'meter' => '6/8'], 'x..X.x', 3), new SimulatedPlayer(10.0, 0.0, 9.0, 0.3, 7), 8],
     ];
@@ -60,7 +68,8 @@ it('reports of takes, reads taps and measures feel as it did', function (): void
             $reading = (new FeelMeter())->measure($onsets, $song->start->meter);
 
             return [
-                $reading, $reading->tempo(), $reading->feel(), $reading->arm(), $reading->scatterMs(), static fn (): mixed => FeelPattern::of($reading),
+                $reading, $reading->tempo(), $reading->feel(), $reading->arm(), $reading->scatterMs(),
+                static fn (): mixed => FeelPattern::of($reading),
                 static fn (): mixed => HeardBars::counted($reading), static fn (): mixed => FeelOffers::of($reading, Desk::of($song)),
                 static fn (): mixed => (new FeelMeter())->measure($onsets, $song->start->meter, $song->start->tempo, 1.37, 2),
             ];
@@ -108,7 +117,12 @@ it('hears takes as it did', function (): void {
 
             return [
                 $hearing->strokes, $hearing->tuning,
-                static fn (): mixed => (new LockReporter())->report(Take::of($onsets, SimulatedTake::LEAD), $timeline, SwingUnit::Eighth, bars: 4),
+                static fn (): mixed => (new LockReporter())->report(
+                    Take::of($onsets, SimulatedTake::LEAD),
+                    $timeline,
+                    SwingUnit::Eighth,
+                    bars: 4,
+                ),
             ];
         };
     }

@@ -22,6 +22,7 @@ use Gravik\Neck\Line\BassMotion;
 use Gravik\Neck\Line\EasierGrip;
 use Gravik\Neck\Line\FamilyPlanner;
 use Gravik\Neck\Line\PathFinder;
+use Gravik\Neck\Line\PathWeights;
 use Gravik\Neck\Line\PathWishes;
 use Gravik\Neck\Line\TuningConverter;
 use Gravik\Neck\Melody\FigureMover;
@@ -60,7 +61,10 @@ it('finds, ranks and names grips as it did', function (): void {
             );
         }
         $figures["neck {$name}"] = static fn (): array => [
-            array_map($neck->fretMm(...), range(0, 15)), array_map($neck->tipMm(...), range(1, 12)), $neck->travelMm(1, 5), $neck->travelMm(9, 2),
+            array_map(
+                $neck->fretMm(...),
+                range(0, 15),
+            ), array_map($neck->tipMm(...), range(1, 12)), $neck->travelMm(1, 5), $neck->travelMm(9, 2),
             $neck->spanMm(1, 4), $neck->openMidi(), $neck->tuning->keepsStandardIntervals(),
         ];
     }
@@ -74,7 +78,9 @@ it('finds, ranks and names grips as it did', function (): void {
             static fn (): mixed => (new CommonGrips($neck))->of($chord),
             static fn (): mixed => (new InnerLine($neck, new VoicingFinder($neck)))->over($chord),
             array_map(
-                static fn (GripKind $kind): \Closure => static fn (): mixed => (new VoicingFinder($neck, company: Company::WithBass, kind: $kind))
+                static fn (GripKind $kind): \Closure => static fn (): mixed => (
+                    new VoicingFinder($neck, company: Company::WithBass, kind: $kind)
+                )
                     ->find($chord, 2),
                 GripKind::cases(),
             ),
@@ -95,9 +101,10 @@ it('finds, ranks and names grips as it did', function (): void {
                 static fn (): mixed => (new EasierGrip(new VoicingFinder($neck, hand: $hand), $hand))->whyNot($grip),
                 static fn (): mixed => (new EasierGrip(new VoicingFinder($neck, hand: $hand), $hand))->instead($grip),
                 static fn (): mixed => (new TuningConverter(new Neck(Tuning::parse('D2,A2,D3,G3,A3,D4')), new VoicingFinder(
-                    new Neck(Tuning::parse('D2,A2,D3,G3,A3,D4')),
+                    new Neck(Tuning::parse('D2,A2,D3,G3,A3,D4'))
                 )))->convert($grip),
-                Frets::slid($grip->frets, 2), Frets::slid($grip->frets, -1), Frets::raised($grip->frets, 12), Frets::raised($grip->frets, 3),
+                Frets::slid($grip->frets, 2), Frets::slid($grip->frets, -1), Frets::raised($grip->frets, 12),
+                Frets::raised($grip->frets, 3),
                 Frets::onRootOf(ChordSymbol::parse('G'), $grip->frets, $chord),
                 static fn (): mixed => (new HeldShell($neck, $grip))->free(),
             ];
@@ -122,7 +129,10 @@ it('lays lines, melodies and tunings on the neck as it did', function (): void {
         foreach ($wishes as $name => $wish) {
             $figures["path {$line} {$name}"] = static function () use ($neck, $line, $wish): array {
                 $finder = new VoicingFinder($neck, company: Company::WithBass);
-                $candidates = array_map(static fn (string $symbol): array => $finder->find(ChordSymbol::parse($symbol), 12)->best, explode(' ', $line));
+                $candidates = array_map(
+                    static fn (string $symbol): array => $finder->find(ChordSymbol::parse($symbol), 12)->best,
+                    explode(' ', $line),
+                );
                 $paths = new PathFinder($neck, $wish);
                 $path = $paths->asWished($candidates);
 
@@ -130,7 +140,10 @@ it('lays lines, melodies and tunings on the neck as it did', function (): void {
                     $path->cost, $path->moves, $path->fretsTravelled(), $path->notesHeld(), $paths->elsewhere($candidates, $path)->cost,
                     $paths->costOf(...$path->voicings), array_map(static fn ($grip): string => $grip->text(), $path->voicings),
                     FingerMoves::between($path->voicings[0], $path->voicings[1]),
-                    array_map(static fn ($grip): string => $grip->text(), $paths->inLine($candidates[1], $path->voicings[0], $path->voicings[2])),
+                    array_map(
+                        static fn ($grip): string => $grip->text(),
+                        $paths->inLine($candidates[1], $path->voicings[0], $path->voicings[2]),
+                    ),
                 ];
             };
         }
@@ -175,23 +188,73 @@ it('lays lines, melodies and tunings on the neck as it did', function (): void {
     foreach (['standard', 'drop-d', 'D2,A2,D3,F♯3,A3,D4', 'E2,A2', 'C1,C1,C1,C1,C1,C1', 'nothing', 'E2,B2,E3,G♯3,B3,E4'] as $typed) {
         $figures["tuning {$typed}"] = static fn (): array => [
             Tuning::parse($typed), Tuning::parse($typed)->openMidi(2), RetunePlan::usual(Tuning::parse($typed)),
-            (new RetunePlan())->plan(Tuning::standard(), Tuning::parse($typed)), (new RetunePlan())->plan(Tuning::parse($typed), Tuning::standard(), [6, 1]),
+            (new RetunePlan())->plan(Tuning::standard(), Tuning::parse($typed)), (new RetunePlan())->plan(
+                Tuning::parse($typed),
+                Tuning::standard(),
+                [6, 1],
+            ),
             StatedTuning::contradictions(Tuning::parse($typed), Tuning::standard()),
         ];
     }
     foreach (['drop the sixth string to D', 'all a half step down', 'D A D G A D', 'open E', 'everything a whole step lower'] as $spoken) {
         $figures["stated {$spoken}"] = static fn (): Tuning => StatedTuning::parse($spoken);
     }
-    foreach (['', 'small', 'medium,thumb', 'large,no-barre', 'small,avoid-4', 'medium,avoid-1,avoid-2', 'large,avoid-1,avoid-2,avoid-3,avoid-4', 'x'] as $typed) {
+    foreach (
+        [
+            '',
+            'small',
+            'medium,thumb',
+            'large,no-barre',
+            'small,avoid-4',
+            'medium,avoid-1,avoid-2',
+            'large,avoid-1,avoid-2,avoid-3,avoid-4',
+            'x',
+        ] as $typed
+    ) {
         $figures["hand {$typed}"] = static fn (): array => [
             HandProfile::parse($typed)->text(), HandProfile::parse($typed)->reachMm(), HandProfile::parse($typed)->fingers(),
         ];
     }
     foreach (['6-4', '1', '4,2,1', '7', '0-3', '', '3-3', '6-1'] as $typed) {
-        $figures["strings {$typed}"] = static fn (): array => [Neck::parseStrings($typed, 6), (new PathWishes(strings: $typed))->onStrings(4)->strings];
+        $figures["strings {$typed}"] = static fn (): array => [
+            Neck::parseStrings($typed, 6),
+            (new PathWishes(strings: $typed))->onStrings(4)->strings,
+        ];
     }
     foreach (['0-4', '5-12', '12-5', '0-24', '0-25', 'x'] as $typed) {
         $figures["range {$typed}"] = static fn (): FretRange => FretRange::parse($typed);
     }
     Frozen::hold('neck-lines', $figures);
+});
+
+it('builds at the edges what it did', function (): void {
+    $figures = [];
+    foreach ([-0.1, 0.0, 20.0, 20.1] as $weight) {
+        $figures["weight {$weight}"] = static fn (): array => [
+            static fn () => new PathWeights($weight), static fn () => new PathWeights(fingers: $weight),
+            static fn () => new PathWeights(rank: $weight),
+        ];
+    }
+    foreach ([-1, 0, 11, 12, 13, 24, 25] as $fret) {
+        $figures["fret {$fret}"] = static fn (): array => [
+            static fn () => (
+                new Neck(Tuning::standard(), $fret)
+            )->openMidi(), static fn () => new FretRange($fret, 24), static fn () => new FretRange(0, $fret),
+        ];
+    }
+    foreach ([[], [1], [1, 1], [1, 2, 3], [1, 2, 3, 4], [5], [0]] as $number => $fingers) {
+        $figures["avoid {$number}"] = static fn (): array => [
+            static fn () => (
+                new HandProfile('small', avoid: $fingers)
+            )->fingers(), static fn () => (new Neck(Tuning::standard(), 0, $fingers))->strings,
+        ];
+    }
+    foreach (['E2', 'E2,A2,D3', 'E2,A2,D3,G3', 'E1,A1,D2,G2', 'B0,E1,A1,D2,G2', 'A0,D1,G1,C2', 'E5,A5,D6,G6', 'D5,G5,C6,F6',
+        'E2,A2,D3,G3,B3,E4,A4,D5', 'E2,A2,D3,G3,B3,E4,A4,D5,G5', 'e a d g', 'E A D G B E', 'e2 a2 d3 g3'] as $typed) {
+        $figures["tuning {$typed}"] = static fn (): array => [
+            static fn () => Tuning::parse($typed), static fn () => StatedTuning::parse($typed),
+            static fn () => StatedTuning::contradictions(Tuning::parse($typed), Tuning::standard()),
+        ];
+    }
+    Frozen::hold('neck-edges', $figures);
 });

@@ -31,3 +31,23 @@ it('spells and counts notes as it did', function (): void {
     }
     Frozen::hold('pitch', $figures);
 });
+
+it('builds at the edges what it did', function (): void {
+    $figures = [];
+    foreach (range(-1, 7) as $letter) {
+        foreach (range(-3, 3) as $alter) {
+            $figures["of {$letter} {$alter}"] = static function () use ($letter, $alter): array {
+                $name = NoteName::of($letter, $alter);
+
+                return [
+                    $name->text(),
+                    $name->pitchClass(),
+                    $name->semitonesAboveC(),
+                    $name->equals(NoteName::of($letter, $alter)),
+                    $name->equals(NoteName::of(0, 0)),
+                ];
+            };
+        }
+    }
+    Frozen::hold('pitch-edges', $figures);
+});

@@ -50,8 +50,14 @@ function strokeSound(string $kind, int $pitch, int $tick): array
  */
 function strokeFeatures(array $sound, int $pitch): array
 {
-    $part = static fn (float $from, float $to): array => array_slice($sound, (int) ($from * KINDS_RATE), (int) (($to - $from) * KINDS_RATE));
-    $energy = static fn (array $samples): float => array_sum(array_map(static fn (float $each): float => $each ** 2, $samples)) / count($samples);
+    $part = static fn (float $from, float $to): array => array_slice(
+        $sound,
+        (int) ($from * KINDS_RATE),
+        (int) (($to - $from) * KINDS_RATE),
+    );
+    $energy = static fn (array $samples): float => array_sum(
+        array_map(static fn (float $each): float => $each ** 2, $samples),
+    ) / count($samples);
     $repeats = static function (array $samples, float $lag): float {
         [$a, $b] = [array_slice($samples, 0, -(int) ceil($lag) - 1), array_slice($samples, (int) round($lag))];
         $like = $own = 1e-12;
@@ -64,7 +70,9 @@ function strokeFeatures(array $sound, int $pitch): array
     };
     $period = KINDS_RATE / (440 * 2 ** (($pitch - 69) / 12));
     $early = $part(0.02, 0.09);
-    $steps = $energy(array_map(static fn (float $a, float $b): float => $b - $a, array_slice($part(0, 0.03), 0, -1), array_slice($part(0, 0.03), 1)));
+    $steps = $energy(
+        array_map(static fn (float $a, float $b): float => $b - $a, array_slice($part(0, 0.03), 0, -1), array_slice($part(0, 0.03), 1)),
+    );
 
     return [
         log10($energy($part(0, 0.06)) + 1e-9),

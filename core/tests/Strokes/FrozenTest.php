@@ -13,6 +13,8 @@ use Gravik\Strokes\Hand\SchoolAdvice;
 use Gravik\Strokes\Hand\SchoolInUse;
 use Gravik\Strokes\Hand\TempoLimit;
 use Gravik\Strokes\Length;
+use Gravik\Strokes\Ornament;
+use Gravik\Strokes\OrnamentKind;
 use Gravik\Strokes\Pattern;
 use Gravik\Strokes\PlayedBy;
 use Gravik\Strokes\School;
@@ -45,7 +47,8 @@ function frozenPatterns(): array
         static fn (LibraryPattern $entry): array => [$entry->slug, $entry->pattern],
         PatternLibrary::all(),
     ), 1, 0);
-    $typed = ['x.xcx.gX' => ['4/4', 2], 'x.X..xg.' => ['4/4', 2], 'xxxxXxxxxcxxxxXx' => ['4/4', 4], 'x..x..' => ['6/8', 3], 'Xx.xXxxX.x.x' => ['4/4', 3],
+    $typed = ['x.xcx.gX' => ['4/4', 2], 'x.X..xg.' => ['4/4', 2], 'xxxxXxxxxcxxxxXx' => ['4/4', 4], 'x..x..' => ['6/8', 3],
+        'Xx.xXxxX.x.x' => ['4/4', 3],
         'x...xX' => ['3/4', 2], 'cccc' => ['4/4', 1], '..x.' => ['2/4', 2]];
     foreach ($typed as $slots => [$meter, $grid]) {
         $patterns["{$slots} {$meter}"] = SlotLine::parse($slots, Meter::parse($meter), $grid);
@@ -53,14 +56,15 @@ function frozenPatterns(): array
 
     $where = [Zone::Bass, [4], Zone::High, [2, 1], Zone::Low, Zone::Middle, [6], Zone::All, [3], [1]];
     foreach ([2, 3, 4] as $grid) {
-        $patterns["picked {$grid}"] = new Pattern(Meter::parse('4/4'), 3840, [new Stream('pick', array_map(static fn (int $slot): Stroke => new Stroke(
-            intdiv(960 * $slot, $grid),
-            $grid,
-            Action::Pick,
-            strings: $where[$slot % count($where)],
-            by: $slot % 3 === 0 ? PlayedBy::Thumb : PlayedBy::Pick,
-            accent: $slot % 4,
-        ), range(0, 4 * $grid - 1)))]);
+        $patterns["picked {$grid}"] = new Pattern(Meter::parse('4/4'), 3840,
+            [new Stream('pick', array_map(static fn (int $slot): Stroke => new Stroke(
+                intdiv(960 * $slot, $grid),
+                $grid,
+                Action::Pick,
+                strings: $where[$slot % count($where)],
+                by: $slot % 3 === 0 ? PlayedBy::Thumb : PlayedBy::Pick,
+                accent: $slot % 4,
+            ), range(0, 4 * $grid - 1)))]);
     }
 
     return $patterns;
@@ -117,7 +121,8 @@ it('shapes and writes patterns as it did', function (): void {
         ];
         $shaper = new PatternShaper();
         $figures["changed {$name}"] = static fn (): array => [
-            static fn (): Pattern => $shaper->withBeatDivided($pattern, 1, 3), static fn (): Pattern => $shaper->withBeatDivided($pattern, 0, 4),
+            static fn (): Pattern => $shaper->withBeatDivided($pattern, 1, 3),
+            static fn (): Pattern => $shaper->withBeatDivided($pattern, 0, 4),
             static fn (): Pattern => $shaper->withBarCopied($pattern, 0), static fn (): Pattern => $shaper->withBeatExchanged($pattern, 0),
         ];
     }
@@ -162,6 +167,43 @@ it('shapes and writes patterns as it did', function (): void {
 /** @return list<string> */
 function countLines(): array
 {
-    return ['1 & 2 & 3 & 4 &', '1! (&) 2x & 3~ e & ax', '1 e & a 2', '1=6:3 & 2=5:2+4:2 (3) & 4', '(1) trip let 2', '1> &. 2_ &^ 3v', '1 la li 2 la li',
+    return ['1 & 2 & 3 & 4 &', '1! (&) 2x & 3~ e & ax', '1 e & a 2', '1=6:3 & 2=5:2+4:2 (3) & 4', '(1) trip let 2', '1> &. 2_ &^ 3v',
+        '1 la li 2 la li',
         '1 1 2', 'x y', '', '& 1', '1!! &g 2x! (&)', '1=6:3h5 &=5:2p0 2=4:2s4 &=3:2b2'];
 }
+
+it('builds at the edges what it did', function (): void {
+    $figures = [];
+    foreach ([-13, -12, 0, 12, 13] as $frets) {
+        $figures["ornament {$frets}"] = static fn (): array => array_map(
+            static fn (OrnamentKind $kind): Closure => static fn (): array => [new Ornament($kind, $frets), $kind->usualFrets()],
+            OrnamentKind::cases(),
+        );
+    }
+    foreach ([-1, 0, 1, 2, 3, 4, 5, 6, 7] as $number) {
+        $figures["stroke {$number}"] = static fn (): array => [
+            static fn () => new Stroke(0, $number), static fn () => new Stroke(0, 1, accent: $number),
+            static fn () => new Stroke(0, 1, level: $number),
+        ];
+    }
+    foreach ([-250.1, -250.0, 250.0, 250.1] as $ms) {
+        $figures["late {$ms}"] = static fn (): Stroke => new Stroke(0, 1, offsetMs: $ms);
+    }
+    foreach ([0, 960, 3839, 3840, 3841, 7680, 15360, 19200] as $ticks) {
+        foreach ([0, 1, 2, 3] as $streams) {
+            $figures["pattern {$ticks} {$streams}"] = static fn (): array => [static fn () => new Pattern(
+                Meter::parse('4/4'),
+                $ticks,
+                array_fill(0, $streams, new Stream('s', [new Stroke(0, 1), new Stroke(3600, 4), new Stroke(3520, 3)])),
+            )];
+        }
+    }
+    foreach ([[480, 1], [480, 2], [320, 3], [160, 6], [240, 4], [100, 6], [-960, 1]] as [$at, $division]) {
+        $figures["at {$at} {$division}"] = static fn (): Pattern => new Pattern(
+            Meter::parse('4/4'),
+            3840,
+            [new Stream('s', [new Stroke($at, $division)])],
+        );
+    }
+    Frozen::hold('strokes-edges', $figures);
+});

@@ -80,7 +80,10 @@ final class Frozen
                 array_keys($value),
                 $value,
             )).'}',
-            is_object($value) && preg_match('/^Gravik.(Pitch|Harmony)/', $value::class) === 1 && method_exists($value, 'text') => $value->text(),
+            is_object($value) && preg_match(
+                '/^Gravik.(Pitch|Harmony)/',
+                $value::class,
+            ) === 1 && method_exists($value, 'text') => $value->text(),
             is_object($value) => '('.self::tell(array_values(get_object_vars($value))).')',
             default => get_debug_type($value),
         };

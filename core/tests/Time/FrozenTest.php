@@ -15,7 +15,8 @@ use Gravik\Time\TimeMap;
 
 it('reads feels, places ticks and words swing as it did', function (): void {
     $figures = [];
-    $feels = ['straight', 'light', 'triplet', 'dotted', '51 %', '51.2 %', '51.4 %', '1.02', '1.16', '62 %', '70%', '3:2', '1.15', '1,4', '0.7', '0.69', '3', '3.01', '100 %', '99 %', '50 %',
+    $feels = ['straight', 'light', 'triplet', 'dotted', '51 %', '51.2 %', '51.4 %', '1.02', '1.16', '62 %', '70%', '3:2', '1.15', '1,4',
+        '0.7', '0.69', '3', '3.01', '100 %', '99 %', '50 %',
         'follows', '2:0', 'swing'];
     foreach ($feels as $typed) {
         foreach (SwingUnit::cases() as $unit) {
@@ -46,7 +47,9 @@ it('reads feels, places ticks and words swing as it did', function (): void {
     foreach (['4/4', '6/8', '5/4'] as $text) {
         foreach ([[1.0, 'eighth'], [2.0, 'eighth'], [1.4, 'sixteenth'], [0.8, 'eighth']] as [$ratio, $unit]) {
             $ruler = new Ruler(Meter::parse($text), new Tempo(111), new Feel(FeelMode::Fixed, $ratio, SwingUnit::from($unit)));
-            $map = TimeMap::of([['bars' => 2, 'ruler' => $ruler], ['bars' => 1, 'ruler' => $ruler->straight()], ['bars' => 1, 'ruler' => $ruler]]);
+            $map = TimeMap::of(
+                [['bars' => 2, 'ruler' => $ruler], ['bars' => 1, 'ruler' => $ruler->straight()], ['bars' => 1, 'ruler' => $ruler]],
+            );
             foreach ([1, 2, 3, 4, 6] as $division) {
                 $figures["ruler {$text} {$ratio} {$unit} {$division}"] = static fn (): array => array_map(
                     static fn (int $tick): float => $ruler->secondsAt($tick, $division),
