@@ -127,6 +127,7 @@ function frozenChanges(Breakdown $song): array
         static fn (): mixed => (new MelodyOverForm())->bars($song, 'E4 G4 | A4', 0),
         static fn (): mixed => (new Proofreader())->read($song),
         static fn (): mixed => (new PassDifferences($song))->words(),
+        static fn (): mixed => (new PassDifferences((new PassAdder())->add((new PassAdder())->add($song, $pass))))->words(),
         ...array_merge([], ...array_map(static fn ($figure): array => [
             static fn (): mixed => (
                 new AnswerFigure($song->neck)

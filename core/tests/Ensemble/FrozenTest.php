@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Gravik\Band\BandPart;
+use Gravik\Band\Instrument;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Ensemble\BalanceTest;
 use Gravik\Ensemble\Beside;
@@ -9,12 +11,15 @@ use Gravik\Ensemble\Clash;
 use Gravik\Ensemble\ClashReporter;
 use Gravik\Ensemble\Heard;
 use Gravik\Ensemble\Mend;
+use Gravik\Ensemble\NoteLoudness;
 use Gravik\Ensemble\Overlap;
 use Gravik\Ensemble\RoleAdviser;
 use Gravik\Ensemble\RoleSuggestion;
 use Gravik\Ensemble\SharedRange;
 use Gravik\Ensemble\Soundings;
 use Gravik\Ensemble\Support;
+use Gravik\Performance\Event;
+use Gravik\Performance\EventKind;
 use Gravik\Performance\Performer;
 use Gravik\Tests\Support\Frozen;
 
@@ -92,6 +97,14 @@ it('reports, advises and weighs bands as it did', function (): void {
         $figures["overlap {$number}"] = static fn (): array => [
             Overlap::of($one, $other), Overlap::of($one, $other)->isBlur(), Overlap::of($one, $other)->isUnison(),
         ];
+    }
+    foreach (EventKind::cases() as $kind) {
+        $figures["note {$kind->value}"] = static fn (): array => [NoteLoudness::amplitudeOf($kind), array_map(
+            static fn (array $told): float => 1e6 * NoteLoudness::energyOf(
+                new Event(new BandPart('p', Instrument::Guitar), 0.0, $told[1], $told[0], $told[2], $kind),
+            ),
+            [[36, 0.05, 0.5], [57, 0.4, 1.0], [70, 2.0, 0.3], [38, 0.02, 0.9], [null, 0.2, 0.7]],
+        )];
     }
     Frozen::hold('ensemble', $figures);
 });

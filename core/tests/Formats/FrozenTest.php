@@ -24,7 +24,11 @@ use Gravik\Time\SwingUnit;
 
 it('writes and reads files as it did', function (): void {
     $figures = [];
-    foreach (['full' => (new PartSetter())->add(Frozen::full(), Instrument::SecondGuitar), ...Frozen::documents(20)] as $name => $song) {
+    $band = Frozen::full();
+    foreach ([Instrument::SecondGuitar, Instrument::Bass, Instrument::Horns, Instrument::Keys] as $joins) {
+        $band = (new PartSetter())->add($band, $joins);
+    }
+    foreach (['full' => $band, ...Frozen::documents(20)] as $name => $song) {
         $figures[$name] = static function () use ($song): array {
             $timeline = (new Performer())->perform($song);
             $midi = (new MidiFile())->write($song, $timeline);
@@ -45,7 +49,7 @@ it('writes and reads files as it did', function (): void {
                     $ruler,
                 ),
                 static function () use ($timeline): mixed {
-                    $taps = (new SimulatedPlayer(9.0, -12.0, 6.0, 0.1, 3))->taps($timeline, 6);
+                    $taps = (new SimulatedPlayer(9.0, -12.0, 6.0, 0.1, 3, 9.0, 0.1))->taps($timeline, 16);
                     $report = (new LockReporter())->report(Take::read($taps), $timeline, SwingUnit::Eighth);
 
                     return [ReportJson::write($report), ReportJson::shown(ReportJson::write($report))];

@@ -48,6 +48,8 @@ function frozenTakes(): array
             8,
         ],
         'off-beats' => [Examples::breakdown(['tempo' => 150], '.x.x.x.x'), new SimulatedPlayer(0.0, 18.0, 5.0, 0.0, 6), 8],
+        'dragging' => [Examples::breakdown(['tempo' => 140], 'x.x.x.x.'), new SimulatedPlayer(-8.0, 5.0, 15.0, 0.15, 8, -6.0, 0.1), 24],
+        'one late' => [Examples::breakdown(['tempo' => 110], 'xxxx', 1), new SimulatedPlayer(0.0, 60.0, 2.0, 0.0, 9), 8],
         'six' => [Examples::breakdown(['tempo' => 60, 'meter' => '6/8'], 'x..X.x', 3), new SimulatedPlayer(10.0, 0.0, 9.0, 0.3, 7), 8],
     ];
 }

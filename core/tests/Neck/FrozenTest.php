@@ -196,7 +196,13 @@ it('lays lines, melodies and tunings on the neck as it did', function (): void {
             StatedTuning::contradictions(Tuning::parse($typed), Tuning::standard()),
         ];
     }
-    foreach (['drop the sixth string to D', 'all a half step down', 'D A D G A D', 'open E', 'everything a whole step lower'] as $spoken) {
+    foreach ([
+        'drop the sixth string to D', 'all a half step down', 'D A D G A D', 'open E', 'everything a whole step lower', 'drop d', 'drop c',
+        'open d',
+        'open g', 'open a', 'open c', 'open d minor', 'open e minor', 'open g minor', 'open c minor', 'open a minor', 'half step down',
+        'whole step down',
+        'standard', 'double drop d', 'd standard', 'e flat', 'open h', 'dadgad', 'eadgbe', 'E A D', '6 to D', 'low e to d',
+    ] as $spoken) {
         $figures["stated {$spoken}"] = static fn (): Tuning => StatedTuning::parse($spoken);
     }
     foreach (
