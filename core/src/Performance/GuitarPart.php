@@ -57,7 +57,9 @@ final readonly class GuitarPart
         $clock = new ChordClock($course, self::changesOfLine($spans));
         $gains = new Gains($course, $feel, self::dynamics($course, $spans));
         $placed = [];
-        $tune = new TuneStrokes($breakdown->neck, $course, $feel, $clock, $breakdown->tune($course), $gains, $part->offsetMs);
+        $doubles = array_filter($spans, static fn (Span $span): bool => $span->role === Role::Doubles) !== [];
+        $notes = $doubles ? $breakdown->tune($course) : [];
+        $tune = new TuneStrokes($breakdown->neck, $course, $feel, $clock, $notes, $gains, $part->offsetMs);
         foreach ($spans as $span) {
             $grips = $voiced[$span->line->id]->path->voicings;
             array_push(

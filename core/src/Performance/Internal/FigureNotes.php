@@ -43,9 +43,10 @@ final readonly class FigureNotes
      */
     public function over(array $notes): array
     {
-        foreach ($this->breakdown->played as $placed) {
+        $own = array_filter($this->breakdown->played, fn (PlacedFigure $placed): bool => $placed->isPlayedBy($this->part));
+        foreach ($own as $placed) {
             foreach ($this->course->bars as $bar) {
-                if ($placed->isPlayedBy($this->part) && $placed->beginsIn($this->course, $bar)) {
+                if ($placed->beginsIn($this->course, $bar)) {
                     $from = $bar->tick + $placed->at->tick;
                     $until = $from + $placed->figure->pattern->ticks;
                     $stays = static fn (BandNote $note): bool => ! $placed->instead || $note->tick < $from || $note->tick >= $until;
