@@ -57,6 +57,7 @@ use Gravik\Strokes\Shaping\AccentProfile;
 use Gravik\Strokes\Shaping\BarMove;
 use Gravik\Strokes\Shaping\LengthProfile;
 use Gravik\Tests\Support\Frozen;
+use Gravik\Time\Feel;
 use Gravik\Time\Meter;
 
 /** @return list<Closure> everything that can be done to a song */
@@ -89,6 +90,10 @@ function frozenChanges(Breakdown $song): array
         static fn (): mixed => (new CellSetter())->set($song, $pass, new Cell('guitar', $first, role: Role::Passive, bars: [0])),
         static fn (): mixed => (new CellSetter())->set($song, null, new Cell('guitar', level: 2)),
         static fn (): mixed => (new CellSetter())->set($song, $pass, new Cell('guitar', $first), CellField::cases()),
+        ...array_map(static fn ($section): Closure => static fn (): array => [
+            ($there = Desk::of($song, $pass, $section->id))->withFeel(Feel::fixed(1.7))->sections, $there->withFeel(Feel::straight())->start,
+            $there->ruler(), $there->pattern(), $there->line(), $there->setting,
+        ], $song->sections),
         static fn (): mixed => (new PlaceSetter())->pattern($desk, null), static fn (): mixed => (new PlaceSetter())->line($desk, null),
         static fn (): mixed => (new PatternChanger())->shape($desk, 2, 4),
         static fn (): mixed => (new PatternChanger())->meter($song, Meter::parse('3/4')),

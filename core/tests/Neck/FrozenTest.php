@@ -185,6 +185,23 @@ it('lays lines, melodies and tunings on the neck as it did', function (): void {
             CapoPlan::shapeKey(Key::parse($key), 3), CapoPlan::shapeOf($chord, Key::parse($key), 3),
         ];
     }
+    foreach (['C', 'B♭7', 'F♯m', 'D/F♯', 'A♭maj7'] as $symbol) {
+        foreach (['C major', 'E♭ minor', 'A major'] as $key) {
+            $mover = new GripMover(new VoicingFinder($neck), Key::parse($key));
+            $figures["raised {$symbol} {$key}"] = static fn (): array => array_map(
+                static fn (int $semitones): string => $mover->raised(ChordSymbol::parse($symbol), $semitones)->text(),
+                range(-6, 6),
+            );
+        }
+    }
+    foreach (['F2,A2,D3,G3,B3,E4', 'E2,A♯2,D3,G3,B3,F4', 'F2,B♭2,E♭3,A♭3,C4,F4', 'E♭2,A2,D3,F♯3,B3,E4', 'G2,A2,D3,G3,B3,G4'] as $typed) {
+        foreach ([[], [6], [1, 5]] as $used) {
+            $figures["retuned {$typed} ".implode($used)] = static fn (): array => [
+                (new RetunePlan())->plan(Tuning::standard(), Tuning::parse($typed), $used),
+                (new RetunePlan())->plan(Tuning::parse($typed), Tuning::standard(), $used),
+            ];
+        }
+    }
     foreach (['standard', 'drop-d', 'D2,A2,D3,F♯3,A3,D4', 'E2,A2', 'C1,C1,C1,C1,C1,C1', 'nothing', 'E2,B2,E3,G♯3,B3,E4'] as $typed) {
         $figures["tuning {$typed}"] = static fn (): array => [
             Tuning::parse($typed), Tuning::parse($typed)->openMidi(2), RetunePlan::usual(Tuning::parse($typed)),

@@ -54,6 +54,10 @@ function frozenPatterns(): array
         $patterns["{$slots} {$meter}"] = SlotLine::parse($slots, Meter::parse($meter), $grid);
     }
 
+    $patterns['thirds among halves'] = new Pattern(Meter::parse('4/4'), 3840, [new Stream('mixed', array_map(
+        static fn (array $each): Stroke => new Stroke(...$each),
+        [[0, 1], [1280, 3], [1440, 2], [1600, 3], [2880, 1], [3360, 2], [3520, 3], [3600, 4]],
+    ))]);
     $where = [Zone::Bass, [4], Zone::High, [2, 1], Zone::Low, Zone::Middle, [6], Zone::All, [3], [1]];
     foreach ([2, 3, 4] as $grid) {
         $patterns["picked {$grid}"] = new Pattern(Meter::parse('4/4'), 3840,
