@@ -13,20 +13,15 @@ beforeEach(fn () => $this->actingAs($this->teacher()));
 /** @return array<string, mixed> four bars for guitar, drums and bass, in two passes */
 function dockSong(): array
 {
-    $part = static fn (string $id, array $told = []): array => [
-        'id' => $id,
-        'instrument' => $id,
-        'level' => 0.8,
-        'offsetMs' => 0,
-        'straight' => false,
-        ...$told,
-    ];
-
     return [
         'guitar' => ['tuning' => 'standard', 'capo' => 0],
         'sections' => [['id' => 'a', 'name' => 'A', 'line' => '| Dm7 | G7 | C6 | A7 |']],
         'form' => [['section' => 'a', 'times' => 1]],
-        'parts' => [$part('guitar'), $part('drums', ['groove' => 'four-walk']), $part('bass', ['groove' => 'four-walk'])],
+        'parts' => [
+            Examples::part('guitar'),
+            Examples::part('drums', ['groove' => 'four-walk']),
+            Examples::part('bass', ['groove' => 'four-walk']),
+        ],
         'passes' => [
             ['id' => '1', 'name' => '', 'notes' => '', 'cells' => []],
             ['id' => '2', 'name' => '', 'notes' => '', 'lead' => 'voice', 'cells' => []],

@@ -63,7 +63,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'highest', type: 'integer'),
     new OA\Property(property: 'narrowest', description: 'half steps', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'BandVisit', required: ['pass', 'section', 'name', 'time', 'from', 'bars', 'lead', 'roles', 'too_many_lead'], properties: [
+#[OA\Schema(schema: 'BandVisit', required: [
+    'pass', 'section', 'name', 'time', 'from', 'bars', 'lead', 'roles', 'too_many_lead',
+], properties: [
     new OA\Property(property: 'pass', type: 'string'),
     new OA\Property(property: 'section', type: 'string'),
     new OA\Property(property: 'name', description: 'of the section', type: 'string'),

@@ -88,6 +88,16 @@ final readonly class BandPart
         return $this->register ?? $this->instrument->usualRegister();
     }
 
+    /**
+     * The register of a part that has one, for those who play it.
+     *
+     * @throws \LogicException for drums and for parts whose notes lie on a neck
+     */
+    public function ambit(): Register
+    {
+        return $this->register() ?? throw new \LogicException("A part of {$this->instrument->value} has no register.");
+    }
+
     public function way(): ?Way
     {
         return $this->way ?? $this->instrument->ways()[0] ?? null;

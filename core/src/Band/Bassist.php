@@ -34,7 +34,7 @@ final readonly class Bassist implements Player
     {
         $clock = new ChordClock($course);
         $stays = $this->part->way() === Way::Ostinato;
-        $doubling = Doubling::of($bars, $this->part->register() ?? new Register(28, 50));
+        $doubling = Doubling::of($bars, $this->part->ambit());
         $home = null;
         $notes = [];
         foreach ($course->bars as $number => $bar) {

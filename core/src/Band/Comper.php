@@ -32,7 +32,7 @@ final readonly class Comper implements Player
     public function play(Course $course, array $bars): array
     {
         $way = $this->part->way() ?? Way::Shells;
-        $register = $this->part->register() ?? new Register(52, 76);
+        $register = $this->part->ambit();
         $active = new ChordsOfCourse($course, $way === Way::Spread ? new ChordVoicer($register, 4, 12) : new ChordVoicer($register, 3));
         $passive = new ChordsOfCourse($course, new ChordVoicer($register, 2));
         $doubling = Doubling::of($bars, $register);

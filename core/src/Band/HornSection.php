@@ -29,7 +29,7 @@ final readonly class HornSection implements Player
 
     public function play(Course $course, array $bars): array
     {
-        $register = $this->part->register() ?? new Register(55, 79);
+        $register = $this->part->ambit();
         $chords = new ChordsOfCourse($course, new ChordVoicer($register, $this->part->way() === Way::StabsInTwo ? 2 : 3));
         $doubling = Doubling::of($bars, $register);
         $notes = [];

@@ -22,7 +22,7 @@ final readonly class WalkingBassist implements Player
 
     public function play(Course $course, array $bars): array
     {
-        $register = $this->part->register() ?? new Register(28, 50);
+        $register = $this->part->ambit();
         $line = new WalkingLine($register);
         $roots = new BassRoots($register->low);
         $doubling = Doubling::of($bars, $register);

@@ -91,7 +91,8 @@ function frozenChanges(Breakdown $song): array
         static fn (): mixed => (new CellSetter())->set($song, null, new Cell('guitar', level: 2)),
         static fn (): mixed => (new CellSetter())->set($song, $pass, new Cell('guitar', $first), CellField::cases()),
         ...array_map(static fn ($section): Closure => static fn (): array => [
-            ($there = Desk::of($song, $pass, $section->id))->withFeel(Feel::fixed(1.7))->sections, $there->withFeel(Feel::straight())->start,
+            ($there = Desk::of($song, $pass, $section->id))->withFeel(Feel::fixed(1.7))->sections,
+            $there->withFeel(Feel::straight())->start,
             $there->ruler(), $there->pattern(), $there->line(), $there->setting,
         ], $song->sections),
         static fn (): mixed => (new PlaceSetter())->pattern($desk, null), static fn (): mixed => (new PlaceSetter())->line($desk, null),

@@ -34,21 +34,17 @@ function bandSong(
     string $strokes = 'x.x.x.x.',
     string $company = 'with-bass',
 ): Breakdown {
-    $part = static fn (string $id, array $told = []): array => [
-        'id' => $id,
-        'instrument' => $id,
-        'level' => 0.8,
-        'offsetMs' => 0,
-        'straight' => false,
-        ...$told,
-    ];
-
     return (new BreakdownJson())->read($fields + [
         'start' => ['key' => 'C major', 'meter' => '4/4', 'tempo' => 132, 'feel' => Examples::swing(2)],
         'guitar' => ['tuning' => 'standard', 'capo' => 0],
         'sections' => [['id' => 'a', 'name' => 'A', 'line' => '| Dm7 | G7 | C6 | A7 |']],
         'form' => [['section' => 'a', 'times' => 1]],
-        'parts' => [$part('guitar'), $part('drums', ['groove' => $groove]), $part('bass', ['groove' => $groove]), ...$more],
+        'parts' => [
+            Examples::part('guitar'),
+            Examples::part('drums', ['groove' => $groove]),
+            Examples::part('bass', ['groove' => $groove]),
+            ...$more,
+        ],
         'passes' => [['id' => '1', 'name' => '', 'notes' => '', 'cells' => array_map(
             static fn (string $id, string $role): array => ['part' => $id, 'role' => $role],
             array_keys($roles),

@@ -30,11 +30,10 @@ const EBB = [
  */
 function tuneSong(array $roles = [], array $passes = [], array $more = [], float $ratio = 2, array $notes = EBB): Breakdown
 {
-    $part = static fn (string $id, array $told = []): array => ['id' => $id, 'instrument' => $id, 'level' => 0.8, 'offsetMs' => 0,
-        'straight' => false] + $told;
     $tune = ['name' => 'Ebb', 'notes' => $notes] + ($passes === [] ? [] : ['passes' => $passes]);
+    $parts = [Examples::part('keys'), Examples::part('lead', ['tune' => $tune, 'plays' => 'bowed']), ...$more];
 
-    return bandSong(more: [$part('keys'), $part('lead', ['tune' => $tune, 'plays' => 'bowed']), ...$more], fields: [
+    return bandSong(more: $parts, fields: [
         'start' => ['key' => 'C major', 'meter' => '4/4', 'tempo' => 120, 'feel' => Examples::swing($ratio)],
         'passes' => [['id' => '1', 'name' => '', 'notes' => '', 'cells' => []], ['id' => '2', 'name' => '', 'notes' => '', 'cells' => []]],
         'cells' => array_map(

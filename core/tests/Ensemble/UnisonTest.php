@@ -6,13 +6,13 @@ use Gravik\Band\Drum;
 use Gravik\Performance\Event;
 use Gravik\Performance\EventKind;
 use Gravik\Performance\Performer;
+use Gravik\Tests\Support\Examples;
 
 /** @return list<Event> of one part of a band that strikes with the guitar, but for the part in another role */
 function unisonEvents(string $part, array $roles = []): array
 {
-    $joins = static fn (string $id): array => ['id' => $id, 'instrument' => $id, 'level' => 0.6, 'offsetMs' => 0, 'straight' => false];
     $all = ['keys' => 'unison', 'horns' => 'unison', 'bass' => 'unison', 'drums' => 'unison', ...$roles];
-    $events = (new Performer())->perform(bandSong($all, [$joins('keys'), $joins('horns')], strokes: 'x.gXc..x'))->events;
+    $events = (new Performer())->perform(bandSong($all, [Examples::part('keys'), Examples::part('horns')], strokes: 'x.gXc..x'))->events;
 
     return array_values(array_filter($events, static fn (Event $event): bool => $event->part->id === $part));
 }

@@ -84,9 +84,11 @@ it('writes and reads files as it did', function (): void {
         foreach ([0.0, 0.003, 0.005] as $offset) {
             $figures["stereo {$left} {$offset}"] = static function () use ($left, $offset): array {
                 $tone = array_map(static fn (int $i): float => 0.4 * sin($i / 7), range(0, 2999));
-                $frames = array_map(static fn (float $each): string => pack('vv', (int) (32767 * ($each + $offset)) & 0xFFFF, (int) (32767 * (
-                    $offset - (1 - sqrt($left)) * $each
-                )) & 0xFFFF), $tone);
+                $frames = array_map(static fn (float $each): string => pack(
+                    'vv',
+                    (int) (32767 * ($each + $offset)) & 0xFFFF,
+                    (int) (32767 * ($offset - (1 - sqrt($left)) * $each)) & 0xFFFF,
+                ), $tone);
                 $data = implode('', $frames);
                 $path = tempnam(sys_get_temp_dir(), 'gravik-frozen-') ?: '';
                 file_put_contents($path, 'RIFF'.pack('V', 36 + strlen($data)).'WAVEfmt '.pack('VvvVVvv', 16, 1, 2, 22050, 88200, 4, 16)

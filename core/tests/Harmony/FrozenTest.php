@@ -87,8 +87,8 @@ it('reads, spells and names chords as it did', function (): void {
     foreach (['C Am F G', 'C7 B7 B♭7 A7', 'Dm7 G7 Cmaj7', 'E♭m7 A♭7 D♭maj7 Cm7♭5', 'C E A♭'] as $line) {
         $figures["common {$line}"] = static fn (): array => CommonTone::of(array_map(ChordSymbol::parse(...), explode(' ', $line)));
     }
-    foreach (['Cmaj7sus', 'Cmmm', 'C7b55', 'Cmaj', 'CM7', 'C-7', 'C°', 'Cø', 'C7sus', 'Cdom7', 'Csus24', 'C'.str_repeat('7', 64), 'C'.str_repeat('m7', 40),
-        'Cdimm', 'Caugg7', 'C13b9#11', 'Cm7-5', 'C add9', 'C(add9)', 'C7(♭9)', 'Q7', 'Cmin7', 'Cmajor', 'C6add9'] as $typed) {
+    foreach (['Cmaj7sus', 'Cmmm', 'C7b55', 'Cmaj', 'CM7', 'C-7', 'C°', 'Cø', 'C7sus', 'Cdom7', 'Csus24',
+        'C'.str_repeat('7', 64), 'C'.str_repeat('m7', 40), 'Cdimm', 'Caugg7', 'C13b9#11', 'Cm7-5', 'C add9', 'C(add9)', 'C7(♭9)', 'Q7', 'Cmin7', 'Cmajor', 'C6add9'] as $typed) {
         $figures["typed {$typed}"] = static fn (): array => [ChordSymbol::parse($typed)->text(), ChordSymbol::parse($typed)->degrees()];
     }
     foreach (range(1, 13) as $number) {

@@ -16,6 +16,18 @@ use Gravik\Time\Meter;
 final class Examples
 {
     /**
+     * A part of a band as documents write it, called by its instrument.
+     *
+     * @param array<string, mixed> $told in place of what a part has of itself
+     *
+     * @return array<string, mixed>
+     */
+    public static function part(string $instrument, array $told = []): array
+    {
+        return $told + ['id' => $instrument, 'instrument' => $instrument, 'level' => 0.8, 'offsetMs' => 0, 'straight' => false];
+    }
+
+    /**
      * A document of version 1, which says most in the fewest words; the reader upgrades it.
      *
      * @param array<string, mixed> $fields in place of those of a plain two-bar tune

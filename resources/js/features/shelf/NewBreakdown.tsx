@@ -168,7 +168,11 @@ function NewForm({ blank, left, onClose }: { blank: BreakdownDocument; left: Beg
         <small className="muted">
           {chosen === undefined
             ? 'brings a strum, a feel, the kind of grips and a band with its roles along; all of it can be changed'
-            : `${chosen.slowest}–${chosen.fastest} BPM. ${chosen.caution} Usual moves: ${chosen.moves.map(({ words }) => words).join(', ')}.`}
+            : [
+                `${chosen.slowest}–${chosen.fastest} BPM.`,
+                chosen.caution,
+                `Usual moves: ${chosen.moves.map(({ words }) => words).join(', ')}.`,
+              ].join(' ')}
         </small>
       </div>
       <div className="wide">
