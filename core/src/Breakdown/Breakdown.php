@@ -46,6 +46,7 @@ final readonly class Breakdown
         'figures' => 60,
         'played' => 400,
         'balance' => 100,
+        'lesson' => 60,
     ];
 
     /**
@@ -61,7 +62,7 @@ final readonly class Breakdown
      * @param list<Figure>                 $figures
      * @param list<PlacedFigure>           $played   figures where they are played
      * @param list<BalanceNote>            $balance  what was heard of the guitar in the band, in the order it was noted
-     * @param array<int, Gate>             $gates    by stage, 1 to 10; a stage not listed has the usual one
+     * @param list<StageNote>              $lesson   what the teacher says of its stages, in the order in which they are to come
      *
      * @throws BreakdownNotValid with the place that is wrong
      */
@@ -80,10 +81,11 @@ final readonly class Breakdown
         public array $cells = [],
         public array $moves = [],
         public array $placed = [],
-        public array $gates = [],
+        public array $lesson = [],
         public array $figures = [],
         public array $played = [],
         public array $balance = [],
+        public SetUp $setUp = new SetUp(),
     ) {
         Validity::check($this);
     }
@@ -166,9 +168,15 @@ final readonly class Breakdown
         ));
     }
 
-    public function gate(int $stage): Gate
+    /** What a take must keep within to pass a stage: as the teacher set it, else the usual. */
+    public function gate(StageKey $stage): Gate
     {
-        return $this->gates[$stage] ?? new Gate();
+        return $this->stageNote($stage)->gate ?? new Gate();
+    }
+
+    public function stageNote(StageKey $stage): ?StageNote
+    {
+        return array_values(array_filter($this->lesson, static fn (StageNote $note): bool => $note->key->equals($stage)))[0] ?? null;
     }
 
     /** @throws BreakdownNotValid where there is none with this id */
@@ -238,6 +246,7 @@ final readonly class Breakdown
      * @param ?list<PlacedMove>             $placed
      * @param ?list<Figure>                 $figures
      * @param ?list<PlacedFigure>           $played
+     * @param ?list<StageNote>              $lesson
      */
     public function with(
         ?Setting $start = null,
@@ -254,12 +263,13 @@ final readonly class Breakdown
         ?array $figures = null,
         ?array $played = null,
         ?string $genre = null,
+        ?array $lesson = null,
     ): self {
         return new self(
             $this->title, $genre ?? $this->genre, $this->notes, $start ?? $this->start, $neck ?? $this->neck, $sections ?? $this->sections,
             $form ?? $this->form, $patterns ?? $this->patterns, $lines ?? $this->lines, $parts ?? $this->parts, $passes ?? $this->passes,
-            $cells ?? $this->cells, $moves ?? $this->moves, $placed ?? $this->placed, $this->gates,
-            $figures ?? $this->figures, $played ?? $this->played, $this->balance,
+            $cells ?? $this->cells, $moves ?? $this->moves, $placed ?? $this->placed, $lesson ?? $this->lesson,
+            $figures ?? $this->figures, $played ?? $this->played, $this->balance, $this->setUp,
         );
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Breakdown;
 
-/** The stages in which an accompaniment is learned, in order. */
+/** The kinds of stages in which an accompaniment is learned; the first ten in their usual order. */
 enum Stage: int
 {
     case Shapes = 1;
@@ -17,6 +17,13 @@ enum Stage: int
     case FullBand = 8;
     case Variations = 9;
     case AtTempo = 10;
+    case Whole = 11;
+    case HardChange = 12;
+    case BassAlone = 13;
+    case BrushesAlone = 14;
+    case AllReleases = 15;
+    case FullRun = 16;
+    case Answer = 17;
 
     /** As documents name it. */
     public function slug(): string
@@ -32,6 +39,13 @@ enum Stage: int
             self::FullBand => 'full-band',
             self::Variations => 'variations',
             self::AtTempo => 'at-tempo',
+            self::Whole => 'whole',
+            self::HardChange => 'hard-change',
+            self::BassAlone => 'bass-alone',
+            self::BrushesAlone => 'brushes-alone',
+            self::AllReleases => 'all-releases',
+            self::FullRun => 'full-run',
+            self::Answer => 'answer',
         };
     }
 
@@ -48,7 +62,20 @@ enum Stage: int
             self::FullBand => 'with the full band',
             self::Variations => 'variations by pass',
             self::AtTempo => 'at tempo, the click thins out',
+            self::Whole => 'the finished part, heard first',
+            self::HardChange => 'one hard change alone',
+            self::BassAlone => 'the bass line alone',
+            self::BrushesAlone => 'the brushes alone',
+            self::AllReleases => 'every release',
+            self::FullRun => 'a slow and a full run',
+            self::Answer => 'an answer of your own',
         };
+    }
+
+    /** @return ?self the stage that documents name so */
+    public static function named(string $slug): ?self
+    {
+        return array_values(array_filter(self::cases(), static fn (self $each): bool => $each->slug() === $slug))[0] ?? null;
     }
 
     /** The stage that is played when nobody says which. */

@@ -7,7 +7,7 @@ namespace Gravik\Formats;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Figure;
 use Gravik\Breakdown\PlacedFigure;
-use Gravik\Breakdown\Stage;
+use Gravik\Breakdown\SetUp;
 use Gravik\Chart\FormEntry;
 use Gravik\Chart\Move;
 use Gravik\Chart\Pin;
@@ -20,6 +20,7 @@ use Gravik\Formats\Failure\VersionTooNew;
 use Gravik\Formats\Internal\BandJson;
 use Gravik\Formats\Internal\Fields;
 use Gravik\Formats\Internal\FigureJson;
+use Gravik\Formats\Internal\LessonJson;
 use Gravik\Formats\Internal\LinesJson;
 use Gravik\Formats\Internal\SongJson;
 use Gravik\Neck\Neck;
@@ -42,6 +43,7 @@ final readonly class BreakdownJson
         private LinesJson $lines = new LinesJson(),
         private BandJson $band = new BandJson(),
         private FigureJson $figures = new FigureJson(),
+        private LessonJson $lesson = new LessonJson(),
     ) {}
 
     /** @throws DocumentNotReadable with the JSON pointer of what is wrong */
@@ -91,7 +93,7 @@ final readonly class BreakdownJson
             'genre' => $breakdown->genre,
             'notes' => $breakdown->notes,
             'start' => $this->song->writeStart($breakdown->start),
-            'guitar' => ['tuning' => $breakdown->neck->tuning->slug, 'capo' => $breakdown->neck->capo],
+            'guitar' => self::writeGuitar($breakdown),
             'sections' => array_map($this->song->writeSection(...), $breakdown->sections),
             'form' => array_map(
                 static fn (FormEntry $entry): array => ['section' => $entry->section, 'times' => $entry->times]
@@ -109,7 +111,7 @@ final readonly class BreakdownJson
             'parts' => array_map($this->band->writePart(...), $breakdown->parts),
             'passes' => array_map($this->band->writePass(...), $breakdown->passes),
             'cells' => array_map($this->band->writeCell(...), $breakdown->cells),
-            'lesson' => array_map($this->band->writeStage(...), array_keys($breakdown->gates), $breakdown->gates),
+            'lesson' => array_map($this->lesson->write(...), $breakdown->lesson),
         ] + ($breakdown->balance === [] ? [] : ['balance' => array_map($this->band->writeBalance(...), $breakdown->balance)]);
     }
 
@@ -137,7 +139,7 @@ final readonly class BreakdownJson
     {
         $fields->only(self::FIELDS);
         $start = $this->song->start($fields->object('start'));
-        $guitar = $fields->object('guitar')->only(['tuning', 'capo']);
+        $guitar = $fields->object('guitar')->only(['tuning', 'capo', 'setUp', 'recordedIn']);
         $moves = $fields->list('moves', $this->lines->move(...), Breakdown::MOST['moves']);
         $figures = $fields->has('figures') ? $fields->list('figures', $this->figures->figure(...), Breakdown::MOST['figures']) : [];
         $byId = array_diff_key(
@@ -166,10 +168,31 @@ final readonly class BreakdownJson
             $fields->list('cells', $this->band->cell(...), Breakdown::MOST['cells']),
             $moves,
             array_values(array_filter($placed, static fn (PlacedMove|PlacedFigure $each): bool => $each instanceof PlacedMove)),
-            array_column($fields->list('lesson', $this->band->stage(...), count(Stage::cases())), 'gate', 'stage'),
+            $fields->list('lesson', $this->lesson->read(...), Breakdown::MOST['lesson']),
             $figures,
             array_values(array_filter($placed, static fn (PlacedMove|PlacedFigure $each): bool => $each instanceof PlacedFigure)),
             $fields->has('balance') ? $fields->list('balance', $this->band->balance(...), Breakdown::MOST['balance']) : [],
+            self::setUp($guitar),
         ));
+    }
+
+    private static function setUp(Fields $guitar): SetUp
+    {
+        $recordedIn = $guitar->has('recordedIn')
+            ? $guitar->build(static fn (): Tuning => Tuning::parse($guitar->string('recordedIn')), 'recordedIn')
+            : null;
+
+        return $guitar->build(static fn (): SetUp => new SetUp($guitar->has('setUp') ? $guitar->string('setUp') : '', $recordedIn));
+    }
+
+    /** @return array<string, mixed> */
+    private static function writeGuitar(Breakdown $breakdown): array
+    {
+        return array_filter([
+            'tuning' => $breakdown->neck->tuning->slug,
+            'capo' => $breakdown->neck->capo,
+            'setUp' => $breakdown->setUp->line === '' ? null : $breakdown->setUp->line,
+            'recordedIn' => $breakdown->setUp->recordedIn?->slug,
+        ], static fn (mixed $told): bool => $told !== null);
     }
 }

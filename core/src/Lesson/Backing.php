@@ -15,6 +15,7 @@ enum Backing: string
     case OnceABar = 'one';
     case OffBeats = 'off';
     case Rests = 'rests';
+    case Nothing = 'nothing';
 
     /** Bars with the click and bars without, where it drops out. */
     private const RESTS = [2, 2];
@@ -28,6 +29,7 @@ enum Backing: string
             self::OnceABar => 'click once a bar',
             self::OffBeats => 'click on the off-beats',
             self::Rests => 'click that drops out',
+            self::Nothing => 'nothing: the foot keeps the beat',
         };
     }
 
@@ -37,7 +39,7 @@ enum Backing: string
         $all = range(0, $meter->beats() - 1);
 
         return match ($this) {
-            self::Band, self::OffBeats => [],
+            self::Band, self::OffBeats, self::Nothing => [],
             self::EveryBeat, self::Rests => $all,
             self::BackBeat => $meter->beats() === 3
                 ? [1, 2]

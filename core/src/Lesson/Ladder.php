@@ -9,6 +9,9 @@ final readonly class Ladder
 {
     private const RAISED = 1.05;
 
+    /** So many clean cycles in a row climb, so many that are not drop a step. */
+    public const CLIMBS_AFTER = 2;
+
     /**
      * @param non-empty-list<LadderStep> $steps
      * @param int                        $goal  beats a minute that is reached: the one asked for, or what the minutes allow
@@ -19,6 +22,14 @@ final readonly class Ladder
     public function minutes(): float
     {
         return array_sum(array_map(static fn (LadderStep $step): float => $step->seconds, $this->steps)) / 60;
+    }
+
+    /** Cycles that were put in beyond two a tempo, to use the minutes. */
+    public function added(): int
+    {
+        return $this->mode === LadderMode::Gated
+            ? array_sum(array_map(static fn (LadderStep $step): int => $step->cycles - self::CLIMBS_AFTER, $this->steps))
+            : 0;
     }
 
     /**
@@ -33,8 +44,8 @@ final readonly class Ladder
 
     /**
      * Where a player stands who has played cycles, clean or not, from the first step on. On a gated ladder two clean ones
-     * in a row climb and two that are not drop one step, never below the first; on the others every cycle is followed by
-     * the next.
+     * in a row climb, once the cycles planned there are played, and two that are not drop one step, never below the first;
+     * on the others every cycle is followed by the next.
      *
      * @param list<bool> $clean  in order
      * @param bool       $climbs false on a day on which the hand hurts: then nobody climbs
@@ -46,14 +57,15 @@ final readonly class Ladder
         if ($this->mode !== LadderMode::Gated) {
             return $climbs ? min(count($this->steps) - 1, count($clean)) : 0;
         }
-        $step = 0;
-        $inARow = 0;
+        $step = $inARow = $here = 0;
         $last = null;
         foreach ($clean as $cycle) {
+            $here++;
             $inARow = $cycle === $last ? $inARow + 1 : 1;
             $last = $cycle;
-            if ($inARow === 2) {
+            if ($inARow >= self::CLIMBS_AFTER && (! $cycle || $here >= $this->steps[$step]->cycles)) {
                 $step = $cycle ? min(count($this->steps) - 1, $step + ($climbs ? 1 : 0)) : max(0, $step - 1);
+                $here = 0;
                 $last = null;
             }
         }

@@ -29,7 +29,7 @@ final readonly class LadderPlanner
 
     private const MOST_BARS = 160;
 
-    private const CYCLES_A_STEP = 2;
+    private const CYCLES_A_STEP = Ladder::CLIMBS_AFTER;
 
     /** A burst is this share of a long cycle. */
     private const BURST_SHARE = 4;
@@ -79,7 +79,7 @@ final readonly class LadderPlanner
         for ($count = $most; $count >= $fewest; $count--) {
             $ladder = $this->climbing($start, $goal, $count, $meter, $bars, self::CYCLES_A_STEP, LadderMode::Gated, true);
             if ($ladder->minutes() <= $minutes) {
-                return $ladder;
+                return self::filled($ladder, $minutes, $meter);
             }
         }
         for ($reached = (int) ceil($goal) - 1; $reached >= $start; $reached--) {
@@ -99,6 +99,28 @@ final readonly class LadderPlanner
         }
 
         return null;
+    }
+
+    /** Cycles more while the minutes hold them: one a tempo, from the fastest down, and round again. */
+    private static function filled(Ladder $ladder, float $minutes, Meter $meter): Ladder
+    {
+        $steps = $ladder->steps;
+        $left = 60 * ($minutes - $ladder->minutes()) + 1e-9;
+        $more = array_fill(0, count($steps), 0);
+        for ($added = 0; $added < self::MOST_CYCLES; $added++) {
+            $at = count($steps) - 1 - $added % count($steps);
+            $left -= $steps[$at]->seconds / $steps[$at]->cycles;
+            if ($left < 0) {
+                break;
+            }
+            $more[$at]++;
+        }
+
+        return new Ladder($ladder->mode, array_map(
+            static fn (LadderStep $step, int $more): LadderStep => LadderStep::of($meter, $step->bpm, $step->bars, $step->cycles + $more),
+            $steps,
+            $more,
+        ), $ladder->goal, $ladder->fits);
     }
 
     /** As many cycles as the minutes hold; none rises by more than the largest step. */

@@ -131,6 +131,24 @@ final readonly class Stroke
         );
     }
 
+    /** Placed against the grid, + late. */
+    public function placed(float $offsetMs): self
+    {
+        return $this->with(offsetMs: $offsetMs);
+    }
+
+    /** With all its strings ending as its own length says. */
+    public function endingTogether(): self
+    {
+        return $this->with(ends: []);
+    }
+
+    /** Struck at a tick together with the chord it belongs to. */
+    public function withItsChord(int $at): self
+    {
+        return $this->with(at: $at, chord: ChordOf::This);
+    }
+
     /** Without its ornament. */
     public function plain(): self
     {
@@ -154,7 +172,10 @@ final readonly class Stroke
         return $this->with(fixed: array_values(array_unique([...$this->fixed, $field])));
     }
 
-    /** @param ?list<string> $fixed */
+    /**
+     * @param ?list<StringEnd> $ends
+     * @param ?list<string>    $fixed
+     */
     private function with(
         ?int $at = null,
         ?int $division = null,
@@ -166,6 +187,9 @@ final readonly class Stroke
         ?Ornament $ornament = null,
         bool $keepsOrnament = true,
         ?array $fixed = null,
+        ?array $ends = null,
+        ?ChordOf $chord = null,
+        ?float $offsetMs = null,
     ): self {
         return new self(
             $at ?? $this->at,
@@ -178,10 +202,10 @@ final readonly class Stroke
             $accent ?? $this->accent,
             $keepsLength ? $this->length : $length,
             $this->stoppedBy,
-            $this->ends,
-            $this->offsetMs,
+            $ends ?? $this->ends,
+            $offsetMs ?? $this->offsetMs,
             $keepsOrnament ? $this->ornament : $ornament,
-            $this->chord,
+            $chord ?? $this->chord,
             $fixed ?? $this->fixed,
             $this->level,
         );

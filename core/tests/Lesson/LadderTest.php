@@ -23,8 +23,38 @@ function tempos(Ladder $ladder): array
     return array_map(static fn (LadderStep $step): int => $step->bpm, $ladder->steps);
 }
 
-it('climbs in equal steps, two cycles to each, as the formula has it', function (): void {
+/** @return list<int> */
+function cyclesOf(Ladder $ladder): array
+{
+    return array_map(static fn (LadderStep $step): int => $step->cycles, $ladder->steps);
+}
+
+it('fills the minutes with cycles, the fastest tempos first, until not one more would fit', function (): void {
     $ladder = ladder(72, 132, 9);
+    $cycles = cyclesOf($ladder);
+    $longest = 16 / 60 * 60 / 72;
+
+    expect(max($cycles) - min($cycles))->toBeLessThanOrEqual(1)->and(min($cycles))->toBeGreaterThan(2)
+        ->and($cycles)->toBe((static function (array $rising): array {
+            sort($rising);
+
+            return $rising;
+        })($cycles))
+        ->and($ladder->minutes())->toBeBetween(9 - $longest, 9.0)
+        ->and($ladder->added())->toBe(array_sum($cycles) - 2 * count($cycles))
+        ->and(ladder(60, 180, 3)->added())->toBe(0)->and(ladder(90, 120, 4, LadderMode::Ramp)->added())->toBe(0);
+});
+
+it('stays on a tempo until the cycles planned there are played and the last two are clean', function (): void {
+    $ladder = new Ladder(LadderMode::Gated, [new LadderStep(80, 4, 4, 48), new LadderStep(90, 4, 3, 32)], 90, true);
+
+    expect($ladder->stepAfter([true, true, true]))->toBe(0)->and($ladder->stepAfter([true, true, true, true]))->toBe(1)
+        ->and($ladder->stepAfter([true, true, true, false]))->toBe(0)->and($ladder->stepAfter([true, false, true, false, true, true]))->toBe(1)
+        ->and($ladder->stepAfter([true, true, true, true, false, false]))->toBe(0);
+});
+
+it('climbs in equal steps, two cycles to each, as the formula has it', function (): void {
+    $ladder = ladder(72, 132, 4.72);
     $count = (int) ceil(log(132 / 72) / log(1.05));
 
     expect(tempos($ladder))->toBe(array_map(static fn (int $i): int => (int) round(72 * (132 / 72) ** ($i / $count)), range(0, $count)))
@@ -33,7 +63,7 @@ it('climbs in equal steps, two cycles to each, as the formula has it', function 
             1e-9,
         )
         ->and($ladder->fits)->toBeTrue()
-        ->and($ladder->minutes())->toBeLessThanOrEqual(9.0);
+        ->and($ladder->minutes())->toBeLessThanOrEqual(4.72);
 });
 
 it('takes larger steps when time is short, the smallest that will do, and never larger than the hand can follow', function (): void {
@@ -84,7 +114,9 @@ it('rises every cycle on a ramp and arrives on time; bursts go by turns', functi
 });
 
 it('climbs after two clean cycles in a row, drops after two that are not, and stays down on a day that hurts', function (array $clean, bool $climbs, int $step): void {
-    expect(ladder(72, 132, 9)->stepAfter($clean, $climbs))->toBe($step);
+    $two = array_map(static fn (LadderStep $each): LadderStep => new LadderStep($each->bpm, 4, 2, 20), ladder(72, 132, 9)->steps);
+
+    expect((new Ladder(LadderMode::Gated, $two, 132, true))->stepAfter($clean, $climbs))->toBe($step);
 })->with([
     'nothing yet' => [[], true, 0],
     'one is not enough' => [[true], true, 0],
@@ -161,9 +193,9 @@ it('uses the minutes to the second', function (): void {
 });
 
 it('begins to count two in a row anew after every step', function (array $clean, int $at): void {
-    $ladder = ladder(100, 140, 20);
+    $ladder = ladder(100, 140, 2.4);
 
-    expect($ladder->stepAfter($clean))->toBe($at);
+    expect(cyclesOf($ladder)[0])->toBe(2)->and($ladder->stepAfter($clean))->toBe($at);
 })->with([
     [[true], 0], [[true, true], 1], [[true, true, true], 1], [[true, true, true, true], 2], [[true, false, true, false], 0],
     [[true, true, false], 1], [[true, true, false, false], 0], [[false, false, true, true], 1], [[true, false, true, true], 1],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Gravik\Breakdown\Gate;
 use Gravik\Breakdown\Stage;
+use Gravik\Breakdown\StageKey;
 use Gravik\Listening\ListeningException;
 use Gravik\Listening\Lock\Finding;
 use Gravik\Listening\Lock\LockReporter;
@@ -306,8 +307,8 @@ it('holds each stage to its own gate, and shows a drift bar by bar', function ()
     $timeline = Reports::timeline($breakdown);
     $late = (new Gravik\Simulation\SimulatedPlayer(38, 0, 3, 0, 3, 1))->taps($timeline, 8);
 
-    expect(Reports::of($late, $timeline, 0.0, $breakdown->gate(2))->failed)->toBe([])
-        ->and(Reports::of($late, $timeline, 0.0, $breakdown->gate(3))->failed)->not->toBe([])
+    expect(Reports::of($late, $timeline, 0.0, $breakdown->gate(StageKey::parse('damped-rhythm')))->failed)->toBe([])
+        ->and(Reports::of($late, $timeline, 0.0, $breakdown->gate(StageKey::parse('slow-and-even')))->failed)->not->toBe([])
         ->and(array_keys(Reports::of($late, $timeline)->barsMs()))->toBe(range(0, 7))
         ->and(Reports::of($late, $timeline)->barsMs()[7])->toBeLessThan(Reports::of($late, $timeline)->barsMs()[0] - 4);
 });

@@ -126,7 +126,7 @@ final class Examples
                 'tempo' => 138.5,
                 'feel' => ['mode' => 'follows-tempo', 'ratio' => 1.3, 'unit' => 'sixteenth'],
             ],
-            'guitar' => ['tuning' => 'D2,A2,D3,G3,B3,E4', 'capo' => 2],
+            'guitar' => ['tuning' => 'D2,A2,D3,G3,B3,E4', 'capo' => 2, 'setUp' => 'thumb pick, near the bridge', 'recordedIn' => 'open-d'],
             'sections' => [
                 [
                     'id' => 'a',
@@ -218,7 +218,16 @@ final class Examples
             'cells' => [['part' => 'drums', 'section' => 'b', 'groove' => 'slipway-waltz']],
             'lesson' => [[
                 'stage' => 'damped-rhythm',
+                'of' => 'own-1',
+                'dropped' => true,
+                'name' => 'Rain on the roof',
+                'say' => 'Nothing rings; the arm does not care.',
+                'mistakes' => ['The arm stops.'],
+                'ladder' => ['start' => 60, 'goal' => 90, 'minutes' => 8, 'percent' => 4.5, 'mode' => 'ramp', 'bars' => 2],
                 'gate' => ['biasMs' => 25, 'spreadMs' => 30.5, 'swingPoints' => 6, 'missedShare' => 0.05],
+                'level' => 2,
+                'waits' => ['names', 'click'],
+                'seen' => 'the arm, damped',
             ]],
             'balance' => [['on' => '2026-03-09', 'seat' => 'guitar', 'gainDb' => -6, 'verdict' => 'sits'],
                 ['on' => '2026-03-09', 'seat' => 'room', 'verdict' => 'too-soft']],

@@ -16,15 +16,12 @@ use Gravik\Breakdown\BalanceNote;
 use Gravik\Breakdown\BalanceVerdict;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Cell;
-use Gravik\Breakdown\Gate;
 use Gravik\Breakdown\Pass;
-use Gravik\Breakdown\Stage;
 use Gravik\Breakdown\Texture;
 use Gravik\Chart\Form;
-use Gravik\Formats\Failure\FieldNotReadable;
 
 /**
- * The parts of a document, its passes with what is different in them, and the gates of its lesson.
+ * The parts of a document, and its passes with what is different in them.
  *
  * @internal used by BreakdownJson
  */
@@ -130,43 +127,6 @@ final readonly class BandJson
             'dynamic' => $cell->dynamic,
             'note' => $cell->note,
         ], static fn (mixed $value): bool => $value !== null);
-    }
-
-    /** @return array{stage: int, gate: Gate} */
-    public function stage(mixed $value, string $pointer): array
-    {
-        $fields = Fields::of($value, $pointer)->only(['stage', 'gate']);
-        $slug = $fields->string('stage');
-        $stage = array_values(array_filter(Stage::cases(), static fn (Stage $each): bool => $each->slug() === $slug))[0]
-            ?? throw new FieldNotReadable($pointer.'/stage', 'a lesson has the stages 1 to 10.');
-        $gate = $fields->object('gate')->only(['biasMs', 'spreadMs', 'swingPoints', 'missedShare']);
-
-        return [
-            'stage' => $stage->value,
-            'gate' => $gate->build(static fn (): Gate => new Gate(
-                $gate->number('biasMs'),
-                $gate->number('spreadMs'),
-                $gate->number('swingPoints'),
-                $gate->number('missedShare'),
-            )),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    public function writeStage(int $stage, Gate $gate): array
-    {
-        return [
-            'stage' => Stage::from($stage)->slug(),
-            'gate' => array_map(
-                Plain::number(...),
-                [
-                    'biasMs' => $gate->biasMs,
-                    'spreadMs' => $gate->spreadMs,
-                    'swingPoints' => $gate->swingPoints,
-                    'missedShare' => $gate->missedShare,
-                ],
-            ),
-        ];
     }
 
     public function balance(mixed $value, string $pointer): BalanceNote

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Lesson\Steps;
+
+use Gravik\Lesson\Backing;
+use Gravik\Lesson\LadderWish;
+use Gravik\Strokes\Hand\HandPlan;
+
+/** A stage with all that a list of stages says of it. */
+final readonly class ToldStage
+{
+    /**
+     * @param string           $changes  what is new in it
+     * @param LadderWish       $ladder   as it is climbed, each field set
+     * @param LadderWish       $usual    as it is proposed, each field set
+     * @param ?array{int, int} $loop     bars of the song that go round, from 0, both included; null for all
+     * @param string           $proposed what is proposed now, in the words that are remembered when the teacher settles it
+     * @param OneRound         $round    of its strokes, at the goal
+     */
+    public function __construct(
+        public PlannedStage $planned,
+        public string $name,
+        public string $changes,
+        public LadderWish $ladder,
+        public LadderWish $usual,
+        public Backing $backing,
+        public ?array $loop,
+        public string $proposed,
+        public OneRound $round,
+    ) {}
+
+    /** What it was settled for, where that is proposed otherwise by now, or no more. */
+    public function settledFor(): ?string
+    {
+        $seen = $this->planned->note->seen;
+
+        return $seen !== null && ($seen !== $this->proposed || ! $this->planned->proposed) ? $seen : null;
+    }
+
+    public function hand(): HandPlan
+    {
+        return $this->round->timeline->spans[0]->hand->plan;
+    }
+}
