@@ -47,6 +47,7 @@ final readonly class Breakdown
         'played' => 400,
         'balance' => 100,
         'lesson' => 60,
+        'marks' => 200,
     ];
 
     /**
@@ -61,6 +62,7 @@ final readonly class Breakdown
      * @param list<PlacedMove>             $placed
      * @param list<Figure>                 $figures
      * @param list<PlacedFigure>           $played   figures where they are played
+     * @param list<Mark>                   $marks    on values that are unsure or may be otherwise
      * @param list<BalanceNote>            $balance  what was heard of the guitar in the band, in the order it was noted
      * @param list<StageNote>              $lesson   what the teacher says of its stages, in the order in which they are to come
      *
@@ -86,6 +88,7 @@ final readonly class Breakdown
         public array $played = [],
         public array $balance = [],
         public SetUp $setUp = new SetUp(),
+        public array $marks = [],
     ) {
         Validity::check($this);
     }
@@ -247,6 +250,7 @@ final readonly class Breakdown
      * @param ?list<Figure>                 $figures
      * @param ?list<PlacedFigure>           $played
      * @param ?list<StageNote>              $lesson
+     * @param ?list<Mark>                   $marks
      */
     public function with(
         ?Setting $start = null,
@@ -264,12 +268,13 @@ final readonly class Breakdown
         ?array $played = null,
         ?string $genre = null,
         ?array $lesson = null,
+        ?array $marks = null,
     ): self {
         return new self(
             $this->title, $genre ?? $this->genre, $this->notes, $start ?? $this->start, $neck ?? $this->neck, $sections ?? $this->sections,
             $form ?? $this->form, $patterns ?? $this->patterns, $lines ?? $this->lines, $parts ?? $this->parts, $passes ?? $this->passes,
             $cells ?? $this->cells, $moves ?? $this->moves, $placed ?? $this->placed, $lesson ?? $this->lesson,
-            $figures ?? $this->figures, $played ?? $this->played, $this->balance, $this->setUp,
+            $figures ?? $this->figures, $played ?? $this->played, $this->balance, $this->setUp, $marks ?? $this->marks,
         );
     }
 }

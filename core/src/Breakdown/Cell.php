@@ -78,6 +78,15 @@ final readonly class Cell
         );
     }
 
+    /** With another pattern and line. */
+    public function playing(?string $pattern, ?string $line): self
+    {
+        return new self(
+            $this->part, $this->section, $this->times, $this->role, $pattern, $line, $this->level, $this->groove, $this->bars,
+            $this->texture, $this->dynamic, $this->note,
+        );
+    }
+
     /** With what another cell names, that of the other before its own. */
     public function under(self $nearer): self
     {

@@ -30,6 +30,7 @@ final readonly class Desk
         public Section $section,
         public Setting $setting,
         private Playing $playing,
+        private Arrangement $arrangement,
         private ?Figure $figure = null,
     ) {}
 
@@ -39,8 +40,12 @@ final readonly class Desk
      *
      * @throws BreakdownNotValid where there is no such pass or section
      */
-    public static function of(Breakdown $breakdown, ?string $pass = null, ?string $section = null): self
-    {
+    public static function of(
+        Breakdown $breakdown,
+        ?string $pass = null,
+        ?string $section = null,
+        Arrangement $arrangement = Arrangement::WithBand,
+    ): self {
         $pass ??= $breakdown->passes[0]->id;
         if (array_filter($breakdown->passes, static fn (Pass $each): bool => $each->id === $pass) === []) {
             throw new PassUnknown($pass);
@@ -49,12 +54,15 @@ final readonly class Desk
         $found = array_values(array_filter($breakdown->sections, static fn (Section $each): bool => $each->id === $section))[0]
             ?? throw new SectionUnknown($section);
 
+        $playing = $breakdown->cellFor($pass, $section, $breakdown->guitar()->id);
+
         return new self(
             $breakdown,
             $pass,
             $found,
             $found->setting($breakdown->start),
-            $breakdown->cellFor($pass, $section, $breakdown->guitar()->id),
+            $playing->over($arrangement->pattern($breakdown, $playing->pattern), $arrangement->line($breakdown, $playing->line)),
+            $arrangement,
         );
     }
 
@@ -65,7 +73,9 @@ final readonly class Desk
      */
     public function atFigure(string $id): self
     {
-        return new self($this->breakdown, $this->pass, $this->section, $this->setting, $this->playing, $this->breakdown->figure($id));
+        $figure = $this->breakdown->figure($id);
+
+        return new self($this->breakdown, $this->pass, $this->section, $this->setting, $this->playing, $this->arrangement, $figure);
     }
 
     public function named(): NamedPattern
@@ -135,7 +145,7 @@ final readonly class Desk
     /** The same place of the breakdown as it became. */
     public function in(Breakdown $changed): self
     {
-        $same = self::of($changed, $this->pass, $this->section->id);
+        $same = self::of($changed, $this->pass, $this->section->id, $this->arrangement);
 
         return $this->figure === null ? $same : $same->atFigure($this->figure->id);
     }

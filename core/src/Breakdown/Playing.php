@@ -34,6 +34,12 @@ final readonly class Playing
         return new self($role, $other->pattern, $this->line, $other->level, $this->groove, $other->texture, $this->dynamic);
     }
 
+    /** The same bar with another pattern over another line of grips. */
+    public function over(NamedPattern $pattern, VoicingLine $line): self
+    {
+        return new self($this->role, $pattern, $line, $this->level, $this->groove, $this->texture, $this->dynamic);
+    }
+
     public function equals(self $other): bool
     {
         return $this->told() === $other->told();

@@ -27,11 +27,14 @@ final readonly class Proofreader
     public function read(Breakdown $breakdown): array
     {
         $form = $breakdown->written();
+        $marks = new MarkReader($breakdown);
         $remarks = [];
         foreach ($form->chords as $chord) {
             foreach ($breakdown->lines as $line) {
                 foreach ($line->pins as $pin) {
-                    $remarks[] = $pin->belongsTo($chord) ? $this->grip($breakdown, $line, $pin, $chord) : null;
+                    $asked = $pin->belongsTo($chord)
+                        && ! $marks->isColour(new MarkedValue(Marked::Grip, 'frets', $line->id, $pin->at));
+                    $remarks[] = $asked ? $this->grip($breakdown, $line, $pin, $chord) : null;
                 }
             }
         }

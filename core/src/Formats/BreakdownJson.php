@@ -22,6 +22,7 @@ use Gravik\Formats\Internal\Fields;
 use Gravik\Formats\Internal\FigureJson;
 use Gravik\Formats\Internal\LessonJson;
 use Gravik\Formats\Internal\LinesJson;
+use Gravik\Formats\Internal\MarksJson;
 use Gravik\Formats\Internal\SongJson;
 use Gravik\Neck\Neck;
 use Gravik\Neck\Tuning;
@@ -34,7 +35,7 @@ final readonly class BreakdownJson
     public const VERSION = 2;
 
     private const FIELDS = ['format', 'version', 'title', 'genre', 'notes', 'start', 'guitar', 'sections', 'form', 'patterns', 'lines',
-        'moves', 'figures', 'placed', 'parts', 'passes', 'cells', 'lesson', 'balance'];
+        'moves', 'figures', 'placed', 'parts', 'passes', 'cells', 'lesson', 'balance', 'marks'];
 
     public function __construct(
         private PatternJson $patterns = new PatternJson(),
@@ -44,6 +45,7 @@ final readonly class BreakdownJson
         private BandJson $band = new BandJson(),
         private FigureJson $figures = new FigureJson(),
         private LessonJson $lesson = new LessonJson(),
+        private MarksJson $marks = new MarksJson(),
     ) {}
 
     /** @throws DocumentNotReadable with the JSON pointer of what is wrong */
@@ -112,7 +114,8 @@ final readonly class BreakdownJson
             'passes' => array_map($this->band->writePass(...), $breakdown->passes),
             'cells' => array_map($this->band->writeCell(...), $breakdown->cells),
             'lesson' => array_map($this->lesson->write(...), $breakdown->lesson),
-        ] + ($breakdown->balance === [] ? [] : ['balance' => array_map($this->band->writeBalance(...), $breakdown->balance)]);
+        ] + ($breakdown->balance === [] ? [] : ['balance' => array_map($this->band->writeBalance(...), $breakdown->balance)])
+            + ($breakdown->marks === [] ? [] : ['marks' => array_map($this->marks->write(...), $breakdown->marks)]);
     }
 
     public function print(Breakdown $breakdown): string
@@ -173,6 +176,7 @@ final readonly class BreakdownJson
             array_values(array_filter($placed, static fn (PlacedMove|PlacedFigure $each): bool => $each instanceof PlacedFigure)),
             $fields->has('balance') ? $fields->list('balance', $this->band->balance(...), Breakdown::MOST['balance']) : [],
             self::setUp($guitar),
+            $fields->has('marks') ? $fields->list('marks', $this->marks->read(...), Breakdown::MOST['marks']) : [],
         ));
     }
 

@@ -44,7 +44,7 @@ final readonly class PatternJson
     /** A pattern of a song: {id, name, meter, school, runsOn?, ticks, streams}. */
     public function named(mixed $value, string $pointer): NamedPattern
     {
-        $fields = Fields::of($value, $pointer)->only(['id', 'name', 'meter', 'school', 'runsOn', 'ticks', 'streams']);
+        $fields = Fields::of($value, $pointer)->only(['id', 'name', 'meter', 'school', 'runsOn', 'aloneOf', 'ticks', 'streams']);
         $meter = $fields->build(static fn (): Meter => Meter::parse($fields->string('meter')), 'meter');
 
         return new NamedPattern(
@@ -53,6 +53,7 @@ final readonly class PatternJson
             $this->read($fields, $meter),
             $fields->enum('school', School::class),
             $fields->has('runsOn') && $fields->bool('runsOn'),
+            $fields->has('aloneOf') ? $fields->string('aloneOf') : null,
         );
     }
 
@@ -60,7 +61,8 @@ final readonly class PatternJson
     public function writeNamed(NamedPattern $named): array
     {
         return ['id' => $named->id, 'name' => $named->name, 'meter' => $named->pattern->meter->text(), 'school' => $named->school->value]
-            + ($named->runsOn ? ['runsOn' => true] : []) + $this->write($named->pattern);
+            + ($named->runsOn ? ['runsOn' => true] : [])
+            + ($named->aloneOf === null ? [] : ['aloneOf' => $named->aloneOf]) + $this->write($named->pattern);
     }
 
     /** @return array<string, mixed> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Strokes;
 
 use Gravik\Strokes\Failure\StrokeValueOutOfRange;
+use Gravik\Time\Ticks;
 
 /** How long a stroke sounds, which is not where it sits in time: until a place, or a share of its slot. */
 final readonly class Length
@@ -16,6 +17,16 @@ final readonly class Length
         /** Share of the time to the next slot of its division, swing included, for a length in shares: above 0, at most 8. */
         public float $share = 0.0,
     ) {}
+
+    public function words(): string
+    {
+        return match ($this->kind) {
+            LengthKind::UntilNext => 'until it is struck again',
+            LengthKind::UntilChange => 'until the chord changes',
+            LengthKind::InTicks => sprintf('%g quarters', round($this->ticks / Ticks::PER_QUARTER, 3)),
+            LengthKind::ShareOfSlot => sprintf('%d %% of its slot', (int) round(100 * $this->share)),
+        };
+    }
 
     public static function untilNextStroke(): self
     {

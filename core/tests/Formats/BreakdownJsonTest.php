@@ -289,7 +289,7 @@ it('refuses what does not hold together, and points to it', function (callable $
         'a figure in a section of another meter' => [$with(['placed', 1, 'at', 'section'], 'b'), '/placed/1', 'Choose a pattern in 3/4'],
         'a figure three octaves up' => [$with(['placed', 1, 'octave'], 3), '/placed/1', 'at most two octaves'],
         'a figure in no pass' => [$with(['placed', 1, 'passes', 0], 'nobody'), '/placed/1/passes/0', 'none of the passes'],
-        'a stage that no lesson has' => [$with(['lesson', 0, 'stage'], 'encore'), '/lesson/0/stage', 'stages 1 to 10'],
+        'a stage that no lesson has' => [$with(['lesson', 0, 'stage'], 'encore'), '/lesson/0/stage', 'no such stage'],
         'a tempo that stands still' => [$with(['sections', 1, 'from', 'tempo'], 0), '/sections/1/from/tempo', 'Choose 20 to 400'],
         'a newer version' => [$with(['version'], 3), '/version', 'this Gravik reads versions 1 to 2. Update Gravik'],
     ];

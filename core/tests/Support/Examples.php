@@ -147,6 +147,7 @@ final class Examples
             'patterns' => [
                 ['id' => 'p1', 'name' => 'plain', 'meter' => '4/4', 'school' => 'all-down', 'runsOn' => true] + $strokes,
                 ['id' => 'p2', 'name' => 'waltz', 'meter' => '3/4', 'school' => 'pendulum'] + $waltz,
+                ['id' => 'p3', 'name' => 'plain alone', 'meter' => '4/4', 'school' => 'all-down', 'aloneOf' => 'p1'] + $strokes,
             ],
             'lines' => [
                 ['id' => 'low', 'name' => 'low grips', 'company' => 'shell', 'wishes' => $old['path'], 'pins' => [
@@ -160,6 +161,8 @@ final class Examples
                     'wishes' => ['window' => '5-12', 'strings' => ''] + $old['path'],
                     'pins' => [],
                 ],
+                ['id' => 'thumbed', 'name' => 'alone', 'company' => 'alone', 'wishes' => ['window' => '0-9', 'strings' => ''] + $old['path'],
+                    'pins' => [], 'aloneOf' => 'low'],
             ],
             'moves' => [['id' => 'm1', 'name' => 'walk in', 'rule' => ['kind' => 'walk-up', 'steps' => 2, 'slotTicks' => 480]]],
             'figures' => [[
@@ -231,6 +234,10 @@ final class Examples
             ]],
             'balance' => [['on' => '2026-03-09', 'seat' => 'guitar', 'gainDb' => -6, 'verdict' => 'sits'],
                 ['on' => '2026-03-09', 'seat' => 'room', 'verdict' => 'too-soft']],
+            'marks' => [
+                ['on' => ['what' => 'stroke', 'field' => 'direction', 'id' => 'p1', 'stream' => 0, 'tick' => 0], 'is' => 'either', 'other' => 'up'],
+                ['on' => ['what' => 'grip', 'field' => 'frets', 'id' => 'low', 'at' => $place(0)], 'is' => 'colour', 'note' => 'the ninth rubs'],
+            ],
         ];
     }
 

@@ -20,6 +20,7 @@ use Gravik\Breakdown\Failure\IdUnknown;
 use Gravik\Breakdown\Failure\NoGuitar;
 use Gravik\Breakdown\Failure\PatternMeterDiffers;
 use Gravik\Breakdown\Failure\SongNotPlayable;
+use Gravik\Breakdown\Failure\StandInNotPossible;
 use Gravik\Breakdown\Failure\TitleOutOfRange;
 use Gravik\Breakdown\Failure\TooManyOfOneKind;
 use Gravik\Breakdown\Pass;
@@ -29,6 +30,7 @@ use Gravik\Chart\FormEntry;
 use Gravik\Chart\Move;
 use Gravik\Chart\Section;
 use Gravik\Neck\Neck;
+use Gravik\Strokes\NamedPattern;
 
 /**
  * What a breakdown must be beyond its values' own rules: every id resolves, meters agree, endings have a repeat, and all of
@@ -47,6 +49,7 @@ final readonly class Validity
         $self->words();
         $self->counts();
         $self->ids();
+        $self->standIns();
         $self->endings();
         $self->cells();
         $self->moves();
@@ -113,6 +116,26 @@ final readonly class Validity
         foreach ($this->breakdown->lines as $line => $each) {
             foreach ($each->pins as $pin => $held) {
                 $this->has('sections', $held->at->section, "/lines/{$line}/pins/{$pin}/at/section");
+            }
+        }
+    }
+
+    /** What stands in where the guitar is alone stands in for something that is there, in its meter, and not for another stand-in. */
+    private function standIns(): void
+    {
+        foreach (['patterns', 'lines'] as $list) {
+            foreach ($this->breakdown->{$list} as $place => $each) {
+                if ($each->aloneOf === null) {
+                    continue;
+                }
+                $this->has($list, $each->aloneOf, "/{$list}/{$place}/aloneOf");
+                foreach ($this->breakdown->{$list} as $for) {
+                    $fits = $for->id !== $each->aloneOf || ($for->aloneOf === null
+                        && (! $each instanceof NamedPattern || ! $for instanceof NamedPattern || $for->pattern->meter->equals($each->pattern->meter)));
+                    if (! $fits) {
+                        throw new StandInNotPossible("/{$list}/{$place}/aloneOf", $each->id, $each->aloneOf);
+                    }
+                }
             }
         }
     }

@@ -29,7 +29,7 @@ final readonly class LinesJson
 
     public function line(mixed $value, string $pointer): VoicingLine
     {
-        $fields = Fields::of($value, $pointer)->only(['id', 'name', 'company', 'wishes', 'pins']);
+        $fields = Fields::of($value, $pointer)->only(['id', 'name', 'company', 'wishes', 'pins', 'aloneOf']);
 
         return $fields->build(fn (): VoicingLine => new VoicingLine(
             $fields->string('id'),
@@ -37,6 +37,7 @@ final readonly class LinesJson
             $fields->enum('company', Company::class),
             $fields->has('wishes') ? $this->wishes($fields->object('wishes')) : new PathWishes(),
             $fields->list('pins', $this->pin(...), 2000),
+            $fields->has('aloneOf') ? $fields->string('aloneOf') : null,
         ));
     }
 
@@ -49,7 +50,7 @@ final readonly class LinesJson
             'company' => $line->company->value,
             'wishes' => self::writeWishes($line->wishes),
             'pins' => array_map(self::writePin(...), $line->pins),
-        ];
+        ] + ($line->aloneOf === null ? [] : ['aloneOf' => $line->aloneOf]);
     }
 
     /** @return array<string, mixed> */
