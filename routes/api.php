@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\Breakdowns;
 use App\Http\Controllers\Calibration;
 use App\Http\Controllers\Compute;
+use App\Http\Controllers\Ears;
 use App\Http\Controllers\Grips;
 use App\Http\Controllers\ListChoices;
 use App\Http\Controllers\ListPatterns;
@@ -54,6 +55,9 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('breakdowns/{breakdown}/takes', Takes\RecordTake::class);
     Route::post('breakdowns/{breakdown}/recordings', Takes\HearTake::class);
 
+    Route::get('breakdowns/{breakdown}/ears', Ears\ListEars::class);
+    Route::post('breakdowns/{breakdown}/ears', Ears\NoteEar::class);
+
     Route::get('hearing', Takes\ShowHearing::class);
 
     Route::get('calibrations/{device}', Calibration\ShowDelay::class);
@@ -101,6 +105,8 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('hear', Compute\HearRecording::class);
         Route::post('listen', Compute\MeasureFeel::class);
         Route::post('ladder', Compute\PlanLadder::class);
+        Route::post('lesson', Compute\PlanLesson::class);
+        Route::post('arrange-alone', Compute\ArrangeAlone::class);
         Route::post('simulate', Compute\SimulateTake::class);
         Route::post('upgrade', Compute\UpgradeDocument::class);
         Route::post('places', Compute\ListPlaces::class);

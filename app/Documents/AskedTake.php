@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
-use Gravik\Breakdown\Stage;
+use Gravik\Breakdown\StageKey;
 use Gravik\Time\Tempo;
 
 /** What a take was asked to be: so many bars at a tempo and a level, in a stage of the lesson, of a saved revision. */
@@ -12,6 +12,7 @@ final readonly class AskedTake
 {
     /**
      * @param string $id    of the client's making
+     * @param ?StageKey $stage null for the whole song
      * @param int    $level of the pattern, 1 to 3
      * @param int    $from  bar of the song with which it begins, from 0
      */
@@ -19,7 +20,7 @@ final readonly class AskedTake
         public string $id,
         public Tempo $tempo,
         public int $bars,
-        public Stage $stage,
+        public ?StageKey $stage,
         public int $level,
         public ?float $latencyMs,
         public int $from = 0,

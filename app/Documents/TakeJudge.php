@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
+use App\Compute\StagedSongs;
 use App\Compute\VoicedForms;
 use App\Models\Breakdown;
 use App\Models\Take;
 use App\Models\User;
+use Gravik\Breakdown\Stage;
+use Gravik\Breakdown\StageKey;
 use Gravik\Listening\Lock\LockReporter;
 use Gravik\Listening\Lock\Take as PlayedTake;
 use Gravik\Performance\Performer;
@@ -19,6 +22,7 @@ final readonly class TakeJudge
     public function __construct(
         private BreakdownStore $store,
         private VoicedForms $voiced,
+        private StagedSongs $songs,
         private Performer $performer,
         private LockReporter $reporter,
         private TakeStore $takes,
@@ -38,7 +42,9 @@ final readonly class TakeJudge
             return $known;
         }
         $document = $this->store->document($breakdown);
-        $timeline = $this->performer->perform($document, $asked->tempo, $this->voiced->all($document), $asked->level);
+        $song = $this->songs->of($document, $asked->stage);
+        $level = min($song->level, $asked->level);
+        $timeline = $this->performer->perform($song->breakdown, $asked->tempo, $this->voiced->all($song->breakdown), $level);
         $take = $played($timeline);
         $report = $this->reporter->report(
             $take,
@@ -46,7 +52,7 @@ final readonly class TakeJudge
             $document->start->feel->unit,
             $asked->latencyMs,
             $this->takes->lastCleanTempo($breakdown, $player),
-            $document->gate($asked->stage->value),
+            $document->gate($asked->stage ?? new StageKey(Stage::usual())),
             $asked->bars,
             $asked->from,
         );

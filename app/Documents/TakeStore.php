@@ -51,7 +51,7 @@ final readonly class TakeStore
                 'latency_ms' => $report->latencyMs,
                 'bars' => $asked->bars,
                 'from_bar' => $asked->from,
-                'stage' => $asked->stage->value,
+                'stage' => $asked->stage?->text() ?? '',
                 'level' => $asked->level,
                 'gate' => [
                     'bias_ms' => $report->gate->biasMs,

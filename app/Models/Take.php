@@ -19,7 +19,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property float|null           $latency_ms
  * @property int                  $bars
  * @property int                  $from_bar
- * @property int                  $stage
+ * @property string               $stage   of the lesson; '' for the whole song
  * @property int                  $level    of the pattern that was asked for, 1 to 3
  * @property int                  $number   of this player on this breakdown, from 1
  * @property bool                 $passed
@@ -50,7 +50,7 @@ final class Take extends Model
     {
         return [
             'tempo' => 'float', 'swing' => 'float', 'latency_ms' => 'float', 'bias_ms' => 'float', 'spread_ms' => 'float', 'gate_ms' => 'float',
-            'revision' => 'integer', 'player_id' => 'integer', 'number' => 'integer', 'stage' => 'integer', 'level' => 'integer',
+            'revision' => 'integer', 'player_id' => 'integer', 'number' => 'integer', 'level' => 'integer',
             'bars' => 'integer', 'from_bar' => 'integer', 'passed' => 'boolean',
             'gate' => 'array', 'strokes' => 'array', 'report' => 'array', 'created_at' => 'immutable_datetime',
         ];

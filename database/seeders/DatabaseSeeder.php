@@ -10,7 +10,6 @@ use App\Documents\TakeStore;
 use App\Models\Breakdown;
 use App\Models\Role;
 use App\Models\User;
-use Gravik\Breakdown\Stage;
 use Gravik\Listening\Lock\LockReporter;
 use Gravik\Listening\Lock\Take;
 use Gravik\Performance\Performer;
@@ -69,7 +68,7 @@ final class DatabaseSeeder extends Seeder
                 mb_strtolower((string) Str::ulid()),
                 $timeline->map->first()->tempo,
                 $bars,
-                Stage::usual(),
+                null,
                 Levels::HIGHEST,
                 0.0,
             );

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Gravik\Breakdown\Arrangement;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Desk;
+use Gravik\Breakdown\StageKey;
 use Gravik\Chart\ApproachKind;
 use Gravik\Chart\Move;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\DocumentNotReadable;
+use Gravik\Lesson\Steps\Flaw;
 use Gravik\Listening\Lock\Take;
 use Gravik\Strokes\Hand\Levels;
 use Gravik\Time\Tempo;
@@ -66,12 +69,18 @@ class DocumentRequest extends FormRequest
         'intro' => ['boolean'],
         'like' => ['nullable', 'string', 'max:40'],
         'position' => ['integer', 'between:-24,64'],
+        'stage' => ['nullable', 'string', 'max:120'],
     ];
 
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['document' => ['required', 'array'], 'move' => ['nullable', Rule::enum(ApproachKind::class)]]
+        return [
+            'document' => ['required', 'array'],
+            'move' => ['nullable', Rule::enum(ApproachKind::class)],
+            'arrangement' => ['nullable', Rule::enum(Arrangement::class)],
+            'flaw' => ['nullable', Rule::enum(Flaw::class)],
+        ]
             + array_map(static fn (array $shape): array => ['sometimes', ...$shape], self::WISHES);
     }
 
@@ -103,10 +112,23 @@ class DocumentRequest extends FormRequest
     /** The place of the song that is asked about, else its first section in its first pass; at a figure's strokes where one is named. */
     public function desk(): Desk
     {
-        $desk = Desk::of($this->breakdown(), $this->named('pass'), $this->named('section'));
+        $desk = Desk::of($this->breakdown(), $this->named('pass'), $this->named('section'), $this->arrangement());
         $figure = $this->named('strokes_of');
 
         return $figure === null ? $desk : $desk->atFigure($figure);
+    }
+
+    public function arrangement(): Arrangement
+    {
+        return $this->enum('arrangement', Arrangement::class) ?? Arrangement::WithBand;
+    }
+
+    /** @return ?StageKey null for the whole song */
+    public function stage(): ?StageKey
+    {
+        $stage = $this->named('stage');
+
+        return $stage === null ? null : StageKey::parse($stage);
     }
 
     /** What is called so, where something is. */

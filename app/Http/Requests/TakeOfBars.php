@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Documents\AskedTake;
-use Gravik\Breakdown\Stage;
+use Gravik\Breakdown\StageKey;
 use Gravik\Listening\Lock\Take;
 use Gravik\Strokes\Hand\Levels;
 use Gravik\Time\Tempo;
-use Illuminate\Validation\Rule;
 
 /** What every take is of, whether it is tapped or recorded: so many bars at a tempo and a level, of a stage of the lesson. */
 trait TakeOfBars
@@ -21,7 +20,7 @@ trait TakeOfBars
             mb_strtolower($this->string('id')->toString()),
             new Tempo($this->float('tempo')),
             $this->integer('bars'),
-            Stage::from($this->integer('stage', Stage::usual()->value)),
+            $this->filled('stage') ? StageKey::parse($this->string('stage')->toString()) : null,
             $this->integer('level', Levels::HIGHEST),
             $this->filled('latency_ms') ? $this->float('latency_ms') : null,
             $this->integer('from'),
@@ -36,7 +35,7 @@ trait TakeOfBars
             'tempo' => ['required', 'numeric'],
             'bars' => ['required', 'integer', 'min:1', 'max:'.Take::MOST_BARS],
             'from' => ['sometimes', 'integer', 'between:0,2000'],
-            'stage' => ['sometimes', 'integer', Rule::enum(Stage::class)],
+            'stage' => ['sometimes', 'nullable', 'string', 'max:120'],
             'level' => ['sometimes', 'integer', 'between:1,'.Levels::HIGHEST],
         ];
     }

@@ -23,7 +23,7 @@ use OpenApi\Attributes as OA;
         nullable: true,
     ),
 ])]
-#[OA\Schema(schema: 'Ladder', required: ['steps', 'minutes', 'fits', 'goal'], properties: [
+#[OA\Schema(schema: 'Ladder', required: ['steps', 'added', 'minutes', 'fits', 'goal'], properties: [
     new OA\Property(property: 'steps', type: 'array', items: new OA\Items(required: [
         'bpm',
         'bars',
@@ -37,6 +37,7 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'cycles', type: 'integer'),
         new OA\Property(property: 'seconds', type: 'number'),
     ], type: 'object')),
+    new OA\Property(property: 'added', description: 'cycles beyond two a tempo, to use the minutes', type: 'integer'),
     new OA\Property(property: 'minutes', type: 'number'),
     new OA\Property(property: 'fits', type: 'boolean'),
     new OA\Property(property: 'goal', description: 'reached in the minutes given', type: 'integer'),
@@ -56,7 +57,7 @@ final class LadderResource
     }
 
     /**
-     * @return array{steps: list<array{bpm: int, bars: int, cycles: int, seconds: float, pulse_beats: int}>, minutes: float, fits: bool, goal: int}
+     * @return array{steps: list<array{bpm: int, bars: int, cycles: int, seconds: float, pulse_beats: int}>, added: int, minutes: float, fits: bool, goal: int}
      */
     public static function of(Ladder $ladder): array
     {
@@ -71,6 +72,7 @@ final class LadderResource
                 ],
                 $ladder->steps,
             ),
+            'added' => $ladder->added(),
             'minutes' => round($ladder->minutes(), 2),
             'fits' => $ladder->fits,
             'goal' => $ladder->goal,

@@ -36,7 +36,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'swing', description: 'the ratio it was judged against', type: 'number'),
     new OA\Property(property: 'bars', type: 'integer'),
     new OA\Property(property: 'from_bar', description: 'of the song, from 0, with which it begins', type: 'integer'),
-    new OA\Property(property: 'stage', description: 'of the lesson', type: 'integer'),
+    new OA\Property(property: 'stage', description: 'of the lesson; empty for the whole song', type: 'string'),
     new OA\Property(property: 'level', description: 'of the pattern that was asked for, 1 to 3', type: 'integer'),
     new OA\Property(property: 'revision', type: 'integer'),
     new OA\Property(property: 'latency_ms', type: 'number', nullable: true),

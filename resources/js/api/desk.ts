@@ -1,4 +1,4 @@
-import type { BreakdownDocument, LineDocument, Patch, PatternDocument, SongPlace } from './types'
+import type { Arrangement, BreakdownDocument, LineDocument, Patch, PatternDocument, SongPlace } from './types'
 
 /** A section of a pass. */
 export type Place = { pass: string; section: string }
@@ -9,21 +9,32 @@ export type Desk = {
   place: Place
   pattern: PatternDocument
   line: LineDocument
+  /** whose pattern and line these are, where it is not that with the band */
+  arrangement?: Arrangement
   /** id of the figure whose strokes are worked at in place of the pattern's */
   figure?: string
 }
 
 /** @param told what the core says is played where; while it is on its way, the song's first pattern and line stand */
-export function deskOf(document: BreakdownDocument, asked: Partial<Place>, told: SongPlace[] | undefined): Desk {
+export function deskOf(
+  document: BreakdownDocument,
+  asked: Partial<Place>,
+  told: SongPlace[] | undefined,
+  arrangement: Arrangement = 'with-band',
+): Desk {
   const pass = document.passes.find(({ id }) => id === asked.pass) ?? document.passes[0]
   const section = document.sections.find(({ id }) => id === asked.section) ?? document.sections[0]
   const place = { pass: pass.id, section: section.id }
   const played = told?.find((each) => each.pass === place.pass && each.section === place.section)
+  const pattern = document.patterns.find(({ id }) => id === played?.pattern) ?? document.patterns[0]
+  const line = document.lines.find(({ id }) => id === played?.line) ?? document.lines[0]
+  if (arrangement === 'with-band') return { document, place, pattern, line }
   return {
     document,
     place,
-    pattern: document.patterns.find(({ id }) => id === played?.pattern) ?? document.patterns[0],
-    line: document.lines.find(({ id }) => id === played?.line) ?? document.lines[0],
+    arrangement,
+    pattern: document.patterns.find(({ aloneOf }) => aloneOf === pattern.id) ?? pattern,
+    line: document.lines.find(({ aloneOf }) => aloneOf === line.id) ?? line,
   }
 }
 

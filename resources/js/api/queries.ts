@@ -24,12 +24,14 @@ const soundParts = ({ document: d, place }: Desk) => [
   d.parts,
   d.passes,
   d.cells,
+  d.figures,
   place,
 ]
 /** What every question about a place of the song says. */
-export const asked = ({ document, place, figure }: Desk) => ({
+export const asked = ({ document, place, figure, arrangement }: Desk) => ({
   document,
   ...place,
+  ...(arrangement === undefined ? {} : { arrangement }),
   ...(figure === undefined ? {} : { strokes_of: figure }),
 })
 
@@ -134,7 +136,8 @@ export const useHand = (
 ) =>
   useCompute('/api/compute/strokes', [...handParts(desk), tempo, grid, level, divided], { ...asked(desk), tempo, grid, level, ...divided })
 
-type LadderWish = Required<Omit<Body<'POST', '/api/compute/ladder'>, 'step'>>
+type Wish = Body<'POST', '/api/compute/ladder'>
+type LadderWish = Required<Omit<Wish, 'step'>> & Pick<Wish, 'step'>
 
 export const useLadder = (wish: LadderWish) => useCompute('/api/compute/ladder', [wish], wish)
 
@@ -164,11 +167,18 @@ export const readFeel = (typed: string, unit: Feel['unit']) => compute('/api/com
 export const readTapped = (desk: Desk, tapped: { taps: Tap[]; tempo: number; bars: number }) =>
   compute('/api/compute/tapped', { ...asked(desk), ...tapped })
 
-export const useTimeline = (desk: Desk, tempo: number, level: number) =>
-  useCompute('/api/compute/timeline', [...soundParts(desk), tempo, level], { ...asked(desk), tempo, level })
+/** What of a song sounds: a stage of its lesson, with the band or alone, with one thing wrong to hear. */
+export type Played = Pick<Body<'POST', '/api/compute/timeline'>, 'stage' | 'arrangement' | 'flaw'>
 
-export const fetchTimeline = (desk: Desk, tempo: number, level: number) =>
-  compute('/api/compute/timeline', { ...asked(desk), tempo, level })
+export const useTimeline = (desk: Desk, tempo: number, level: number, played: Played) =>
+  useCompute(
+    '/api/compute/timeline',
+    [...soundParts(desk), ...(played.stage == null ? [] : [desk.document.lesson]), tempo, level, played],
+    { ...asked(desk), ...played, tempo, level },
+  )
+
+export const fetchTimeline = (desk: Desk, tempo: number, level: number, played: Played) =>
+  compute('/api/compute/timeline', { ...asked(desk), ...played, tempo, level })
 
 export const usePatterns = (enabled: boolean) =>
   useQuery({ queryKey: ['patterns'], queryFn: () => call('GET', '/api/patterns', {}), staleTime: Infinity, enabled })

@@ -59,6 +59,10 @@ export type FeelOffer = Schemas['FeelOffer']
 export type FeelReading = Schemas['FeelReading']
 export type Ladder = Answer<'POST', '/api/compute/ladder'>
 export type Backing = Schemas['Backing']
+export type Lesson = Schemas['Lesson']
+export type LessonStage = Schemas['LessonStage']
+export type OpenStage = Schemas['OpenStage']
+export type Arrangement = 'with-band' | 'alone'
 export type HandSketch = Schemas['HandSketch']
 export type HandStroke = Schemas['HandStroke']
 export type HandSlot = Schemas['HandSlot']
@@ -73,5 +77,5 @@ export type Calibration = Schemas['Calibration']
 export type Voicings = Answer<'POST', '/api/compute/voicings'>
 export type Choices = Answer<'GET', '/api/choices'>
 /** What a take must keep within to pass a stage, as the document has it. */
-export type Gate = BreakdownDocument['lesson'][number]
+export type Gate = NonNullable<BreakdownDocument['lesson'][number]['gate']>
 export type Tap = { t: number; key: 'down' | 'up'; dead?: boolean }

@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { cleanup, configure, render } from '@testing-library/react'
 import { App } from 'antd'
-import type { ReactNode } from 'react'
+import { useState, type ReactNode } from 'react'
 import { MemoryRouter, Route, Routes } from 'react-router'
 import { afterEach, vi } from 'vitest'
 import { useStore } from 'zustand'
@@ -224,7 +224,9 @@ export function showOnBench(
   const setTempo = vi.fn()
   const setLevel = vi.fn()
   const setPlace = vi.fn()
+  const setArrangement = vi.fn()
   function OnBench() {
+    const [stage, setStage] = useState<string | null>(null)
     const now = useStore(store, (state) => state.document)
     const value = {
       store,
@@ -235,11 +237,16 @@ export function showOnBench(
       setTempo,
       level: 3,
       setLevel,
+      stage,
+      setStage,
+      arrangement: 'with-band' as const,
+      setArrangement,
+      played: { stage, arrangement: 'with-band' as const },
       timeline: plays,
     }
     return <BenchContext.Provider value={value}>{station}</BenchContext.Provider>
   }
-  return { store, setTempo, setLevel, setPlace, ...show(<OnBench />) }
+  return { store, setTempo, setLevel, setPlace, setArrangement, ...show(<OnBench />) }
 }
 
 export const key = (name: string): void =>

@@ -37,8 +37,8 @@ final class HearTake extends Controller
         ),
         new OA\QueryParameter(
             name: 'stage',
-            description: 'of the lesson, 1 to 10: whose gate it is',
-            schema: new OA\Schema(type: 'integer'),
+            description: 'of the lesson: what was to be played, and whose gate it is',
+            schema: new OA\Schema(type: 'string'),
         ),
         new OA\QueryParameter(
             name: 'level',

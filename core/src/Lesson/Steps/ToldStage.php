@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Gravik\Lesson\Steps;
 
+use Gravik\Breakdown\Stage;
 use Gravik\Lesson\Backing;
 use Gravik\Lesson\LadderWish;
 use Gravik\Strokes\Hand\HandPlan;
+use Gravik\Strokes\Pattern;
+use Gravik\Strokes\Stream;
 
 /** A stage with all that a list of stages says of it. */
 final readonly class ToldStage
@@ -39,8 +42,15 @@ final readonly class ToldStage
         return $seen !== null && ($seen !== $this->proposed || ! $this->planned->proposed) ? $seen : null;
     }
 
+    /** One round of it as the hand plays it; where shapes alone are held, one stroke a bar. */
     public function hand(): HandPlan
     {
-        return $this->round->timeline->spans[0]->hand->plan;
+        $plan = $this->round->timeline->spans[0]->hand->plan;
+        if ($this->planned->key->stage !== Stage::Shapes || $this->round->strokes === []) {
+            return $plan;
+        }
+        $meter = $plan->pattern->meter;
+
+        return new HandPlan(new Pattern($meter, $meter->barTicks(), [new Stream('', [$this->round->strokes[0]->stroke])]), [], []);
     }
 }

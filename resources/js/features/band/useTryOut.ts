@@ -8,7 +8,7 @@ import { useBench } from '../bench/benchContext'
 
 /** Hears some bars as they are, or as a change would make them, before anything is changed. */
 export function useTryOut() {
-  const { store, desk, tempo, level, timeline } = useBench()
+  const { store, desk, tempo, level, played: what, timeline } = useBench()
   const { message } = App.useApp()
   const [heard, setHeard] = useState<'now' | 'mended' | null>(null)
   const real = useRef(timeline)
@@ -25,7 +25,7 @@ export function useTryOut() {
     const document = change === null ? store.getState().document : patched(store.getState().document, change)
     if (document === null) return void message.info('What this would change has changed meanwhile. It is looked at anew.')
     try {
-      const played = change === null ? real.current : await fetchTimeline({ ...desk, document }, tempo, level)
+      const played = change === null ? real.current : await fetchTimeline({ ...desk, document }, tempo, level, what)
       if (played === undefined) return
       band.setTimeline(played)
       const first = Math.min(...bars)

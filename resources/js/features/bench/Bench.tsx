@@ -5,8 +5,8 @@ import { Link, useNavigate, useParams } from 'react-router'
 import { useStore } from 'zustand'
 import { ApiError } from '../../api/client'
 import { deskOf, type Place } from '../../api/desk'
-import { fetchBreakdown, keys, usePlaces, useTimeline } from '../../api/queries'
-import type { StoredBreakdown } from '../../api/types'
+import { fetchBreakdown, keys, usePlaces, useTimeline, type Played } from '../../api/queries'
+import type { Arrangement, StoredBreakdown } from '../../api/types'
 import { band, output } from '../../audio/band'
 import { chunk } from '../../ui/chunk'
 import { useKeys } from '../../ui/keys'
@@ -33,6 +33,7 @@ const load = {
   shapes: () => import('../shapes/ShapesStation'),
   hand: () => import('../hand/HandStation'),
   band: () => import('../band/BandStation'),
+  steps: () => import('../steps/StepsStation'),
   lock: () => import('../lock/LockStation'),
   handout: () => import('../handout/HandoutStation'),
 }
@@ -41,6 +42,7 @@ const ChartStation = chunk(load.chart, STATION_COMES)
 const ShapesStation = chunk(load.shapes, STATION_COMES)
 const HandStation = chunk(load.hand, STATION_COMES)
 const BandStation = chunk(load.band, STATION_COMES)
+const StepsStation = chunk(load.steps, STATION_COMES)
 const LockStation = chunk(load.lock, STATION_COMES)
 const HandoutStation = chunk(load.handout, STATION_COMES)
 
@@ -82,12 +84,17 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
   const [tempo, setTempo] = useTabState(`tempo:${stored.id}`, document.start.tempo)
   const [place, setPlace] = useTabState<Partial<Place>>(`place:${stored.id}`, {})
   const places = usePlaces(document, document.patterns.length + document.lines.length > 2).data
-  const desk = useMemo(() => deskOf(document, place, places), [document, place, places])
+  const [arrangement, setArrangement] = useTabState<Arrangement>(`arrangement:${stored.id}`, 'with-band')
+  const desk = useMemo(() => deskOf(document, place, places, arrangement), [document, place, places, arrangement])
   const [level, setLevel] = useState(3)
+  const [stage, setStage] = useTabState<string | null>(`stage:${stored.id}`, null)
   const [help, setHelp] = useState(false)
   const [finding, setFinding] = useState(false)
   const station: Station = isStation(asked) ? asked : stored.mine ? 'chart' : 'lock'
-  const timeline = useTimeline(desk, tempo, level)
+  // Only where the lesson is given and practised a stage lies on the stand; elsewhere it is the song.
+  const onStand = station === 'steps' || station === 'lock' ? stage : null
+  const played = useMemo<Played>(() => ({ stage: onStand, arrangement }), [onStand, arrangement])
+  const timeline = useTimeline(desk, tempo, level, played)
   usePageTitle(`${document.title} · ${STATIONS.find((each) => each.id === station)?.name ?? ''}`)
 
   useEffect(() => {
@@ -130,8 +137,23 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
   })
 
   const value = useMemo<BenchValue>(
-    () => ({ store, desk, places: places ?? [], setPlace, tempo, setTempo, level, setLevel, timeline: timeline.data }),
-    [store, desk, places, setPlace, tempo, setTempo, level, timeline.data],
+    () => ({
+      store,
+      desk,
+      places: places ?? [],
+      setPlace,
+      tempo,
+      setTempo,
+      level,
+      setLevel,
+      stage,
+      setStage,
+      arrangement,
+      setArrangement,
+      played,
+      timeline: timeline.data,
+    }),
+    [store, desk, places, setPlace, tempo, setTempo, level, stage, setStage, arrangement, setArrangement, played, timeline.data],
   )
   const lean = 60 * ((timeline.data?.p ?? 0.5) - 0.5)
   return (
@@ -151,6 +173,7 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
             {station === 'shapes' && <ShapesStation />}
             {station === 'hand' && <HandStation />}
             {station === 'band' && <BandStation />}
+            {station === 'steps' && <StepsStation onPractise={() => go('lock')} />}
             {station === 'lock' && <LockStation />}
             {station === 'handout' && <HandoutStation />}
           </Later>

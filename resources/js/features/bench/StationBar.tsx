@@ -71,7 +71,7 @@ function saveWords(save: SaveState): string {
 
 function useStateLines(): Record<Station, { text: string; off: boolean }> {
   const document = useDocument()
-  const { store, desk, timeline } = useBench()
+  const { store, desk, timeline, stage } = useBench()
   const chart = useChart(document).data
   const takes = useTakes(store.getState().id)
   const recording = useSyncExternalStore(watchName, () => kept(store.getState().id)?.name ?? 'no recording')
@@ -86,6 +86,7 @@ function useStateLines(): Record<Station, { text: string; off: boolean }> {
     shapes: { text: shapes === 0 ? 'no chords yet' : `${countOf(shapes, 'chord')}, ${desk.line.pins.length} pinned`, off: false },
     hand: { text: countOf(strokes, 'stroke'), off: strokes === 0 },
     band: { text: countOf(document.parts.length, 'part'), off: false },
+    steps: { text: stage === null ? stepsWords(document) : 'a stage open', off: false },
     lock: {
       text:
         takes.items === undefined || takes.items.length === 0
@@ -97,4 +98,9 @@ function useStateLines(): Record<Station, { text: string; off: boolean }> {
     },
     handout: { text: 'MIDI, WAV, JSON', off: false },
   }
+}
+
+function stepsWords({ lesson }: ReturnType<typeof useDocument>): string {
+  const dropped = lesson.filter((note) => note.dropped === true).length
+  return lesson.length === 0 ? 'as proposed' : dropped === 0 ? 'settled' : `settled, ${dropped} dropped`
 }

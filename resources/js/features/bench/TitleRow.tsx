@@ -1,4 +1,4 @@
-import { Button, Input, Popover } from 'antd'
+import { Button, Input, Popover, Segmented } from 'antd'
 import { useState } from 'react'
 import { useStore } from 'zustand'
 import { useKeys } from '../../ui/keys'
@@ -28,6 +28,7 @@ export function TitleRow() {
         {document.start.key} · {document.start.meter} · {timeline?.feel_words ?? ''} · written at {document.start.tempo}
       </p>
       <PlaceChooser />
+      <ArrangementChoice />
       {mine && (
         <div className="title-actions">
           <Later>
@@ -55,6 +56,26 @@ export function TitleRow() {
       )}
     </section>
   )
+}
+
+/** With the band or alone, where the part is arranged twice; it changes while it plays. */
+function ArrangementChoice() {
+  const { arrangement, setArrangement } = useBench()
+  const { patterns, lines } = useDocument()
+  const twice = [...patterns, ...lines].some(({ aloneOf }) => aloneOf !== undefined)
+  useKeys({ "'": () => setArrangement(arrangement === 'alone' ? 'with-band' : 'alone') }, twice)
+  return twice ? (
+    <Segmented
+      size="small"
+      aria-label="Arrangement"
+      options={[
+        { value: 'with-band', label: 'with the band' },
+        { value: 'alone', label: 'alone' },
+      ]}
+      value={arrangement}
+      onChange={(value) => setArrangement(value as typeof arrangement)}
+    />
+  ) : null
 }
 
 function TitleField({ title, onChange }: { title: string; onChange: (title: string) => void }) {

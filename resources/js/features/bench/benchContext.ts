@@ -1,7 +1,8 @@
 import { createContext, useContext } from 'react'
 import { useStore } from 'zustand'
 import type { Desk, Place } from '../../api/desk'
-import type { BreakdownDocument, SongPlace, Timeline } from '../../api/types'
+import type { Played } from '../../api/queries'
+import type { Arrangement, BreakdownDocument, SongPlace, Timeline } from '../../api/types'
 import type { DocumentState, DocumentStore } from './documentStore'
 
 export type BenchValue = {
@@ -17,6 +18,14 @@ export type BenchValue = {
   /** how far the guitar's pattern is thinned: 1 to 3, 3 is all of it */
   level: number
   setLevel: (level: number) => void
+  /** key of the stage of the lesson that is worked at; null: the whole song */
+  stage: string | null
+  setStage: (stage: string | null) => void
+  /** with the band, or filled for a guitar alone */
+  arrangement: Arrangement
+  setArrangement: (arrangement: Arrangement) => void
+  /** what sounds here: a stage lies on the stand only where the lesson is given and practised */
+  played: Played
   timeline: Timeline | undefined
 }
 

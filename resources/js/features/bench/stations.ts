@@ -5,6 +5,7 @@ export const STATIONS = [
   { id: 'shapes', name: 'Shapes' },
   { id: 'hand', name: 'Hand' },
   { id: 'band', name: 'Band' },
+  { id: 'steps', name: 'Steps' },
   { id: 'lock', name: 'Lock' },
   { id: 'handout', name: 'Handout' },
 ] as const

@@ -125,9 +125,9 @@ function Picture({ desk }: { desk: Desk }) {
 
 /** Sounds the chosen pattern with the band on this tune; what is on the bench comes back when it ends. */
 function useHearing(desk: Desk, entry: LibraryPattern | undefined) {
-  const { tempo, timeline: own } = useBench()
+  const { tempo, timeline: own, played } = useBench()
   const [on, setOn] = useState(false)
-  const timeline = useTimeline(entry === undefined ? desk : tried(desk, entry), tempo, 3).data
+  const timeline = useTimeline(entry === undefined ? desk : tried(desk, entry), tempo, 3, played).data
   useEffect(() => {
     if (!on || timeline === undefined || own === undefined) return
     band.setTimeline(timeline)

@@ -1,30 +1,62 @@
 import { Button, InputNumber, Select } from 'antd'
-import type { Choices, Gate } from '../../api/types'
-import { useBench, useDocument, useMine } from '../bench/benchContext'
+import type { Choices, Gate, Lesson, LessonStage } from '../../api/types'
+import { useBench, useMine } from '../bench/benchContext'
+import { noted } from '../steps/notes'
 
-type Figures = Gate['gate']
+const WHOLE = ''
 
-/** Which stage is played, and what a take must keep within to pass it. */
-export function GateForm({ stage, choices, onStage }: { stage: number; choices: Choices; onStage: (stage: number) => void }) {
-  const { store } = useBench()
-  const document = useDocument()
+/** Which stage is played, and what a take must keep within to pass it; of the whole song the gate of the full band. */
+export function GateForm({ lesson, choices }: { lesson: Lesson; choices: Choices }) {
+  const { store, stage: chosen, setStage } = useBench()
   const mine = useMine()
-  const slugs = choices.stages.map(({ slug }) => slug)
-  const slug = slugs[stage - 1]
-  const usual = choices.gates.map(({ name, ...figures }): { name: string; gate: Figures } => ({ name, gate: figures }))
-  const gate = document.lesson.find((each) => each.stage === slug)?.gate ?? usual[0]?.gate
-  if (gate === undefined || slug === undefined) return null
-  const set = (part: Partial<Figures>) =>
-    store.change(
-      (d) => ({
-        ...d,
-        lesson: [...d.lesson.filter((each) => each.stage !== slug), { stage: slug, gate: { ...gate, ...part } }].sort(
-          (a, b) => slugs.indexOf(a.stage) - slugs.indexOf(b.stage),
-        ),
-      }),
-      { together: 'gate' },
-    )
-  const field = (name: keyof Figures, label: string, unit: string, times: number, max: number) => (
+  const stages = lesson.stages.filter(({ number }) => number !== null)
+  const stage = stages.find(({ key }) => key === chosen)
+  const usual = choices.gates.map(({ name, ...figures }): { name: string; gate: Gate } => ({ name, gate: figures }))
+  return (
+    <details className="gate-form" open={stage !== undefined}>
+      <summary>
+        {stage === undefined ? 'The whole song' : `Stage ${stage.number}`}{' '}
+        <span>
+          {stage === undefined
+            ? 'with everybody'
+            : `${stage.name}: ±${Math.round(stage.gate.biasMs)} ms, spread ${Math.round(stage.gate.spreadMs)}`}
+        </span>
+      </summary>
+      <Select
+        aria-label="Stage"
+        value={stage?.key ?? WHOLE}
+        options={[
+          { value: WHOLE, label: 'the whole song' },
+          ...stages.map(({ key, number, name }) => ({ value: key, label: `${number} ${name}` })),
+        ]}
+        onChange={(key: string) => setStage(key === WHOLE ? null : key)}
+        style={{ width: '100%' }}
+      />
+      {stage !== undefined && (
+        <GateFields
+          stage={stage}
+          mine={mine}
+          usual={usual}
+          onGate={(gate) => store.change((d) => noted(d, lesson.stages, stage, { gate }), { together: 'gate' })}
+        />
+      )}
+    </details>
+  )
+}
+
+function GateFields({
+  stage,
+  mine,
+  usual,
+  onGate,
+}: {
+  stage: LessonStage
+  mine: boolean
+  usual: { name: string; gate: Gate }[]
+  onGate: (gate: Gate) => void
+}) {
+  const { gate } = stage
+  const field = (name: keyof Gate, label: string, unit: string, times: number, max: number) => (
     <label>
       {label}
       <InputNumber
@@ -35,26 +67,13 @@ export function GateForm({ stage, choices, onStage }: { stage: number; choices: 
         min={name === 'missedShare' ? 0 : 1}
         max={max}
         value={Math.round(gate[name] * times * 10) / 10}
-        onChange={(value) => value !== null && set({ [name]: value / times })}
+        onChange={(value) => value !== null && onGate({ ...gate, [name]: value / times })}
       />
       <span className="muted">{unit}</span>
     </label>
   )
   return (
-    <details className="gate-form">
-      <summary>
-        Stage {stage}{' '}
-        <span>
-          {choices.stages[stage - 1]?.words}: ±{Math.round(gate.biasMs)} ms, spread {Math.round(gate.spreadMs)}
-        </span>
-      </summary>
-      <Select
-        aria-label="Stage"
-        value={stage}
-        options={choices.stages.map(({ words }, index) => ({ value: index + 1, label: `${index + 1} ${words}` }))}
-        onChange={onStage}
-        style={{ width: '100%' }}
-      />
+    <>
       <div className="gate-fields">
         {field('biasMs', 'bias ±', 'ms', 1, 200)}
         {field('spreadMs', 'spread', 'ms', 1, 200)}
@@ -64,12 +83,12 @@ export function GateForm({ stage, choices, onStage }: { stage: number; choices: 
       {mine && (
         <div className="button-row">
           {usual.map(({ name, gate: wanted }) => (
-            <Button key={name} size="small" onClick={() => set(wanted)}>
+            <Button key={name} size="small" onClick={() => onGate(wanted)}>
               {name}
             </Button>
           ))}
         </div>
       )}
-    </details>
+    </>
   )
 }

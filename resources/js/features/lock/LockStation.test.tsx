@@ -49,7 +49,7 @@ const take = (id: string, number: number, part: Partial<Take['report']> = {}): T
   swing: 2,
   bars: 8,
   from_bar: 0,
-  stage: 8,
+  stage: '',
   level: 3,
   revision: 1,
   passed: false,

@@ -1,12 +1,13 @@
 import { Button, Checkbox, Select } from 'antd'
 import { useRef, useState } from 'react'
+import { useLesson } from '../../api/lesson'
 import { useChoices } from '../../api/queries'
 import { playbackLevel, setPlaybackLevel } from '../../audio/band'
 import { FilePicker } from '../../ui/FilePicker'
 import { useKeys } from '../../ui/keys'
 import { useSheet } from '../../ui/useSheet'
 import { ago } from '../../ui/words'
-import { useBench } from '../bench/benchContext'
+import { useBench, useDocument } from '../bench/benchContext'
 import { DelayCheck } from './DelayCheck'
 import { ErrorSheet } from './ErrorSheet'
 import { Findings } from './Findings'
@@ -27,10 +28,10 @@ type Sheet = 'report' | 'practice' | 'errors' | 'free'
 
 /** Play along, be measured, and see where it locks. */
 export default function LockStation() {
-  const { store, setTempo, timeline } = useBench()
+  const { store, setTempo, timeline, stage, setStage } = useBench()
+  const document = useDocument()
   const choices = useChoices().data
-  const [chosenStage, setStage] = useState<number | null>(null)
-  const stage = chosenStage ?? choices?.usual_stage
+  const lesson = useLesson(document, null).data
   const judge = useJudge(stage)
   const takes = useShownTakes(store.getState().id)
   const taking = useTaking(judge, takes.show)
@@ -45,6 +46,12 @@ export default function LockStation() {
   const canRecord = timeline !== undefined && timeline.strokes.length > 0
   const atReport = sheet === 'report'
   const toReport = () => setSheet('report')
+  /** A finding names a kind of stage by its number; the lesson's own first one of that kind lies on the stand then. */
+  const toStage = (number: number) => {
+    const kind = choices?.stages[number - 1]?.slug
+    const found = lesson?.stages.find((each) => each.stage === kind && each.number !== null)
+    if (found !== undefined) setStage(found.key)
+  }
   useKeys(
     busy
       ? { Escape: taking.stop }
@@ -86,7 +93,9 @@ export default function LockStation() {
         )}
         {sheet === 'practice' && choices !== undefined ? (
           <PracticeRoom
+            key={stage ?? ''}
             usual={choices.practice}
+            stage={lesson?.stages.find(({ key }) => key === stage) ?? null}
             judge={judge}
             onClose={toReport}
             onShow={(take) => {
@@ -104,7 +113,7 @@ export default function LockStation() {
       </div>
       <aside className="side" aria-label="What to work on">
         {!busy && <Unjudged judge={judge} onJudged={takes.show} />}
-        {shown !== null && !busy && atReport && <Findings take={shown} onPractise={setTempo} onStage={setStage} />}
+        {shown !== null && !busy && atReport && <Findings take={shown} onPractise={setTempo} onStage={toStage} />}
         {!busy && atReport && (
           <>
             <Wishes hidden={hidden} onHide={setHidden} />
@@ -123,7 +132,7 @@ export default function LockStation() {
             </div>
           </>
         )}
-        {choices !== undefined && stage !== undefined && <GateForm stage={stage} choices={choices} onStage={setStage} />}
+        {choices !== undefined && lesson !== undefined && <GateForm lesson={lesson} choices={choices} />}
         <TakeList takes={takes} />
       </aside>
       {checking && <DelayCheck onClose={() => setChecking(false)} />}

@@ -22,7 +22,7 @@ type Sound = {
 }
 
 /** Has takes judged and kept by the core; one that cannot be sent waits here. */
-export function useJudge(stage: number | undefined) {
+export function useJudge(stage: string | null) {
   const { store, level } = useBench()
   const mine = useMine()
   const id = store.getState().id
@@ -81,7 +81,7 @@ export function useJudge(stage: number | undefined) {
           bars,
           from,
           level: recorded.level ?? level,
-          stage,
+          stage: stage ?? undefined,
           first_beat: firstBeat === null ? undefined : Math.round(firstBeat * 1e5) / 1e5,
           latency_ms: firstBeat === null ? undefined : byMicrophone?.latency_ms,
         },

@@ -48,6 +48,11 @@ it('remembers a play that came before the tune was worked out', () => {
         setTempo: vi.fn(),
         level: 3,
         setLevel: vi.fn(),
+        stage: null,
+        setStage: vi.fn(),
+        arrangement: 'with-band',
+        setArrangement: vi.fn(),
+        played: {},
         timeline: plays,
       }}
     >

@@ -1,5 +1,5 @@
 import { App, Button, Checkbox, InputNumber, Segmented, Select } from 'antd'
-import type { Backing, Choices } from '../../../api/types'
+import type { Backing, Choices, LessonStage } from '../../../api/types'
 import { playbackLevel, setPlaybackLevel } from '../../../audio/band'
 import { useKeys } from '../../../ui/keys'
 import { useBench, useDocument } from '../../bench/benchContext'
@@ -19,7 +19,7 @@ const MODES = [
   { value: 'bursts', label: 'bursts' },
 ]
 const MODE_WORDS = {
-  gated: 'Two clean cycles in a row climb, two that are not drop one step.',
+  gated: 'Two clean cycles in a row climb once the cycles planned are played, two that are not drop one step.',
   ramp: 'A little faster every cycle, to arrive on time.',
   bursts: 'Long cycles slow, short ones at the goal, by turns.',
 }
@@ -30,13 +30,20 @@ const SWINGS = [
   { value: 8, label: 'pulse over 8 beats' },
 ]
 
-type Props = { judge: ReturnType<typeof useJudge>; usual: Choices['practice']; onClose: () => void; onShow: (take: string) => void }
+type Props = {
+  judge: ReturnType<typeof useJudge>
+  usual: Choices['practice']
+  /** whose ladder it is; null: one over the song */
+  stage: LessonStage | null
+  onClose: () => void
+  onShow: (take: string) => void
+}
 
 /** A tempo ladder that runs by itself: each cycle is judged, and the ladder says what comes next. */
-export function PracticeRoom({ judge, usual, onClose, onShow }: Props) {
+export function PracticeRoom({ judge, usual, stage, onClose, onShow }: Props) {
   const { timeline } = useBench()
   const { message } = App.useApp()
-  const practice = usePractice(judge, usual, (problem) => void message.error(problem, 10))
+  const practice = usePractice(judge, usual, stage, (problem) => void message.error(problem, 10))
   const { settings, cycles, phase, ladder, step, last } = practice
   const running = phase !== 'ready' && phase !== 'over'
   const silent = timeline === undefined || timeline.strokes.length === 0
@@ -150,9 +157,12 @@ export function PracticeRoom({ judge, usual, onClose, onShow }: Props) {
 
 const verdict = (clean: boolean, finding: string | undefined) => (clean ? 'Clean.' : (finding ?? 'Not clean yet.'))
 
-const ladderWords = (ladder: { steps: { bpm: number }[]; minutes: number; fits: boolean; goal: number }, settings: Settings) =>
+const ladderWords = (
+  ladder: { steps: { bpm: number }[]; minutes: number; fits: boolean; goal: number; added: number },
+  settings: Settings,
+) =>
   ladder.fits
-    ? `${ladder.steps.length} tempos, ${ladder.minutes.toFixed(1)} of your ${settings.minutes} minutes if every cycle is clean; the rest is for the ones that are not. ${MODE_WORDS[settings.mode]}`
+    ? `${ladder.steps.length} tempos, ${ladder.minutes.toFixed(1)} of your ${settings.minutes} minutes${ladder.added === 0 ? '' : `: ${ladder.added} cycles were put in to use them`}. ${MODE_WORDS[settings.mode]}`
     : `${settings.minutes} minutes carry to ${ladder.goal}, not to ${settings.goal}. ${MODE_WORDS[settings.mode]}`
 
 const TOP = 'top'

@@ -16,6 +16,7 @@ const steps = (tempos: number[]) => tempos.map((bpm) => ({ bpm, bars: 4, cycles:
 const ladder = (tempos: number[], at: number) => ({
   steps: steps(tempos),
   minutes: 3,
+  added: 0,
   fits: true,
   goal: tempos.at(-1) ?? 0,
   raised: { start: 0, goal: 0 },

@@ -59,7 +59,7 @@ beforeEach(() => {
 })
 afterEach(() => vi.useRealTimers())
 
-const room = () => showOnBench(<PracticeRoom judge={judge} usual={usual} onClose={vi.fn()} onShow={vi.fn()} />, { plays: timeline })
+const room = () => showOnBench(<PracticeRoom stage={null} judge={judge} usual={usual} onClose={vi.fn()} onShow={vi.fn()} />, { plays: timeline })
 
 async function playCycle(): Promise<void> {
   const before = vi.mocked(band.start).mock.calls.length
@@ -87,7 +87,7 @@ it('plays a cycle at the ladder’s tempo, has it judged, and says what comes ne
 it('climbs over one pass of the song, from the bar where it begins', async () => {
   const passes: BreakdownDocument['passes'] = [tune.passes[0], { ...tune.passes[0], id: '2', name: 'Refrains' }]
   const bars = [0, 1, 2, 3, 4].map((bar) => ({ ...timedBar(bar), pass: bar < 2 ? '1' : '2' }))
-  showOnBench(<PracticeRoom judge={judge} usual={usual} onClose={vi.fn()} onShow={vi.fn()} />, {
+  showOnBench(<PracticeRoom stage={null} judge={judge} usual={usual} onClose={vi.fn()} onShow={vi.fn()} />, {
     document: { ...tune, passes },
     plays: { ...timeline, bars, seconds: 10 },
   })

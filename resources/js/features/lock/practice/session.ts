@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { recalled, remember } from '../../../ui/remembered'
-import type { Backing, Choices } from '../../../api/types'
+import type { Backing, Choices, LessonStage } from '../../../api/types'
 
 export type Settings = {
   start: number
@@ -18,6 +18,8 @@ export type Settings = {
   hurts: boolean
   /** minutes of playing after which a rest is proposed */
   restAfter: number
+  /** per cent of a step, as the stage has it; the usual where nothing is said */
+  step?: number
 }
 export type Cycle = { take: string; bpm: number; clean: boolean; seconds: number }
 export type Session = { settings: Settings; cycles: Cycle[] }
@@ -26,7 +28,13 @@ export const playedSeconds = (cycles: Cycle[]): number => cycles.reduce((sum, cy
 
 const key = (id: string) => `gravik:practice:${id}`
 
-export function readSession(id: string, tempo: number, { startShare, minutes, bars, restAfter }: Choices['practice']): Session {
+/** @param stage whose ladder it is; null: a ladder over the song */
+export function readSession(
+  id: string,
+  tempo: number,
+  { startShare, minutes, bars, restAfter }: Choices['practice'],
+  stage: LessonStage | null = null,
+): Session {
   const start = Math.max(20, Math.round(tempo * startShare))
   const usual: Settings = {
     start,
@@ -43,7 +51,11 @@ export function readSession(id: string, tempo: number, { startShare, minutes, ba
     restAfter,
   }
   const kept = recalled<Partial<Session>>(key(id))
-  return { settings: { ...usual, ...kept?.settings }, cycles: kept?.cycles ?? [] }
+  if (stage === null) return { settings: { ...usual, ...kept?.settings }, cycles: kept?.cycles ?? [] }
+  const { start: from, goal, minutes: given, percent, mode, bars: cycle } = stage.ladder
+  const staged = { start: from, goal, minutes: given, step: percent, mode, bars: cycle, from: stage.loop?.[0] ?? 0 }
+  const same = OTHER_LADDER.every((name) => name === 'from' || kept?.settings?.[name] === staged[name])
+  return { settings: { ...usual, backing: stage.backing.id, ...kept?.settings, ...staged }, cycles: same ? (kept?.cycles ?? []) : [] }
 }
 
 export const writeSession = (id: string, session: Session): void => void remember(key(id), JSON.stringify(session))
@@ -52,8 +64,9 @@ export const writeSession = (id: string, session: Session): void => void remembe
 const OTHER_LADDER = ['start', 'goal', 'mode', 'minutes', 'bars', 'from'] as const satisfies (keyof Settings)[]
 
 /** The practice of one breakdown on this device: kept with every change. */
-export function useSession(id: string, tempo: number, usual: Choices['practice']) {
-  const [session, setSession] = useState<Session>(() => readSession(id, tempo, usual))
+export function useSession(breakdown: string, tempo: number, usual: Choices['practice'], stage: LessonStage | null) {
+  const id = stage === null ? breakdown : `${breakdown}:${stage.key}`
+  const [session, setSession] = useState<Session>(() => readSession(id, tempo, usual, stage))
   const keep = (next: Session) => {
     writeSession(id, next)
     setSession(next)

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useReducer, useRef, useState } from 'react'
 import { useLadder } from '../../../api/queries'
-import type { Choices, Take } from '../../../api/types'
+import type { Choices, LessonStage, Take } from '../../../api/types'
 import { useMicrophone } from '../../../audio/useMicrophone'
 import { useRecorder } from '../../../audio/useRecorder'
 import { useBench, useDocument } from '../../bench/benchContext'
@@ -16,10 +16,15 @@ const BETWEEN_MS = 4000
  * Goes up the ladder by itself: sets the tempo, counts in, takes a cycle, has it judged, and goes on where the ladder says,
  * until the minutes are over, somebody stops, or a question waits.
  */
-export function usePractice(judge: ReturnType<typeof useJudge>, usual: Choices['practice'], onProblem: (words: string) => void) {
+export function usePractice(
+  judge: ReturnType<typeof useJudge>,
+  usual: Choices['practice'],
+  stage: LessonStage | null,
+  onProblem: (words: string) => void,
+) {
   const { store, setTempo, timeline, tempo } = useBench()
   const document = useDocument()
-  const session = useSession(store.getState().id, document.start.tempo, usual)
+  const session = useSession(store.getState().id, document.start.tempo, usual, stage)
   const { settings, cycles } = session
   const [{ phase }, happen] = useReducer(practiceAfter, READY)
   const [last, setLast] = useState<Take | null>(null)
@@ -135,6 +140,7 @@ const useLadderOf = ({ settings, cycles }: Session, meter: string, rested: numbe
     minutes: settings.minutes,
     bars: settings.bars,
     mode: settings.mode,
+    ...(settings.step === undefined ? {} : { step: settings.step }),
     meter,
     clean: cycles.map((cycle) => cycle.clean),
     hurts: settings.hurts,
