@@ -87,7 +87,7 @@ it('offers the grooves and tunings there are', function (): void {
 
     expect(array_column($choices['grooves'], 'slug'))->toContain('shuffle')
         ->and(array_column($choices['tunings'], 'slug'))->toContain('drop-d')
-        ->and($choices['stages'])->toHaveCount(10)
+        ->and($choices['stages'])->toHaveCount(17)
         ->and($choices['stages'][$choices['usual_stage'] - 1])->toBe(['slug' => 'full-band', 'words' => 'with the full band'])
         ->and(array_column($choices['gates'], 'spreadMs', 'name'))->toEqual(['beginner' => 20, 'advanced' => 12]);
 });

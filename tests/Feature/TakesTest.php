@@ -210,12 +210,12 @@ it('judges a take by the gate that the teacher set for its stage, and refuses st
         ],
     );
 
-    expect($take(['stage' => 2])->assertCreated()->json('report.gate'))->toMatchArray(['passed' => true, 'bias_ms' => 60])
-        ->and($take([])->assertCreated()->json())->toMatchArray(['stage' => 8])
+    expect($take(['stage' => 'damped-rhythm'])->assertCreated()->json('report.gate'))->toMatchArray(['passed' => true, 'bias_ms' => 60])
+        ->and($take([])->assertCreated()->json())->toMatchArray(['stage' => ''])
         ->and($take([])->json('report.gate.passed'))->toBeFalse()
         ->and($take([])->json('strokes.1'))->toBe(0.54)
         ->and($take([])->json('report.bars.3.ms'))->toEqualWithDelta(40, 0.1);
-    $take(['stage' => 11])->assertUnprocessable();
+    $take(['stage' => 'encore'])->assertUnprocessable();
 });
 
 it('judges a take by the level that was asked for', function (): void {

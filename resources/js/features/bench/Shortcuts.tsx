@@ -9,7 +9,8 @@ const GROUPS: [string, [string, string][]][] = [
     'Everywhere',
     [
       ['Space', 'play, stop'],
-      ['Alt 1 – 7', 'go to a station'],
+      ['Alt 1 – 8', 'go to a station'],
+      ["'", 'with the band, alone'],
       ['Alt 0', 'back to the shelf'],
       ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
       ['Ctrl S', 'save now'],
@@ -59,6 +60,18 @@ const GROUPS: [string, [string, string][]][] = [
       ['J', 'hear it mended'],
       ['Enter', 'take the repair'],
       ['Esc', 'stop'],
+    ],
+  ],
+  [
+    'Steps',
+    [
+      ['← →', 'stage before, after'],
+      ['Shift ← →', 'carry it earlier, later'],
+      ['H', 'hear the stage'],
+      ['P', 'practise it'],
+      ['D', 'drop it'],
+      ['N', 'add a stage'],
+      ['Esc', 'none on the stand'],
     ],
   ],
   [

@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { beforeEach, expect, it, vi } from 'vitest'
 import type { BreakdownDocument, Take } from '../../api/types'
+import { lessonOf, stageOf } from '../../testing/lesson'
 import { callsTo, key, serve, showOnBench, timedBar, timeline, tune, type Server } from '../../testing/page'
 import LockStation from './LockStation'
 
@@ -93,6 +94,7 @@ const listed = (...takes: Take[]): Server => ({
 const gate = { biasMs: 15, spreadMs: 20, swingPoints: 4, missedShare: 0.03 }
 const server: Server = {
   'POST compute/strokes': [422, {}],
+  'POST compute/lesson': lessonOf([stageOf('shapes'), stageOf('damped-rhythm', { number: 2 })], null),
   ...listed(take('t2', 2), take('t1', 1)),
   'GET calibrations/desk': { calibration: null },
   'GET choices': {
@@ -276,14 +278,14 @@ it('holds a take to the stage that is chosen, and keeps the gate that the teache
   const { store } = showOnBench(<LockStation />)
   await screen.findByText(/Student A, take 2/)
   fireEvent.click(screen.getByText('Set 84 bpm, stage 2'))
-  fireEvent.click(screen.getByText('advanced'))
+  fireEvent.click(await screen.findByText('advanced'))
   expect(store.getState().document.lesson).toEqual([
-    { stage: 'damped-rhythm', gate: { biasMs: 15, spreadMs: 12, swingPoints: 4, missedShare: 0.03 } },
+    { stage: 'damped-rhythm', seen: 'damped-rhythm, 60 to 90', gate: { biasMs: 15, spreadMs: 12, swingPoints: 4, missedShare: 0.03 } },
   ])
   fireEvent.change(screen.getByLabelText('missed, %'), { target: { value: '10' } })
-  expect(store.getState().document.lesson).toMatchObject([{ stage: 'damped-rhythm', gate: { spreadMs: 12, missedShare: 0.1 } }])
+  expect(store.getState().document.lesson).toMatchObject([{ stage: 'damped-rhythm', gate: { missedShare: 0.1 } }])
   await play()
-  await waitFor(() => expect(callsTo('POST breakdowns/b1/takes')[0]).toMatchObject({ stage: 2 }))
+  await waitFor(() => expect(callsTo('POST breakdowns/b1/takes')[0]).toMatchObject({ stage: 'damped-rhythm' }))
 })
 
 it('lets a simulated student play an error, and shows what the report says of it', async () => {

@@ -3,7 +3,7 @@ import type { LessonStage, OpenStage } from '../../api/types'
 import { HandWave, rowGeometry } from '../../ui/HandWave'
 import { useWidth } from '../../ui/useWidth'
 
-const HEIGHT = 168
+const HEIGHT = 132
 
 /** The opened stage's bar, and under each stroke how long it rings and how loud it is. */
 export function StageBar({ stage, open, songTempo }: { stage: LessonStage; open: OpenStage; songTempo: number }) {

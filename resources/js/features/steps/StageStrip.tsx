@@ -3,14 +3,16 @@ import type { LessonStage } from '../../api/types'
 import { StageWave } from './StageWave'
 
 const WIDTH = 124
-const PX_PER_BPM = 0.72
+const PX_PER_BPM = 0.5
 
 type Props = { stages: LessonStage[]; chosen: string | null; onChoose: (key: string) => void; onBack: (stage: LessonStage) => void }
 
 /** All stages side by side, one bar each, and under them the stair of their tempos. */
 export function StageStrip({ stages, chosen, onChoose, onBack }: Props) {
   const here = useRef<HTMLButtonElement>(null)
-  useEffect(() => here.current?.scrollIntoView({ inline: 'center', block: 'nearest' }), [chosen])
+  useEffect(() => {
+    here.current?.scrollIntoView({ inline: 'center', block: 'nearest' })
+  }, [chosen])
   const lowest = Math.min(...stages.map(({ ladder }) => ladder.start))
   const foot = (bpm: number) => 14 + PX_PER_BPM * (bpm - lowest)
   return (
@@ -38,7 +40,7 @@ export function StageStrip({ stages, chosen, onChoose, onBack }: Props) {
             <span className="stage-name">
               <b>{stage.number}</b> {stage.name}
             </span>
-            <StageWave stage={stage} width={WIDTH} height={88} />
+            <StageWave stage={stage} width={WIDTH} height={74} />
             <span className="stage-heard">{heardWords(stage)}</span>
             <span className="stage-new">{stage.settled_for === null ? stage.changes : 'The song changed: look at it again'}</span>
             <span className="stage-stair">

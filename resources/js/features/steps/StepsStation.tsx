@@ -122,7 +122,12 @@ export default function StepsStation({ onPractise }: { onPractise: () => void })
           <div className="stage-left">
             <div className="station-head">
               <h2>
-                {stage.number} {stage.name}
+                {stage.number}{' '}
+                {mine ? (
+                  <Rename key={stage.key} name={noteOf(document, stage).name ?? stage.name} onName={(name) => note({ name })} />
+                ) : (
+                  stage.name
+                )}
               </h2>
               <span className="muted">new: {stage.changes}</span>
               <div className="title-actions">
@@ -154,7 +159,6 @@ export default function StepsStation({ onPractise }: { onPractise: () => void })
                 <Button size="small" onClick={() => store.change((d) => asProposed(d, stage))}>
                   As proposed
                 </Button>
-                <Rename key={stage.key} name={noteOf(document, stage).name ?? stage.name} onName={(name) => note({ name })} />
               </div>
             )}
             {stage.settled_for !== null && (
