@@ -92,6 +92,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('approaches', Compute\OfferApproaches::class);
         Route::post('changes', Compute\MeasureChanges::class);
         Route::post('families', Compute\ShowFamilies::class);
+        Route::post('marks', Compute\ListMarks::class);
         Route::post('proofread', Compute\Proofread::class);
         Route::post('harmonise', Compute\HarmoniseMelody::class);
         Route::post('riff', Compute\PlaceRiff::class);

@@ -11,7 +11,8 @@ it('makes a lesson of a song, settles a stage, plays it with its click in its ba
     $chosen = fn (): string => (string) $page->script('return document.querySelector(".stage-column.chosen .stage-name")?.textContent ?? ""');
     $page->element('[aria-label*="Rhythm alone"]')->click();
     $page->waitFor(fn (): bool => str_contains($chosen(), 'Rhythm alone'), 'no stage is open');
-    $page->sees('The fretting hand lies flat')->sees('bars 1–4');
+    $page->sees('Still to come')->sees('bars 1–4');
+    expect($page->element('.stage-words')->getAttribute('value'))->toContain('Count aloud');
     $lamps = fn (): array => (array) $page->script(
         'return [...document.querySelectorAll(".transport [aria-label^=\\"Click on beat\\"]")].map((lamp) => lamp.ariaPressed)',
     );

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use Gravik\Band\Groove;
 use Gravik\Breakdown\Gate;
+use Gravik\Breakdown\SetUp;
 use Gravik\Breakdown\Stage;
 use Gravik\Lesson\UsualPractice;
 use Gravik\Neck\Grip\GripKind;
@@ -31,7 +32,13 @@ final class ListChoices extends Controller
         'ornaments',
         'moves',
         'practice',
+        'set_up',
     ], properties: [
+        new OA\Property(property: 'set_up', description: 'words a set-up is put together from, of each row one', type: 'array',
+            items: new OA\Items(required: ['name', 'words'], properties: [
+            new OA\Property(property: 'name', type: 'string'),
+            new OA\Property(property: 'words', type: 'array', items: new OA\Items(type: 'string')),
+        ], type: 'object')),
         new OA\Property(property: 'stages', description: 'of a lesson, from 1 on', type: 'array',
             items: new OA\Items(required: ['slug', 'words'], properties: [
             new OA\Property(property: 'slug', type: 'string'),
@@ -116,6 +123,11 @@ final class ListChoices extends Controller
             'stages' => array_map(
                 static fn (Stage $stage): array => ['slug' => $stage->slug(), 'words' => $stage->words()],
                 Stage::cases(),
+            ),
+            'set_up' => array_map(
+                static fn (string $name, array $words): array => ['name' => $name, 'words' => $words],
+                array_keys(SetUp::WORDS),
+                SetUp::WORDS,
             ),
             'usual_stage' => Stage::usual()->value,
             'ornaments' => array_map(

@@ -5,6 +5,8 @@ import type { BreakdownDocument, Feel, LineDocument } from '../../api/types'
 import { isKeyTyped, KEYS, METERS } from '../../ui/choices'
 import { useTapTempo } from '../../ui/useTapTempo'
 import { useBench } from './benchContext'
+import { Marking } from './Marking'
+import { SetUpForm } from './SetUpForm'
 import { BELOW_THE_CAPO, OPEN_STRINGS_STAY, useRemake } from './useRemake'
 
 const COMPANIES = [
@@ -62,7 +64,9 @@ export function TuneForm() {
   return (
     <section className="tune-form" aria-label="Key, tempo, band">
       <label>
-        Key
+        <span className="field-row">
+          Key <Marking on={{ what: 'song', field: 'key' }} label="key" />
+        </span>
         <Select
           showSearch={{ filterOption: (typed, option) => isKeyTyped(typed, option?.value) }}
           value={start.key}
@@ -71,14 +75,18 @@ export function TuneForm() {
         />
       </label>
       <label>
-        Written tempo
+        <span className="field-row">
+          Written tempo <Marking on={{ what: 'song', field: 'tempo' }} label="written tempo" />
+        </span>
         <span className="field-row">
           <InputNumber min={20} max={400} value={start.tempo} onChange={write} />
           <Button onClick={tap}>Tap</Button>
         </span>
       </label>
       <label>
-        Meter
+        <span className="field-row">
+          Meter <Marking on={{ what: 'song', field: 'meter' }} label="meter" />
+        </span>
         <Select
           value={start.meter}
           options={METERS.map((value) => ({ value }))}
@@ -127,7 +135,9 @@ export function TuneForm() {
         />
       </label>
       <label>
-        Tuning
+        <span className="field-row">
+          Tuning <Marking on={{ what: 'guitar', field: 'tuning' }} label="tuning" />
+        </span>
         <Select
           value={guitar.tuning}
           options={(choices?.tunings ?? []).map((tuning) => ({ value: tuning.slug, label: tuning.name }))}
@@ -135,7 +145,9 @@ export function TuneForm() {
         />
       </label>
       <label>
-        Capo
+        <span className="field-row">
+          Capo <Marking on={{ what: 'guitar', field: 'capo' }} label="capo" />
+        </span>
         <InputNumber
           min={0}
           max={12}
@@ -144,6 +156,7 @@ export function TuneForm() {
           onChange={(capo) => void remake((d) => moveCapo(d, capo ?? 0), BELOW_THE_CAPO)}
         />
       </label>
+      <SetUpForm />
     </section>
   )
 }

@@ -1,4 +1,6 @@
 import type { Hand, HandSlot, StrokeDocument } from '../../api/types'
+import { useDesk } from '../bench/benchContext'
+import { Marking } from '../bench/Marking'
 import { PatternFigures } from './PatternFigures'
 import { StrokeFields } from './StrokeFields'
 import type { Kind } from './strokes'
@@ -23,6 +25,13 @@ type Props = {
   onPart: (part: Partial<StrokeDocument>) => void
   onDirection: (direction: 'down' | 'up') => void
 }
+
+/** What of a stroke is often left open, and what else it may be. */
+const MARKED: [string, string[]][] = [
+  ['direction', ['down', 'up']],
+  ['length', []],
+  ['articulation', []],
+]
 
 const KINDS: { kind: Kind; name: string; key: string }[] = [
   { kind: 'ring', name: 'strike', key: 'X' },
@@ -49,6 +58,7 @@ export function StrokePanel({
   onPart,
   onDirection,
 }: Props) {
+  const { pattern } = useDesk()
   const planned = hand?.sketch.strokes.find((each) => each.at === slot?.at && (each.stream ?? line) === line)
   return (
     <aside className="side" aria-label="Stroke">
@@ -89,6 +99,21 @@ export function StrokePanel({
           onPart={onPart}
           onDirection={onDirection}
         />
+      )}
+      {stroke !== undefined && (
+        <div className="button-row stroke-marks">
+          <span className="muted">mark its</span>
+          {MARKED.map(([field, others]) => (
+            <span key={field} className="button-row">
+              {field}
+              <Marking
+                on={{ what: 'stroke', field, id: pattern.id, stream: line, tick: stroke.at }}
+                label={`${field} of this stroke`}
+                others={others}
+              />
+            </span>
+          ))}
+        </div>
       )}
       <PatternFigures hand={hand} kept={kept} tempo={tempo} faults={faults} />
     </aside>

@@ -1,5 +1,7 @@
 import { Button, Input } from 'antd'
 import type { ReactNode } from 'react'
+import { useDesk } from '../bench/benchContext'
+import { Marking } from '../bench/Marking'
 import type { VoicedChord, Voicing } from '../../api/types'
 
 type Props = {
@@ -18,6 +20,7 @@ type Props = {
 
 /** One grip, a column for each string, and what speaks for and against it. */
 export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink, onHear, onCompare, onType, onName }: Props) {
+  const { line } = useDesk()
   const strings = voicing.frets.length
   const parts = Object.entries(voicing.difficulty_parts).filter(([, part]) => part >= 0.05)
   return (
@@ -43,6 +46,12 @@ export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink,
           onBlur={(event) => event.target.value !== chord.nickname && onName(event.target.value)}
           onPressEnter={(event) => event.currentTarget.blur()}
         />
+      )}
+      {chord.pinned && !tried && (
+        <div className="button-row">
+          <span className="muted">mark this grip</span>
+          <Marking on={{ what: 'grip', field: 'frets', id: line.id, at: chord.place }} label={`the grip for ${chord.symbol}`} colour />
+        </div>
       )}
       <table className="grip-table">
         <thead>

@@ -14,11 +14,11 @@ export function StageBar({ stage, open, songTempo }: { stage: LessonStage; open:
   const { sketch } = stage
   const { toX } = rowGeometry(room, HEIGHT, 0, sketch.beats_a_bar, false, false)
   const inBar = open.figures.filter((figure) => figure.beats < sketch.beats_a_bar - 0.001)
-  const rows: [string, (figure: OpenStage['figures'][number]) => string, string][] = [
-    [`rings at ${stage.ladder.goal}`, (figure) => (figure.rings_ms === null ? 'dry' : `${figure.rings_ms}`), 'ms'],
-    ['of the beat', (figure) => (figure.share === null ? '' : `${Math.round(100 * figure.share)}`), '%'],
-    [`at ${songTempo}`, (figure) => (figure.full_ms === null ? '' : `${figure.full_ms}`), 'ms'],
-    ['level', (figure) => `${figure.level_db > 0 ? '+' : ''}${figure.level_db}`.replace('-', '−'), 'dB'],
+  const rows: [string, (figure: OpenStage['figures'][number]) => string][] = [
+    [`ms at ${stage.ladder.goal}`, (figure) => (figure.rings_ms === null ? 'dry' : `${figure.rings_ms}`)],
+    ['% of beat', (figure) => (figure.share === null ? '' : `${Math.round(100 * figure.share)}`)],
+    [`ms at ${songTempo}`, (figure) => (figure.full_ms === null ? '' : `${figure.full_ms}`)],
+    ['dB', (figure) => `${figure.level_db > 0 ? '+' : ''}${figure.level_db}`.replace('-', '−')],
   ]
   return (
     <div ref={box} className="stage-bar">
@@ -38,19 +38,18 @@ export function StageBar({ stage, open, songTempo }: { stage: LessonStage; open:
           </tr>
         </thead>
         <tbody>
-          {rows.map(([name, told, unit]) => (
+          {rows.map(([name, told]) => (
             <tr key={name}>
               <th scope="row">{name}</th>
               {inBar.map((figure) => (
                 <td
                   key={`${figure.at}-${figure.line}`}
-                  className={told(figure) === 'dry' ? 'cut' : figure.dry && unit === 'ms' ? 'cut' : undefined}
+                  className={told(figure) === 'dry' || (figure.dry && name.startsWith('ms')) ? 'cut' : undefined}
                   style={{ left: names + toX(figure.beats) }}
                 >
                   {told(figure)}
                 </td>
               ))}
-              <td className="unit">{unit}</td>
             </tr>
           ))}
         </tbody>

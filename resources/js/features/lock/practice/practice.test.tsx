@@ -59,7 +59,8 @@ beforeEach(() => {
 })
 afterEach(() => vi.useRealTimers())
 
-const room = () => showOnBench(<PracticeRoom stage={null} judge={judge} usual={usual} onClose={vi.fn()} onShow={vi.fn()} />, { plays: timeline })
+const room = () =>
+  showOnBench(<PracticeRoom stage={null} judge={judge} usual={usual} onClose={vi.fn()} onShow={vi.fn()} />, { plays: timeline })
 
 async function playCycle(): Promise<void> {
   const before = vi.mocked(band.start).mock.calls.length
