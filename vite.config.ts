@@ -2,6 +2,7 @@ import react from '@vitejs/plugin-react'
 import laravel from 'laravel-vite-plugin'
 import { defineConfig } from 'vitest/config'
 import { antdCss } from './vite/antdStyles.ts'
+import { handoutFonts } from './vite/handoutFonts.ts'
 import { gzipped, onlyTheSigns } from './vite/lighten.ts'
 
 export default defineConfig({
@@ -11,6 +12,7 @@ export default defineConfig({
     react(),
     antdCss(),
     onlyTheSigns(),
+    handoutFonts(),
     gzipped(),
   ],
   build: { chunkSizeWarningLimit: 1200 },

@@ -92,6 +92,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('approaches', Compute\OfferApproaches::class);
         Route::post('changes', Compute\MeasureChanges::class);
         Route::post('families', Compute\ShowFamilies::class);
+        Route::post('losses', Compute\ListLosses::class);
         Route::post('marks', Compute\ListMarks::class);
         Route::post('proofread', Compute\Proofread::class);
         Route::post('harmonise', Compute\HarmoniseMelody::class);
@@ -106,6 +107,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('hear', Compute\HearRecording::class);
         Route::post('listen', Compute\MeasureFeel::class);
         Route::post('ladder', Compute\PlanLadder::class);
+        Route::post('handout', Compute\LayOutHandout::class);
         Route::post('lesson', Compute\PlanLesson::class);
         Route::post('arrange-alone', Compute\ArrangeAlone::class);
         Route::post('simulate', Compute\SimulateTake::class);

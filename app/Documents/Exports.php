@@ -7,48 +7,85 @@ namespace App\Documents;
 use App\Compute\VoicedForms;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Formats\BreakdownJson;
+use Gravik\Formats\ChordProFile;
+use Gravik\Formats\EventsCsv;
 use Gravik\Formats\MidiFile;
+use Gravik\Formats\MusicXmlFile;
+use Gravik\Formats\TabText;
 use Gravik\Formats\WavFile;
+use Gravik\Handout\HandoutWishes;
 use Gravik\Performance\Performer;
+use Gravik\Performance\Timeline;
 use Gravik\Simulation\RenderedBand;
 
 /** A breakdown as a file of an open format. */
 final readonly class Exports
 {
-    public const FORMATS = ['midi', 'wav', 'json'];
-
     public function __construct(
         private VoicedForms $voiced,
         private Performer $performer,
         private MidiFile $midi,
+        private MusicXmlFile $score,
+        private ChordProFile $chordPro,
+        private TabText $tab,
         private BreakdownJson $json,
+        private Handouts $handouts,
+        private PagePrinter $printer,
     ) {}
 
-    public function file(Breakdown $breakdown, string $format): ExportedFile
+    /** @param ?HandoutWishes $wishes for the handout; everything where null */
+    public function file(Breakdown $breakdown, ExportFormat $format, ?HandoutWishes $wishes = null): ExportedFile
+    {
+        return new ExportedFile(
+            $this->bytes($breakdown, $format, $wishes ?? HandoutWishes::everything()),
+            $format->type(),
+            $format->ending(),
+            self::notKept($breakdown, $format),
+        );
+    }
+
+    /** @return list<string> what of this song a format does not hold, in words */
+    public static function notKept(Breakdown $breakdown, ExportFormat $format): array
     {
         return match ($format) {
-            'midi' => new ExportedFile(
-                $this->midi->write($breakdown, $this->performer->perform($breakdown, null, $this->voiced->all($breakdown))),
-                'audio/midi',
-                'mid',
-                MidiFile::NOT_KEPT,
-            ),
-            'wav' => $this->wav($breakdown),
-            'json' => new ExportedFile($this->json->print($breakdown), 'application/json', 'gravik.json', []),
-            default => throw new UnknownFormat($format),
+            ExportFormat::Pdf, ExportFormat::Html => ['the sound'],
+            ExportFormat::Svg => ['the sound', 'what stands overleaf, where there is more than one side'],
+            ExportFormat::MusicXml, ExportFormat::CompressedMusicXml => MusicXmlFile::notKept($breakdown),
+            ExportFormat::ChordPro => ChordProFile::notKept($breakdown),
+            ExportFormat::Tab => TabText::notKept($breakdown),
+            ExportFormat::Midi => MidiFile::NOT_KEPT,
+            ExportFormat::Wav => ['everything but the sound: chords, grips, directions'],
+            ExportFormat::Csv => EventsCsv::NOT_KEPT,
+            ExportFormat::Json => [],
         };
     }
 
-    private function wav(Breakdown $breakdown): ExportedFile
+    private function bytes(Breakdown $breakdown, ExportFormat $format, HandoutWishes $wishes): string
     {
-        $timeline = $this->performer->perform($breakdown, null, $this->voiced->all($breakdown));
+        return match ($format) {
+            ExportFormat::Html => $this->handouts->html($breakdown, $wishes),
+            ExportFormat::Pdf => $this->printer->pdf($this->handouts->html($breakdown, $wishes)),
+            ExportFormat::Svg => $this->handouts->pages($breakdown, $wishes)[0]->svg,
+            ExportFormat::MusicXml => $this->score->write($breakdown, $this->timeline($breakdown)),
+            ExportFormat::CompressedMusicXml => $this->score->pack($this->score->write($breakdown, $this->timeline($breakdown))),
+            ExportFormat::ChordPro => $this->chordPro->write($breakdown, $this->voiced->of($breakdown, $breakdown->lines[0])),
+            ExportFormat::Tab => $this->tab->write($breakdown, $this->timeline($breakdown)),
+            ExportFormat::Midi => $this->midi->write($breakdown, $this->timeline($breakdown)),
+            ExportFormat::Wav => self::wav($this->timeline($breakdown)),
+            ExportFormat::Csv => EventsCsv::write($this->timeline($breakdown)),
+            ExportFormat::Json => $this->json->print($breakdown),
+        };
+    }
+
+    private function timeline(Breakdown $breakdown): Timeline
+    {
+        return $this->performer->perform($breakdown, null, $this->voiced->all($breakdown));
+    }
+
+    private static function wav(Timeline $timeline): string
+    {
         $band = new RenderedBand();
 
-        return new ExportedFile(
-            WavFile::write($band->blocks($timeline), $band->samples($timeline), RenderedBand::RATE),
-            'audio/wav',
-            'wav',
-            ['everything but the sound: chords, grips, directions'],
-        );
+        return WavFile::write($band->blocks($timeline), $band->samples($timeline), RenderedBand::RATE);
     }
 }

@@ -7,9 +7,9 @@ import '../css/stand.css'
 import '../css/shapes.css'
 import '../css/listen.css'
 import '../css/practice.css'
-import '../css/lead.css'
 import '../css/band.css'
 import '../css/steps.css'
+import '../css/handout.css'
 
 // The app comes as a piece of its own: a slow machine takes it in between two answers, not in one go with React.
 const root = document.getElementById('gravik')

@@ -7,19 +7,23 @@ namespace App\Console\Commands;
 use App\Console\CoreCommand;
 use App\Console\UnusableInput;
 use App\Documents\BreakdownStore;
+use App\Documents\ExportFormat;
 use App\Documents\Exports;
 use App\Models\Breakdown as StoredBreakdown;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Handout\HandoutWishes;
+use Gravik\Handout\Paper;
+use Gravik\Handout\Part;
 
 final class Export extends CoreCommand
 {
-    protected $signature = 'gravik:export {source : a breakdown file, or the id of one on the shelf} {--format=json : midi, wav or json} {--o|output= : the file to write} {--json}';
+    protected $signature = 'gravik:export {source : a breakdown file, or the id of one on the shelf} {--format=json : pdf, html, svg, musicxml, mxl, chordpro, tab, midi, wav, csv or json} {--paper=a4 : a4 or letter} {--large : for a stand} {--parts= : of the handout, separated by commas} {--o|output= : the file to write} {--json}';
 
-    protected $description = 'Write a breakdown as a MIDI file, as sound or as its own JSON';
+    protected $description = 'Write a breakdown as a handout, a score, a chord sheet, tab, MIDI, sound or its own JSON';
 
     protected function compute(): void
     {
-        $file = app(Exports::class)->file($this->source(), $this->text('format'));
+        $file = app(Exports::class)->file($this->source(), ExportFormat::named($this->text('format')), $this->wishes());
         $path = $this->text('output');
         if ($path === '') {
             throw UnusableInput::needs('Say where to: -o FILE.'.$file->ending);
@@ -31,6 +35,17 @@ final class Export extends CoreCommand
             sprintf('Wrote %s (%d bytes).', $path, strlen($file->bytes)),
             ...($file->notKept === [] ? [] : ['Not kept: '.implode('; ', $file->notKept).'.']),
         ]);
+    }
+
+    private function wishes(): HandoutWishes
+    {
+        $named = array_filter(array_map(Part::tryFrom(...), explode(',', $this->text('parts'))));
+
+        return new HandoutWishes(
+            $named === [] ? Part::cases() : array_values($named),
+            Paper::tryFrom($this->text('paper')) ?? throw UnusableInput::needs('The paper is a4 or letter.'),
+            (bool) $this->option('large'),
+        );
     }
 
     private function source(): Breakdown

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Documents\ExportFormat;
 use Gravik\Band\Groove;
 use Gravik\Breakdown\Gate;
 use Gravik\Breakdown\SetUp;
@@ -33,7 +34,23 @@ final class ListChoices extends Controller
         'moves',
         'practice',
         'set_up',
+        'exports',
     ], properties: [
+        new OA\Property(property: 'exports', description: 'forms in which a song leaves the house, and what each keeps', type: 'array',
+            items: new OA\Items(required: ['format', 'name', 'words', 'keeps'], properties: [
+            new OA\Property(property: 'format', type: 'string', enum: ExportFormat::class),
+            new OA\Property(property: 'name', type: 'string'),
+            new OA\Property(property: 'words', type: 'string'),
+            new OA\Property(property: 'keeps', required: ExportFormat::QUALITIES, properties: [
+                new OA\Property(property: 'chords', type: 'string', enum: ['kept', 'bent', 'out']),
+                new OA\Property(property: 'grips', type: 'string', enum: ['kept', 'bent', 'out']),
+                new OA\Property(property: 'strokes', type: 'string', enum: ['kept', 'bent', 'out']),
+                new OA\Property(property: 'muting', type: 'string', enum: ['kept', 'bent', 'out']),
+                new OA\Property(property: 'swing', type: 'string', enum: ['kept', 'bent', 'out']),
+                new OA\Property(property: 'passes', type: 'string', enum: ['kept', 'bent', 'out']),
+                new OA\Property(property: 'stages', type: 'string', enum: ['kept', 'bent', 'out']),
+            ], type: 'object'),
+        ], type: 'object')),
         new OA\Property(property: 'set_up', description: 'words a set-up is put together from, of each row one', type: 'array',
             items: new OA\Items(required: ['name', 'words'], properties: [
             new OA\Property(property: 'name', type: 'string'),
@@ -124,6 +141,12 @@ final class ListChoices extends Controller
                 static fn (Stage $stage): array => ['slug' => $stage->slug(), 'words' => $stage->words()],
                 Stage::cases(),
             ),
+            'exports' => array_map(static fn (ExportFormat $format): array => [
+                'format' => $format->value,
+                'name' => $format->words(),
+                'words' => $format->kind(),
+                'keeps' => $format->keeps(),
+            ], ExportFormat::cases()),
             'set_up' => array_map(
                 static fn (string $name, array $words): array => ['name' => $name, 'words' => $words],
                 array_keys(SetUp::WORDS),

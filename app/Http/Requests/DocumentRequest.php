@@ -70,6 +70,7 @@ class DocumentRequest extends FormRequest
         'like' => ['nullable', 'string', 'max:40'],
         'position' => ['integer', 'between:-24,64'],
         'stage' => ['nullable', 'string', 'max:120'],
+        'format' => ['string', 'max:20'],
     ];
 
     /** @return array<string, mixed> */

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Breakdowns;
 
 use App\Documents\BreakdownStore;
+use App\Documents\ExportFormat;
 use App\Documents\Exports;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\ExportRequest;
 use App\Models\Breakdown;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
@@ -16,12 +18,12 @@ final class ExportBreakdown extends Controller
 {
     #[OA\Get(path: '/api/breakdowns/{id}/export/{format}', summary: 'The breakdown as a file', parameters: [
         new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string')),
-        new OA\PathParameter(name: 'format', schema: new OA\Schema(type: 'string', enum: ['midi', 'wav', 'json'])),
+        new OA\PathParameter(name: 'format', schema: new OA\Schema(type: 'string', enum: ExportFormat::class)),
     ], responses: [new OA\Response(response: 200, description: 'the file')])]
-    public function __invoke(Breakdown $breakdown, string $format, BreakdownStore $store, Exports $exports): Response
+    public function __invoke(ExportRequest $request, Breakdown $breakdown, string $format, BreakdownStore $store, Exports $exports): Response
     {
         $this->authorize('view', $breakdown);
-        $file = $exports->file($store->document($breakdown), $format);
+        $file = $exports->file($store->document($breakdown), ExportFormat::named($format), $request->wishes());
         $store->refer($breakdown);
         $name = Str::slug($breakdown->title) ?: 'breakdown';
 

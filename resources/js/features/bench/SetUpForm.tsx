@@ -49,8 +49,9 @@ export function SetUpForm() {
           ]}
           onChange={(tuning: string) =>
             store.change((d) => {
-              const { recordedIn: _gone, ...rest } = d.guitar
-              return { ...d, guitar: tuning === '' ? rest : { ...rest, recordedIn: tuning } }
+              const guitar = { ...d.guitar, recordedIn: tuning }
+              if (tuning === '') delete (guitar as { recordedIn?: string }).recordedIn
+              return { ...d, guitar }
             })
           }
         />

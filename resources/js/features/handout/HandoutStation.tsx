@@ -1,75 +1,146 @@
-import { App, Button, Input } from 'antd'
+import { App, Checkbox, Input, Segmented } from 'antd'
 import { useState } from 'react'
-import { fetchVersion, useVersions } from '../../api/queries'
+import { ApiError } from '../../api/client'
+import { useHandout } from '../../api/handout'
 import { useKeys } from '../../ui/keys'
-import { MoreButton } from '../../ui/MoreButton'
+import { useNeckView } from '../../ui/neckView'
+import { useTabState } from '../../ui/useTabState'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
-import { LeadSheet } from './LeadSheet'
+import { OpenMarks } from './OpenMarks'
+import { SheetPages } from './SheetPages'
+import { TakeAlong } from './TakeAlong'
+import { Versions } from './Versions'
+import { asked, carriedPart, USUAL, type Sheet } from './sheet'
 
-/** What leaves the house: files in open formats, notes, and the versions to go back to. */
+/** The page on the stand as it will be, what stands on it, and the files to take along. */
 export default function HandoutStation() {
   const { store } = useBench()
   const document = useDocument()
   const mine = useMine()
-  const id = store.getState().id
-  const [sheet, setSheet] = useState(false)
-  useKeys({ l: () => setSheet(true) }, !sheet)
-  const download = async (format: 'midi' | 'wav' | 'json') => {
-    if (mine) await store.saveNow()
-    window.location.assign(`/api/breakdowns/${id}/export/${format}`)
+  const { message } = App.useApp()
+  const { id } = store.getState()
+  const [sheet, setSheet] = useTabState<Sheet>(`sheet:${id}`, USUAL)
+  const { left_handed, high_on_top } = useNeckView()
+  const wish = { ...asked(sheet), left_handed, high_on_top }
+  const handout = useHandout(document, wish)
+  const [chosen, setChosen] = useState<string | null>(null)
+  const set = (part: Partial<Sheet>) => setSheet({ ...sheet, ...part })
+  const take = async (format: string) => {
+    try {
+      if (mine) await store.saveNow()
+      const query = new URLSearchParams(
+        Object.entries(wish).map(([name, value]) => [name, typeof value === 'boolean' ? String(Number(value)) : String(value ?? '')]),
+      )
+      window.location.assign(`/api/breakdowns/${id}/export/${format}?${query.toString()}`)
+    } catch (problem) {
+      void message.error(problem instanceof Error ? problem.message : 'The file could not be made.')
+    }
   }
+  const toggle = (part: string) => set({ out: sheet.out.includes(part) ? sheet.out.filter((each) => each !== part) : [...sheet.out, part] })
+  useKeys({ l: () => window.print(), p: () => void take('pdf') })
+  const parts = handout.data?.parts ?? []
+  const inOrder = [...sheet.order, ...parts.map(({ part }) => part).filter((part) => !sheet.order.includes(part))]
+
   return (
-    <div className="with-side">
-      <div className="station-main handout">
-        <h2>Take it along</h2>
-        {sheet && <LeadSheet onClose={() => setSheet(false)} />}
-        <div className="handout-row">
-          <div>
-            <h3>Lead sheet</h3>
-            <p>One page to print: the chords with your nicknames for them, what each pass does, and the figures in tab.</p>
-          </div>
-          <Button type="primary" size="large" onClick={() => setSheet(true)}>
-            Lead sheet <kbd className="on-ink">L</kbd>
-          </Button>
+    <div className="handout-room">
+      <section className="sheet-parts" aria-label="On the sheet">
+        <h2>
+          On the sheet{' '}
+          <small className="muted">{handout.data === undefined ? '' : pagesWords(handout.data.pages.length, sheet.paper)}</small>
+        </h2>
+        {inOrder.map((part, place) => {
+          const told = parts.find((each) => each.part === part)
+          return told === undefined ? null : (
+            <div key={part} className={chosen === part ? 'sheet-part chosen' : 'sheet-part'}>
+              <Checkbox checked={!sheet.out.includes(part)} onChange={() => toggle(part)}>
+                <b>{told.words}</b>
+                <small>{told.shows}</small>
+              </Checkbox>
+              <button
+                type="button"
+                aria-label={`${told.words} further up`}
+                disabled={place === 0}
+                onClick={() => set({ order: carriedPart(inOrder, part, -1) })}
+              >
+                ↑
+              </button>
+              <button
+                type="button"
+                aria-label={`${told.words} further down`}
+                disabled={place === inOrder.length - 1}
+                onClick={() => set({ order: carriedPart(inOrder, part, 1) })}
+              >
+                ↓
+              </button>
+            </div>
+          )
+        })}
+        <div className="sheet-choices">
+          <Choice
+            label="Paper"
+            value={sheet.paper}
+            options={[
+              ['a4', 'A4'],
+              ['letter', 'Letter'],
+            ]}
+            onChange={(paper) => set({ paper })}
+          />
+          <Choice
+            label="Size"
+            value={sheet.large ? 'stand' : 'desk'}
+            options={[
+              ['desk', 'desk'],
+              ['stand', 'stand'],
+            ]}
+            onChange={(size) => set({ large: size === 'stand' })}
+          />
+          <Choice
+            label="Hand"
+            value={String(sheet.bars)}
+            options={[
+              ['1', '1 bar'],
+              ['2', '2 bars'],
+              ['4', '4 bars'],
+            ]}
+            onChange={(bars) => set({ bars: Number(bars) as Sheet['bars'] })}
+          />
+          <Choice
+            label="Grips"
+            value={sheet.names ? 'names' : 'shapes'}
+            options={[
+              ['names', 'with names'],
+              ['shapes', 'shapes only'],
+            ]}
+            onChange={(names) => set({ names: names === 'names' })}
+          />
+          <label>
+            For
+            <Input
+              aria-label="For"
+              size="small"
+              maxLength={60}
+              placeholder="nobody in particular"
+              value={sheet.who}
+              onChange={(event) => set({ who: event.target.value })}
+            />
+          </label>
         </div>
-        <div className="handout-row">
-          <div>
-            <h3>MIDI file</h3>
-            <p>
-              For any player or notation program: tempo, meter, chord names as markers, one track a part, the swing in the notes’ places.
-            </p>
-            <p className="muted">
-              Not kept: fingerings and pins, stroke directions, the typed line (its chords are markers). Chucks become very short notes on a
-              channel of their own.
-            </p>
-          </div>
-          <Button type="primary" size="large" onClick={() => void download('midi')}>
-            Export MIDI
-          </Button>
-        </div>
-        <div className="handout-row">
-          <div>
-            <h3>Sound</h3>
-            <p>The form once, played by the band as it sounds here, as a WAV file to practise with anywhere.</p>
-            <p className="muted">Not kept: everything but the sound.</p>
-          </div>
-          <Button type="primary" size="large" onClick={() => void download('wav')}>
-            Export WAV
-          </Button>
-        </div>
-        <div className="handout-row">
-          <div>
-            <h3>Gravik file</h3>
-            <p>Everything in this breakdown, as JSON with a published schema. Import it on the shelf, here or on another Gravik.</p>
-          </div>
-          <Button type="primary" size="large" onClick={() => void download('json')}>
-            Export JSON
-          </Button>
-        </div>
+        <OpenMarks />
+      </section>
+      <section className="sheet-tray" aria-label="The sheet">
+        {handout.error instanceof ApiError && (
+          <p role="alert" className="finding finding-off">
+            {handout.error.message}
+          </p>
+        )}
+        {handout.data === undefined && handout.error === null && <p className="loading">Laying the page out …</p>}
+        {handout.data !== undefined && <SheetPages pages={handout.data.pages} chosen={chosen} onChoose={setChosen} />}
+      </section>
+      <aside className="sheet-take" aria-label="Take it along">
+        <TakeAlong onTake={(format) => void take(format)} onPrint={() => window.print()} />
         <h2>Notes</h2>
         <Input.TextArea
           aria-label="Notes"
-          className="grows"
           disabled={!mine}
           rows={3}
           maxLength={20000}
@@ -77,41 +148,35 @@ export default function HandoutStation() {
           value={document.notes}
           onChange={(event) => store.change((d) => ({ ...d, notes: event.target.value }), { together: 'notes' })}
         />
-      </div>
-      {mine && <Versions id={id} />}
+        {mine && <Versions id={id} />}
+      </aside>
     </div>
   )
 }
 
-function Versions({ id }: { id: string }) {
-  const { store } = useBench()
-  const versions = useVersions(id)
-  const { message } = App.useApp()
-  const goBack = async (version: number) => {
-    try {
-      const { document } = await fetchVersion(id, version)
-      store.change(() => document)
-    } catch (problem) {
-      void message.error(problem instanceof Error ? problem.message : 'This version could not be fetched. Try again.', 8)
-    }
-  }
+const pagesWords = (pages: number, paper: string) => `${pages === 1 ? 'one side' : `${pages} sides`} of ${paper === 'a4' ? 'A4' : 'Letter'}`
+
+function Choice({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string
+  value: string
+  options: [string, string][]
+  onChange: (value: string) => void
+}) {
   return (
-    <aside className="side" aria-label="Versions">
-      <h2>Versions</h2>
-      <p className="muted">One for each sitting. Going back is a change like any other: undo brings you here again.</p>
-      {versions.items?.length === 0 && <p className="muted">None yet.</p>}
-      <div className="take-list">
-        {versions.items?.map((version) => (
-          <div key={version.id} className="version">
-            <b>{new Date(version.saved_at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })}</b>
-            <span>{version.refused ? 'kept beside the saved one' : `revision ${version.number}`}</span>
-            <Button size="small" onClick={() => void goBack(version.id)}>
-              Go back to it
-            </Button>
-          </div>
-        ))}
-      </div>
-      <MoreButton list={versions} words="Older versions" />
-    </aside>
+    <label>
+      {label}
+      <Segmented
+        size="small"
+        aria-label={label}
+        options={options.map(([id, words]) => ({ value: id, label: words }))}
+        value={value}
+        onChange={(chosen) => onChange(chosen)}
+      />
+    </label>
   )
 }

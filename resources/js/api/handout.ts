@@ -1,0 +1,14 @@
+/** The page on the stand, and what is open in a breakdown. */
+import type { Body } from './client'
+import { compute } from './client'
+import { useCompute } from './queries'
+import type { BreakdownDocument } from './types'
+
+export type HandoutWish = Omit<Body<'POST', '/api/compute/handout'>, 'document'>
+
+export const useHandout = (document: BreakdownDocument, wish: HandoutWish) =>
+  useCompute('/api/compute/handout', [document, wish], { document, ...wish })
+
+export const useMarks = (document: BreakdownDocument) => useCompute('/api/compute/marks', [document], { document })
+
+export const losses = (document: BreakdownDocument, format: string) => compute('/api/compute/losses', { document, format })

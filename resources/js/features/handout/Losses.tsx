@@ -1,0 +1,37 @@
+import { useQuery } from '@tanstack/react-query'
+import { Button } from 'antd'
+import { losses } from '../../api/handout'
+import type { Choices } from '../../api/types'
+import { Dialog } from '../../ui/Dialog'
+import { useDocument } from '../bench/benchContext'
+
+type Props = { form: Choices['exports'][number]; onClose: () => void; onTake: () => void }
+
+/** What a form will not keep of this song, before the file is taken. */
+export function Losses({ form, onClose, onTake }: Props) {
+  const document = useDocument()
+  const lost = useQuery({ queryKey: ['losses', form.format, document], queryFn: () => losses(document, form.format) })
+  return (
+    <Dialog title={`${form.name}: ${form.words}`} open onCancel={onClose} footer={null}>
+      {lost.isPending && <p>Looking what it keeps …</p>}
+      {lost.error !== null && <p className="cut">{lost.error.message}</p>}
+      {lost.data?.not_kept.length === 0 && <p className="held">It keeps everything.</p>}
+      {lost.data !== undefined && lost.data.not_kept.length > 0 && (
+        <>
+          <p>What it cannot hold of this song:</p>
+          <ul>
+            {lost.data.not_kept.map((each) => (
+              <li key={each}>{each}</li>
+            ))}
+          </ul>
+        </>
+      )}
+      <div className="button-row">
+        <Button type="primary" disabled={lost.data === undefined} onClick={onTake}>
+          Take it
+        </Button>
+        <Button onClick={onClose}>Leave it</Button>
+      </div>
+    </Dialog>
+  )
+}
