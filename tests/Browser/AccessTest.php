@@ -66,7 +66,8 @@ it('has no barrier at any station or in what lies over it', function (string $st
         '.lens',
         ['p' => '.stairs', 'e' => '[aria-label="Hear an error"], .error-sheet, .errors', 'f' => '.free-play, [aria-label="Bars to play"]'],
     ],
-    'handout' => ['handout', '.handout', []],
+    'handout' => ['handout', '.sheet-pages svg', []],
+    'steps' => ['steps', '.stage-strip', []],
 ]);
 
 it('has no barrier for a student on a phone, whose fingers find room and whose station is in sight', function (): void {

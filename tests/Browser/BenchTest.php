@@ -233,20 +233,29 @@ it('keeps the work of a signed-out tab and saves it after signing in again', fun
     expect($page->says('Sign in again'))->toBeFalse();
 });
 
-it('exports MIDI and JSON, and imports the JSON as the same breakdown', function (): void {
-    $page = Stage::running()->teacher()->makeBreakdown('Cargo Manifest', '| Dm6 | B♭7 |')->station('handout', '.handout');
+it('prints the sheet, takes each form once it was said what it loses, and imports the JSON as the same breakdown', function (): void {
+    $page = Stage::running()->teacher()->makeBreakdown('Cargo Manifest', '| Dm6 | B♭7 |')->station('handout', '.sheet-pages svg');
     $downloads = Stage::running()->downloads();
-    $page->saved()->press('Export MIDI');
-    $midi = $page->waitFor(
-        fn (): string|false => (string) @file_get_contents("{$downloads}/cargo-manifest.mid") ?: false,
-        'no MIDI file came',
-    );
-    $page->press('Export JSON');
-    $json = $page->waitFor(
-        fn (): string|false => (string) @file_get_contents("{$downloads}/cargo-manifest.gravik.json") ?: false,
-        'no JSON file came',
-    );
-    expect($midi)->toStartWith('MThd')->and(json_decode($json, true)['title'])->toBe('Cargo Manifest');
+    $taken = function (string $form, string $ending) use ($page, $downloads): string {
+        $page->element("[aria-label=\"Take {$form}\"]")->click();
+        $page->press('Take it');
+
+        return (string) $page->waitFor(
+            fn (): string|false => (string) @file_get_contents("{$downloads}/cargo-manifest.{$ending}") ?: false,
+            "no {$form} came",
+        );
+    };
+    $page->saved();
+    expect($taken('PDF', 'pdf'))->toStartWith('%PDF')
+        ->and($taken('Page', 'html'))->toContain('Cargo Manifest')->toContain('data:font/woff2')
+        ->and($taken('Drawing', 'svg'))->toStartWith('<svg')
+        ->and($taken('Score', 'musicxml'))->toContain('<work-title>Cargo Manifest</work-title>')
+        ->and($taken('Score, packed', 'mxl'))->toStartWith('PK')
+        ->and($taken('Chord sheet', 'cho'))->toContain('{title: Cargo Manifest}')
+        ->and($taken('Text tab', 'tab.txt'))->toStartWith('gravik tab 1')
+        ->and($taken('Events', 'csv'))->toStartWith('part,seconds');
+    $json = $taken('Breakdown', 'gravik.json');
+    expect($taken('Notes', 'mid'))->toStartWith('MThd')->and(json_decode($json, true)['title'])->toBe('Cargo Manifest');
 
     $page->chord(WebDriverKeys::ALT, '0')->sees('New breakdown');
     $page->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))

@@ -98,9 +98,12 @@ it('gives a riff a register for every pass, fixes a note, has it answered, and p
     $page->sees('Fixed here')->press('Keep it here')->waitFor(fn (): bool => $page->all('.figure-sheet') === [], 'the note is not kept');
     expect($tab())->toStartWith('7 ');
     $page->keys(WebDriverKeys::ESCAPE, 'a', 'e')->waitFor(fn (): bool => inPasses($page, '.bar-note.figure') === [1, 4], 'nothing answers');
-    $page->keys(WebDriverKeys::ESCAPE)->station('handout', '.handout')->keys('l')->element('.lead-figures');
-    $page->waitFor(fn (): bool => str_contains($page->words('.lead-figures'), 'answer to Slipway'), 'the answer is not printed');
-    expect($page->words('.lead-passes'))->toContain('bar 2: answer to Slipway');
+    $page->keys(WebDriverKeys::ESCAPE)->station('handout', '.sheet-pages [data-part=figures]');
+    $page->waitFor(
+        fn (): bool => str_contains($page->words('.sheet-pages [data-part=figures]'), 'answer to Slipway'),
+        'the answer is not printed',
+    );
+    expect($page->words('.sheet-pages [data-part=passes]'))->toContain('answer to Slipway');
 });
 
 it('lets a student lock to one pass of the song', function (): void {

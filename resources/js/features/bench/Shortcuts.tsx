@@ -75,6 +75,13 @@ const GROUPS: [string, [string, string][]][] = [
     ],
   ],
   [
+    'Handout',
+    [
+      ['L', 'print the sheet'],
+      ['P', 'take it as PDF'],
+    ],
+  ],
+  [
     'Lock',
     [
       ['R', 'record a take by key'],

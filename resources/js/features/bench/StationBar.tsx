@@ -96,7 +96,7 @@ function useStateLines(): Record<Station, { text: string; off: boolean }> {
             : `over ${takes.items.length} takes`,
       off: false,
     },
-    handout: { text: 'MIDI, WAV, JSON', off: false },
+    handout: { text: 'page and files', off: false },
   }
 }
 

@@ -108,8 +108,8 @@ export default function HandoutStation() {
             label="Grips"
             value={sheet.names ? 'names' : 'shapes'}
             options={[
-              ['names', 'with names'],
-              ['shapes', 'shapes only'],
+              ['names', 'names'],
+              ['shapes', 'shapes'],
             ]}
             onChange={(names) => set({ names: names === 'names' })}
           />

@@ -1,4 +1,4 @@
-import { Button, Dropdown } from 'antd'
+import { Button, Select } from 'antd'
 import { useState } from 'react'
 import { ApiError } from '../../api/client'
 import { arrangeAlone, useLesson } from '../../api/lesson'
@@ -47,6 +47,7 @@ export default function StepsStation({ onPractise }: { onPractise: () => void })
   const carry = (by: number) => mine && at >= 0 && store.change((d) => carried(d, stages, at, at + by))
   const drop = () => note({ dropped: stage?.number !== null })
   const add = (kind: string) => {
+    setAsking(false)
     const made = added(store.getState().document, stages, at < 0 ? stages.length - 1 : at, kind)
     store.change(() => made.document)
     setStage(made.key)
@@ -75,19 +76,17 @@ export default function StepsStation({ onPractise }: { onPractise: () => void })
         </span>
         {mine && asked.data !== undefined && (
           <div className="title-actions">
-            <Dropdown
+            <Select
+              aria-label="Add a stage"
               open={asking}
               onOpenChange={setAsking}
-              trigger={['click']}
-              menu={{
-                items: asked.data.kinds.map(({ stage: kind, words }) => ({ key: kind, label: words })),
-                onClick: ({ key }) => add(key),
-              }}
-            >
-              <Button>
-                Add a stage <kbd>N</kbd>
-              </Button>
-            </Dropdown>
+              value={null}
+              placeholder="Add a stage (N)"
+              options={asked.data.kinds.map(({ stage: kind, words }) => ({ value: kind, label: words }))}
+              onChange={(kind: string | null) => kind !== null && add(kind)}
+              popupMatchSelectWidth={false}
+              style={{ width: 150 }}
+            />
             <Button disabled={document.lesson.length === 0} onClick={() => store.change((d) => ({ ...d, lesson: [] }))}>
               Propose again
             </Button>

@@ -149,10 +149,10 @@ final readonly class NoteXml
         $xml = $this->xml;
         $stroke = $sound->stroke;
         $fresh = ! $back && ! $grace;
-        $marks = $fresh && $first ? self::articulations($sound) : [];
+        $marks = $fresh && $first && ! $this->tab ? self::articulations($sound) : [];
         $slide = $ornament !== null && ! $back && in_array($ornament->kind, [OrnamentKind::SlideIn, OrnamentKind::Grace], true);
         $technical = $this->technical($note, $fresh && $first ? $stroke : null, $ornament, $grace, $back, $frets);
-        $spread = $fresh && $stroke !== null && count($sound->notes) > 1 && $stroke->stroke->contact() === Contact::Across;
+        $spread = ! $this->tab && $fresh && $stroke !== null && count($sound->notes) > 1 && $stroke->stroke->contact() === Contact::Across;
         if (! $back && ! $on && $marks === [] && $technical === [] && ! $slide && ! $spread) {
             return;
         }

@@ -1,0 +1,11 @@
+declare module 'verovio/wasm' {
+  export default function createVerovioModule(): Promise<unknown>
+}
+declare module 'verovio/esm' {
+  export class VerovioToolkit {
+    constructor(module: unknown)
+    loadData(score: string): boolean
+    renderToTimemap(options: object): unknown
+    getMIDIValuesForElement(id: string): unknown
+  }
+}
