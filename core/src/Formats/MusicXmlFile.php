@@ -110,14 +110,18 @@ final readonly class MusicXmlFile
     private function part(XMLWriter $xml, string $id, BandPart $part, Breakdown $breakdown, Timeline $timeline): void
     {
         $guitar = $part->id === $breakdown->guitar()->id;
-        $sounds = $guitar ? Sounds::ofGuitar($timeline) : Sounds::ofPart($part, $breakdown, $timeline);
+        $lines = $guitar ? Sounds::ofGuitar($timeline) : [Sounds::ofPart($part, $breakdown, $timeline)];
         $drums = $part->instrument === Instrument::Drums;
-        $staves = $guitar
-            ? [new NoteXml($xml, 1, 1, false), new NoteXml($xml, 2, 5, true)]
-            : [new NoteXml($xml, 1, 1, false, $drums)];
+        // Of two lines each is a voice of its own, on both staves.
+        $voices = [];
+        foreach ($guitar ? [[1, false], [2, true]] : [[1, false]] as [$staff, $tab]) {
+            foreach (array_keys($lines) as $line) {
+                $voices[] = [$line, new NoteXml($xml, $staff, 4 * $staff - 3 + $line, $tab, $drums)];
+            }
+        }
         $xml->startElement('part');
         $xml->writeAttribute('id', $id);
-        $at = 0;
+        $at = array_fill(0, count($lines), 0);
         foreach ($timeline->course->bars as $number => $bar) {
             $xml->startElement('measure');
             $xml->writeAttribute('number', (string) ($number + 1));
@@ -125,16 +129,18 @@ final readonly class MusicXmlFile
             if ($guitar) {
                 $this->directions($xml, $number, $bar, $breakdown, $timeline);
             }
-            while (isset($sounds[$at]) && $sounds[$at]->until <= $bar->tick) {
-                $at++;
+            foreach ($lines as $line => $sounds) {
+                while (isset($sounds[$at[$line]]) && $sounds[$at[$line]]->until <= $bar->tick) {
+                    $at[$line]++;
+                }
             }
-            foreach ($staves as $place => $staff) {
+            foreach ($voices as $place => [$line, $voice]) {
                 if ($place > 0) {
                     $xml->startElement('backup');
                     $xml->writeElement('duration', (string) $bar->meter->barTicks());
                     $xml->endElement();
                 }
-                $this->bar($xml, $staff, $bar, $sounds, $at, $guitar && $place === 0 ? $timeline : null);
+                $this->bar($xml, $voice, $bar, $lines[$line], $at[$line], $guitar && $place === 0 ? $timeline : null);
             }
             $xml->endElement();
         }
@@ -153,11 +159,12 @@ final readonly class MusicXmlFile
             $harmonies->course->chords,
             static fn (CourseChord $chord): bool => $chord->tick >= $bar->tick && $chord->tick < $bar->until(),
         ));
-        $over = static function (int $tick) use (&$chords, $xml, $harmonies): void {
+        // A chord that comes while something sounds is written before it, with how much later it comes.
+        $over = static function (int $tick, int $here) use (&$chords, $xml, $harmonies): void {
             while ($chords !== [] && $chords[0]->tick <= $tick) {
                 $chord = array_shift($chords);
                 $grip = $harmonies === null ? null : (array_values($harmonies->voiced)[0]->path->voicings[$chord->written] ?? null);
-                HarmonyXml::write($xml, $chord->chord, $grip);
+                HarmonyXml::write($xml, $chord->chord, $grip, max(0, $chord->tick - $here));
             }
         };
         for (; isset($sounds[$at]) && $sounds[$at]->from < $bar->until(); $at++) {
@@ -165,20 +172,20 @@ final readonly class MusicXmlFile
             $from = max($sound->from, $bar->tick);
             $until = min($sound->until, $bar->until());
             foreach (self::cuts($chords, $here, $from) as $cut) {
-                $over($here);
+                $over($here, $here);
                 $staff->rest($cut - $here);
                 $here = $cut;
             }
-            $over($here);
+            $over($until - 1, $here);
             $staff->sound($sound, $until - $from, $sound->from < $bar->tick, $sound->until > $bar->until());
             $here = $until;
         }
         foreach (self::cuts($chords, $here, $bar->until()) as $cut) {
-            $over($here);
+            $over($here, $here);
             $staff->rest($cut - $here);
             $here = $cut;
         }
-        $over($bar->until());
+        $over($bar->until(), $here);
     }
 
     /**

@@ -37,8 +37,11 @@ final readonly class HarmonyXml
         '7alt' => ['dominant', [[5, -1, 'alter'], [9, -1, 'add'], [9, 1, 'add']]],
     ];
 
-    /** @param ?Voicing $grip drawn as a frame where it is given */
-    public static function write(XMLWriter $xml, ChordSymbol $chord, ?Voicing $grip): void
+    /**
+     * @param ?Voicing $grip   drawn as a frame where it is given
+     * @param int      $offset ticks by which it comes later than what is written next
+     */
+    public static function write(XMLWriter $xml, ChordSymbol $chord, ?Voicing $grip, int $offset = 0): void
     {
         [$kind, $degrees] = self::DEGREES[$chord->ending] ?? [self::KINDS[$chord->ending] ?? 'other', []];
         $xml->startElement('harmony');
@@ -64,6 +67,9 @@ final readonly class HarmonyXml
         }
         if ($grip !== null) {
             self::frame($xml, $grip);
+        }
+        if ($offset > 0) {
+            $xml->writeElement('offset', (string) $offset);
         }
         $xml->endElement();
     }

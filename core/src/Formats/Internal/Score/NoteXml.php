@@ -20,6 +20,9 @@ use XMLWriter;
  */
 final readonly class NoteXml
 {
+    /** Per cent of forte, at which a soft stroke is played. */
+    private const SOFT = 55;
+
     public function __construct(private XMLWriter $xml, private int $staff, private int $voice, private bool $tab, private bool $drums = false) {}
 
     public function rest(int $ticks): void
@@ -40,8 +43,19 @@ final readonly class NoteXml
      */
     public function sound(Sound $sound, int $ticks, bool $begun, bool $goes): void
     {
+        if ($sound->dead && $begun) {
+            $this->rest($ticks);
+
+            return;
+        }
         $values = NoteValue::split($ticks);
         foreach ($values as $place => $value) {
+            // What is dead is over at once: the rest of its time is silent.
+            if ($sound->dead && $place > 0) {
+                $this->rest(array_sum(array_map(static fn (NoteValue $each): int => $each->ticks, array_slice($values, $place))));
+
+                return;
+            }
             $tiedBack = $begun || $place > 0;
             $tiedOn = $goes || $place < count($values) - 1;
             $ornament = $tiedBack ? null : self::graceOf($sound->stroke);
@@ -58,6 +72,9 @@ final readonly class NoteXml
             $xml = $this->xml;
             $frets = $value === null && $ornament !== null ? $ornament->frets : 0;
             $xml->startElement('note');
+            if ($sound->stroke?->stroke->accent === 0) {
+                $xml->writeAttribute('dynamics', (string) self::SOFT);
+            }
             if ($value === null) {
                 $xml->writeElement('grace');
             }

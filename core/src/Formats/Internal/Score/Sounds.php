@@ -26,29 +26,46 @@ final readonly class Sounds
     /** A sound that lasts less than this share of the time to the next is written short. */
     private const SHORT = 0.6;
 
-    /** @return list<Sound> of the student's guitar, in order */
+    /** @return non-empty-list<list<Sound>> of the student's guitar: its lines, each in order; two where two are struck */
     public static function ofGuitar(Timeline $timeline): array
+    {
+        $lines = [0 => []];
+        foreach ($timeline->strokes as $stroke) {
+            $lines[$stroke->line][] = $stroke;
+        }
+        ksort($lines);
+
+        return array_map(static fn (array $strokes): array => self::ofLine($timeline, $strokes), array_values($lines));
+    }
+
+    /**
+     * @param list<PlayedStroke> $strokes in order of time
+     *
+     * @return list<Sound>
+     */
+    private static function ofLine(Timeline $timeline, array $strokes): array
     {
         $sounds = [];
         $byTick = [];
-        foreach ($timeline->strokes as $stroke) {
-            $byTick[$stroke->tick][] = $stroke;
+        foreach ($strokes as $stroke) {
+            $byTick[$stroke->tick] ??= $stroke;
         }
         $ticks = array_keys($byTick);
         foreach ($ticks as $place => $tick) {
-            $strokes = $byTick[$tick];
-            $first = $strokes[0];
+            $stroke = $byTick[$tick];
             $next = $ticks[$place + 1] ?? $timeline->course->ticks();
-            $until = min($next, $timeline->course->ticks(), self::letGo($first, $next));
-            $notes = [];
-            foreach ($strokes as $stroke) {
-                foreach ($stroke->strings as $string) {
-                    $notes[$string] = self::guitarNote($stroke, $string);
-                }
-            }
-            ksort($notes);
+            $until = min($next, $timeline->course->ticks(), self::letGo($stroke, $next));
+            $strings = $stroke->strings;
+            sort($strings);
             if ($until > $tick) {
-                $sounds[] = new Sound($tick, $until, array_values($notes), $first, $first->stroke->isDead(), self::isShort($first));
+                $sounds[] = new Sound(
+                    $tick,
+                    $until,
+                    array_map(static fn (int $string): array => self::guitarNote($stroke, $string), $strings),
+                    $stroke,
+                    $stroke->stroke->isDead(),
+                    self::isShort($stroke),
+                );
             }
         }
 
