@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\Breakdowns;
 use App\Http\Controllers\Calibration;
 use App\Http\Controllers\Compute;
+use App\Http\Controllers\Drafts;
 use App\Http\Controllers\Ears;
 use App\Http\Controllers\Grips;
 use App\Http\Controllers\ListChoices;
@@ -57,6 +58,8 @@ Route::middleware('auth')->group(static function (): void {
 
     Route::get('breakdowns/{breakdown}/ears', Ears\ListEars::class);
     Route::post('breakdowns/{breakdown}/ears', Ears\NoteEar::class);
+
+    Route::post('drafts', Drafts\DraftBreakdown::class);
 
     Route::get('hearing', Takes\ShowHearing::class);
 

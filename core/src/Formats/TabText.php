@@ -29,6 +29,7 @@ final readonly class TabText
         return array_values(array_filter([
             'how far it swings, but for a word in its head',
             'lengths in ticks and by string: a dry stroke has a dot',
+            'which frets a dead stroke lies over: it is an x',
             count($breakdown->passes) > 1 ? 'passes as such: the song stands as it is played' : null,
             'fingers, the band, the lesson, and marks',
         ]));

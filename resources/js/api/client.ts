@@ -22,10 +22,11 @@ type Success<R> = R extends { 200: infer Ok } ? Ok : R extends { 201: infer Made
 /** What the server answers. */
 export type Answer<M extends Method, P extends PathFor<M>> = Operation<M, P> extends { responses: infer R } ? Json<Success<R>> : never
 
-/** What is sent along: JSON as described, or a recording where one is taken. */
+/** What is sent along: JSON as described, or a file where one is taken. */
 export type Body<M extends Method, P extends PathFor<M>> =
   Operation<M, P> extends { requestBody: { content: infer Content } }
-    ? (Content extends { 'application/json': infer Sent } ? Meant<Sent> : never) | (Content extends { 'audio/wav': unknown } ? Blob : never)
+    ? | (Content extends { 'application/json': infer Sent } ? Meant<Sent> : never)
+      | (Content extends { 'audio/wav': unknown } | { 'application/octet-stream': unknown } ? Blob : never)
     : undefined
 
 type Query<M extends Method, P extends PathFor<M>> =

@@ -1,6 +1,6 @@
 /** The page on the stand, and what is open in a breakdown. */
 import type { Body } from './client'
-import { compute } from './client'
+import { call, compute } from './client'
 import { useCompute } from './queries'
 import type { BreakdownDocument } from './types'
 
@@ -12,3 +12,12 @@ export const useHandout = (document: BreakdownDocument, wish: HandoutWish) =>
 export const useMarks = (document: BreakdownDocument) => useCompute('/api/compute/marks', [document], { document })
 
 export const losses = (document: BreakdownDocument, format: string) => compute('/api/compute/losses', { document, format })
+
+/** A breakdown drafted from a file, what was read of it and what was not. */
+export type Draft = { document: BreakdownDocument; read: string[]; unread: string[] }
+
+export const draftOf = (file: File): Promise<Draft> =>
+  call('POST', '/api/drafts', {
+    query: { name: file.name },
+    body: new Blob([file], { type: 'application/octet-stream' }),
+  }) as Promise<Draft>

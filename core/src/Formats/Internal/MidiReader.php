@@ -15,7 +15,7 @@ use Gravik\Formats\Failure\NotMidi;
 use Gravik\Formats\MidiNotReadable;
 
 /**
- * Reads the notes, tempos and meter of a MIDI file of format 0 or 1.
+ * Reads the notes, tempos, markers and meter of a MIDI file of format 0 or 1.
  *
  * @internal
  *
@@ -28,6 +28,9 @@ final class MidiReader
 
     /** @var array<int, int> tick => microseconds a quarter note */
     public array $tempos = [];
+
+    /** @var list<array{int, string}> tick and text of each marker */
+    public array $markers = [];
 
     /** @var ?array{int, int} pulses and pulse value of the first time signature */
     public ?array $meter = null;
@@ -139,6 +142,9 @@ final class MidiReader
         if ($kind === 0x51 && strlen($data) === 3) {
             $microseconds = (int) hexdec(bin2hex($data));
             $this->tempos[$tick] = $microseconds > 0 ? $microseconds : throw new MidiTempoNotPossible();
+        }
+        if ($kind === 0x06) {
+            $this->markers[] = [$tick, mb_scrub(substr($data, 0, 200))];
         }
         if ($kind === 0x58 && strlen($data) >= 2) {
             $this->meter ??= [ord($data[0]), 2 ** min(6, ord($data[1]))];

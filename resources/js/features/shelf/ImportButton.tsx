@@ -1,50 +1,98 @@
 import { App, Button } from 'antd'
-import { useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
+import { draftOf, type Draft } from '../../api/handout'
 import type { BreakdownDocument } from '../../api/types'
 import { FilePicker } from '../../ui/FilePicker'
 import { putOnShelf } from '../bench/keeper'
+import { DraftDialog } from './DraftDialog'
 
-const LARGEST = 5 * 1024 * 1024
+const MEGABYTE = 1024 * 1024
+const LARGEST = 30 * MEGABYTE
+const KINDS = '.json,.musicxml,.xml,.mxl,.cho,.chopro,.crd,.chordpro,.mid,.midi,.txt,application/json'
+/** What is shown beside the draft as it came; longer files are cut. */
+const SHOWN = 20_000
 
-/** Reads a .gravik.json file and puts it on the shelf; the core decides whether it is one. */
+/** Reads a file of ours or of another program; what another wrote is shown as a draft before anything is kept. */
 export function ImportButton({ onImported }: { onImported: (id: string) => void }) {
   const field = useRef<HTMLInputElement>(null)
   const [busy, setBusy] = useState(false)
+  const [draft, setDraft] = useState<(Draft & { name: string; source: string | null }) | null>(null)
   const { message } = App.useApp()
+  const keep = async (document: BreakdownDocument) => {
+    const stored = await putOnShelf(document)
+    void message.success(`“${stored.document.title}” is on the shelf.`)
+    onImported(stored.id)
+  }
   const take = async (file: File) => {
     if (file.size > LARGEST) {
-      void message.error(
-        `“${file.name}” is ${(file.size / 1024 / 1024).toFixed(1)} MB, and a breakdown is never over 5 MB. Choose a .gravik.json file that Gravik exported.`,
-        8,
-      )
+      void message.error(`“${file.name}” is ${(file.size / MEGABYTE).toFixed(1)} MB, and at most 30 MB are read.`, 8)
       return
     }
     setBusy(true)
     try {
-      const parsed = await file.text().then((text) => JSON.parse(text) as BreakdownDocument)
-      const stored = await putOnShelf(parsed)
-      void message.success(`“${stored.document.title}” is on the shelf.`)
-      onImported(stored.id)
+      if (file.name.toLowerCase().endsWith('.json')) await keep(await read(file))
+      else {
+        const text = /\.(cho|chopro|crd|chordpro|txt|musicxml|xml)$/i.test(file.name) ? (await file.text()).slice(0, SHOWN) : null
+        setDraft({ ...(await draftOf(file)), name: file.name, source: text })
+      }
     } catch (problem) {
-      const notJson = problem instanceof SyntaxError
-      void message.error(
-        notJson
-          ? `“${file.name}” is not a breakdown. Choose a .gravik.json file that Gravik exported.`
-          : problem instanceof Error
-            ? problem.message
-            : 'That did not work.',
-        8,
-      )
+      void message.error(problem instanceof Error ? problem.message : 'That did not work.', 8)
     } finally {
       setBusy(false)
     }
   }
+  useDropped((file) => void take(file))
   return (
     <>
       <Button loading={busy} onClick={() => field.current?.click()}>
         Import
       </Button>
-      <FilePicker field={field} label="Breakdown file" accept=".json,application/json" onFile={(file) => void take(file)} />
+      <FilePicker field={field} label="Breakdown file" accept={KINDS} onFile={(file) => void take(file)} />
+      {draft !== null && (
+        <DraftDialog
+          draft={draft}
+          onLeave={() => setDraft(null)}
+          onKeep={() => {
+            setDraft(null)
+            keep(draft.document).catch(
+              (problem: unknown) => void message.error(problem instanceof Error ? problem.message : 'That did not work.', 8),
+            )
+          }}
+        />
+      )}
     </>
   )
+}
+
+async function read(file: File): Promise<BreakdownDocument> {
+  try {
+    return JSON.parse(await file.text()) as BreakdownDocument
+  } catch {
+    throw new Error(`“${file.name}” is not a breakdown. Choose a .gravik.json file that Gravik exported.`)
+  }
+}
+
+/** A file may be dropped anywhere on the page. */
+function useDropped(take: (file: File) => void) {
+  const latest = useRef(take)
+  useEffect(() => {
+    latest.current = take
+  })
+  useEffect(() => {
+    const over = (event: DragEvent) => {
+      if (event.dataTransfer?.types.includes('Files') === true) event.preventDefault()
+    }
+    const drop = (event: DragEvent) => {
+      const file = event.dataTransfer?.files[0]
+      if (file === undefined) return
+      event.preventDefault()
+      latest.current(file)
+    }
+    window.addEventListener('dragover', over)
+    window.addEventListener('drop', drop)
+    return () => {
+      window.removeEventListener('dragover', over)
+      window.removeEventListener('drop', drop)
+    }
+  }, [])
 }

@@ -32,7 +32,7 @@ final readonly class ScoreStroke
             $order = array_keys($voices[$staff] ?? []);
             sort($order);
             foreach ($byVoice as $voice => $notes) {
-                $place = (int) array_search((string) $voice, array_map(strval(...), $order), true);
+                $place = (int) array_search($voice, $order, true);
                 $lines[count($order) === 2 ? $place : 0][] = $notes;
             }
         }

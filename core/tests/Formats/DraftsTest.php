@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Breakdown\Breakdown;
+use Gravik\Formats\BreakdownJson;
+use Gravik\Formats\ChordProFile;
+use Gravik\Formats\Draft;
+use Gravik\Formats\DraftFile;
+use Gravik\Formats\DraftNotReadable;
+use Gravik\Formats\MidiFile;
+use Gravik\Formats\MusicXmlFile;
+use Gravik\Formats\TabText;
+use Gravik\Performance\Performer;
+use Gravik\Performance\PlayedStroke;
+use Gravik\Strokes\Written\LibraryPattern;
+use Gravik\Strokes\Written\PatternLibrary;
+use Gravik\Tests\Support\Examples;
+use Gravik\Time\Meter;
+
+const LINE = '| Dm7 | G7 | C6 | A7 | Dm7 | G7 | C6 | Dm7 |';
+
+/** @return list<array{int, bool, ?string, string}> tick, dead, direction, strings and frets of every stroke */
+function strokesTold(Breakdown $song, bool $deadFrets = true): array
+{
+    return array_map(static function (PlayedStroke $stroke) use ($deadFrets): array {
+        $frets = [];
+        foreach ($stroke->strings as $string) {
+            $frets[] = $string.':'.$stroke->voicing->frets[$string];
+        }
+        sort($frets);
+
+        return [$stroke->tick, $stroke->stroke->isDead(), $stroke->stroke->direction?->value,
+            $stroke->stroke->isDead() && ! $deadFrets ? '' : implode(' ', $frets)];
+    }, (new Performer())->perform($song)->strokes);
+}
+
+/** @return list<array{int, string}> */
+function chordsTold(Breakdown $song): array
+{
+    return array_map(static fn ($chord): array => [$chord->tick, $chord->chord->text()], $song->course()->chords);
+}
+
+function ofLibrary(LibraryPattern $entry): Breakdown
+{
+    $meter = $entry->pattern->meter;
+    $song = Examples::breakdown(
+        ['meter' => $meter->text(), 'sections' => [['name' => 'A', 'line' => LINE]], 'feel' => Examples::swing(1.6)],
+        str_repeat('x', $meter->beats()),
+        1,
+    );
+
+    return $song->withPattern($song->patterns[0]->with($entry->pattern, $entry->school));
+}
+
+it('gives every pattern of the library back from a score: strokes, directions, muting, grips, chords, swing', function (LibraryPattern $entry): void {
+    $song = ofLibrary($entry);
+    $draft = DraftFile::read((new MusicXmlFile())->write($song, (new Performer())->perform($song)))->breakdown;
+
+    expect(strokesTold($draft))->toBe(strokesTold($song))->and(chordsTold($draft))->toBe(chordsTold($song))
+        ->and($draft->start->tempo->bpm)->toBe($song->start->tempo->bpm)->and($draft->start->key->text())->toBe('D minor')
+        ->and($draft->start->feel->ratio)->toEqualWithDelta($song->start->meter->isCompound() ? 1.0 : 1.6, 0.011);
+})->with(fn (): array => array_map(static fn (LibraryPattern $entry): array => [$entry], PatternLibrary::all()));
+
+it('gives the demo songs back from a score and from tab', function (int $number): void {
+    $song = Database\Seeders\DemoSongs::all()[$number];
+    $timeline = (new Performer())->perform($song);
+    $score = DraftFile::read((new MusicXmlFile())->write($song, $timeline));
+    $tab = DraftFile::read((new TabText())->write($song, $timeline));
+
+    expect(strokesTold($score->breakdown))->toBe(strokesTold($song))->and(chordsTold($score->breakdown))->toBe(chordsTold($song))
+        ->and(strokesTold($tab->breakdown, false))->toBe(strokesTold($song, false))
+        ->and(chordsTold($tab->breakdown))->toBe(chordsTold($song))
+        ->and($score->unread)->not->toBe([])->and($tab->unread)->toBe([]);
+})->with([0, 1, 2, 3, 4, 5]);
+
+it('reads chords, key, tempo, meter and grips of a chord sheet, ours and others’', function (string $sheet, array $chords, array $unread): void {
+    $draft = DraftFile::read($sheet);
+
+    expect(array_column(chordsTold($draft->breakdown), 1))->toBe($chords)->and($draft->unread)->toBe($unread);
+})->with([
+    'a grid' => ["{title: Slack Water}\n{start_of_grid}\n| Dm7 . G7 . | C . . . |\n| % | Am/C . . . |\n{end_of_grid}", ['Dm7', 'G7', 'C', 'C', 'Am/C'], []],
+    'over words' => ["{t:Slack Water}\n{soc}\n[Dm7]Low the [G7]lamp is [Cmaj7]hung\n{eoc}\n[*soft] and [Am]again", ['Dm7', 'G7', 'Cmaj7', 'Am'], []],
+    'what has no name' => ["{title: X}\n{new_song_of: y}\n[Dm7]La [Hokum]la", ['Dm7'], ['{new_song_of} in line 2', 'the chord “Hokum” in line 3']],
+    'a repeated bar with signs' => ["{title: X}\n{sog}\n|: Dm . | G7 . :|\n{eog}", ['Dm', 'G7'], []],
+]);
+
+it('takes key, capo, tempo and grips of its own chord sheet back', function (): void {
+    $song = Examples::breakdown(['capo' => 2, 'tempo' => 97, 'sections' => [['name' => 'A', 'line' => '| Dm7 | G7 / A7 / |']]]);
+    $voiced = Gravik\Breakdown\Toolbox::of($song)->voiced();
+    $draft = DraftFile::read((new ChordProFile())->write($song, $voiced))->breakdown;
+
+    expect($draft->start->key->text())->toBe('D minor')->and($draft->start->tempo->bpm)->toBe(97.0)->and($draft->neck->capo)->toBe(2)
+        ->and(array_map(static fn ($pin): array => $pin->frets, $draft->lines[0]->pins))
+        ->toBe(array_map(static fn ($grip): array => $grip->frets, $voiced->path->voicings))
+        ->and(chordsTold($draft))->toBe(chordsTold($song));
+});
+
+it('measures the swing of a MIDI file and takes its strokes to the grid', function (float $ratio): void {
+    $song = Examples::breakdown(['feel' => Examples::swing($ratio), 'tempo' => 120, 'sections' => [['name' => 'A', 'line' => LINE]]], 'x.xxx.xx');
+    $draft = DraftFile::read((new MidiFile())->write($song, (new Performer())->perform($song)), 'Tide Table')->breakdown;
+    $ticks = static fn (Breakdown $of): array => array_map(static fn (array $stroke): int => $stroke[0], strokesTold($of));
+
+    expect($draft->title)->toBe('Tide Table')->and($ticks($draft))->toBe($ticks($song))->and(chordsTold($draft))->toBe(chordsTold($song))
+        ->and($draft->start->feel->ratio)->toEqualWithDelta($ratio, 0.06)->and($draft->start->tempo->bpm)->toBe(120.0);
+})->with([1.0, 1.5, 2.0]);
+
+it('reads spellings of other programs: divisions of their own, ties, two staves in two parts, a flat score', function (): void {
+    $xml = <<<'XML'
+        <?xml version="1.0" encoding="UTF-8" standalone="no"?>
+        <!DOCTYPE score-partwise PUBLIC "-//Nobody//DTD Score Partwise//EN" "http://nowhere.invalid/partwise.dtd">
+        <score-partwise><movement-title>Of others</movement-title>
+        <part-list><score-part id="V"><part-name>Voice</part-name></score-part><score-part id="G"><part-name>Gtr.</part-name></score-part></part-list>
+        <part id="V"><measure number="1"><attributes><divisions>2</divisions></attributes>
+          <harmony><root><root-step>B</root-step><root-alter>-1</root-alter></root><kind>major-seventh</kind></harmony>
+          <note><pitch><step>D</step><octave>5</octave></pitch><duration>4</duration></note>
+          <harmony><root><root-step>G</root-step></root><kind>minor</kind><degree><degree-value>7</degree-value><degree-alter>-1</degree-alter><degree-type>add</degree-type></degree></harmony>
+          <note><rest/><duration>4</duration></note></measure></part>
+        <part id="G"><measure number="1"><attributes><divisions>4</divisions><key><fifths>-2</fifths></key><time><beats>4</beats><beat-type>4</beat-type></time></attributes>
+          <sound tempo="96"/>
+          <note><rest/><duration>2</duration><voice>1</voice></note>
+          <note><pitch><step>D</step><octave>4</octave></pitch><duration>2</duration><tie type="start"/><voice>1</voice></note>
+          <note><chord/><pitch><step>F</step><octave>4</octave></pitch><duration>2</duration><voice>1</voice></note>
+          <note><pitch><step>D</step><octave>4</octave></pitch><duration>4</duration><tie type="stop"/><voice>1</voice></note>
+          <note><unpitched/><duration>8</duration><notehead>x</notehead><voice>1</voice></note>
+        </measure></part></score-partwise>
+        XML;
+    $draft = DraftFile::read($xml);
+    $song = $draft->breakdown;
+
+    expect($song->title)->toBe('Of others')->and($song->start->tempo->bpm)->toBe(96.0)->and($song->start->key->text())->toBe('B♭ major')
+        ->and(chordsTold($song))->toBe([[0, 'B♭maj7'], [1920, 'Gm7']])
+        ->and(array_map(static fn ($stroke): array => [$stroke->at, $stroke->isDead()], $song->patterns[0]->pattern->strokes()))
+        ->toBe([[480, false], [1920, true]])
+        ->and($draft->unread)->toBe(['the part “Voice”, 1 notes']);
+});
+
+it('says what is wrong with a file that cannot be read, and reads nothing that it should not', function (callable $bytes, string $says): void {
+    $secret = tempnam(sys_get_temp_dir(), 'secret');
+    file_put_contents($secret, 'LOW-WATER-MARK');
+
+    expect(fn (): Draft => DraftFile::read($bytes($secret)))->toThrow(Gravik\CoreException::class, $says);
+    unlink($secret);
+})->with([
+    'nothing' => [fn (): string => '', 'no kind of file'],
+    'a picture' => [fn (): string => "\x89PNG\r\n\x1a\n".str_repeat('x', 90), 'no kind of file'],
+    'cut short' => [fn (): string => '<score-partwise><part-list><score-part id="P1">', 'not a score'],
+    'another kind of XML' => [fn (): string => '<svg xmlns="http://www.w3.org/2000/svg"/>', 'another kind of file'],
+    'time by time' => [fn (): string => '<score-timewise/>', 'part by part'],
+    'an empty score' => [fn (): string => '<score-partwise><part-list><score-part id="P"/></part-list><part id="P"><measure/></part></score-partwise>', 'Neither chords nor notes'],
+    'a file of the server' => [
+        fn (string $secret): string => "<!DOCTYPE score-partwise [<!ENTITY x SYSTEM \"file://{$secret}\">]><score-partwise><work><work-title>&x;</work-title></work>"
+            .'<part-list><score-part id="P"/></part-list><part id="P"><measure/></part></score-partwise>',
+        'Neither chords nor notes',
+    ],
+    'an archive of nothing' => [fn (): string => "PK\x03\x04nonsense", 'damaged'],
+    'a way out of the archive' => [fn (): string => packed(['META-INF/container.xml' => '<rootfile full-path="../../etc/passwd"/>']), 'which of its files'],
+    'many entries' => [fn (): string => packed(array_fill_keys(array_map(static fn (int $n): string => "e{$n}", range(1, 25)), 'x')), '25 entries'],
+    'a bomb' => [
+        fn (): string => packed(['META-INF/container.xml' => '<rootfile full-path="s.xml"/>', 's.xml' => str_repeat("\0", 40 * 1048576)]),
+        'at most 30 MB',
+    ],
+    'a MIDI file without beats' => [fn (): string => 'MThd'.pack('Nnnn', 6, 1, 1, 0), 'beat'],
+]);
+
+/** @param array<string, string> $entries */
+function packed(array $entries): string
+{
+    $path = (string) tempnam(sys_get_temp_dir(), 'zip');
+    $zip = new ZipArchive();
+    $zip->open($path, ZipArchive::OVERWRITE);
+    foreach ($entries as $name => $content) {
+        $zip->addFromString($name, $content);
+    }
+    $zip->close();
+    $bytes = (string) file_get_contents($path);
+    unlink($path);
+
+    return $bytes;
+}
+
+it('takes a score out of its archive, whatever that is called', function (): void {
+    $song = Examples::breakdown();
+    $file = new MusicXmlFile();
+    $packed = $file->pack($file->write($song, (new Performer())->perform($song)));
+
+    expect(strokesTold(DraftFile::read($packed)->breakdown))->toBe(strokesTold($song));
+});
+
+it('lists what is beyond what a song may have', function (): void {
+    $bar = '<measure><harmony><root><root-step>C</root-step></root><kind>major</kind></harmony></measure>';
+    $score = static fn (string $measures): string => '<score-partwise><part-list><score-part id="P"/></part-list><part id="P">'.$measures.'</part></score-partwise>';
+    $long = DraftFile::read($score(str_repeat($bar, 900)));
+    $odd = DraftFile::read($score('<measure><attributes><time><beats>11</beats><beat-type>16</beat-type></time></attributes></measure>'.$bar));
+
+    expect($long->unread)->toBe(['bars 401 to 900: a written song has at most 400 bars'])->and(count($long->breakdown->course()->bars))->toBe(400)
+        ->and($odd->unread)->toBe(['the meter 11/16 in bar 1: 4/4 goes on']);
+});
+
+it('makes a document of every draft that is read again as it was written', function (): void {
+    $json = new BreakdownJson();
+    foreach (Database\Seeders\DemoSongs::all() as $song) {
+        $draft = DraftFile::read((new MusicXmlFile())->write($song, (new Performer())->perform($song)))->breakdown;
+        expect($json->write($json->read($json->write($draft))))->toBe($json->write($draft));
+    }
+    expect(Meter::KNOWN)->toContain($draft->start->meter->text());
+});
+
+it('refuses a draft by its own kind of failure', function (): void {
+    expect(fn (): Draft => DraftFile::read('plain words'))->toThrow(DraftNotReadable::class, 'Choose a score');
+});
