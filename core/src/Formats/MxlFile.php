@@ -23,11 +23,13 @@ final readonly class MxlFile
         $path = (string) tempnam(sys_get_temp_dir(), 'gravik-mxl');
         file_put_contents($path, $bytes);
         $zip = new ZipArchive();
+        $opened = $zip->open($path, ZipArchive::RDONLY) === true;
+        unlink($path);
+        if (! $opened) {
+            throw new ArchiveNotSafe('it is damaged, or no archive');
+        }
 
         try {
-            if ($zip->open($path, ZipArchive::RDONLY) !== true) {
-                throw new ArchiveNotSafe('it is damaged, or no archive');
-            }
             if ($zip->numFiles > self::MOST_ENTRIES) {
                 throw new ArchiveNotSafe(sprintf('it has %d entries, and a score has at most %d', $zip->numFiles, self::MOST_ENTRIES));
             }
@@ -35,8 +37,7 @@ final readonly class MxlFile
 
             return self::entry($zip, $name);
         } finally {
-            @$zip->close();
-            unlink($path);
+            $zip->close();
         }
     }
 

@@ -84,11 +84,11 @@ it('refuses files that are too large or no JSON, before anything is sent', async
   const field = (await screen.findByLabelText('Breakdown file')) as HTMLInputElement
   const choose = (file: File) => fireEvent.change(field, { target: { files: [file] } })
   const large = new File(['x'], 'opera.wav')
-  Object.defineProperty(large, 'size', { value: 20 * 1024 * 1024 })
+  Object.defineProperty(large, 'size', { value: 40 * 1024 * 1024 })
   choose(large)
-  await screen.findByText(/“opera.wav” is 20.0 MB/)
-  choose(new File(['not json'], 'letter.txt'))
-  await screen.findByText(/“letter.txt” is not a breakdown/)
+  await screen.findByText(/“opera.wav” is 40.0 MB/)
+  choose(new File(['not json'], 'letter.json'))
+  await screen.findByText(/“letter.json” is not a breakdown/)
   expect(asked.some((each) => each.call === 'POST breakdowns')).toBe(false)
 })
 
@@ -123,4 +123,25 @@ it('shows the moves that were recorded, and forgets one', async () => {
   fireEvent.click(await screen.findByRole('button', { name: 'Moves' }))
   fireEvent.click(await screen.findByRole('button', { name: 'Forget Low wave' }))
   await screen.findByText(/No moves yet/)
+})
+
+it('shows a draft of a score with what was not read, and keeps it only when asked', async () => {
+  serve({
+    ...shelf,
+    'POST drafts?name=tide.musicxml': { document: tune, read: ['8 bars'], unread: ['the part “Voice”, 3 notes'] },
+    'POST compute/handout': { pages: ['<svg role="img" aria-label="page 1"></svg>'], needs: 1, offers: [] },
+    'POST breakdowns': [201, { id: 'b', revision: 1, updated_at: '', mine: true, document: tune }],
+  })
+  show(<Shelf />)
+  fireEvent.change(await screen.findByLabelText('Breakdown file'), {
+    target: { files: [new File(['<score-partwise/>'], 'tide.musicxml')] },
+  })
+  await screen.findByText('A draft of “tide.musicxml”')
+  await screen.findByText('the part “Voice”, 3 notes')
+  await screen.findByLabelText('page 1')
+  expect(screen.getByText('<score-partwise/>')).toBeTruthy()
+  expect(callsTo('POST breakdowns')).toEqual([])
+  fireEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }))
+  await screen.findByText('“Tide Table” is on the shelf.')
+  expect(callsTo('POST breakdowns')).toMatchObject([{ document: tune }])
 })

@@ -80,18 +80,23 @@ final class ScoreBars
         $reader = ScoreParts::open($xml);
         $number = 0;
         $here = false;
-        while ($reader->read() && $number < self::MOST_BARS) {
-            if ($reader->nodeType === XMLReader::ELEMENT && $reader->localName === 'part') {
+        $more = $reader->read();
+        while ($more && $number < self::MOST_BARS) {
+            $element = $reader->nodeType === XMLReader::ELEMENT ? $reader->localName : '';
+            if ($element === 'part') {
                 $here = $reader->getAttribute('id') === $part;
             }
-            if ($here && $reader->nodeType === XMLReader::ELEMENT && $reader->localName === 'measure') {
-                $measure = simplexml_load_string($reader->readOuterXml(), SimpleXMLElement::class, LIBXML_NONET);
-                if ($measure !== false) {
-                    $look($measure, $number);
-                }
-                $number++;
-                $reader->next();
+            if ($element !== 'measure') {
+                $more = $reader->read();
+
+                continue;
             }
+            $measure = $here ? simplexml_load_string($reader->readOuterXml(), SimpleXMLElement::class, LIBXML_NONET) : false;
+            if ($measure !== false) {
+                $look($measure, $number);
+                $number++;
+            }
+            $more = $reader->next();
         }
         ScoreParts::complain($reader);
     }

@@ -43,7 +43,7 @@ final class ScoreParts
                     'fret' => $parts->count($part, 'tab'),
                     'harmony' => $parts->count($part, 'chords'),
                     'chord' => $parts->count($part, 'together'),
-                    'note' => $parts->count($part, 'notes'),
+                    'pitch', 'unpitched' => $parts->count($part, 'notes'),
                     default => null,
                 };
             }
@@ -106,7 +106,7 @@ final class ScoreParts
         $out = [];
         foreach ($this->parts as $id => $part) {
             if ($id !== $guitar && $part['notes'] > 0) {
-                $out[] = sprintf('the part “%s”, %d notes', mb_substr($part['name'] === '' ? $id : $part['name'], 0, 40), $part['notes']);
+                $out[] = sprintf('the part “%s”, %d note%s', mb_substr($part['name'] === '' ? $id : $part['name'], 0, 40), $part['notes'], $part['notes'] === 1 ? '' : 's');
             }
         }
 

@@ -59,8 +59,10 @@ final readonly class ScoreWords
             ? '/'.self::note((string) $harmony->bass->{'bass-step'}, (int) ($harmony->bass->{'bass-alter'} ?? 0))
             : '';
         $ending = (string) (array_flip(HarmonyXml::KINDS)[$kind] ?? self::KINDS[$kind] ?? '');
+        $paper = (string) ($harmony->kind['text'] ?? '');
         // What it is called on paper says most; where that is no chord, its kind and its degrees do.
-        foreach ([(string) ($harmony->kind['text'] ?? ''), $ending.self::degrees($harmony), $ending] as $told) {
+        $says = $paper !== '' || (isset($harmony->kind['text']) && $kind === 'major') ? [$paper] : [];
+        foreach ([...$says, $ending.self::degrees($harmony), $ending] as $told) {
             try {
                 return ChordSymbol::parse($root.$told.$bass)->text();
             } catch (CoreException) {
@@ -76,9 +78,12 @@ final readonly class ScoreWords
         $told = '';
         foreach ($harmony->degree ?? [] as $degree) {
             $alter = (int) $degree->{'degree-alter'};
-            $told .= match ((string) $degree->{'degree-type'}) {
-                'subtract' => 'no'.$degree->{'degree-value'},
-                default => $alter === 0 ? "add{$degree->{'degree-value'}}" : (self::SIGNS[$alter] ?? '').$degree->{'degree-value'},
+            $value = (int) $degree->{'degree-value'};
+            $told .= match (true) {
+                (string) $degree->{'degree-type'} === 'subtract' => "no{$value}",
+                $value === 7 => $alter === 0 ? 'maj7' : '7',
+                $alter === 0 => "add{$value}",
+                default => (self::SIGNS[$alter] ?? '').$value,
             };
         }
 
