@@ -233,7 +233,7 @@ it('keeps the work of a signed-out tab and saves it after signing in again', fun
     expect($page->says('Sign in again'))->toBeFalse();
 });
 
-it('prints the sheet, takes each form once it was said what it loses, and imports the JSON as the same breakdown', function (): void {
+it('prints the sheet, takes each form once it was said what it loses, and imports the JSON and the score', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Cargo Manifest', '| Dm6 | B♭7 |')->station('handout', '.sheet-pages svg');
     $downloads = Stage::running()->downloads();
     $taken = function (string $form, string $ending) use ($page, $downloads): string {
@@ -262,6 +262,12 @@ it('prints the sheet, takes each form once it was said what it loses, and import
         ->setFileDetector(new LocalFileDetector())
         ->sendKeys("{$downloads}/cargo-manifest.gravik.json");
     $page->waitFor(fn (): bool => substr_count($page->words('.book b'), 'Cargo Manifest') === 2, 'it was not imported');
+    $page->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))
+        ->setFileDetector(new LocalFileDetector())
+        ->sendKeys("{$downloads}/cargo-manifest.musicxml");
+    $page->sees('A draft of “cargo-manifest.musicxml”')->sees('2 bars')->element('.draft .sheet svg');
+    $page->press('Put it on the shelf')
+        ->waitFor(fn (): bool => substr_count($page->words('.book b'), 'Cargo Manifest') === 3, 'the score was not imported');
     file_put_contents("{$downloads}/shopping.json", '{"milk": 2}');
     $page->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))
         ->setFileDetector(new LocalFileDetector())

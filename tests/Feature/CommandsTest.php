@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Documents\BreakdownStore;
+use App\Documents\ExportFormat;
 use App\Models\Breakdown;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Performance\Performer;
@@ -45,10 +46,10 @@ it('answers in JSON with the fields that are promised', function (array $words, 
         ['strokes', 'air', 'warnings', 'density', 'syncopation', 'strokes_a_second'],
     ],
     'timeline' => [['gravik:timeline', 'FILE'], ['tempo', 'events']],
-    'ladder' => [['gravik:ladder', '--start=72', '--goal=132', '--minutes=9'], ['steps', 'minutes', 'fits', 'goal']],
+    'ladder' => [['gravik:ladder', '--start=72', '--goal=132', '--minutes=9'], ['steps', 'added', 'minutes', 'fits', 'goal']],
     'ladder by ramp' => [
         ['gravik:ladder', '--start=90', '--goal=120', '--minutes=4', '--mode=ramp', '--bars=2', '--meter=3/4'],
-        ['steps', 'minutes', 'fits', 'goal'],
+        ['steps', 'added', 'minutes', 'fits', 'goal'],
     ],
 ]);
 
@@ -154,6 +155,27 @@ it('exports and imports without a screen', function (): void {
     expect(app(BreakdownStore::class)->document(Breakdown::query()->sole()))->toEqual(Examples::breakdown(['title' => 'Carried Over']));
 });
 
+it('writes the same bytes as the screen takes', function (ExportFormat $format): void {
+    $document = Examples::document(['title' => 'Twin Lamps', 'tempo' => 97], 'x.xcx.xx');
+    $teacher = $this->teacher();
+    $kept = $this->shelved($teacher, $document);
+    $file = tempnam(sys_get_temp_dir(), 'gravik').'.gravik.json';
+    file_put_contents($file, json_encode($document));
+    $out = $file.'.out';
+    expect(artisan('gravik:export', $file, "--format={$format->value}", '-o', $out)[0])->toBe(0);
+
+    $taken = $this->actingAs($teacher)->get("/api/breakdowns/{$kept->id}/export/{$format->value}")->assertOk()->getContent();
+    expect(strlen((string) $taken))->toBeGreaterThan(100)->and(md5_file($out))->toBe(md5((string) $taken));
+})->with(fn (): array => array_filter(ExportFormat::cases(), static fn (ExportFormat $each): bool => $each !== ExportFormat::Pdf));
+
+it('puts a score on the shelf, and says what was not read', function (): void {
+    $this->teacher();
+    $file = tempnam(sys_get_temp_dir(), 'gravik').'.cho';
+    file_put_contents($file, "{title: Salt Rope}\n[Dm7]Low the [Hokum]lamp");
+    $this->artisan('gravik:import', ['file' => $file])->expectsOutputToContain('Hokum')->assertExitCode(0);
+    expect(Breakdown::query()->sole()->title)->toBe('Salt Rope');
+});
+
 it('finds grips of a kind for a hand, and lists every one whatever the hand', function (): void {
     $guide = json_decode(artisan('gravik:voicings', 'C7', '--kind=guide-tones', '--hand=small,no-barre', '--json')[1], true);
     foreach ($guide['voicings'] as $voicing) {
@@ -233,7 +255,7 @@ it('stops with status 2 and one line that says what to do', function (array $wor
     'a meter that is none' => [['gravik:listen', 'TAPS', '--meter=4/3'], '4/3'],
     'a take without a plan' => [['gravik:lock', 'composer.json'], '--plan=FILE'],
     'a take that is none' => [['gravik:lock', 'composer.json', '--plan=FILE'], 'This is no take'],
-    'a format nobody writes' => [['gravik:export', 'FILE', '--format=mp3', '-o', '/tmp/x.mp3'], 'midi, wav, json'],
+    'a format nobody writes' => [['gravik:export', 'FILE', '--format=mp3', '-o', '/tmp/x.mp3'], 'midi, wav, csv, json'],
     'nowhere to write' => [['gravik:export', 'FILE', '-o', '/nowhere/at/all.json'], 'cannot be written'],
     'no place named' => [['gravik:export', 'FILE'], 'Say where to'],
 ]);

@@ -9,16 +9,18 @@ use App\Console\UnusableInput;
 use App\Documents\BreakdownStore;
 use App\Models\Role;
 use App\Models\User;
+use Gravik\Formats\DraftFile;
 
 final class Import extends CoreCommand
 {
     protected $signature = 'gravik:import {file} {--owner= : e-mail of the teacher whose shelf it goes on; the first teacher where left out} {--json}';
 
-    protected $description = 'Put a breakdown file on the shelf';
+    protected $description = 'Put a breakdown, score, chord sheet, tab or MIDI file on the shelf';
 
     protected function compute(): void
     {
-        $document = $this->breakdownFile($this->word('file'));
+        $path = $this->word('file');
+        $draft = DraftFile::read($this->contents($path), pathinfo($path, PATHINFO_FILENAME));
         $email = $this->text('owner');
         $owner = User::query()->when(
             $email !== '',
@@ -28,10 +30,13 @@ final class Import extends CoreCommand
                 'No teacher signs in as %s.',
                 $email,
             ));
-        $stored = app(BreakdownStore::class)->create($owner, null, $document, 'command line');
+        $stored = app(BreakdownStore::class)->create($owner, null, $draft->breakdown, 'command line');
         $this->answer(
-            ['id' => $stored->id, 'title' => $stored->title],
-            [sprintf('"%s" is on the shelf as %s.', $stored->title, $stored->id)],
+            ['id' => $stored->id, 'title' => $stored->title, 'unread' => $draft->unread],
+            [
+                sprintf('"%s" is on the shelf as %s.', $stored->title, $stored->id),
+                ...($draft->unread === [] ? [] : ['Not read: '.implode('; ', $draft->unread).'.']),
+            ],
         );
     }
 }

@@ -81,7 +81,7 @@ final class ScoreBars
         $number = 0;
         $here = false;
         $more = $reader->read();
-        while ($more && $number < self::MOST_BARS) {
+        while ($more) {
             $element = $reader->nodeType === XMLReader::ELEMENT ? $reader->localName : '';
             if ($element === 'part') {
                 $here = $reader->getAttribute('id') === $part;
@@ -91,14 +91,19 @@ final class ScoreBars
 
                 continue;
             }
-            $measure = $here ? simplexml_load_string($reader->readOuterXml(), SimpleXMLElement::class, LIBXML_NONET) : false;
+            $measure = $here && $number < self::MOST_BARS
+                ? simplexml_load_string($reader->readOuterXml(), SimpleXMLElement::class, LIBXML_NONET)
+                : false;
             if ($measure !== false) {
                 $look($measure, $number);
-                $number++;
             }
+            $number += $here ? 1 : 0;
             $more = $reader->next();
         }
         ScoreParts::complain($reader);
+        if ($number > self::MOST_BARS) {
+            $this->unread[] = sprintf('bars %d to %d of the file: at most %d are looked at', self::MOST_BARS + 1, $number, self::MOST_BARS);
+        }
     }
 
     private function overBar(SimpleXMLElement $measure, int $number): void
