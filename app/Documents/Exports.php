@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Documents;
 
 use App\Compute\VoicedForms;
+use Gravik\Band\Instrument;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\ChordProFile;
@@ -17,6 +18,7 @@ use Gravik\Handout\HandoutWishes;
 use Gravik\Performance\Performer;
 use Gravik\Performance\Timeline;
 use Gravik\Simulation\RenderedBand;
+use Gravik\Time\Tempo;
 
 /** A breakdown as a file of an open format. */
 final readonly class Exports
@@ -33,11 +35,14 @@ final readonly class Exports
         private PagePrinter $printer,
     ) {}
 
-    /** @param ?HandoutWishes $wishes for the handout; everything where null */
-    public function file(Breakdown $breakdown, ExportFormat $format, ?HandoutWishes $wishes = null): ExportedFile
+    /**
+     * @param ?HandoutWishes $wishes for the handout; everything where null
+     * @param ?SoundWish     $sound  for the sound; the whole band in its tempo where null
+     */
+    public function file(Breakdown $breakdown, ExportFormat $format, ?HandoutWishes $wishes = null, ?SoundWish $sound = null): ExportedFile
     {
         return new ExportedFile(
-            $this->bytes($breakdown, $format, $wishes ?? HandoutWishes::everything()),
+            $this->bytes($breakdown, $format, $wishes ?? HandoutWishes::everything(), $sound ?? SoundWish::of(SoundWish::ALL)),
             $format->type(),
             $format->ending(),
             self::notKept($breakdown, $format),
@@ -60,7 +65,7 @@ final readonly class Exports
         };
     }
 
-    private function bytes(Breakdown $breakdown, ExportFormat $format, HandoutWishes $wishes): string
+    private function bytes(Breakdown $breakdown, ExportFormat $format, HandoutWishes $wishes, SoundWish $sound): string
     {
         return match ($format) {
             ExportFormat::Html => $this->handouts->html($breakdown, $wishes),
@@ -71,21 +76,22 @@ final readonly class Exports
             ExportFormat::ChordPro => $this->chordPro->write($breakdown, $this->voiced->of($breakdown, $breakdown->lines[0])),
             ExportFormat::Tab => $this->tab->write($breakdown, $this->timeline($breakdown)),
             ExportFormat::Midi => $this->midi->write($breakdown, $this->timeline($breakdown)),
-            ExportFormat::Wav => self::wav($this->timeline($breakdown)),
+            ExportFormat::Wav => self::wav($this->timeline($breakdown, $sound->tempo), $sound->parts),
             ExportFormat::Csv => EventsCsv::write($this->timeline($breakdown)),
             ExportFormat::Json => $this->json->print($breakdown),
         };
     }
 
-    private function timeline(Breakdown $breakdown): Timeline
+    private function timeline(Breakdown $breakdown, ?Tempo $tempo = null): Timeline
     {
-        return $this->performer->perform($breakdown, null, $this->voiced->all($breakdown));
+        return $this->performer->perform($breakdown, $tempo, $this->voiced->all($breakdown));
     }
 
-    private static function wav(Timeline $timeline): string
+    /** @param ?list<Instrument> $parts */
+    private static function wav(Timeline $timeline, ?array $parts): string
     {
         $band = new RenderedBand();
 
-        return WavFile::write($band->blocks($timeline), $band->samples($timeline), RenderedBand::RATE);
+        return WavFile::write($band->blocks($timeline, $parts), $band->samples($timeline), RenderedBand::RATE);
     }
 }

@@ -204,6 +204,20 @@ it('writes the form as sound, as long as it lasts', function (): void {
         ->and((strlen($bytes) - 44) / 2 / 44100)->toEqualWithDelta(5.0, 0.01);
 });
 
+it('lets the guitar out of the sound, and takes it at another tempo', function (): void {
+    $teacher = $this->teacher();
+    $kept = $this->shelved($teacher, Examples::document(['tempo' => 120], 'x.x.x.x.'));
+    $samples = fn (string $asked): array => array_values((array) unpack('s*', substr((string) $this->actingAs($teacher)
+        ->get("/api/breakdowns/{$kept->id}/export/wav?{$asked}")->assertOk()->getContent(), 44)));
+    $mix = $samples('hear=all');
+    $summed = array_map(static fn (int ...$each): int => array_sum($each), $samples('hear=guitar'), $samples('hear=without-guitar'));
+
+    expect(max(array_map(static fn (int $a, int $b): int => abs($a - $b), $mix, $summed)))->toBeLessThan(40)
+        ->and(max($samples('hear=guitar')))->toBeGreaterThan(1000)->and(max($samples('hear=without-guitar')))->toBeGreaterThan(1000)
+        ->and(count($samples('hear=guitar&tempo=60')))->toEqualWithDelta(2 * count($mix) - 44100, 4);
+    $this->getJson("/api/breakdowns/{$kept->id}/export/wav?hear=tuba")->assertUnprocessable();
+});
+
 it('stops with status 2 and one line that says what to do', function (array $words, string $message): void {
     $taps = tempnam(sys_get_temp_dir(), 'taps') ?: '';
     file_put_contents($taps, json_encode(range(0, 12)));

@@ -9,6 +9,7 @@ use App\Console\UnusableInput;
 use App\Documents\BreakdownStore;
 use App\Documents\ExportFormat;
 use App\Documents\Exports;
+use App\Documents\SoundWish;
 use App\Models\Breakdown as StoredBreakdown;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Handout\HandoutWishes;
@@ -17,13 +18,22 @@ use Gravik\Handout\Part;
 
 final class Export extends CoreCommand
 {
-    protected $signature = 'gravik:export {source : a breakdown file, or the id of one on the shelf} {--format=json : pdf, html, svg, musicxml, mxl, chordpro, tab, midi, wav, csv or json} {--paper=a4 : a4 or letter} {--large : for a stand} {--parts= : of the handout, separated by commas} {--o|output= : the file to write} {--json}';
+    protected $signature = 'gravik:export
+        {source : a breakdown file, or the id of one on the shelf}
+        {--format=json : pdf, html, svg, musicxml, mxl, chordpro, tab, midi, wav, csv or json}
+        {--paper=a4 : of the handout, a4 or letter}
+        {--large : the handout for a stand}
+        {--parts= : of the handout, separated by commas}
+        {--hear= : in the sound: all, without-guitar, or one instrument}
+        {--tempo= : of the sound, in beats a minute}
+        {--o|output= : the file to write}
+        {--json}';
 
     protected $description = 'Write a breakdown as a handout, a score, a chord sheet, tab, MIDI, sound or its own JSON';
 
     protected function compute(): void
     {
-        $file = app(Exports::class)->file($this->source(), ExportFormat::named($this->text('format')), $this->wishes());
+        $file = app(Exports::class)->file($this->source(), ExportFormat::named($this->text('format')), $this->wishes(), $this->sound());
         $path = $this->text('output');
         if ($path === '') {
             throw UnusableInput::needs('Say where to: -o FILE.'.$file->ending);
@@ -46,6 +56,16 @@ final class Export extends CoreCommand
             Paper::tryFrom($this->text('paper')) ?? throw UnusableInput::needs('The paper is a4 or letter.'),
             (bool) $this->option('large'),
         );
+    }
+
+    private function sound(): SoundWish
+    {
+        $heard = $this->text('hear');
+        if ($heard !== '' && ! in_array($heard, SoundWish::choices(), true)) {
+            throw UnusableInput::needs(sprintf('To be heard are one of %s.', implode(', ', SoundWish::choices())));
+        }
+
+        return SoundWish::of($heard, $this->tempo()?->bpm);
     }
 
     private function source(): Breakdown

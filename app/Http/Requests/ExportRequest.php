@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Documents\SoundWish;
+use Gravik\Time\Tempo;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
-/** A file of a breakdown; where it is the handout, what is wanted on it. */
+/** A file of a breakdown; where it is the handout, what is wanted on it; where it is sound, who is heard and how fast. */
 final class ExportRequest extends FormRequest
 {
     use HandoutWish;
@@ -14,6 +17,14 @@ final class ExportRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return self::handoutRules();
+        return self::handoutRules() + [
+            'hear' => ['sometimes', Rule::in(SoundWish::choices())],
+            'tempo' => ['sometimes', 'numeric', 'between:'.Tempo::SLOWEST.','.Tempo::FASTEST],
+        ];
+    }
+
+    public function sound(): SoundWish
+    {
+        return SoundWish::of($this->string('hear')->toString(), $this->has('tempo') ? $this->float('tempo') : null);
     }
 }

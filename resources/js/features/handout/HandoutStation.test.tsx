@@ -8,7 +8,7 @@ const keeps = { chords: 'kept', grips: 'kept', strokes: 'bent', muting: 'out', s
 const server: Server = {
   'GET breakdowns/b1/versions': { items: [], next: null },
   'GET choices': { tunings: [], exports: [{ format: 'midi', name: 'Notes', words: 'MIDI', keeps }] },
-  'POST compute/losses': { not_kept: ['stroke directions'] },
+  'POST compute/losses': { not_kept: ['stroke directions'], heard: [] },
   'POST compute/marks': [{ place: 'tempo', is: 'either', words: 'either is fine', value: '120', other: '126', note: '' }],
   'POST compute/handout': {
     pages: ['<svg><g data-part="chart"><text>Dm</text></g></svg>', '<svg><text>overleaf</text></svg>'],

@@ -6,6 +6,7 @@ import { useKeys } from '../../ui/keys'
 import { useNeckView } from '../../ui/neckView'
 import { useTabState } from '../../ui/useTabState'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
+import type { SoundWish } from './Losses'
 import { OpenMarks } from './OpenMarks'
 import { SheetPages } from './SheetPages'
 import { TakeAlong } from './TakeAlong'
@@ -25,11 +26,14 @@ export default function HandoutStation() {
   const handout = useHandout(document, wish)
   const [chosen, setChosen] = useState<string | null>(null)
   const set = (part: Partial<Sheet>) => setSheet({ ...sheet, ...part })
-  const take = async (format: string) => {
+  const take = async (format: string, sound: SoundWish = {}) => {
     try {
       if (mine) await store.saveNow()
       const query = new URLSearchParams(
-        Object.entries(wish).map(([name, value]) => [name, typeof value === 'boolean' ? String(Number(value)) : String(value ?? '')]),
+        Object.entries({ ...wish, ...sound }).map(([name, value]) => [
+          name,
+          typeof value === 'boolean' ? String(Number(value)) : String(value ?? ''),
+        ]),
       )
       window.location.assign(`/api/breakdowns/${id}/export/${format}?${query.toString()}`)
     } catch (problem) {
@@ -137,7 +141,7 @@ export default function HandoutStation() {
         {handout.data !== undefined && <SheetPages pages={handout.data.pages} chosen={chosen} onChoose={setChosen} />}
       </section>
       <aside className="sheet-take" aria-label="Take it along">
-        <TakeAlong onTake={(format) => void take(format)} onPrint={() => window.print()} />
+        <TakeAlong onTake={(format, sound) => void take(format, sound)} onPrint={() => window.print()} />
         <h2>Notes</h2>
         <Input.TextArea
           aria-label="Notes"

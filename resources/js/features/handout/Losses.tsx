@@ -1,15 +1,19 @@
 import { useQuery } from '@tanstack/react-query'
-import { Button } from 'antd'
+import { Button, InputNumber, Select } from 'antd'
+import { useState } from 'react'
 import { losses } from '../../api/handout'
 import type { Choices } from '../../api/types'
 import { Dialog } from '../../ui/Dialog'
 import { useDocument } from '../bench/benchContext'
 
-type Props = { form: Choices['exports'][number]; onClose: () => void; onTake: () => void }
+type Props = { form: Choices['exports'][number]; onClose: () => void; onTake: (wish: SoundWish) => void }
+
+export type SoundWish = { hear?: string; tempo?: number }
 
 /** What a form will not keep of this song, before the file is taken. */
 export function Losses({ form, onClose, onTake }: Props) {
   const document = useDocument()
+  const [wish, setWish] = useState<SoundWish>({})
   const lost = useQuery({ queryKey: ['losses', form.format, document], queryFn: () => losses(document, form.format) })
   return (
     <Dialog title={`${form.name}: ${form.words}`} open onCancel={onClose} footer={null}>
@@ -26,8 +30,26 @@ export function Losses({ form, onClose, onTake }: Props) {
           </ul>
         </>
       )}
+      {lost.data !== undefined && lost.data.heard.length > 0 && (
+        <div className="sound-wish">
+          <Select
+            aria-label="Who is heard"
+            value={wish.hear ?? lost.data.heard[0]?.id}
+            options={lost.data.heard.map(({ id, words }) => ({ value: id, label: words }))}
+            onChange={(hear) => setWish({ ...wish, hear })}
+          />
+          <InputNumber
+            aria-label="Tempo"
+            min={20}
+            max={400}
+            value={wish.tempo ?? document.start.tempo}
+            onChange={(tempo) => tempo !== null && setWish({ ...wish, tempo })}
+          />
+          beats a minute
+        </div>
+      )}
       <div className="button-row">
-        <Button type="primary" disabled={lost.data === undefined} onClick={onTake}>
+        <Button type="primary" disabled={lost.data === undefined} onClick={() => onTake(wish)}>
           Take it
         </Button>
         <Button onClick={onClose}>Leave it</Button>
