@@ -15,6 +15,9 @@ final readonly class StageTempos
 {
     private const MINUTES = 8;
 
+    /** Once or twice through, to listen. */
+    private const LISTENING = 2;
+
     private const CYCLE = 4;
 
     /** A change is begun this much slower than it fits. */
@@ -66,7 +69,7 @@ final readonly class StageTempos
         return new LadderWish(
             max(self::SLOWEST, (int) round($start)),
             max(self::SLOWEST, (int) round($goal)),
-            self::MINUTES,
+            $stage->key->stage === Stage::Whole ? self::LISTENING : self::MINUTES,
             5.0,
             $stage->key->stage === Stage::FullRun ? LadderMode::Bursts : LadderMode::Gated,
             $loop === null ? self::CYCLE : min(16, $loop[1] - $loop[0] + 1),

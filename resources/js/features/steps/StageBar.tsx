@@ -14,10 +14,13 @@ export function StageBar({ stage, open, songTempo }: { stage: LessonStage; open:
   const { sketch } = stage
   const { toX } = rowGeometry(room, HEIGHT, 0, sketch.beats_a_bar, false, false)
   const inBar = open.figures.filter((figure) => figure.beats < sketch.beats_a_bar - 0.001)
-  const rows: [string, (figure: OpenStage['figures'][number]) => string][] = [
+  type Row = [string, (figure: OpenStage['figures'][number]) => string]
+  const atSongTempo: Row[] =
+    songTempo === stage.ladder.goal ? [] : [[`ms at ${songTempo}`, (figure) => (figure.full_ms === null ? '' : `${figure.full_ms}`)]]
+  const rows: Row[] = [
     [`ms at ${stage.ladder.goal}`, (figure) => (figure.rings_ms === null ? 'dry' : `${figure.rings_ms}`)],
     ['% of beat', (figure) => (figure.share === null ? '' : `${Math.round(100 * figure.share)}`)],
-    [`ms at ${songTempo}`, (figure) => (figure.full_ms === null ? '' : `${figure.full_ms}`)],
+    ...atSongTempo,
     ['dB', (figure) => `${figure.level_db > 0 ? '+' : ''}${figure.level_db}`.replace('-', '−')],
   ]
   return (

@@ -10,6 +10,7 @@ import { EarTest } from './EarTest'
 import { EasierGrips } from './EasierGrips'
 import { added, asProposed, carried, noted, noteOf, withoutStage, type Note } from './notes'
 import { StageBar } from './StageBar'
+import { StageGrips } from './StageGrips'
 import { StageLadder } from './StageLadder'
 import { StageSay } from './StageSay'
 import { StageStrip } from './StageStrip'
@@ -191,6 +192,7 @@ export default function StepsStation({ onPractise }: { onPractise: () => void })
               </div>
             )}
             {open && <StageBar stage={stage} open={open} songTempo={document.start.tempo} />}
+            <StageGrips stage={stage} />
             <EasierGrips />
           </div>
           {open && asked.data !== undefined && (
