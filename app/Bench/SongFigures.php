@@ -120,12 +120,6 @@ final readonly class SongFigures
     /** @return array{what: string, median: float, worst: ?float, unit: string, asked: string} */
     private static function row(string $what, Stopwatch $measured, string $asked): array
     {
-        return [
-            'what' => $what,
-            'median' => round($measured->medianMs, 2),
-            'worst' => round($measured->worstMs, 2),
-            'unit' => 'ms',
-            'asked' => $asked,
-        ];
+        return $measured->row($what, $asked);
     }
 }

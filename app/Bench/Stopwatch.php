@@ -28,4 +28,16 @@ final readonly class Stopwatch
 
         return new self(($times[9] + $times[10]) / 2, $times[self::RUNS - 1]);
     }
+
+    /** @return array{what: string, median: float, worst: ?float, unit: string, asked: string} */
+    public function row(string $what, string $asked): array
+    {
+        return [
+            'what' => $what,
+            'median' => round($this->medianMs, 2),
+            'worst' => round($this->worstMs, 2),
+            'unit' => 'ms',
+            'asked' => $asked,
+        ];
+    }
 }

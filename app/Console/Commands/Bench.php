@@ -8,6 +8,7 @@ use App\Bench\DemoClient;
 use App\Bench\DemoServer;
 use App\Bench\HearingAccuracy;
 use App\Bench\InitialScript;
+use App\Bench\PaperFigures;
 use App\Bench\SongFigures;
 use App\Bench\Stopwatch;
 use App\Bench\UnderLoad;
@@ -51,7 +52,7 @@ final class Bench extends Command
 
     private const LINE = ['Dm6', 'B♭7', 'Gm7', 'A7', 'C9', 'F13', 'B♭6', 'Em7♭5'];
 
-    public function handle(UnderLoad $underLoad, VoicedForms $voiced): int
+    public function handle(UnderLoad $underLoad, VoicedForms $voiced, PaperFigures $paper): int
     {
         $recording = $this->option('jit-with');
         if (! is_string($recording)) {
@@ -64,6 +65,7 @@ final class Bench extends Command
             ...$this->core(),
             $hearing,
             ...(new HearingAccuracy(DemoBreakdowns::all()[0]))->rows(),
+            ...$paper->rows(),
             ...$this->http($voiced),
             ...$this->script(),
             ...$underLoad->rows(),
@@ -276,13 +278,7 @@ final class Bench extends Command
     /** @return array{what: string, median: float, worst: ?float, unit: string, asked: string} */
     private static function row(string $what, Stopwatch $measured, string $asked): array
     {
-        return [
-            'what' => $what,
-            'median' => round($measured->medianMs, 2),
-            'worst' => round($measured->worstMs, 2),
-            'unit' => 'ms',
-            'asked' => $asked,
-        ];
+        return $measured->row($what, $asked);
     }
 
     private static function sixtyFourBars(): Breakdown

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { beforeEach, expect, it, vi } from 'vitest'
-import { callsTo, key, serve, showOnBench, timeline, tune } from '../../testing/page'
+import { callsTo, key, serve, showOnBench, timeline, tune, voicing } from '../../testing/page'
 import { lessonOf, stageOf } from '../../testing/lesson'
 import StepsStation from './StepsStation'
 
@@ -44,6 +44,26 @@ it('opens a stage: its figures, what is said of it, its ladder; its bars go roun
   expect(screen.getByText('1 tempo, 7.9 of 8 minutes, 4 cycles put in so that they are used.')).toBeTruthy()
   expect(setTempo).toHaveBeenCalledWith(90)
   expect(band.set).toHaveBeenCalledWith({ loop: [0, 1] })
+})
+
+it.each([
+  [[], 'Dm7'],
+  [['names' as const], 'shape 1'],
+])('shows the grips of its bars, and shapes alone where names wait: %s', async (waits, name) => {
+  const grip = (form_bar: number, symbol: string) => ({ form_bar, symbol, voicing: voicing([null, 5, null, 5, 6, null]) })
+  serve({
+    'POST compute/lesson': (body: unknown) =>
+      lessonOf([stageOf('releases', { number: 2, waits })], (body as { stage: string | null }).stage),
+    'POST compute/path': { chords: [grip(0, 'Dm7'), grip(4, 'Gm7')] },
+    'POST compute/timeline': timeline,
+    'GET students': [],
+    'GET breakdowns/b1/ears': { items: [] },
+  })
+  await opened()
+  const row = await screen.findByRole('group', { name: /^Grips/ })
+  await waitFor(() => expect(row.textContent).toContain(name))
+  expect(row.querySelectorAll('.grip-card').length).toBe(1)
+  expect(row.textContent).not.toContain('Gm7')
 })
 
 it('keeps the teacher’s words with what was proposed then, and asks where the song changed since', async () => {
