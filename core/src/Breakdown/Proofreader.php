@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Breakdown;
 
+use Gravik\Breakdown\Internal\OffChordDyads;
+use Gravik\Breakdown\Internal\StringsSaid;
 use Gravik\Chart\FormChord;
 use Gravik\Chart\Pin;
 use Gravik\Chart\VoicingLine;
@@ -13,7 +15,10 @@ use Gravik\Neck\Grip\Frets;
 use Gravik\Neck\Grip\GripNamer;
 use Gravik\Neck\HandProfile;
 
-/** Reads a breakdown along as it is written: grips against their names, grips that were moved, chords against the key. */
+/**
+ * Reads a breakdown along as it is written: grips against their names, grips that were moved, chords against the
+ * key, figures against their chord, strings named in words against the tuning.
+ */
 final readonly class Proofreader
 {
     /** How far a wrong fret may lie from the right one to be taken for a slip. */
@@ -51,7 +56,7 @@ final readonly class Proofreader
             }
         }
 
-        return $remarks;
+        return [...$remarks, ...OffChordDyads::read($breakdown, $marks), ...StringsSaid::read($breakdown)];
     }
 
     private function grip(Breakdown $breakdown, VoicingLine $line, Pin $pin, FormChord $chord): ?Remark

@@ -11,4 +11,6 @@ enum RemarkKind: string
     case NoHand = 'no-hand';
     case NotDiminished = 'not-what-it-says';
     case OutsideKey = 'outside-key';
+    case OtherStrings = 'other-strings';
+    case OffChord = 'off-chord';
 }
