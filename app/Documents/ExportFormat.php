@@ -49,7 +49,7 @@ enum ExportFormat: string
         return match ($this) {
             self::Pdf => 'the sheet, printed',
             self::Html => 'HTML, works offline',
-            self::Svg => 'SVG, first side',
+            self::Svg => 'SVG, or one part',
             self::MusicXml => 'MusicXML 4.0',
             self::CompressedMusicXml => 'MXL',
             self::ChordPro => 'ChordPro',

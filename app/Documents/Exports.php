@@ -70,7 +70,7 @@ final readonly class Exports
         return match ($format) {
             ExportFormat::Html => $this->handouts->html($breakdown, $wishes),
             ExportFormat::Pdf => $this->printer->pdf($this->handouts->html($breakdown, $wishes)),
-            ExportFormat::Svg => $this->handouts->pages($breakdown, $wishes)[0]->svg,
+            ExportFormat::Svg => $this->handouts->drawing($breakdown, $wishes),
             ExportFormat::MusicXml => $this->score->write($breakdown, $this->timeline($breakdown)),
             ExportFormat::CompressedMusicXml => $this->score->pack($this->score->write($breakdown, $this->timeline($breakdown))),
             ExportFormat::ChordPro => $this->chordPro->write($breakdown, $this->voiced->of($breakdown, $breakdown->lines[0])),

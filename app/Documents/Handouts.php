@@ -35,10 +35,15 @@ final readonly class Handouts
     /** @return non-empty-list<Page> */
     public function pages(Breakdown $breakdown, HandoutWishes $wishes): array
     {
-        $voiced = $this->voiced->all($breakdown);
-        $timeline = $this->performer->perform($breakdown, null, $voiced);
+        return $this->layout->pages($this->song($breakdown), $wishes);
+    }
 
-        return $this->layout->pages(new Song($breakdown, $timeline, $this->planner->plan($breakdown, $voiced), $voiced), $wishes);
+    /** The first side; where one part alone is wished, that part and no page around it. */
+    public function drawing(Breakdown $breakdown, HandoutWishes $wishes): string
+    {
+        return count($wishes->parts) === 1
+            ? $this->layout->piece($this->song($breakdown), $wishes, $wishes->parts[0])->svg
+            : $this->pages($breakdown, $wishes)[0]->svg;
     }
 
     /** The print page: the handout itself. */
@@ -50,6 +55,13 @@ final readonly class Handouts
             'faces' => self::faces(),
             'pages' => array_map(static fn (Page $page): string => $page->svg, $this->pages($breakdown, $wishes)),
         ])->render();
+    }
+
+    private function song(Breakdown $breakdown): Song
+    {
+        $voiced = $this->voiced->all($breakdown);
+
+        return new Song($breakdown, $this->performer->perform($breakdown, null, $voiced), $this->planner->plan($breakdown, $voiced), $voiced);
     }
 
     /** @return list<array{family: string, weight: int, woff2: string, more: string}> our faces, within the page */

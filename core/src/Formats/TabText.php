@@ -81,7 +81,7 @@ final readonly class TabText
         $rows = array_fill(0, $strings, '');
         $chords = $counts = $hands = str_repeat(' ', $wide + 1);
         foreach (array_keys($rows) as $line) {
-            $rows[$line] = mb_str_pad($names[$strings - 1 - $line], $wide).'|';
+            $rows[$line] = self::padded($names[$strings - 1 - $line], $wide).'|';
         }
         foreach ($bars as $number => $bar) {
             foreach ($this->slots($timeline, $bar, $byBar[$number] ?? []) as [$tick, $syllable, $stroke]) {
@@ -92,9 +92,9 @@ final readonly class TabText
                 foreach ($cells as $line => $cell) {
                     $rows[$line] .= $cell.str_repeat('-', $width - mb_strlen($cell));
                 }
-                $chords .= mb_str_pad($chord, $width);
-                $counts .= mb_str_pad($syllable, $width);
-                $hands .= mb_str_pad($hand, $width);
+                $chords .= self::padded($chord, $width);
+                $counts .= self::padded($syllable, $width);
+                $hands .= self::padded($hand, $width);
             }
             $rows = array_map(static fn (string $row): string => $row.'|', $rows);
             [$chords, $counts, $hands] = ["{$chords} ", "{$counts} ", "{$hands} "];
@@ -186,5 +186,10 @@ final readonly class TabText
         }
 
         return '';
+    }
+
+    private static function padded(string $text, int $width): string
+    {
+        return $text.str_repeat(' ', max(0, $width - mb_strlen($text)));
     }
 }

@@ -20,19 +20,20 @@ use Gravik\Performance\Performer;
 use Gravik\Tests\Support\Examples;
 use Gravik\Tests\Support\Frozen;
 
-/** @return non-empty-list<Page> */
-function pagesOf(Breakdown $song, ?HandoutWishes $wishes = null): array
+function planned(Breakdown $song): Song
 {
     $voiced = [];
     foreach ($song->linesPlayed() as $line) {
         $voiced[$line->id] = Toolbox::of($song, $line)->voiced();
     }
-    $timeline = (new Performer())->perform($song, null, $voiced);
 
-    return (new HandoutLayout())->pages(
-        new Song($song, $timeline, (new LessonPlanner())->plan($song, $voiced), $voiced),
-        $wishes ?? HandoutWishes::everything(),
-    );
+    return new Song($song, (new Performer())->perform($song, null, $voiced), (new LessonPlanner())->plan($song, $voiced), $voiced);
+}
+
+/** @return non-empty-list<Page> */
+function pagesOf(Breakdown $song, ?HandoutWishes $wishes = null): array
+{
+    return (new HandoutLayout())->pages(planned($song), $wishes ?? HandoutWishes::everything());
 }
 
 function drawingOf(Page $page): DOMXPath
@@ -132,6 +133,15 @@ it('has what is ticked in the order in which it is ticked, and nothing else', fu
     expect($of(new HandoutWishes([Part::Notes, Part::Chart])))->toBe(['notes', 'chart'])->and($of(new HandoutWishes([])))->toBe([]);
 });
 
+it('draws one part by itself, and no page around it', function (Part $part): void {
+    $drawn = drawingOf((new HandoutLayout())->piece(planned(Examples::breakdown([], 'x.c.x.c.')), HandoutWishes::everything(), $part));
+    $height = (float) $drawn->evaluate('string(/s:svg/@height)');
+
+    expect($drawn->evaluate('count(//s:g[@data-part])'))->toBe(1.0)
+        ->and($drawn->evaluate('string(//s:g/@data-part)'))->toBe($part->value)
+        ->and($height)->toBeGreaterThan(2 * Paper::MARGIN + 20)->toBeLessThan(Paper::A4->size()[1] / 1.5);
+})->with([Part::Chart, Part::Grips, Part::Hand]);
+
 it('says on paper what the song says: head, chart, nicknames, retuning, set-up, marks, stages', function (): void {
     $song = Frozen::full();
     $song = $song->with(marks: [
@@ -175,6 +185,10 @@ it('turns every neck for a left hand, and puts the high string on top', function
             ->and($high[$place][0])->toEqualWithDelta($x, 0.01)->and($high[$place][1])->toEqualWithDelta(86.0 - $y, 0.1);
     }
 });
+
+it('draws no part that the song has nothing of', function (): void {
+    (new HandoutLayout())->piece(planned(Examples::breakdown()), HandoutWishes::everything(), Part::Figures);
+})->throws(HandoutException::class, 'nothing of this song');
 
 it('refuses what no page is', function (callable $wish): void {
     expect($wish)->toThrow(HandoutException::class);
