@@ -1,5 +1,6 @@
-import { Button, InputNumber, Select } from 'antd'
+import { Button, Select } from 'antd'
 import type { Choices, Gate, Lesson, LessonStage } from '../../api/types'
+import { GateBounds } from '../../ui/GateBounds'
 import { useBench, useMine } from '../bench/benchContext'
 import { noted } from '../steps/notes'
 
@@ -55,30 +56,10 @@ function GateFields({
   usual: { name: string; gate: Gate }[]
   onGate: (gate: Gate) => void
 }) {
-  const { gate } = stage
-  const field = (name: keyof Gate, label: string, unit: string, times: number, max: number) => (
-    <label>
-      {label}
-      <InputNumber
-        aria-label={`${label}, ${unit}`}
-        size="small"
-        controls={false}
-        disabled={!mine}
-        min={name === 'missedShare' ? 0 : 1}
-        max={max}
-        value={Math.round(gate[name] * times * 10) / 10}
-        onChange={(value) => value !== null && onGate({ ...gate, [name]: value / times })}
-      />
-      <span className="muted">{unit}</span>
-    </label>
-  )
   return (
     <>
       <div className="gate-fields">
-        {field('biasMs', 'bias ±', 'ms', 1, 200)}
-        {field('spreadMs', 'spread', 'ms', 1, 200)}
-        {field('swingPoints', 'swing ±', 'points', 1, 30)}
-        {field('missedShare', 'missed', '%', 100, 100)}
+        <GateBounds gate={stage.gate} mine={mine} units onGate={onGate} />
       </div>
       {mine && (
         <div className="button-row">

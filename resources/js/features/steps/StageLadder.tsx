@@ -1,9 +1,9 @@
 import { InputNumber, Segmented, Select } from 'antd'
 import type { LessonStage } from '../../api/types'
+import { GateBounds } from '../../ui/GateBounds'
 import type { Note } from './notes'
 
 type Ladder = NonNullable<Note['ladder']>
-type Figures = LessonStage['gate']
 
 const MODES = [
   { value: 'gated', label: 'steps' },
@@ -31,21 +31,6 @@ export function StageLadder({ stage, ladder, mine, onNote }: Props) {
         precision={name === 'percent' ? 1 : 0}
         value={now[name]}
         onChange={(value) => value !== null && set({ [name]: value })}
-      />
-    </label>
-  )
-  const bound = (name: keyof Figures, label: string, unit: string, times: number, max: number) => (
-    <label>
-      {label}
-      <InputNumber
-        aria-label={`${label}, ${unit}`}
-        size="small"
-        controls={false}
-        disabled={!mine}
-        min={name === 'missedShare' ? 0 : 1}
-        max={max}
-        value={Math.round(gate[name] * times * 10) / 10}
-        onChange={(value) => value !== null && onNote({ gate: { ...gate, [name]: value / times } })}
       />
     </label>
   )
@@ -81,10 +66,7 @@ export function StageLadder({ stage, ladder, mine, onNote }: Props) {
       </div>
       <h3>Gate</h3>
       <div className="stage-fields">
-        {bound('biasMs', 'off by ±', 'ms', 1, 200)}
-        {bound('spreadMs', 'spread', 'ms', 1, 200)}
-        {bound('swingPoints', 'swing ±', 'points', 1, 30)}
-        {bound('missedShare', 'missed', '%', 100, 100)}
+        <GateBounds gate={gate} mine={mine} onGate={(bounds) => onNote({ gate: bounds })} />
       </div>
     </section>
   )
