@@ -91,6 +91,7 @@ const GROUPS: [string, [string, string][]][] = [
       ['H', 'hear the take with the band'],
       ['E', 'hear an error: 1 – 7'],
       ['F', 'free play; down stroke in a take'],
+      ['K', 'keep the rhythm of a take as a pattern'],
       ['J', 'up stroke'],
       ['Esc', 'stop the take'],
     ],

@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { beforeEach, expect, it, vi } from 'vitest'
 import type { BreakdownDocument, Take } from '../../api/types'
 import { lessonOf, stageOf } from '../../testing/lesson'
-import { callsTo, key, serve, showOnBench, timedBar, timeline, tune, type Server } from '../../testing/page'
+import { callsTo, key, patch, serve, showOnBench, timedBar, timeline, tune, type Server } from '../../testing/page'
 import LockStation from './LockStation'
 
 vi.mock('../../audio/band', async () => {
@@ -286,6 +286,38 @@ it('holds a take to the stage that is chosen, and keeps the gate that the teache
   expect(store.getState().document.lesson).toMatchObject([{ stage: 'damped-rhythm', gate: { missedShare: 0.1 } }])
   await play()
   await waitFor(() => expect(callsTo('POST breakdowns/b1/takes')[0]).toMatchObject({ stage: 'damped-rhythm' }))
+})
+
+it('keeps the rhythm of a take as a pattern of its own, and leaves the song as it is', async () => {
+  const [pattern] = tune.patterns
+  const streams = [{ name: 'strum', strokes: [{ at: 480, division: 2 }] }] as typeof pattern.streams
+  serve({
+    ...server,
+    ...listed({ ...take('t2', 2), strokes: [0.25, 0.5, 15.9] }),
+    'POST compute/tapped': [
+      {
+        words: 'straight eighths',
+        counted: '&',
+        shift_ms: 0,
+        spread_ms: 4,
+        left_out: 0,
+        sketch: { beats: 4, beats_a_bar: 4, p: 0.5, strokes: [] },
+        change: [patch('patterns', { ...pattern, streams }, 'p1')],
+      },
+    ],
+  })
+  const { store } = showOnBench(<LockStation />)
+  await screen.findByText(/Student A, take 2/)
+  key('k')
+  await screen.findByText('straight eighths')
+  expect(callsTo('POST compute/tapped')).toMatchObject([{ bars: 1, tempo: 126, taps: [{ t: 0.25 }, { t: 0.5 }] }])
+  key('Enter')
+  const { patterns } = store.getState().document
+  expect(patterns.map(({ id, name }) => [id, name])).toEqual([
+    ['p1', ''],
+    ['answer1', 'Student A, take 2'],
+  ])
+  expect(patterns.map((each) => each.streams)).toEqual([pattern.streams, streams])
 })
 
 it('lets a simulated student play an error, and shows what the report says of it', async () => {

@@ -7,7 +7,8 @@ import { FilePicker } from '../../ui/FilePicker'
 import { useKeys } from '../../ui/keys'
 import { useSheet } from '../../ui/useSheet'
 import { ago } from '../../ui/words'
-import { useBench, useDocument } from '../bench/benchContext'
+import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { AnswerSheet } from './AnswerSheet'
 import { DelayCheck } from './DelayCheck'
 import { ErrorSheet } from './ErrorSheet'
 import { Findings } from './Findings'
@@ -24,7 +25,7 @@ import { tapsOf, useReplay } from './useReplay'
 import { useShownTakes } from './useShownTakes'
 import { useTaking } from './useTaking'
 
-type Sheet = 'report' | 'practice' | 'errors' | 'free'
+type Sheet = 'report' | 'practice' | 'errors' | 'free' | 'answer'
 
 /** Play along, be measured, and see where it locks. */
 export default function LockStation() {
@@ -32,11 +33,12 @@ export default function LockStation() {
   const document = useDocument()
   const choices = useChoices().data
   const lesson = useLesson(document, null).data
+  const mine = useMine()
   const judge = useJudge(stage)
   const takes = useShownTakes(store.getState().id)
   const taking = useTaking(judge, takes.show)
   const replay = useReplay()
-  const [sheet, setSheet] = useSheet<Sheet>('report', ['practice', 'errors', 'free'])
+  const [sheet, setSheet] = useSheet<Sheet>('report', ['practice', 'errors', 'free', 'answer'])
   const [checking, setChecking] = useState(false)
   const [hidden, setHidden] = useState(false)
   const upload = useRef<HTMLInputElement>(null)
@@ -44,6 +46,7 @@ export default function LockStation() {
   const { shown } = takes
   const hear = () => shown !== null && (replay.playing === null ? void replay.start(tapsOf(shown)) : replay.stop())
   const canRecord = timeline !== undefined && timeline.strokes.length > 0
+  const canKeep = mine && shown !== null && shown.strokes.length > 0
   const atReport = sheet === 'report'
   const toReport = () => setSheet('report')
   /** A finding names a kind of stage by its number; the lesson's own first one of that kind lies on the stand then. */
@@ -63,6 +66,7 @@ export default function LockStation() {
           e: () => canRecord && setSheet('errors'),
           f: () => setSheet('free'),
           h: hear,
+          k: () => canKeep && setSheet('answer'),
         },
     (busy || !checking) && atReport,
   )
@@ -71,7 +75,9 @@ export default function LockStation() {
     <div className="with-side">
       <div className={hidden && busy ? 'station-main beats-hidden' : 'station-main'}>
         <div className="station-head">
-          <h2>{{ report: 'Lock', practice: 'Practice ladder', errors: 'Hear an error', free: 'Lock' }[sheet]}</h2>
+          <h2>
+            {{ report: 'Lock', practice: 'Practice ladder', errors: 'Hear an error', free: 'Lock', answer: 'What was played' }[sheet]}
+          </h2>
           <Button size="small" className="delay-button" onClick={() => setChecking(true)} disabled={busy}>
             {delayWords(judge)}
           </Button>
@@ -103,6 +109,8 @@ export default function LockStation() {
               toReport()
             }}
           />
+        ) : sheet === 'answer' && shown !== null ? (
+          <AnswerSheet key={shown.id} take={shown} onClose={toReport} />
         ) : sheet === 'errors' ? (
           <ErrorSheet onClose={toReport} />
         ) : sheet === 'free' ? (
@@ -121,6 +129,11 @@ export default function LockStation() {
               {shown !== null && (
                 <Button size="small" onClick={hear}>
                   {replay.playing === null ? 'Hear the take' : 'Stop'} <kbd>H</kbd>
+                </Button>
+              )}
+              {canKeep && (
+                <Button size="small" onClick={() => setSheet('answer')}>
+                  Keep its rhythm <kbd>K</kbd>
                 </Button>
               )}
               <Button size="small" onClick={() => setSheet('errors')} disabled={!canRecord}>

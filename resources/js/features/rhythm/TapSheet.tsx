@@ -6,9 +6,9 @@ import { band } from '../../audio/band'
 import { firstBeats } from '../../audio/bars'
 import { useBandFrames } from '../../audio/useBandFrames'
 import { STRUCK, useRecorder, type Recorded, type Recorder, type Struck } from '../../audio/useRecorder'
-import { HandWave } from '../../ui/HandWave'
 import { useKeys } from '../../ui/keys'
 import { useBench } from '../bench/benchContext'
+import { Readings } from './Readings'
 
 const KEYS: Record<string, Struck> = { ...STRUCK, d: { key: 'down', dead: true }, k: { key: 'up', dead: true } }
 const PADS = [
@@ -93,36 +93,7 @@ export function TapSheet({ width, bars: barsNow, onTake, onClose }: Props) {
         </p>
       )}
       {readings.length > 0 && idle ? (
-        <ul role="listbox" aria-label="Ways to hear it">
-          {readings.map((reading, index) => (
-            <li
-              key={reading.words + reading.counted}
-              role="option"
-              aria-selected={index === chosen}
-              className={index === chosen ? 'chosen' : ''}
-              onClick={() => setChosen(index)}
-              onDoubleClick={() => take(reading)}
-            >
-              <div className="school-words">
-                <b>{reading.words}</b>
-                <small>{reading.counted}</small>
-                <small className="muted">
-                  taps within {Math.round(reading.spread_ms)} ms,{' '}
-                  {reading.shift_ms === 0
-                    ? 'on the click'
-                    : `all ${Math.abs(reading.shift_ms)} ms ${reading.shift_ms > 0 ? 'late' : 'early'}`}
-                  {reading.left_out > 0 && `; ${reading.left_out} found no place`}
-                </small>
-                {index === chosen && (
-                  <Button size="small" type="primary" onClick={() => take(reading)}>
-                    Take it <kbd className="on-ink">Enter</kbd>
-                  </Button>
-                )}
-              </div>
-              <HandWave sketch={reading.sketch} fromBeat={0} toBeat={reading.sketch.beats} width={Math.max(300, width - 310)} height={92} />
-            </li>
-          ))}
-        </ul>
+        <Readings readings={readings} chosen={chosen} width={width} onChoose={setChosen} onTake={take} />
       ) : (
         <Pads recorder={recorder} bars={bars} beats={firstBeats(timeline) * bars} tempo={tempo} width={width} />
       )}
