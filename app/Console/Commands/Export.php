@@ -12,6 +12,7 @@ use App\Documents\Exports;
 use App\Documents\SoundWish;
 use App\Models\Breakdown as StoredBreakdown;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Change\PassRemover;
 use Gravik\Handout\HandoutWishes;
 use Gravik\Handout\Paper;
 use Gravik\Handout\Part;
@@ -24,6 +25,7 @@ final class Export extends CoreCommand
         {--paper=a4 : of the handout, a4 or letter}
         {--large : the handout for a stand}
         {--parts= : of the handout, separated by commas}
+        {--pass= : one time through the form alone, by its id}
         {--hear= : in the sound: all, without-guitar, or one instrument}
         {--tempo= : of the sound, in beats a minute}
         {--o|output= : the file to write}
@@ -33,7 +35,7 @@ final class Export extends CoreCommand
 
     protected function compute(): void
     {
-        $file = app(Exports::class)->file($this->source(), ExportFormat::named($this->text('format')), $this->wishes(), $this->sound());
+        $file = app(Exports::class)->file($this->wanted($this->source()), ExportFormat::named($this->text('format')), $this->wishes(), $this->sound());
         $path = $this->text('output');
         if ($path === '') {
             throw UnusableInput::needs('Say where to: -o FILE.'.$file->ending);
@@ -56,6 +58,13 @@ final class Export extends CoreCommand
             Paper::tryFrom($this->text('paper')) ?? throw UnusableInput::needs('The paper is a4 or letter.'),
             (bool) $this->option('large'),
         );
+    }
+
+    private function wanted(Breakdown $song): Breakdown
+    {
+        $pass = $this->text('pass');
+
+        return $pass === '' ? $song : (new PassRemover())->keepOnly($song, $pass);
     }
 
     private function sound(): SoundWish

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Documents\SoundWish;
+use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Change\PassRemover;
 use Gravik\Time\Tempo;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -18,9 +20,18 @@ final class ExportRequest extends FormRequest
     public function rules(): array
     {
         return self::handoutRules() + [
+            'pass' => ['sometimes', 'string', 'max:40'],
             'hear' => ['sometimes', Rule::in(SoundWish::choices())],
             'tempo' => ['sometimes', 'numeric', 'between:'.Tempo::SLOWEST.','.Tempo::FASTEST],
         ];
+    }
+
+    /** The song, or the one pass of it that is wanted. */
+    public function wanted(Breakdown $song): Breakdown
+    {
+        $pass = $this->string('pass')->toString();
+
+        return $pass === '' ? $song : (new PassRemover())->keepOnly($song, $pass);
     }
 
     public function sound(): SoundWish

@@ -15,9 +15,12 @@ use Gravik\Breakdown\Pass;
 use Gravik\Breakdown\PassDifferences;
 use Gravik\Breakdown\Playing;
 use Gravik\Breakdown\Texture;
+use Gravik\Chart\CourseBar;
 use Gravik\Chart\SungWords;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\PatternJson;
+use Gravik\Performance\Performer;
+use Gravik\Performance\PlayedStroke;
 use Gravik\Tests\Support\Examples;
 
 /** Twelve bars of one section in two passes, with two patterns. */
@@ -104,6 +107,25 @@ it('adds, copies, moves and takes passes out', function (): void {
         ->toThrow(BreakdownNotValid::class, 'only pass')
         ->and(static fn () => (new PassAdder())->add($set, 'nobody'))->toThrow(BreakdownNotValid::class);
 });
+
+it('plays one pass alone as it is played in the song', function (Breakdown $song): void {
+    $of = static function (Breakdown $played, string $id): array {
+        $timeline = (new Performer())->perform($played);
+        $bars = $timeline->course->bars;
+        $inPass = static fn (CourseBar $bar): bool => $timeline->course->visits[$bar->visit]->pass === $id;
+        $first = array_values(array_filter($bars, $inPass))[0]->tick;
+
+        return array_values(array_map(
+            static fn (PlayedStroke $stroke): array => [$stroke->tick - $first, $stroke->stroke->direction, $stroke->strings, $stroke->voicing->frets],
+            array_filter($timeline->strokes, static fn (PlayedStroke $stroke): bool => $inPass($bars[$stroke->bar])),
+        ));
+    };
+    foreach ($song->passes as $pass) {
+        $alone = (new PassRemover())->keepOnly($song, $pass->id);
+        expect($alone->passes)->toHaveCount(1)->and($of($alone, $pass->id))->toEqual($of($song, $pass->id))->not->toBe([]);
+    }
+    expect(static fn () => (new PassRemover())->keepOnly($song, 'nobody'))->toThrow(BreakdownNotValid::class);
+})->with(fn (): array => array_map(static fn (Breakdown $song): array => [$song], Database\Seeders\DemoSongs::all()));
 
 it('lets what was placed in one pass go along with its copy, and out with it', function (): void {
     $full = (new BreakdownJson())->read(Examples::full());

@@ -23,7 +23,7 @@ final class ExportBreakdown extends Controller
     public function __invoke(ExportRequest $request, Breakdown $breakdown, string $format, BreakdownStore $store, Exports $exports): Response
     {
         $this->authorize('view', $breakdown);
-        $file = $exports->file($store->document($breakdown), ExportFormat::named($format), $request->wishes(), $request->sound());
+        $file = $exports->file($request->wanted($store->document($breakdown)), ExportFormat::named($format), $request->wishes(), $request->sound());
         $store->refer($breakdown);
         $name = Str::slug($breakdown->title) ?: 'breakdown';
 

@@ -18,6 +18,23 @@ use Gravik\Chart\Section;
 /** Takes one time through the form out, and with it what was placed in it alone. */
 final readonly class PassRemover
 {
+    /**
+     * One time through the form by itself, as it is played in the song.
+     *
+     * @throws BreakdownNotValid where there is no such pass
+     */
+    public function keepOnly(Breakdown $breakdown, string $id): Breakdown
+    {
+        if (! in_array($id, array_column($breakdown->passes, 'id'), true)) {
+            throw new PassUnknown($id);
+        }
+        foreach ($breakdown->passes as $pass) {
+            $breakdown = $pass->id === $id ? $breakdown : $this->remove($breakdown, $pass->id);
+        }
+
+        return $breakdown;
+    }
+
     /** @throws BreakdownNotValid where there is no such pass, or no other */
     public function remove(Breakdown $breakdown, string $id): Breakdown
     {

@@ -6,7 +6,7 @@ import { useKeys } from '../../ui/keys'
 import { useNeckView } from '../../ui/neckView'
 import { useTabState } from '../../ui/useTabState'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
-import type { SoundWish } from './Losses'
+import type { TakeWish } from './Losses'
 import { OpenMarks } from './OpenMarks'
 import { SheetPages } from './SheetPages'
 import { TakeAlong } from './TakeAlong'
@@ -26,11 +26,11 @@ export default function HandoutStation() {
   const handout = useHandout(document, wish)
   const [chosen, setChosen] = useState<string | null>(null)
   const set = (part: Partial<Sheet>) => setSheet({ ...sheet, ...part })
-  const take = async (format: string, sound: SoundWish = {}) => {
+  const take = async (format: string, wanted: TakeWish = {}) => {
     try {
       if (mine) await store.saveNow()
       const query = new URLSearchParams(
-        Object.entries({ ...wish, ...sound }).map(([name, value]) => [
+        Object.entries({ ...wish, ...wanted }).map(([name, value]) => [
           name,
           typeof value === 'boolean' ? String(Number(value)) : String(value ?? ''),
         ]),
@@ -141,7 +141,7 @@ export default function HandoutStation() {
         {handout.data !== undefined && <SheetPages pages={handout.data.pages} chosen={chosen} onChoose={setChosen} />}
       </section>
       <aside className="sheet-take" aria-label="Take it along">
-        <TakeAlong onTake={(format, sound) => void take(format, sound)} onPrint={() => window.print()} />
+        <TakeAlong onTake={(format, wanted) => void take(format, wanted)} onPrint={() => window.print()} />
         <h2>Notes</h2>
         <Input.TextArea
           aria-label="Notes"

@@ -4,16 +4,17 @@ import { useState } from 'react'
 import { losses } from '../../api/handout'
 import type { Choices } from '../../api/types'
 import { Dialog } from '../../ui/Dialog'
+import { ordinal } from '../../ui/words'
 import { useDocument } from '../bench/benchContext'
 
-type Props = { form: Choices['exports'][number]; onClose: () => void; onTake: (wish: SoundWish) => void }
+type Props = { form: Choices['exports'][number]; onClose: () => void; onTake: (wish: TakeWish) => void }
 
-export type SoundWish = { hear?: string; tempo?: number }
+export type TakeWish = { pass?: string; hear?: string; tempo?: number }
 
 /** What a form will not keep of this song, before the file is taken. */
 export function Losses({ form, onClose, onTake }: Props) {
   const document = useDocument()
-  const [wish, setWish] = useState<SoundWish>({})
+  const [wish, setWish] = useState<TakeWish>({})
   const lost = useQuery({ queryKey: ['losses', form.format, document], queryFn: () => losses(document, form.format) })
   return (
     <Dialog title={`${form.name}: ${form.words}`} open onCancel={onClose} footer={null}>
@@ -30,8 +31,24 @@ export function Losses({ form, onClose, onTake }: Props) {
           </ul>
         </>
       )}
+      {document.passes.length > 1 && form.format !== 'json' && (
+        <div className="take-wish">
+          <Select
+            aria-label="Which passes"
+            value={wish.pass ?? ''}
+            options={[
+              { value: '', label: 'the whole song' },
+              ...document.passes.map(({ id, name }, place) => ({
+                value: id,
+                label: name === '' ? `${ordinal(place + 1)} pass alone` : name,
+              })),
+            ]}
+            onChange={(pass: string) => setWish({ ...wish, pass })}
+          />
+        </div>
+      )}
       {lost.data !== undefined && lost.data.heard.length > 0 && (
-        <div className="sound-wish">
+        <div className="take-wish">
           <Select
             aria-label="Who is heard"
             value={wish.hear ?? lost.data.heard[0]?.id}

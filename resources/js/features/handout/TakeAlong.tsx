@@ -1,7 +1,7 @@
 import { Button } from 'antd'
 import { useChoices } from '../../api/queries'
 import type { Choices } from '../../api/types'
-import { Losses, type SoundWish } from './Losses'
+import { Losses, type TakeWish } from './Losses'
 import { useState } from 'react'
 
 type Export = Choices['exports'][number]
@@ -9,7 +9,7 @@ type Export = Choices['exports'][number]
 const QUALITIES = ['chords', 'grips', 'strokes', 'muting', 'swing', 'passes', 'stages'] as const
 
 /** Every form in which the song can leave the house, and what each keeps of it. */
-export function TakeAlong({ onTake, onPrint }: { onTake: (format: string, sound: SoundWish) => void; onPrint: () => void }) {
+export function TakeAlong({ onTake, onPrint }: { onTake: (format: string, wanted: TakeWish) => void; onPrint: () => void }) {
   const forms = useChoices().data?.exports ?? []
   const [asked, setAsked] = useState<Export | null>(null)
   return (
@@ -64,8 +64,8 @@ export function TakeAlong({ onTake, onPrint }: { onTake: (format: string, sound:
         <Losses
           form={asked}
           onClose={() => setAsked(null)}
-          onTake={(sound) => {
-            onTake(asked.format, sound)
+          onTake={(wanted) => {
+            onTake(asked.format, wanted)
             setAsked(null)
           }}
         />

@@ -43,6 +43,7 @@ export function StandView({ sections, onClose }: { sections: ChartSection[]; onC
   useFollow(pages, setAt)
   const close = useRef<HTMLButtonElement>(null)
   useEffect(() => close.current?.focus(), [])
+  const setUp = document.guitar.setUp ?? ''
   const number = document.passes.findIndex(({ id }) => id === page?.pass)
   const pass = document.passes[number]
   const next = document.passes[number + 1]
@@ -52,6 +53,7 @@ export function StandView({ sections, onClose }: { sections: ChartSection[]; onC
         <h1>{document.title}</h1>
         <p>
           {document.start.key} · {tempo}
+          {setUp !== '' && <small className="stand-set-up">{setUp}</small>}
         </p>
         {document.passes.length > 1 && (
           <div className="stand-passes" role="group" aria-label="Time round">
