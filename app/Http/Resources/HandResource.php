@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use Gravik\Breakdown\ArrangementDifferences;
 use Gravik\Breakdown\Desk;
 use Gravik\Formats\HandSketch;
 use Gravik\Strokes\ChordOf;
@@ -92,8 +93,15 @@ use OpenApi\Attributes as OA;
     'muted_share',
     'syncopation',
     'strokes_a_second',
+    'beside_band',
 ], properties: [
     new OA\Property(property: 'pattern', description: 'its id', type: 'string'),
+    new OA\Property(
+        property: 'beside_band',
+        description: 'what a guitar alone strikes otherwise than with the band; null for a pattern that stands in for none',
+        type: 'string',
+        nullable: true,
+    ),
     new OA\Property(
         property: 'runs_on',
         description: 'through sections that follow one another with it; else it begins anew with each',
@@ -175,6 +183,7 @@ final class HandResource
 
         return [
             'pattern' => $desk->named()->id,
+            'beside_band' => ArrangementDifferences::words($desk->breakdown, $desk->named()),
             'runs_on' => $desk->named()->runsOn,
             'grid' => $grid ?? $desk->pattern()->grid(),
             'sketch' => HandSketch::of($hand, $ruler),

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Gravik\Breakdown\Arrangement;
+use Gravik\Breakdown\ArrangementDifferences;
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Change\AloneArranger;
 use Gravik\Formats\BreakdownJson;
@@ -41,6 +42,19 @@ it('has a stand-in for every pattern and line, once, that plays in its place whe
         expect($stroke->voicing->bassMidi() % 12)->toBe(($stroke->voicing->chord->bass ?? $stroke->voicing->chord->root)->pitchClass());
     }
 });
+
+it('says what is struck otherwise alone, stroke by stroke', function (string $slots, string $alone, string $words): void {
+    $song = (new AloneArranger())->arrange(Examples::breakdown([], $slots));
+    $song = $song->withPattern($song->patterns[1]->with(Examples::pattern($alone), $song->patterns[1]->school));
+
+    expect(ArrangementDifferences::words($song, $song->patterns[1]))->toBe($words)
+        ->and(ArrangementDifferences::words($song, $song->patterns[0]))->toBeNull();
+})->with([
+    'the same' => ['x.x.x.x.', 'x.x.x.x.', ''],
+    'more' => ['..x...x.', 'x.x...x.', 'more on beat 1'],
+    'fewer' => ['x.xxx.x.', 'x.x.x.x.', 'gone on the “&” of beat 2'],
+    'of another kind, and more' => ['x.c.x.c.', 'x.x.x.cx', 'more on the “&” of beat 4; otherwise on beat 2'],
+]);
 
 it('refuses a stand-in that cannot take the place', function (string $list, array $told, string $pointer): void {
     $document = (new BreakdownJson())->write(Examples::breakdown());

@@ -24,7 +24,8 @@ export function planned(document: BreakdownDocument, warnings: Hand['warnings'] 
   })
   return {
     pattern: 'p1',
-    runs_on: false,
+    beside_band: null,
+  runs_on: false,
     grid: 2,
     slots,
     sketch: { beats: 4, beats_a_bar: 4, p: 0.5, strokes },

@@ -111,6 +111,9 @@ function HandAt({ chooser }: { chooser: ReactNode }) {
             </ArrangeForm>
           )}
         </HandTools>
+        {sheet === 'wave' && hand?.beside_band != null && (
+          <p className="muted">Beside the part with the band: {hand.beside_band === '' ? 'the same strokes' : hand.beside_band}.</p>
+        )}
         <p role="status" className="unseen">
           {slot === undefined
             ? ''
