@@ -52,6 +52,7 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('breakdowns/{breakdown}/versions/{version}', Breakdowns\ShowVersion::class);
     Route::get('breakdowns/{breakdown}/export/{format}', Breakdowns\ExportBreakdown::class);
     Route::get('breakdowns/{breakdown}/takes', Takes\ListTakes::class);
+    Route::get('breakdowns/{breakdown}/takes.csv', Takes\ExportTakes::class);
     Route::get('breakdowns/{breakdown}/takes/{take}', Takes\ShowTake::class);
     Route::post('breakdowns/{breakdown}/takes', Takes\RecordTake::class);
     Route::post('breakdowns/{breakdown}/recordings', Takes\HearTake::class);

@@ -48,6 +48,17 @@ final class Breakdown extends Model
         return $this->hasMany(Take::class);
     }
 
+    /** @return HasMany<Take, $this> one's own; for its owner everybody's */
+    public function takesSeenBy(User $user): HasMany
+    {
+        $takes = $this->takes();
+        if ($this->owner_id !== $user->id) {
+            $takes->where('player_id', $user->id);
+        }
+
+        return $takes;
+    }
+
     /** @return BelongsToMany<User, $this> */
     public function students(): BelongsToMany
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Documents\BreakdownStore;
 use App\Models\Take;
+use App\Models\User;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\WavFile;
 use Gravik\Performance\Performer;
@@ -134,6 +135,26 @@ it('shows students their own takes only, and the teacher everybody\'s', function
     $this->actingAs($teacher)->getJson("/api/breakdowns/{$breakdown->id}/takes")->assertJsonCount(2, 'items');
     $taken = Take::query()->where('player_id', $students[1]->id)->value('id');
     $this->actingAs($students[0])->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($taken))->assertStatus(409);
+});
+
+it('writes the log as a table, each their own, and no name in it is a formula', function (): void {
+    $teacher = $this->teacher();
+    $breakdown = $this->shelved($teacher);
+    $student = $this->student('=SUM(A1)');
+    $breakdown->students()->attach($student);
+    foreach ([$teacher, $student] as $player) {
+        $this->actingAs($player)->postJson("/api/breakdowns/{$breakdown->id}/takes", takeOf($this->newId(), 25))->assertCreated();
+    }
+    $rows = function (User $user) use ($breakdown): array {
+        $table = $this->actingAs($user)->get("/api/breakdowns/{$breakdown->id}/takes.csv")->assertOk()->streamedContent();
+
+        return array_map(static fn (string $line): array => str_getcsv($line, escape: ''), explode("\r\n", trim($table)));
+    };
+
+    expect(array_column($rows($teacher), 0))->toBe(['player', 'Teacher', "'=SUM(A1)"])
+        ->and(array_column($rows($student), 0))->toBe(['player', "'=SUM(A1)"])
+        ->and(array_combine(...$rows($student)))->toMatchArray(['number' => '1', 'tempo' => '120', 'bars' => '8', 'passed' => 'no']);
+    $this->actingAs($this->student('Other'))->getJson("/api/breakdowns/{$breakdown->id}/takes.csv")->assertForbidden();
 });
 
 it('refuses takes that are none, and keeps nothing of them', function (array $change, string $message): void {

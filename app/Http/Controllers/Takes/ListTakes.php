@@ -49,11 +49,7 @@ final class ListTakes extends Controller
     public function __invoke(PageRequest $request, Breakdown $breakdown): JsonResponse
     {
         $this->authorize('view', $breakdown);
-        $user = $this->user($request);
-        $takes = $breakdown->takes()->with('player')->when(
-            $breakdown->owner_id !== $user->id,
-            static fn ($own) => $own->where('player_id', $user->id),
-        );
+        $takes = $breakdown->takesSeenBy($this->user($request))->with('player');
         $page = $takes->latest()->latest('id')->cursorPaginate(self::A_PAGE, self::COLUMNS, 'cursor', $request->cursor('created_at', 'id'));
 
         return new JsonResponse([

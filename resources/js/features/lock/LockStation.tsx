@@ -146,7 +146,7 @@ export default function LockStation() {
           </>
         )}
         {choices !== undefined && lesson !== undefined && <GateForm lesson={lesson} choices={choices} />}
-        <TakeList takes={takes} />
+        <TakeList breakdown={store.getState().id} takes={takes} />
       </aside>
       {checking && <DelayCheck onClose={() => setChecking(false)} />}
     </div>

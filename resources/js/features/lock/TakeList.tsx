@@ -8,7 +8,7 @@ import { TakeTrend } from './TakeTrend'
 import type { useShownTakes } from './useShownTakes'
 
 /** The takes so far, the newest first; one can be set beside another. */
-export function TakeList({ takes }: { takes: ReturnType<typeof useShownTakes> }) {
+export function TakeList({ breakdown, takes }: { breakdown: string; takes: ReturnType<typeof useShownTakes> }) {
   const { list, rows, wanted, besideId } = takes
   const [picking, setPicking] = useState(false)
   const choose = (id: string, beside: boolean) => {
@@ -49,6 +49,9 @@ export function TakeList({ takes }: { takes: ReturnType<typeof useShownTakes> })
               {picking ? 'Now press the other take' : 'Set another take beside it'}
             </Button>
           )}
+          <Button size="small" href={`/api/breakdowns/${breakdown}/takes.csv`} download>
+            The log as a table
+          </Button>
         </>
       )}
     </>
