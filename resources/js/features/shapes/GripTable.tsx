@@ -47,6 +47,12 @@ export function GripTable({ chord, voicing, tried, mine, onPin, onLetGo, onLink,
           onPressEnter={(event) => event.currentTarget.blur()}
         />
       )}
+      {!tried && (
+        <div className="button-row">
+          <span className="muted">mark the chord</span>
+          <Marking on={{ what: 'chord', field: 'symbol', at: chord.place }} label={`the chord ${chord.symbol}`} />
+        </div>
+      )}
       {chord.pinned && !tried && (
         <div className="button-row">
           <span className="muted">mark this grip</span>

@@ -7,6 +7,7 @@ import { useKeys } from '../../../ui/keys'
 import { useWidth } from '../../../ui/useWidth'
 import { countOf } from '../../../ui/words'
 import { useMine } from '../../bench/benchContext'
+import { Marking } from '../../bench/Marking'
 import { kept } from '../../listen/listened'
 import { TapSheet } from '../../rhythm/TapSheet'
 import { FigureNeck } from './FigureNeck'
@@ -147,6 +148,12 @@ export function FigureSheet({ place, id, number, onClose }: Props) {
               Tap it <kbd>T</kbd>
             </Button>
             {recording !== null && <RecordedRhythm listened={recording} onTake={(rhythm) => void at.doIt({ rhythm })} />}
+            {at.known !== undefined && (
+              <>
+                <span className="label">Mark</span>
+                <Marking on={{ what: 'figure', field: 'notes', id: at.known.id }} label={`the notes of “${at.known.name}”`} colour />
+              </>
+            )}
             <span className="label">Lines</span>
             {lines.length === 1 ? (
               <>
