@@ -9,7 +9,7 @@ it('makes a lesson of a song, settles a stage, plays it with its click in its ba
     $page = Stage::running()->teacher()->makeBreakdown('Ebb Steps', '| Dm7 | G7 | C6 | A7 | Dm7 | G7 | C6 | C6 |');
     $page->station('steps', '.stage-strip')->sees('Shapes alone')->sees('Bass and drums');
     $chosen = fn (): string => (string) $page->script('return document.querySelector(".stage-column.chosen .stage-name")?.textContent ?? ""');
-    $page->element('[aria-label*="Rhythm alone"]')->click();
+    $page->element('[data-stage="damped-rhythm"]')->click();
     $page->waitFor(fn (): bool => str_contains($chosen(), 'Rhythm alone'), 'no stage is open');
     $page->sees('Still to come')->sees('bars 1–4');
     expect($page->element('.stage-words')->getAttribute('value'))->toContain('Count aloud');

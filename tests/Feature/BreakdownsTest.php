@@ -190,7 +190,7 @@ it('exports what can be imported again as the same breakdown', function (): void
         ->assertHeader('Content-Type', 'audio/midi');
     $this->getJson("/api/breakdowns/{$breakdown->id}/export/mp3")->assertStatus(422)->assertJsonPath(
         'message',
-        '"mp3" is no format we write. Choose one of midi, wav, json.',
+        '"mp3" is no format we write. Choose one of pdf, html, svg, musicxml, mxl, chordpro, tab, midi, wav, csv, json.',
     );
 });
 

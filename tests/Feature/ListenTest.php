@@ -108,7 +108,7 @@ it('plans a ladder and says where the player stands on it', function (): void {
     $ladder = $this->postJson('/api/compute/ladder', [...$asked, 'clean' => [true, true, true, false]])->assertOk()->json();
 
     expect($ladder['at'])->toBe(1)
-        ->and($ladder['steps'][0])->toBe(['bpm' => 72, 'bars' => 4, 'cycles' => 2, 'seconds' => 26.67, 'pulse_beats' => 1])
+        ->and($ladder['steps'][0])->toBe(['bpm' => 72, 'bars' => 4, 'cycles' => 3, 'seconds' => 40, 'pulse_beats' => 1])
         ->and($ladder['fits'])->toBeTrue();
     $this->postJson(
         '/api/compute/ladder',

@@ -92,7 +92,7 @@ it('hands out where everything is played, splits and moves sections, and gives o
         $places,
     ))
         ->toBe(['1 a p1 low 4/4', '1 b p2 low 3/4', '2 a p1 low 4/4', '2 b p2 low 3/4'])
-        ->and($own['passes'][0]['cells'])->toBe([['part' => 'guitar', 'section' => 'a', 'pattern' => 'p3']]);
+        ->and($own['passes'][0]['cells'])->toBe([['part' => 'guitar', 'section' => 'a', 'pattern' => 'p4']]);
     $this->postJson(
         '/api/compute/split-section',
         ['document' => $document, 'section' => 'b', 'bar' => 1],

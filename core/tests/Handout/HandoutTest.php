@@ -20,7 +20,7 @@ use Gravik\Performance\Performer;
 use Gravik\Tests\Support\Examples;
 use Gravik\Tests\Support\Frozen;
 
-function planned(Breakdown $song): Song
+function onPaper(Breakdown $song): Song
 {
     $voiced = [];
     foreach ($song->linesPlayed() as $line) {
@@ -33,7 +33,7 @@ function planned(Breakdown $song): Song
 /** @return non-empty-list<Page> */
 function pagesOf(Breakdown $song, ?HandoutWishes $wishes = null): array
 {
-    return (new HandoutLayout())->pages(planned($song), $wishes ?? HandoutWishes::everything());
+    return (new HandoutLayout())->pages(onPaper($song), $wishes ?? HandoutWishes::everything());
 }
 
 function drawingOf(Page $page): DOMXPath
@@ -134,7 +134,7 @@ it('has what is ticked in the order in which it is ticked, and nothing else', fu
 });
 
 it('draws one part by itself, and no page around it', function (Part $part): void {
-    $drawn = drawingOf((new HandoutLayout())->piece(planned(Examples::breakdown([], 'x.c.x.c.')), HandoutWishes::everything(), $part));
+    $drawn = drawingOf((new HandoutLayout())->piece(onPaper(Examples::breakdown([], 'x.c.x.c.')), HandoutWishes::everything(), $part));
     $height = (float) $drawn->evaluate('string(/s:svg/@height)');
 
     expect($drawn->evaluate('count(//s:g[@data-part])'))->toBe(1.0)
@@ -187,7 +187,7 @@ it('turns every neck for a left hand, and puts the high string on top', function
 });
 
 it('draws no part that the song has nothing of', function (): void {
-    (new HandoutLayout())->piece(planned(Examples::breakdown()), HandoutWishes::everything(), Part::Figures);
+    (new HandoutLayout())->piece(onPaper(Examples::breakdown()), HandoutWishes::everything(), Part::Figures);
 })->throws(HandoutException::class, 'nothing of this song');
 
 it('refuses what no page is', function (callable $wish): void {

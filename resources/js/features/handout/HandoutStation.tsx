@@ -131,7 +131,7 @@ export default function HandoutStation() {
         </div>
         <OpenMarks />
       </section>
-      <section className="sheet-tray" aria-label="The sheet">
+      <section className="sheet-tray" aria-label="The sheet" tabIndex={0}>
         {handout.error instanceof ApiError && (
           <p role="alert" className="finding finding-off">
             {handout.error.message}

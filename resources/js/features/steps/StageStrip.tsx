@@ -34,15 +34,17 @@ export function StageStrip({ stages, chosen, onChoose, onBack }: Props) {
             type="button"
             className={stage.key === chosen ? 'stage-column chosen' : 'stage-column'}
             aria-pressed={stage.key === chosen}
-            aria-label={`Stage ${stage.number}: ${stage.name}. New: ${stage.changes}. ${stage.ladder.start} to ${stage.ladder.goal} beats a minute.`}
+            data-stage={stage.key}
             onClick={() => onChoose(stage.key)}
           >
             <span className="stage-name">
-              <b>{stage.number}</b> {stage.name}
+              <span className="unseen">Stage </span>
+              <b>{stage.number}</b>
+              <span className="unseen">:</span> {stage.name}
             </span>
             <StageWave stage={stage} width={WIDTH} height={74} />
-            <span className="stage-heard">{heardWords(stage)}</span>
-            <span className="stage-new">{stage.settled_for === null ? stage.changes : 'The song changed: look at it again'}</span>
+            <span className="stage-heard">{heardWords(stage)}</span>{' '}
+            <span className="stage-new">{stage.settled_for === null ? stage.changes : 'The song changed: look at it again'}</span>{' '}
             <span className="stage-stair">
               <i className="stair-block" style={{ height: foot(stage.ladder.goal) }}>
                 <i className="stair-first" style={{ height: foot(stage.ladder.start) }} />
@@ -50,6 +52,7 @@ export function StageStrip({ stages, chosen, onChoose, onBack }: Props) {
             </span>
             <span className="stage-tempos">
               {stage.ladder.start === stage.ladder.goal ? stage.ladder.goal : `${stage.ladder.start} to ${stage.ladder.goal}`}
+              <span className="unseen"> beats a minute</span>
             </span>
           </button>
         ),

@@ -32,7 +32,7 @@ beforeEach(() => {
 
 const opened = async (document = tune) => {
   const shown = showOnBench(<StepsStation onPractise={vi.fn()} />, { document })
-  fireEvent.click(await screen.findByRole('button', { name: /Stage 2: releases/ }))
+  fireEvent.click(await screen.findByRole('button', { name: /Stage\s*2\s*:\s*releases/ }))
   await screen.findByText('148')
   return shown
 }
