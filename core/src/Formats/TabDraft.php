@@ -34,6 +34,11 @@ final readonly class TabDraft
         $meter = self::meter($head['meter'] ?? '4/4', $unread);
         $tuning = self::tuning($head['tuning'] ?? 'standard', $unread);
         $bars = self::bars($lines, $meter, $tuning->strings(), $unread);
+        $strings = array_filter($lines, static fn (string $line): bool => preg_match('/^\S{1,3} ?\|/u', $line) === 1);
+        $moved = preg_match_all('/\d(?:[hpsgbBr>]\d|~)/', implode("\n", $strings));
+        if ($moved > 0) {
+            $unread[] = "slides, hammers and bends: {$moved} notes are read without";
+        }
 
         return DraftBuilder::build(new DraftSong(
             $head['title'] ?? '',
@@ -184,8 +189,9 @@ final readonly class TabDraft
             $dead = $dead || $cell === 'x';
             $ghost = $ghost || str_starts_with($cell, '(');
             $notes += $cell === '' ? 0 : 1;
-            if (preg_match('/\d+/', $cell, $found) === 1) {
-                $frets[$row + 1] = (int) $found[0];
+            // What stands before a sign that comes to a note is where it comes from.
+            if (preg_match('/(?:\d+[hpsg])?(\d+)/', $cell, $found) === 1) {
+                $frets[$row + 1] = (int) $found[1];
             }
         }
 

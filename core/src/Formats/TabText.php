@@ -12,6 +12,8 @@ use Gravik\Strokes\Articulation;
 use Gravik\Strokes\ChordOf;
 use Gravik\Strokes\Counting;
 use Gravik\Strokes\Direction;
+use Gravik\Strokes\Ornament;
+use Gravik\Strokes\OrnamentKind;
 
 /**
  * A performed guitar part as plain text: a staff of strings, the counts under it, the strokes under these. docs/tab.md
@@ -31,6 +33,7 @@ final readonly class TabText
             'lengths in ticks and by string: a dry stroke has a dot',
             'which frets a dead stroke lies over: it is an x',
             count($breakdown->passes) > 1 ? 'passes as such: the song stands as it is played' : null,
+            'what two lines strike at one time, as two: it stands as one stroke',
             'fingers, the band, the lesson, and marks',
         ]));
     }
@@ -84,10 +87,10 @@ final readonly class TabText
             $rows[$line] = self::padded($names[$strings - 1 - $line], $wide).'|';
         }
         foreach ($bars as $number => $bar) {
-            foreach ($this->slots($timeline, $bar, $byBar[$number] ?? []) as [$tick, $syllable, $stroke]) {
-                $cells = $this->cells($stroke, $strings);
+            foreach ($this->slots($timeline, $bar, $byBar[$number] ?? []) as [$tick, $syllable, $struck]) {
+                $cells = self::cells($struck, $strings);
                 $chord = $this->chordAt($timeline, $bar->tick + $tick);
-                $hand = $stroke === null ? '' : self::hand($stroke);
+                $hand = $struck === [] ? '' : self::hand($struck[0]);
                 $width = 1 + max(2, mb_strlen($chord), mb_strlen($syllable), mb_strlen($hand), ...array_map(mb_strlen(...), $cells));
                 foreach ($cells as $line => $cell) {
                     $rows[$line] .= $cell.str_repeat('-', $width - mb_strlen($cell));
@@ -108,27 +111,27 @@ final readonly class TabText
      *
      * @param list<PlayedStroke> $strokes
      *
-     * @return list<array{int, string, ?PlayedStroke}> tick of the bar, how it is counted, what is struck there
+     * @return list<array{int, string, list<PlayedStroke>}> tick of the bar, how it is counted, what is struck there, line by line
      */
     private function slots(Timeline $timeline, CourseBar $bar, array $strokes): array
     {
         $beat = $bar->meter->beatTicks();
         $byTick = [];
         for ($tick = 0; $tick < $bar->meter->barTicks(); $tick += $beat) {
-            $byTick[$tick] = null;
+            $byTick[$tick] = [];
         }
         foreach ($strokes as $stroke) {
-            $byTick[$stroke->tick - $bar->tick] ??= $stroke;
+            $byTick[$stroke->tick - $bar->tick][] = $stroke;
         }
         foreach ($timeline->course->chords as $chord) {
             if ($chord->tick > $bar->tick && $chord->tick < $bar->until()) {
-                $byTick[$chord->tick - $bar->tick] ??= null;
+                $byTick[$chord->tick - $bar->tick] ??= [];
             }
         }
         ksort($byTick);
 
         return array_map(
-            static fn (int $tick, ?PlayedStroke $stroke): array => [$tick, self::count($bar, $tick), $stroke],
+            static fn (int $tick, array $struck): array => [$tick, self::count($bar, $tick), $struck],
             array_keys($byTick),
             $byTick,
         );
@@ -148,21 +151,47 @@ final readonly class TabText
         return '';
     }
 
-    /** @return list<string> one for each string, the highest first */
-    private function cells(?PlayedStroke $stroke, int $strings): array
+    /**
+     * @param list<PlayedStroke> $struck at one time
+     *
+     * @return list<string> one for each string, the highest first
+     */
+    private static function cells(array $struck, int $strings): array
     {
-        $cells = [];
-        for ($string = $strings - 1; $string >= 0; $string--) {
-            $fret = $stroke !== null && in_array($string, $stroke->strings, true) ? $stroke->voicing->frets[$string] : null;
-            $cells[] = match (true) {
-                $stroke === null || $fret === null => '-',
-                $stroke->stroke->isDead() => 'x',
-                $stroke->stroke->articulation === Articulation::Ghost => "({$fret})",
-                default => (string) $fret,
-            };
+        $cells = array_fill(0, $strings, '-');
+        foreach ($struck as $stroke) {
+            foreach ($stroke->strings as $place => $string) {
+                $fret = $stroke->voicing->frets[$string];
+                $cells[$strings - 1 - $string] = match (true) {
+                    $fret === null => '-',
+                    $stroke->stroke->isDead() => 'x',
+                    $stroke->stroke->articulation === Articulation::Ghost => "({$fret})",
+                    default => self::cell($fret, $stroke->ornaments[$place] ?? $stroke->stroke->ornament),
+                };
+            }
         }
 
-        return $cells;
+        return array_values($cells);
+    }
+
+    /** A fret, and how it is come to or left: 5h7 comes from 5, 7>4 goes to 4, 7b9 is bent to the pitch of 9. */
+    private static function cell(int $fret, ?Ornament $ornament): string
+    {
+        $other = max(0, $fret + ($ornament->frets ?? 0));
+
+        return match ($ornament?->kind) {
+            null, OrnamentKind::Drag => (string) $fret,
+            OrnamentKind::HammerOn => "{$other}h{$fret}",
+            OrnamentKind::PullOff => "{$other}p{$fret}",
+            OrnamentKind::SlideIn => "{$other}s{$fret}",
+            OrnamentKind::Grace => "{$other}g{$fret}",
+            OrnamentKind::SlideOut => "{$fret}>{$other}",
+            OrnamentKind::Bend => "{$fret}b{$other}",
+            OrnamentKind::BendRelease => "{$fret}b{$other}r",
+            OrnamentKind::Bent => "{$fret}B{$other}",
+            OrnamentKind::Release => "{$fret}r{$other}",
+            OrnamentKind::Vibrato => "{$fret}~",
+        };
     }
 
     /** Down or up, weight, muting: d, u, D for a heavy one, m for the palm, a dot where it is dry, ^ for a push. */

@@ -3,6 +3,12 @@
 declare(strict_types=1);
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Breakdown\Change\FigureKeeper;
+use Gravik\Breakdown\Change\FigurePlacer;
+use Gravik\Breakdown\PlacedFigure;
+use Gravik\Breakdown\RelativeTo;
+use Gravik\Breakdown\TypedFigure;
+use Gravik\Chart\Place;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\ChordProFile;
 use Gravik\Formats\Draft;
@@ -11,6 +17,8 @@ use Gravik\Formats\DraftNotReadable;
 use Gravik\Formats\MidiFile;
 use Gravik\Formats\MusicXmlFile;
 use Gravik\Formats\TabText;
+use Gravik\Harmony\ChordSymbol;
+use Gravik\Harmony\Key;
 use Gravik\Performance\Performer;
 use Gravik\Performance\PlayedStroke;
 use Gravik\Strokes\Written\LibraryPattern;
@@ -71,8 +79,33 @@ it('gives the demo songs back from a score and from tab', function (int $number)
     expect(strokesTold($score->breakdown))->toBe(strokesTold($song))->and(chordsTold($score->breakdown))->toBe(chordsTold($song))
         ->and(strokesTold($tab->breakdown, false))->toBe(strokesTold($song, false))
         ->and(chordsTold($tab->breakdown))->toBe(chordsTold($song))
-        ->and($score->unread)->not->toBe([])->and($tab->unread)->toBe([]);
+        ->and($score->unread)->not->toBe([])
+        ->and(implode(' ', $tab->unread))->toBe($number === 1 ? 'slides, hammers and bends: 3 notes are read without' : '')
+        ->and(str_contains(implode(' ', $score->unread), 'slides, hammers and bends: 3'))->toBe($number === 1);
 })->with([0, 1, 2, 3, 4, 5]);
+
+it('writes how a note is come to and left, two lines at one time, and reads the notes', function (string $typed, array $cells): void {
+    $meter = Meter::parse('4/4');
+    $figure = TypedFigure::read('f1', 'spray', explode(' / ', $typed), $meter, ChordSymbol::parse('Dm7'), Key::parse('D minor'), RelativeTo::Chord);
+    $song = (new FigureKeeper())->keep(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm7 |']]]), $figure);
+    $song = (new FigurePlacer())->place($song, new PlacedFigure($figure, new Place($song->sections[0]->id, null, 0, 0)));
+    $text = (new TabText())->write($song, (new Performer())->perform($song));
+    $draft = DraftFile::read($text);
+    $first = array_filter(strokesTold($song), static fn (array $stroke): bool => $stroke[0] === 0);
+    $notes = explode(' ', implode(' ', array_column($first, 3)));
+    sort($notes);
+
+    foreach ($cells as $cell) {
+        expect($text)->toMatch($cell);
+    }
+    expect(strokesTold($draft->breakdown)[0][3])->toBe(implode(' ', $notes))
+        ->and($draft->unread)->toHaveCount($cells === [] ? 0 : 1);
+})->with([
+    'hammered and slid' => ['1=2:5h6+3:4s5 2 3 4', ['/\|0h1-/', '/\|\ds\d-/']],
+    'bent and held' => ['1=3:7b9 2 3 4', ['/\|\db\d-/']],
+    'plain' => ['1=2:6 2 3 4', []],
+    'a line over a bass' => ['1=2:6 2 3 4 / 1=5:5 2 3 4', []],
+]);
 
 it('reads chords, key, tempo, meter and grips of a chord sheet, ours and others’', function (string $sheet, array $chords, array $unread): void {
     $draft = DraftFile::read($sheet);

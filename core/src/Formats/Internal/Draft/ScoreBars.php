@@ -52,6 +52,9 @@ final class ScoreBars
     /** @var array<int, string> section marks by bar */
     private array $sections = [];
 
+    /** how many notes of the upper staff are slid, hammered, pulled or bent */
+    private int $moved = 0;
+
     private function __construct()
     {
         $this->meter = Meter::parse('4/4');
@@ -66,6 +69,9 @@ final class ScoreBars
             $bars->meter = Meter::parse('4/4');
         }
         $bars->each($xml, $guitar, static fn (SimpleXMLElement $measure, int $number) => $bars->bar($measure, $number, $harmony === $guitar));
+        if ($bars->moved > 0) {
+            $bars->unread[] = "slides, hammers and bends: {$bars->moved} notes are read without";
+        }
         if (count($bars->unread) > self::MOST_UNREAD) {
             $more = count($bars->unread) - self::MOST_UNREAD;
             $bars->unread = [...array_slice($bars->unread, 0, self::MOST_UNREAD), "{$more} more of the kind"];
@@ -131,6 +137,9 @@ final class ScoreBars
             if ($name === 'sound') {
                 $this->sound($element);
             }
+            if ($name === 'note') {
+                $this->moved += in_array((string) $element->staff, ['', '1'], true) && self::isMoved($element) ? 1 : 0;
+            }
             if ($name === 'note' && ! isset($element->grace)) {
                 $begins = isset($element->chord) ? $last : $at;
                 $tied = ScoreWords::all($element, 'tie[@type="stop"]') !== [];
@@ -152,6 +161,24 @@ final class ScoreBars
         $chords = $this->chords[$number] ?? [];
         usort($chords, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         $this->bars[] = new DraftBar($this->meter, $chords, $strokes, $this->sections[$number] ?? null);
+    }
+
+    /** Whether something is begun on a note that moves its pitch. */
+    private static function isMoved(SimpleXMLElement $note): bool
+    {
+        foreach ($note->notations ?? [] as $notations) {
+            $technical = $notations->technical;
+            foreach ([$notations->slide, $notations->glissando, $technical?->{'hammer-on'}, $technical?->{'pull-off'}] as $move) {
+                if ((string) ($move['type'] ?? '') === 'start') {
+                    return true;
+                }
+            }
+            if (isset($technical->bend)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Where the next element lies, in ticks from the bar line. */
