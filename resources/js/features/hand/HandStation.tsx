@@ -8,6 +8,7 @@ import { useSheet } from '../../ui/useSheet'
 import { useTabState } from '../../ui/useTabState'
 import { useWidth } from '../../ui/useWidth'
 import { BenchContext, useBench, useMine } from '../bench/benchContext'
+import { Marking } from '../bench/Marking'
 import { PlayedHere } from '../bench/PlayedHere'
 import { usePatches } from '../bench/usePatches'
 import { TapSheet } from '../rhythm/TapSheet'
@@ -107,7 +108,19 @@ function HandAt({ chooser }: { chooser: ReactNode }) {
               onSchool={at.setSchool}
               onLay={at.lay}
             >
-              {desk.figure === undefined && <PlayedHere what="pattern" />}
+              {desk.figure === undefined && (
+                <>
+                  <span className="button-row">
+                    <span className="muted">mark the school</span>
+                    <Marking
+                      on={{ what: 'pattern', field: 'school', id: pattern.id }}
+                      label="the picking school"
+                      others={schools.map(({ slug }) => slug).filter((slug) => slug !== pattern.school)}
+                    />
+                  </span>
+                  <PlayedHere what="pattern" />
+                </>
+              )}
             </ArrangeForm>
           )}
         </HandTools>
