@@ -44,14 +44,16 @@ export function TakeList({ breakdown, takes }: { breakdown: string; takes: Retur
             ))}
           </div>
           <MoreButton list={list} words="Older takes" />
-          {rows.length > 1 && (
-            <Button size="small" aria-pressed={picking} onClick={() => setPicking(!picking)}>
-              {picking ? 'Now press the other take' : 'Set another take beside it'}
+          <div className="button-row">
+            {rows.length > 1 && (
+              <Button size="small" aria-pressed={picking} onClick={() => setPicking(!picking)}>
+                {picking ? 'Now press the other take' : 'Set another take beside it'}
+              </Button>
+            )}
+            <Button size="small" href={`/api/breakdowns/${breakdown}/takes.csv`} download>
+              The log as a table
             </Button>
-          )}
-          <Button size="small" href={`/api/breakdowns/${breakdown}/takes.csv`} download>
-            The log as a table
-          </Button>
+          </div>
         </>
       )}
     </>
