@@ -25,7 +25,7 @@ export function planned(document: BreakdownDocument, warnings: Hand['warnings'] 
   return {
     pattern: 'p1',
     beside_band: null,
-  runs_on: false,
+    runs_on: false,
     grid: 2,
     slots,
     sketch: { beats: 4, beats_a_bar: 4, p: 0.5, strokes },

@@ -28,7 +28,9 @@ export function Readings({ readings, chosen, width, onChoose, onTake }: Props) {
             <small>{reading.counted}</small>
             <small className="muted">
               taps within {Math.round(reading.spread_ms)} ms,{' '}
-              {reading.shift_ms === 0 ? 'on the click' : `all ${Math.round(Math.abs(reading.shift_ms))} ms ${reading.shift_ms > 0 ? 'late' : 'early'}`}
+              {reading.shift_ms === 0
+                ? 'on the click'
+                : `all ${Math.round(Math.abs(reading.shift_ms))} ms ${reading.shift_ms > 0 ? 'late' : 'early'}`}
               {reading.left_out > 0 && `; ${reading.left_out} found no place`}
             </small>
             {index === chosen && (
