@@ -12,6 +12,7 @@ use Gravik\Formats\ChordProFile;
 use Gravik\Formats\EventsCsv;
 use Gravik\Formats\MidiFile;
 use Gravik\Formats\MusicXmlFile;
+use Gravik\Formats\MxlFile;
 use Gravik\Formats\TabText;
 use Gravik\Formats\WavFile;
 use Gravik\Handout\HandoutWishes;
@@ -72,7 +73,7 @@ final readonly class Exports
             ExportFormat::Pdf => $this->printer->pdf($this->handouts->html($breakdown, $wishes)),
             ExportFormat::Svg => $this->handouts->drawing($breakdown, $wishes),
             ExportFormat::MusicXml => $this->score->write($breakdown, $this->timeline($breakdown)),
-            ExportFormat::CompressedMusicXml => $this->score->pack($this->score->write($breakdown, $this->timeline($breakdown))),
+            ExportFormat::CompressedMusicXml => MxlFile::pack($this->score->write($breakdown, $this->timeline($breakdown))),
             ExportFormat::ChordPro => $this->chordPro->write($breakdown, $this->voiced->of($breakdown, $breakdown->lines[0])),
             ExportFormat::Tab => $this->tab->write($breakdown, $this->timeline($breakdown)),
             ExportFormat::Midi => $this->midi->write($breakdown, $this->timeline($breakdown)),

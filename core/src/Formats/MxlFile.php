@@ -8,14 +8,39 @@ use Gravik\Formats\Failure\ArchiveNotSafe;
 use Gravik\Formats\Failure\DraftTooLarge;
 use ZipArchive;
 
-/** Takes the score out of a packed one, in memory: never to the disk, never more than there is room for. */
+/** Packs a score, and takes one out of its archive: no file of it is ever unpacked to the disk, nor more than there is room for. */
 final readonly class MxlFile
 {
     private const MOST_ENTRIES = 20;
 
-    private const MOST_BYTES = 31457280;
+    /** as it is registered */
+    private const TYPE = 'application/vnd.recordare.musicxml';
 
     private const CONTAINER = 'META-INF/container.xml';
+
+    /** An archive dates its entries; the same song is to give the same bytes. */
+    private const NO_DATE = 315619200;
+
+    /** A score packed, as programs exchange it. */
+    public static function pack(string $score): string
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'gravik-mxl');
+        $zip = new ZipArchive();
+        $zip->open($path, ZipArchive::OVERWRITE);
+        $zip->addFromString('mimetype', self::TYPE);
+        $zip->setCompressionName('mimetype', ZipArchive::CM_STORE);
+        $zip->addFromString(self::CONTAINER, '<?xml version="1.0" encoding="UTF-8"?>'."\n"
+            .'<container><rootfiles><rootfile full-path="score.musicxml" media-type="'.self::TYPE.'+xml"/></rootfiles></container>'."\n");
+        $zip->addFromString('score.musicxml', $score);
+        for ($entry = 0; $entry < $zip->numFiles; $entry++) {
+            $zip->setMtimeIndex($entry, self::NO_DATE);
+        }
+        $zip->close();
+        $bytes = (string) file_get_contents($path);
+        unlink($path);
+
+        return $bytes;
+    }
 
     /** @throws DraftNotReadable */
     public static function score(string $bytes): string
@@ -45,7 +70,7 @@ final readonly class MxlFile
     {
         $found = preg_match('/<rootfile\b[^>]*full-path\s*=\s*["\']([^"\']+)["\']/', $container, $match);
         $name = $found === 1 ? html_entity_decode($match[1], ENT_XML1) : '';
-        if ($name === '' || str_contains($name, '..') || str_starts_with($name, '/') || str_contains($name, '\\') || str_contains($name, "\0")) {
+        if ($name === '' || str_starts_with($name, '/') || preg_match('/\.\.|\\\\|\x00/', $name) === 1) {
             throw new ArchiveNotSafe('it does not say which of its files is the score');
         }
 
@@ -58,12 +83,12 @@ final readonly class MxlFile
         if ($stat === false) {
             throw new ArchiveNotSafe("it has no {$name}");
         }
-        if ($stat['size'] > self::MOST_BYTES) {
-            throw new DraftTooLarge($stat['size'], self::MOST_BYTES);
+        if ($stat['size'] > DraftFile::MOST_BYTES) {
+            throw new DraftTooLarge($stat['size'], DraftFile::MOST_BYTES);
         }
         $stream = $zip->getStream($name);
-        $bytes = $stream === false ? false : stream_get_contents($stream, self::MOST_BYTES + 1);
-        if ($bytes === false || strlen($bytes) > self::MOST_BYTES) {
+        $bytes = $stream === false ? false : stream_get_contents($stream, DraftFile::MOST_BYTES + 1);
+        if ($bytes === false || strlen($bytes) > DraftFile::MOST_BYTES) {
             throw new ArchiveNotSafe('it unpacks to more than it says');
         }
 

@@ -25,4 +25,10 @@ final readonly class DraftBar
     {
         return new self($this->meter, $this->chords, $strokes, $this->section);
     }
+
+    /** Whether a chord or a stroke stands in it. */
+    public function saysSomething(): bool
+    {
+        return $this->strokes !== [] || array_filter($this->chords, static fn (array $each): bool => $each[1] !== '') !== [];
+    }
 }
