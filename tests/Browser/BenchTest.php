@@ -253,7 +253,8 @@ it('prints the sheet, takes each form once it was said what it loses, and import
         ->and($taken('Score, packed', 'mxl'))->toStartWith('PK')
         ->and($taken('Chord sheet', 'cho'))->toContain('{title: Cargo Manifest}')
         ->and($taken('Text tab', 'tab.txt'))->toStartWith('gravik tab 1')
-        ->and($taken('Events', 'csv'))->toStartWith('part,seconds');
+        ->and($taken('Events', 'csv'))->toStartWith('part,seconds')
+        ->and($taken('Sound', 'wav'))->toStartWith('RIFF');
     $json = $taken('Breakdown', 'gravik.json');
     expect($taken('Notes', 'mid'))->toStartWith('MThd')->and(json_decode($json, true)['title'])->toBe('Cargo Manifest');
 

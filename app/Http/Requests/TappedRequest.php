@@ -12,7 +12,12 @@ final class TappedRequest extends DocumentRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return [...parent::rules(), 'taps' => ['present', 'array', 'max:2000'], 'bars' => ['required', 'integer', 'between:1,4']];
+        return [
+            ...parent::rules(),
+            'taps' => ['present', 'array', 'max:2000'],
+            'bars' => ['required', 'integer', 'between:1,4'],
+            'from' => ['sometimes', 'integer', 'between:0,2000'],
+        ];
     }
 
     /** @return array<string, string> */

@@ -136,6 +136,14 @@ it('offers what a teacher would write down beside the exact ways, however far on
         ))->toContain('1 2 & (3) & (4) &');
 });
 
+it('begins with a later bar of what was played, its early first stroke with it', function (): void {
+    // Quarters for two bars, then an off-beat figure whose first stroke is 30 ms early.
+    $played = Take::read([0.0, 0.5, 1.0, 1.5, 2.0, 2.5, 3.0, 3.5, 3.97, 4.75, 5.25]);
+    $first = (new PatternReader(new Tempo(120), Meter::parse('4/4')))->read($played->taps, 1, 2)[0];
+
+    expect(CountLine::write($first->pattern))->toBe('1 (2) & (3) & (4)');
+});
+
 it('claims no swing where no beat and off-beat lie side by side', function (): void {
     $readings = (new PatternReader(new Tempo(120), Meter::parse('4/4')))->read(Take::read([0.0, 0.83, 1.5])->taps, 1);
 

@@ -164,7 +164,7 @@ export const useSchools = (desk: Desk, tempo: number) =>
 
 export const readFeel = (typed: string, unit: Feel['unit']) => compute('/api/compute/feel', { typed, unit })
 
-export const readTapped = (desk: Desk, tapped: { taps: (Pick<Tap, 't'> & Partial<Tap>)[]; tempo: number; bars: number }) =>
+export const readTapped = (desk: Desk, tapped: { taps: (Pick<Tap, 't'> & Partial<Tap>)[]; tempo: number; bars: number; from?: number }) =>
   compute('/api/compute/tapped', { ...asked(desk), ...tapped })
 
 /** What of a song sounds: a stage of its lesson, with the band or alone, with one thing wrong to hear. */

@@ -20,6 +20,8 @@ final class ReadTapped extends Controller
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'tempo', type: 'number', nullable: true),
         new OA\Property(property: 'bars', description: '1 to 4', type: 'integer'),
+        new OA\Property(property: 'from', description: 'bar of the taps with which the pattern begins, from 0; 0 where left out',
+            type: 'integer'),
         new OA\Property(property: 'taps', description: 'seconds from bar 1 beat 1', type: 'array', items: new OA\Items(required: ['t'],
             properties: [
             new OA\Property(property: 't', type: 'number'),
@@ -38,6 +40,7 @@ final class ReadTapped extends Controller
         $readings = (new PatternReader($tempo, $desk->setting->meter, $desk->school()))->read(
             $request->take()->taps,
             $request->integer('bars'),
+            $request->integer('from'),
         );
 
         return new JsonResponse(array_map(

@@ -57,14 +57,15 @@ final readonly class PatternReader
     /**
      * @param list<PlayedOnset> $taps in order of time, over the pattern's bars once
      * @param int               $bars 1 to 4
+     * @param int               $from bar of the taps with which the pattern begins, from 0
      *
      * @return list<PatternReading> the likeliest first, each another pattern or feel; last the plain one, where no other is the same
      *
      * @throws ListeningException where nothing was tapped
      */
-    public function read(array $taps, int $bars): array
+    public function read(array $taps, int $bars, int $from = 0): array
     {
-        $taps = $this->within($taps, $bars);
+        $taps = $this->within($from === 0 ? $taps : $this->since($taps, $from), $bars);
         if ($taps === []) {
             throw new NothingTapped();
         }
@@ -93,6 +94,22 @@ final readonly class PatternReader
         }
 
         return array_values($different);
+    }
+
+    /**
+     * @param list<PlayedOnset> $taps
+     *
+     * @return list<PlayedOnset> those of this bar and after, in seconds from where it begins
+     */
+    private function since(array $taps, int $bar): array
+    {
+        $beat = $this->tempo->beatSeconds();
+        $start = $bar * $this->meter->beats() * $beat;
+
+        return array_values(array_map(
+            static fn (PlayedOnset $tap): PlayedOnset => $tap->at($tap->t - $start),
+            array_filter($taps, static fn (PlayedOnset $tap): bool => $tap->t >= $start - self::EARLY * $beat),
+        ));
     }
 
     /**

@@ -4,7 +4,6 @@ import { useRef, useState } from 'react'
 import { patched } from '../../api/desk'
 import { readTapped } from '../../api/queries'
 import type { PatternReading, Take } from '../../api/types'
-import { firstBeats } from '../../audio/bars'
 import { useKeys } from '../../ui/keys'
 import { useWidth } from '../../ui/useWidth'
 import { useBench } from '../bench/benchContext'
@@ -14,19 +13,16 @@ const LONGEST_NAME = 40
 
 /** What somebody played, read as a pattern: kept beside the song's own, which stay as they are. */
 export function AnswerSheet({ take, onClose }: { take: Take; onClose: () => void }) {
-  const { store, desk, timeline } = useBench()
+  const { store, desk } = useBench()
   const { message } = App.useApp()
   const [bars, setBars] = useState(1)
   const [first, setFirst] = useState(1)
   const [chosen, setChosen] = useState(0)
   const frame = useRef<HTMLElement>(null)
   const width = useWidth(frame)
-  const barSeconds = (firstBeats(timeline) * 60) / take.tempo
-  const start = (first - 1) * barSeconds
-  const taps = take.strokes.map((t) => ({ t: t - start })).filter(({ t }) => t > -0.1 && t < bars * barSeconds - 0.1)
   const readings = useQuery({
-    queryKey: ['answer', take.id, first, bars, desk.pattern, barSeconds],
-    queryFn: () => readTapped(desk, { taps, tempo: take.tempo, bars }),
+    queryKey: ['answer', take.id, first, bars, desk],
+    queryFn: () => readTapped(desk, { taps: take.strokes.map((t) => ({ t })), tempo: take.tempo, bars, from: first - 1 }),
     retry: false,
   })
   const keep = (reading: PatternReading | undefined) => {
@@ -36,8 +32,9 @@ export function AnswerSheet({ take, onClose }: { take: Take; onClose: () => void
     if (pattern === undefined) return
     const name = `${take.player}, take ${take.number}`.slice(0, LONGEST_NAME)
     const taken = new Set(document.patterns.map(({ id }) => id))
-    const id = Array.from({ length: taken.size + 1 }, (_, number) => `answer${number + 1}`).find((each) => !taken.has(each))
-    if (id === undefined) return
+    let number = 1
+    while (taken.has(`answer${number}`)) number++
+    const id = `answer${number}`
     store.change((d) => ({ ...d, patterns: [...d.patterns, { ...pattern, id, name }] }))
     void message.success(`“${name}” is kept with the patterns: give it to a section in Chart.`)
     onClose()

@@ -310,7 +310,7 @@ it('keeps the rhythm of a take as a pattern of its own, and leaves the song as i
   await screen.findByText(/Student A, take 2/)
   key('k')
   await screen.findByText('straight eighths')
-  expect(callsTo('POST compute/tapped')).toMatchObject([{ bars: 1, tempo: 126, taps: [{ t: 0.25 }, { t: 0.5 }] }])
+  expect(callsTo('POST compute/tapped')).toMatchObject([{ bars: 1, from: 0, tempo: 126, taps: [{ t: 0.25 }, { t: 0.5 }, { t: 15.9 }] }])
   key('Enter')
   const { patterns } = store.getState().document
   expect(patterns.map(({ id, name }) => [id, name])).toEqual([
