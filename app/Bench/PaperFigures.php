@@ -43,7 +43,10 @@ final readonly class PaperFigures
         return [
             Stopwatch::of($stages)->row('stages of a breakdown of five passes', 'under 100 ms'),
             ...$this->printed(),
-            Stopwatch::of(static fn (): string => (new MusicXmlFile())->write($band, $played))->row('score of 160 bars, six parts', 'under 500 ms'),
+            Stopwatch::of(static fn (): string => (new MusicXmlFile())->write($band, $played))->row(
+                'score of 160 bars, six parts',
+                'under 500 ms',
+            ),
             Stopwatch::of(static fn () => DraftFile::read($score))->row('reading it back', 'under 1000 ms'),
             Stopwatch::of(static fn () => DraftFile::read($guitar))->row('reading back that of three parts', 'under 1000 ms'),
             Stopwatch::of(static fn () => DraftFile::read($many))

@@ -61,7 +61,12 @@ final readonly class Handouts
     {
         $voiced = $this->voiced->all($breakdown);
 
-        return new Song($breakdown, $this->performer->perform($breakdown, null, $voiced), $this->planner->plan($breakdown, $voiced), $voiced);
+        return new Song(
+            $breakdown,
+            $this->performer->perform($breakdown, null, $voiced),
+            $this->planner->plan($breakdown, $voiced),
+            $voiced,
+        );
     }
 
     /** @return list<array{family: string, weight: int, woff2: string, more: string}> our faces, within the page */
@@ -71,7 +76,12 @@ final readonly class Handouts
         foreach (self::FACES as [$family, $weight, $file, $more]) {
             $path = public_path("build/handout/{$file}.woff2");
             if (is_file($path)) {
-                $faces[] = ['family' => $family, 'weight' => $weight, 'woff2' => base64_encode((string) file_get_contents($path)), 'more' => $more];
+                $faces[] = [
+                    'family' => $family,
+                    'weight' => $weight,
+                    'woff2' => base64_encode((string) file_get_contents($path)),
+                    'more' => $more,
+                ];
             }
         }
 

@@ -10,7 +10,9 @@ final class NoPrinter extends CoreException
 {
     public static function notInstalled(): self
     {
-        return new self('A PDF is printed by Chromium, and there is none here. Install it (apt-get install chromium), or print the page from your browser.');
+        return new self(
+            'A PDF is printed by Chromium, and there is none here. Install it (apt-get install chromium), or print the page from your browser.',
+        );
     }
 
     public static function didNotPrint(): self

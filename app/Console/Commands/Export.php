@@ -35,7 +35,12 @@ final class Export extends CoreCommand
 
     protected function compute(): void
     {
-        $file = app(Exports::class)->file($this->wanted($this->source()), ExportFormat::named($this->text('format')), $this->wishes(), $this->sound());
+        $file = app(Exports::class)->file(
+            $this->wanted($this->source()),
+            ExportFormat::named($this->text('format')),
+            $this->wishes(),
+            $this->sound(),
+        );
         $path = $this->text('output');
         if ($path === '') {
             throw UnusableInput::needs('Say where to: -o FILE.'.$file->ending);

@@ -21,7 +21,6 @@ use Gravik\Lesson\Steps\StageFigures;
 use Gravik\Lesson\Steps\StrokeFigure;
 use Gravik\Lesson\Steps\ToldStage;
 use Gravik\Performance\PlayedStroke;
-use Gravik\Strokes\Articulation;
 use Gravik\Time\Meter;
 use Gravik\Time\Tempo;
 use OpenApi\Attributes as OA;
@@ -83,7 +82,17 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'sketch', ref: '#/components/schemas/HandSketch'),
         new OA\Property(property: 'tails', type: 'array', items: new OA\Items(ref: '#/components/schemas/StageTail')),
     ])]
-#[OA\Schema(schema: 'OpenStage', required: ['key', 'say', 'mistakes', 'own_say', 'own_mistakes', 'figures', 'p', 'postponed', 'flaws'], properties: [
+#[OA\Schema(schema: 'OpenStage', required: [
+    'key',
+    'say',
+    'mistakes',
+    'own_say',
+    'own_mistakes',
+    'figures',
+    'p',
+    'postponed',
+    'flaws',
+], properties: [
     new OA\Property(property: 'key', type: 'string'),
     new OA\Property(property: 'say', description: 'the cue', type: 'string'),
     new OA\Property(property: 'mistakes', type: 'array', items: new OA\Items(type: 'string')),
@@ -212,7 +221,7 @@ final class LessonResource
                     'line' => $each->line,
                     'count' => $each->count,
                     'beats' => round(self::beats($stage->round, $played->t), 4),
-                    'dry' => $each->ringsMs === null || $each->stroke->length !== null || $each->stroke->articulation === Articulation::Short,
+                    'dry' => $each->stroke->isDead() || $each->stroke->isLetGo(),
                     'rings_ms' => $each->ringsMs === null ? null : (int) round($each->ringsMs),
                     'full_ms' => $then?->ringsMs === null ? null : (int) round($then->ringsMs),
                     'share' => $each->share === null ? null : round($each->share, 3),
@@ -222,7 +231,10 @@ final class LessonResource
                 array_slice([...$full, ...array_fill(0, count($figures), null)], 0, count($figures)),
                 $stage->round->strokes,
             ),
-            'postponed' => array_map(static fn (array $each): array => ['what' => $each[0], 'stage' => $each[1]], $lesson->postponed($stage)),
+            'postponed' => array_map(
+                static fn (array $each): array => ['what' => $each[0], 'stage' => $each[1]],
+                $lesson->postponed($stage),
+            ),
             'flaws' => array_map(
                 static fn (Flaw $flaw): array => ['flaw' => $flaw->value, 'good' => $flaw->good(), 'bad' => $flaw->bad()],
                 Flawed::audibleIn($stage->hand()->pattern),
@@ -283,8 +295,7 @@ final class LessonResource
             'until' => round(self::beats($round, max([$stroke->t, ...$stroke->ends])), 4),
             'strings' => array_map(static fn (int $index): int => count($stroke->voicing->frets) - $index, $stroke->strings),
             'ends' => array_map(static fn (float $end): float => round(self::beats($round, $end), 4), $stroke->ends),
-            'cut' => in_array($stroke->stroke->articulation, [Articulation::Short, Articulation::PalmMute], true)
-                || $stroke->stroke->length !== null,
+            'cut' => $stroke->stroke->isLetGo(),
         ], $ringing));
     }
 

@@ -43,7 +43,10 @@ enum Arrangement: string
     private static function alone(Breakdown $breakdown): Breakdown
     {
         $guitar = $breakdown->guitar();
-        $patterns = array_map(static fn (NamedPattern $each): NamedPattern => self::standIn($breakdown->patterns, $each), $breakdown->patterns);
+        $patterns = array_map(
+            static fn (NamedPattern $each): NamedPattern => self::standIn($breakdown->patterns, $each),
+            $breakdown->patterns,
+        );
         $lines = array_map(static fn (VoicingLine $each): VoicingLine => self::standIn($breakdown->lines, $each), $breakdown->lines);
         $own = static fn (Cell $cell): Cell => $cell->playing(
             $cell->pattern === null ? null : self::named($patterns, $breakdown->patterns, $cell->pattern),
@@ -54,7 +57,10 @@ enum Arrangement: string
             patterns: array_map(static fn (NamedPattern $each): NamedPattern => $each->standingFor(null), self::once($patterns)),
             lines: array_map(static fn (VoicingLine $each): VoicingLine => $each->standingFor(null), self::once($lines)),
             parts: [$guitar],
-            passes: array_map(static fn (Pass $pass): Pass => $pass->with(array_map($own, self::cellsOf($pass->cells, $guitar))), $breakdown->passes),
+            passes: array_map(
+                static fn (Pass $pass): Pass => $pass->with(array_map($own, self::cellsOf($pass->cells, $guitar))),
+                $breakdown->passes,
+            ),
             cells: array_map($own, self::cellsOf($breakdown->cells, $guitar)),
             played: self::figures($breakdown, $guitar),
         );

@@ -15,7 +15,9 @@ final readonly class ArrangementDifferences
     /** @return ?string "more on beat 1, beat 3; gone on the “&” of beat 2"; null where the pattern stands in for none, '' where both are the same */
     public static function words(Breakdown $breakdown, NamedPattern $alone): ?string
     {
-        $band = array_values(array_filter($breakdown->patterns, static fn (NamedPattern $each): bool => $each->id === $alone->aloneOf))[0] ?? null;
+        $band = array_values(
+            array_filter($breakdown->patterns, static fn (NamedPattern $each): bool => $each->id === $alone->aloneOf),
+        )[0] ?? null;
         if ($band === null) {
             return null;
         }

@@ -28,7 +28,10 @@ final readonly class MarkReader
         return match ($on->what) {
             Marked::Song => $on->field,
             Marked::Guitar => $on->field === 'setUp' ? 'set-up' : $on->field,
-            Marked::Section => self::told($this->section($on->id), static fn (Section $section): string => "{$on->field} of {$section->name}"),
+            Marked::Section => self::told(
+                $this->section($on->id),
+                static fn (Section $section): string => "{$on->field} of {$section->name}",
+            ),
             Marked::Chord => self::told($this->chord($on), fn (FormChord $chord): string => "chord in bar {$this->bar($chord)}"),
             Marked::Grip => self::told($this->pin($on), fn (Pin $pin): string => "grip for {$pin->symbol}".$this->inBar($pin)),
             Marked::Pattern => self::told($this->pattern($on->id), fn (NamedPattern $each): string => "picking of {$this->called($each)}"),

@@ -29,8 +29,14 @@ final readonly class MarkedValue
                 'field',
                 sprintf('of a %s can be marked: %s.', $what->value, implode(', ', $what->fields())),
             ),
-            $what->hasId() === ($id === '') => throw new MarkNotPossible('id', "of a {$what->value} is ".($what->hasId() ? 'needed.' : 'not needed.')),
-            $what->hasPlace() === ($at === null) => throw new MarkNotPossible('at', "of a {$what->value} is ".($what->hasPlace() ? 'needed.' : 'not needed.')),
+            $what->hasId() === ($id === '') => throw new MarkNotPossible(
+                'id',
+                "of a {$what->value} is ".($what->hasId() ? 'needed.' : 'not needed.'),
+            ),
+            $what->hasPlace() === ($at === null) => throw new MarkNotPossible(
+                'at',
+                "of a {$what->value} is ".($what->hasPlace() ? 'needed.' : 'not needed.'),
+            ),
             $stream < 0 || $stream > 1 || $tick < 0 => throw new MarkNotPossible('tick', 'and stream of a stroke are in its pattern.'),
             default => null,
         };

@@ -76,7 +76,10 @@ final readonly class ChordProFile
         $pressed = array_filter($grip->frets, static fn (?int $fret): bool => $fret !== null && $fret > 0);
         $base = $pressed === [] ? 1 : min($pressed);
         $base = $pressed === [] || max($pressed) <= 4 ? 1 : $base;
-        $frets = array_map(static fn (?int $fret): string => $fret === null ? 'x' : (string) ($fret === 0 ? 0 : $fret - $base + 1), $grip->frets);
+        $frets = array_map(
+            static fn (?int $fret): string => $fret === null ? 'x' : (string) ($fret === 0 ? 0 : $fret - $base + 1),
+            $grip->frets,
+        );
         $fingers = array_map(
             static fn (?int $finger, ?int $fret): string => $fret === null || $fret === 0 || $finger === null || $finger > 4 ? '0' : (string) $finger,
             $grip->fingers,

@@ -28,9 +28,15 @@ final readonly class DraftFile
             str_starts_with($bytes, 'PK') => ScoreDraft::read(MxlFile::score($bytes)),
             str_starts_with($bytes, 'MThd') => MidiDraft::read($bytes, $title),
             str_starts_with($start, TabText::HEAD) => TabDraft::read(ltrim($bytes, "\xEF\xBB\xBF \t\r\n")),
-            str_starts_with($start, '{') && preg_match('/^\{\s*"/', $start) === 1 => new Draft((new BreakdownJson())->parse($bytes), ['everything in it'], []),
-            str_starts_with($start, '<') || str_starts_with($bytes, "\xFF\xFE") || str_starts_with($bytes, "\xFE\xFF") => ScoreDraft::read($bytes),
-            preg_match('/^\s*\{[a-z_]+(?::|\s|\})/im', $start) === 1 || preg_match('/\[[A-G][^\]]{0,12}\]/', $start) === 1 => ChordProDraft::read($bytes),
+            str_starts_with($start, '{') && preg_match('/^\{\s*"/', $start) === 1 => new Draft(
+                (new BreakdownJson())->parse($bytes),
+                ['everything in it'],
+                [],
+            ),
+            // XML begins with its first tag, or says first in which order its bytes come.
+            preg_match('/^(?:<|\xFF\xFE|\xFE\xFF)/', $start) === 1 => ScoreDraft::read($bytes),
+            // A line that is a directive, or a chord in brackets.
+            preg_match('/^\s*\{[a-z_]+(?::|\s|\})|\[[A-G][^\]]{0,12}\]/im', $start) === 1 => ChordProDraft::read($bytes),
             default => throw new DraftKindUnknown(),
         };
     }

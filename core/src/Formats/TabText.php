@@ -202,7 +202,7 @@ final readonly class TabText
 
         return ($stroke->accent > 1 ? strtoupper($sign) : $sign)
             .($stroke->articulation === Articulation::PalmMute ? 'm' : '')
-            .($stroke->articulation === Articulation::Short || ($stroke->length !== null && ! $stroke->isDead()) ? '.' : '')
+            .($stroke->isLetGo() ? '.' : '')
             .($stroke->chord === ChordOf::Next ? '^' : '');
     }
 

@@ -159,7 +159,13 @@ final readonly class HandoutLayout
         }
         $body .= $part === null ? '' : '</g>';
 
-        return sprintf('<g transform="translate(%s %s) scale(%s)">%s</g>', Ink::n(Paper::MARGIN), Ink::n(Paper::MARGIN), Ink::n($scale), $body);
+        return sprintf(
+            '<g transform="translate(%s %s) scale(%s)">%s</g>',
+            Ink::n(Paper::MARGIN),
+            Ink::n(Paper::MARGIN),
+            Ink::n($scale),
+            $body,
+        );
     }
 
     private static function sheet(float $width, float $height, string $label, string $body): Page

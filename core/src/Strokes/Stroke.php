@@ -222,6 +222,12 @@ final readonly class Stroke
         return $this->isDead() || $this->chord === ChordOf::Open;
     }
 
+    /** Whether it sounds, and is let go before its time is over. */
+    public function isLetGo(): bool
+    {
+        return ! $this->isDead() && ($this->articulation === Articulation::Short || $this->length !== null);
+    }
+
     /** A stroke without pitch: the fretting hand damps, or the pick hand comes down on the strings. */
     public function isDead(): bool
     {

@@ -203,6 +203,21 @@ function packed(array $entries): string
     return $bytes;
 }
 
+it('names chords by their kind and degrees, and lists those that have no name here', function (string $harmony, array $chords, array $unread): void {
+    $draft = DraftFile::read('<score-partwise><part-list><score-part id="P"/></part-list><part id="P"><measure>'
+        .'<harmony><root><root-step>F</root-step></root><kind>major</kind></harmony></measure><measure><harmony><root><root-step>C</root-step></root>'
+        .$harmony.'</harmony></measure></part></score-partwise>');
+
+    expect(array_column(chordsTold($draft->breakdown), 1))->toBe($chords)->and($draft->unread)->toBe($unread);
+})->with([
+    'a thirteenth' => ['<kind>major-13th</kind>', ['F', 'Cmaj13'], []],
+    'one of minor' => ['<kind>minor-13th</kind>', ['F', 'Cm13'], []],
+    'a bass' => ['<kind>minor</kind><bass><bass-step>E</bass-step><bass-alter>-1</bass-alter></bass>', ['F', 'Cm/E♭'], []],
+    'a kind of its own' => ['<kind>hokum</kind>', ['F', 'F'], ['a chord in bar 2 (C hokum): it has no name here']],
+    'another, as it stands on paper' => ['<kind text="7♭9">other</kind>', ['F', 'C7♭9'], []],
+    'another, and nothing on paper' => ['<kind>other</kind>', ['F', 'F'], ['a chord in bar 2 (C other): it has no name here']],
+]);
+
 it('opens no other file that a score asks for', function (string $asks): void {
     $secret = (string) tempnam(sys_get_temp_dir(), 'secret');
     file_put_contents($secret, 'LOW-WATER-MARK');

@@ -20,10 +20,20 @@ final class ExportBreakdown extends Controller
         new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string')),
         new OA\PathParameter(name: 'format', schema: new OA\Schema(type: 'string', enum: ExportFormat::class)),
     ], responses: [new OA\Response(response: 200, description: 'the file')])]
-    public function __invoke(ExportRequest $request, Breakdown $breakdown, string $format, BreakdownStore $store, Exports $exports): Response
-    {
+    public function __invoke(
+        ExportRequest $request,
+        Breakdown $breakdown,
+        string $format,
+        BreakdownStore $store,
+        Exports $exports,
+    ): Response {
         $this->authorize('view', $breakdown);
-        $file = $exports->file($request->wanted($store->document($breakdown)), ExportFormat::named($format), $request->wishes(), $request->sound());
+        $file = $exports->file(
+            $request->wanted($store->document($breakdown)),
+            ExportFormat::named($format),
+            $request->wishes(),
+            $request->sound(),
+        );
         $store->refer($breakdown);
         $name = Str::slug($breakdown->title) ?: 'breakdown';
 

@@ -22,9 +22,20 @@ final class BuildTimeline extends Controller
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'tempo', type: 'number', nullable: true),
         new OA\Property(property: 'level', description: 'of the guitar\'s pattern, 1 to 3', type: 'integer'),
-        new OA\Property(property: 'stage', description: 'of the lesson; the whole song where it is missing', type: 'string', nullable: true),
+        new OA\Property(
+            property: 'stage',
+            description: 'of the lesson; the whole song where it is missing',
+            type: 'string',
+            nullable: true,
+        ),
         new OA\Property(property: 'arrangement', type: 'string', enum: Arrangement::class, nullable: true),
-        new OA\Property(property: 'flaw', description: 'one thing played wrong, to hear', type: 'string', enum: Flaw::class, nullable: true),
+        new OA\Property(
+            property: 'flaw',
+            description: 'one thing played wrong, to hear',
+            type: 'string',
+            enum: Flaw::class,
+            nullable: true,
+        ),
     ])), responses: [new OA\Response(
         response: 200,
         description: 'computed',

@@ -18,7 +18,11 @@ final class LayOutHandout extends Controller
     #[OA\Post(path: '/api/compute/handout', summary: 'The page for the music stand, side by side',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
         new OA\Property(property: 'document', type: 'object'),
-        new OA\Property(property: 'parts', description: 'that stand on it, in order, separated by commas; all where it is missing', type: 'string'),
+        new OA\Property(
+            property: 'parts',
+            description: 'that stand on it, in order, separated by commas; all where it is missing',
+            type: 'string',
+        ),
         new OA\Property(property: 'paper', type: 'string', enum: Paper::class),
         new OA\Property(property: 'large', type: 'boolean'),
         new OA\Property(property: 'left_handed', type: 'boolean'),
@@ -28,7 +32,12 @@ final class LayOutHandout extends Controller
         new OA\Property(property: 'names', description: 'false: shapes only', type: 'boolean'),
     ])), responses: [new OA\Response(response: 200, description: 'laid out',
         content: new OA\JsonContent(required: ['pages', 'parts'], properties: [
-        new OA\Property(property: 'pages', description: 'each an SVG of the paper’s size', type: 'array', items: new OA\Items(type: 'string')),
+        new OA\Property(
+            property: 'pages',
+            description: 'each an SVG of the paper’s size',
+            type: 'array',
+            items: new OA\Items(type: 'string'),
+        ),
         new OA\Property(property: 'parts', description: 'that there are', type: 'array', items: new OA\Items(required: ['part', 'words', 'shows'], properties: [
             new OA\Property(property: 'part', type: 'string', enum: Part::class),
             new OA\Property(property: 'words', type: 'string'),

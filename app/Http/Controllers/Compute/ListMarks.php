@@ -18,7 +18,14 @@ final class ListMarks extends Controller
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document'], properties: [
         new OA\Property(property: 'document', type: 'object'),
     ])), responses: [new OA\Response(response: 200, description: 'in the order of the document',
-        content: new OA\JsonContent(type: 'array', items: new OA\Items(required: ['place', 'is', 'words', 'value', 'other', 'note'], properties: [
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(required: [
+            'place',
+            'is',
+            'words',
+            'value',
+            'other',
+            'note',
+        ], properties: [
         new OA\Property(property: 'place', description: 'what it stands on; null where that is gone', type: 'string', nullable: true),
         new OA\Property(property: 'is', type: 'string', enum: MarkKind::class),
         new OA\Property(property: 'words', type: 'string'),

@@ -33,7 +33,12 @@ final class ExportTakes extends Controller
             fputcsv($out, self::COLUMNS, escape: '', eol: "\r\n");
             foreach ($takes->lazy() as $take) {
                 $row = TakeResource::row($take);
-                fputcsv($out, array_map(static fn (string $column): string => self::cell($row[$column]), self::COLUMNS), escape: '', eol: "\r\n");
+                fputcsv(
+                    $out,
+                    array_map(static fn (string $column): string => self::cell($row[$column]), self::COLUMNS),
+                    escape: '',
+                    eol: "\r\n",
+                );
             }
             fclose($out);
         }, 200, [

@@ -32,7 +32,12 @@ final class RecordTake extends Controller
             new OA\Property(property: 'bars', type: 'integer'),
             new OA\Property(property: 'latency_ms', type: 'number', nullable: true),
             new OA\Property(property: 'from', description: 'bar of the song, from 0, with which it begins', type: 'integer'),
-            new OA\Property(property: 'stage', description: 'of the lesson: what was to be played, and whose gate it is', type: 'string', nullable: true),
+            new OA\Property(
+                property: 'stage',
+                description: 'of the lesson: what was to be played, and whose gate it is',
+                type: 'string',
+                nullable: true,
+            ),
             new OA\Property(property: 'level', description: 'of the pattern that was asked for, 1 to 3', type: 'integer'),
             new OA\Property(property: 'taps', type: 'array', items: new OA\Items(required: ['t'], properties: [
                 new OA\Property(property: 't', type: 'number'),

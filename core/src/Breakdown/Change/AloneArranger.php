@@ -40,7 +40,14 @@ final readonly class AloneArranger
         $lines = $breakdown->lines;
         foreach (self::without($breakdown->lines) as $line) {
             $id = FreeId::after('l', $lines);
-            $lines[] = new VoicingLine($id, self::named($line->name), Company::Alone, $line->wishes, self::rooted($breakdown, $line), $line->id);
+            $lines[] = new VoicingLine(
+                $id,
+                self::named($line->name),
+                Company::Alone,
+                $line->wishes,
+                self::rooted($breakdown, $line),
+                $line->id,
+            );
         }
 
         return $breakdown->with(patterns: $patterns, lines: $lines);

@@ -37,7 +37,10 @@ final readonly class StringsSaid
                         '%s names the strings %s, and the guitar is tuned %s. Which is meant?',
                         $where,
                         $said,
-                        implode(' ', array_map(static fn (Pitch $pitch): string => $pitch->name->text(), $breakdown->neck->tuning->pitches)),
+                        implode(
+                            ' ',
+                            array_map(static fn (Pitch $pitch): string => $pitch->name->text(), $breakdown->neck->tuning->pitches),
+                        ),
                     ), self::retuned($breakdown, $classes));
                 }
             }

@@ -10,6 +10,8 @@ final class DraftKindUnknown extends DraftNotReadable
 {
     public function __construct()
     {
-        parent::__construct('This is no kind of file that is read here. Choose a score (.musicxml, .mxl), a chord sheet (.cho), a MIDI file, our text tab or a breakdown (.gravik.json).');
+        parent::__construct(
+            'This is no kind of file that is read here. Choose a score (.musicxml, .mxl), a chord sheet (.cho), a MIDI file, our text tab or a breakdown (.gravik.json).',
+        );
     }
 }

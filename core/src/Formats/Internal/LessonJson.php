@@ -29,7 +29,10 @@ final readonly class LessonJson
         ]);
         $stage = Stage::named($fields->string('stage')) ?? throw new FieldNotReadable(
             $pointer.'/stage',
-            'there is no such stage; a lesson has '.implode(', ', array_map(static fn (Stage $each): string => $each->slug(), Stage::cases())).'.',
+            'there is no such stage; a lesson has '.implode(
+                ', ',
+                array_map(static fn (Stage $each): string => $each->slug(), Stage::cases()),
+            ).'.',
         );
         $key = $fields->build(static fn (): StageKey => new StageKey($stage, $fields->has('of') ? $fields->string('of') : ''), 'of');
 

@@ -37,7 +37,11 @@ final class HandBlocks
         }
 
         return $blocks === [] ? [] : [
-            Heading::of('Hand', 'the arm never stops; black sounds, hatched is dead, white passes through air; a rail ends where the strings are let go', $width),
+            Heading::of(
+                'Hand',
+                'the arm never stops; black sounds, hatched is dead, white passes through air; a rail ends where the strings are let go',
+                $width,
+            ),
             ...$blocks,
         ];
     }
@@ -137,7 +141,15 @@ final class HandBlocks
             $x = $toX($song->timeline->map->secondsAt($tick, $grid));
             $onBeat = $place % $grid === 0;
             $svg .= $onBeat || $stroke !== null
-                ? Ink::text($x, 134, $syllables[$place] ?? '', $onBeat ? 17 : 14, $onBeat ? 700 : 400, 'middle', $stroke === null ? '#666' : '#000')
+                ? Ink::text(
+                    $x,
+                    134,
+                    $syllables[$place] ?? '',
+                    $onBeat ? 17 : 14,
+                    $onBeat ? 700 : 400,
+                    'middle',
+                    $stroke === null ? '#666' : '#000',
+                )
                 : '';
             $svg .= $stroke === null ? '' : Ink::text($x, 147, self::said($stroke), 10.5, anchor: 'middle', fill: '#333');
         }
@@ -147,7 +159,7 @@ final class HandBlocks
 
     private static function said(PlayedStroke $stroke): string
     {
-        $length = $stroke->stroke->isDead() ? 'dead' : ($stroke->stroke->length !== null ? 'dry' : '');
+        $length = $stroke->stroke->isDead() ? 'dead' : ($stroke->stroke->isLetGo() ? 'dry' : '');
 
         return $stroke->stroke->chord === ChordOf::Next ? trim("{$length} push") : $length;
     }

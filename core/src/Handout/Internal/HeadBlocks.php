@@ -62,7 +62,9 @@ final class HeadBlocks
     private static function retuning(Song $song): string
     {
         $tuning = $song->breakdown->neck->tuning;
-        $used = array_values(array_unique(array_merge([], ...array_map(static fn ($voiced): array => $voiced->stringsUsed(), array_values($song->voiced)))));
+        $used = array_values(
+            array_unique(array_merge([], ...array_map(static fn ($voiced): array => $voiced->stringsUsed(), array_values($song->voiced)))),
+        );
         $changes = array_filter(
             (new RetunePlan())->plan(RetunePlan::usual($tuning), $tuning, $used),
             static fn (Retuning $each): bool => $each->semitones !== 0 && $each->needed,

@@ -34,16 +34,30 @@ final class Ink
         );
     }
 
-    public static function line(float $x1, float $y1, float $x2, float $y2, float $width = 1.0, string $colour = '#000', string $more = ''): string
-    {
+    public static function line(
+        float $x1,
+        float $y1,
+        float $x2,
+        float $y2,
+        float $width = 1.0,
+        string $colour = '#000',
+        string $more = '',
+    ): string {
         return sprintf(
             '<line x1="%s" y1="%s" x2="%s" y2="%s" stroke="%s" stroke-width="%s"%s/>',
             self::n($x1), self::n($y1), self::n($x2), self::n($y2), $colour, self::n($width), $more === '' ? '' : ' '.$more,
         );
     }
 
-    public static function box(float $x, float $y, float $width, float $height, string $fill = 'none', float $stroke = 1.0, float $round = 0.0): string
-    {
+    public static function box(
+        float $x,
+        float $y,
+        float $width,
+        float $height,
+        string $fill = 'none',
+        float $stroke = 1.0,
+        float $round = 0.0,
+    ): string {
         return sprintf(
             '<rect x="%s" y="%s" width="%s" height="%s" rx="%s" fill="%s" stroke="#000" stroke-width="%s"/>',
             self::n($x), self::n($y), self::n($width), self::n($height), self::n($round), $fill, self::n($stroke),

@@ -39,7 +39,14 @@ final class NeckInk
         }
         $degrees = $grip->degrees();
         foreach ($grip->frets as $string => $fret) {
-            $svg .= Ink::line($x($first - 1), $y($string), $x($first - 1 + $shown), $y($string), $fret === null ? 0.7 : 1.4, $fret === null ? '#777' : '#000');
+            $svg .= Ink::line(
+                $x($first - 1),
+                $y($string),
+                $x($first - 1 + $shown),
+                $y($string),
+                $fret === null ? 0.7 : 1.4,
+                $fret === null ? '#777' : '#000',
+            );
         }
         foreach ($grip->frets as $string => $fret) {
             $atNut = $x($first - 1) + ($leftHanded ? 9.0 : -9.0);

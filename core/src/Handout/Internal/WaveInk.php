@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Gravik\Handout\Internal;
 
 use Gravik\Performance\PlayedStroke;
-use Gravik\Strokes\Articulation;
 use Gravik\Strokes\Direction;
 
 /**
@@ -68,9 +67,8 @@ final class WaveInk
             $y = $stringY($count - 1 - $string);
             $svg .= Ink::line($x, $y, min($width, $toX($stroke->ends[$order])), $y, 1.8);
         }
-        $cut = $stroke->stroke->length !== null || $stroke->stroke->articulation === Articulation::Short;
 
-        return $svg.($cut && $end < $width ? Ink::line($end, $stringY(1) - 4, $end, $stringY($count - 2) + 4, 2.4) : '');
+        return $svg.($stroke->stroke->isLetGo() && $end < $width ? Ink::line($end, $stringY(1) - 4, $end, $stringY($count - 2) + 4, 2.4) : '');
     }
 
     private static function blade(float $x, Direction $direction, ?PlayedStroke $stroke, float $top, float $bottom): string
@@ -87,7 +85,13 @@ final class WaveInk
         };
 
         return Ink::shape(
-            [[$x - $half, $heel], [$x + $half, $heel], [$x + $half, $shoulder], [$x + ($down ? 0.6 : -0.1) * $half, $point], [$x - $half, $shoulder]],
+            [
+                [$x - $half, $heel],
+                [$x + $half, $heel],
+                [$x + $half, $shoulder],
+                [$x + ($down ? 0.6 : -0.1) * $half, $point],
+                [$x - $half, $shoulder],
+            ],
             $fill,
             $stroke === null || $stroke->stroke->isDead() ? 1.2 : 0.0,
         );
@@ -111,7 +115,15 @@ final class WaveInk
         foreach ($knots as $place => [$x, $direction]) {
             $until = $knots[$place + 1][0] ?? $width;
             $extreme = $middle + ($direction === Direction::Down ? 1 : -1) * 1.34 * self::HALF;
-            $path .= sprintf('C%s %s %s %s %s %s', Ink::n($x + ($until - $x) * 0.34), Ink::n($extreme), Ink::n($x + ($until - $x) * 0.66), Ink::n($extreme), Ink::n($until), Ink::n($middle));
+            $path .= sprintf(
+                'C%s %s %s %s %s %s',
+                Ink::n($x + ($until - $x) * 0.34),
+                Ink::n($extreme),
+                Ink::n($x + ($until - $x) * 0.66),
+                Ink::n($extreme),
+                Ink::n($until),
+                Ink::n($middle),
+            );
         }
 
         return $path;

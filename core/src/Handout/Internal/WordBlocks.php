@@ -69,7 +69,10 @@ final class WordBlocks
                     MarkKind::Either => 'or',
                     MarkKind::Colour => '•',
                 };
-                $blocks = [...$blocks, ...Heading::lines(ucfirst($told).($mark->note === '' ? '' : " {$mark->note}"), self::SIZE, $width, $sign)];
+                $blocks = [
+                    ...$blocks,
+                    ...Heading::lines(ucfirst($told).($mark->note === '' ? '' : " {$mark->note}"), self::SIZE, $width, $sign),
+                ];
             }
         }
 

@@ -59,12 +59,18 @@ final readonly class Adviser
                 'Play softer than you think, and leave others their octave.',
                 ['Everything becomes louder and denser as the others come in.'],
             ],
-            Stage::Variations => ['Change only what is new in this pass; the arm goes on as before.', ['The first bar of the pass comes late, because it was thought about.']],
+            Stage::Variations => [
+                'Change only what is new in this pass; the arm goes on as before.',
+                ['The first bar of the pass comes late, because it was thought about.'],
+            ],
             Stage::AtTempo => [
                 'The click is somewhere else now: keep the beat yourself.',
                 ['Without a click on the beat the tempo creeps up.', ...self::afterAir($pattern, $figures)],
             ],
-            Stage::FullRun => ['Once slow, hearing everything; once at tempo, thinking of nothing.', ['The fast run is begun before the slow one is clean.']],
+            Stage::FullRun => [
+                'Once slow, hearing everything; once at tempo, thinking of nothing.',
+                ['The fast run is begun before the slow one is clean.'],
+            ],
             Stage::Answer => [
                 'Two bars of the part, then two of your own: same arm, same grips, strokes of yours.',
                 ['The answer fills every gap; leave one.'],
@@ -89,7 +95,10 @@ final readonly class Adviser
                 && StagedPattern::isBackBeat($pattern, $each->stroke) === $back,
         ));
         $byPick = array_filter($cut, static fn (StrokeFigure $each): bool => $each->stroke->stoppedBy === StoppedBy::PickHand) !== [];
-        $lengths = array_filter(array_map(static fn (StrokeFigure $each): ?float => $each->ringsMs, $cut), static fn (?float $ms): bool => $ms !== null);
+        $lengths = array_filter(
+            array_map(static fn (StrokeFigure $each): ?float => $each->ringsMs, $cut),
+            static fn (?float $ms): bool => $ms !== null,
+        );
         $say = ($byPick ? 'The heel of the pick hand comes down' : 'The fingers stay on the strings, only the weight goes')
             .($lengths === [] ? '; no pitch at all.' : sprintf(': %d ms, then silence.', (int) round(min($lengths))));
         $open = self::openStrings($grips);
@@ -165,7 +174,11 @@ final readonly class Adviser
         }
         $moves = FingerMoves::between($change->window->from, $change->window->to);
         $say = match (true) {
-            $moves->stay !== [] => self::fingers($moves->stay, 'stays down; the others go around it.', 'stay down; the others go around them.'),
+            $moves->stay !== [] => self::fingers(
+                $moves->stay,
+                'stays down; the others go around it.',
+                'stay down; the others go around them.',
+            ),
             $moves->slide !== [] => self::fingers(
                 $moves->slide,
                 'slides along its string and shows the others the way.',
@@ -225,7 +238,14 @@ final readonly class Adviser
             $frets = abs($to->position - $grips[$place]->position);
             if ($frets > $far) {
                 $far = $frets;
-                $words = [sprintf('The hand leaves %s too late for %s, %d frets away.', $grips[$place]->chord->text(), $to->chord->text(), $frets)];
+                $words = [
+                    sprintf(
+                        'The hand leaves %s too late for %s, %d frets away.',
+                        $grips[$place]->chord->text(),
+                        $to->chord->text(),
+                        $frets,
+                    ),
+                ];
             }
         }
 

@@ -16,7 +16,13 @@ final readonly class HardChange
      * @param int   $toBar     where the new one is struck first
      * @param int   $fitsAt    beats a minute at which the time needed is there, as far as the song's own tempo
      */
-    public function __construct(public ChangeWindow $window, public Place $at, public int $fromBar, public int $toBar, public int $fitsAt) {}
+    public function __construct(
+        public ChangeWindow $window,
+        public Place $at,
+        public int $fromBar,
+        public int $toBar,
+        public int $fitsAt,
+    ) {}
 
     /** As a stage is named for it. */
     public function of(): string

@@ -111,7 +111,14 @@ final readonly class Lesson
     {
         $playing = $this->plan->inside->mostly(...$staged->loop ?? [0, count($this->plan->inside->playings)]);
 
-        return OneRound::of($staged->breakdown, $playing, $this->grip($playing), $tempo, $stage->key->stage === Stage::Shapes, $this->performer);
+        return OneRound::of(
+            $staged->breakdown,
+            $playing,
+            $this->grip($playing),
+            $tempo,
+            $stage->key->stage === Stage::Shapes,
+            $this->performer,
+        );
     }
 
     private function grip(Playing $playing): ?Voicing

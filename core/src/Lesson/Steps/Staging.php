@@ -59,7 +59,10 @@ final readonly class Staging
         $ids = array_map(static fn (BandPart $part): string => $part->id, $parts);
 
         return $song->with(
-            patterns: array_map(static fn (NamedPattern $each): NamedPattern => $each->with(self::pattern($each->pattern, $stage)), $song->patterns),
+            patterns: array_map(
+                static fn (NamedPattern $each): NamedPattern => $each->with(self::pattern($each->pattern, $stage)),
+                $song->patterns,
+            ),
             lines: in_array(Waits::AlteredNotes, $stage->note->waits ?? [], true)
                 ? array_map(static fn (VoicingLine $line): VoicingLine => $line->with(pins: [], company: Company::Shell), $song->lines)
                 : null,
@@ -99,7 +102,10 @@ final readonly class Staging
         return match ($stage->key->stage) {
             Stage::DampedRhythm => StagedPattern::damped($pattern),
             Stage::BassAlone => StagedPattern::line(StagedPattern::with($pattern, $stage->layers), StagedPattern::bassLine($pattern)),
-            Stage::BrushesAlone => StagedPattern::line(StagedPattern::with($pattern, $stage->layers), 1 - StagedPattern::bassLine($pattern)),
+            Stage::BrushesAlone => StagedPattern::line(
+                StagedPattern::with($pattern, $stage->layers),
+                1 - StagedPattern::bassLine($pattern),
+            ),
             Stage::Shapes, Stage::HardChange, Stage::SlowAndEven, Stage::Releases, Stage::AllReleases, Stage::Accents, Stage::Ornaments,
             Stage::BassAndDrums, Stage::FullBand, Stage::Variations, Stage::AtTempo, Stage::Whole, Stage::FullRun, Stage::Answer,
             => StagedPattern::with($pattern, $stage->layers),

@@ -69,7 +69,11 @@ final readonly class DraftGrips
                 $chord = $under["{$number} {$place}"];
                 $push = isset($pushes[spl_object_id($stroke)]);
                 $grip = $grips[$push ? $chord + 1 : $chord] ?? [];
-                $strokes[] = $stroke->over(self::struck($stroke, $grip), $push, ! self::agrees($stroke->frets, $grip) || (count($grip) === 1 && $stroke->frets !== []));
+                $strokes[] = $stroke->over(
+                    self::struck($stroke, $grip),
+                    $push,
+                    ! self::agrees($stroke->frets, $grip) || (count($grip) === 1 && $stroke->frets !== []),
+                );
             }
             $settled[] = $bar->struck($strokes);
         }

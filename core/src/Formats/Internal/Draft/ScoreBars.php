@@ -68,7 +68,11 @@ final class ScoreBars
             $bars->divisions = 1;
             $bars->meter = Meter::parse('4/4');
         }
-        $bars->each($xml, $guitar, static fn (SimpleXMLElement $measure, int $number) => $bars->bar($measure, $number, $harmony === $guitar));
+        $bars->each(
+            $xml,
+            $guitar,
+            static fn (SimpleXMLElement $measure, int $number) => $bars->bar($measure, $number, $harmony === $guitar),
+        );
         if ($bars->moved > 0) {
             $bars->unread[] = "slides, hammers and bends: {$bars->moved} notes are read without";
         }
@@ -256,7 +260,7 @@ final class ScoreBars
         $symbol = ScoreWords::chord($harmony);
         if ($symbol === null) {
             $this->unread[] = sprintf(
-                'a chord in bar %d (%s%s): it has no name here',
+                'a chord in bar %d (%s %s): it has no name here',
                 $number + 1,
                 mb_substr((string) $harmony->root->{'root-step'}, 0, 4),
                 mb_substr((string) $harmony->kind, 0, 30),
@@ -274,7 +278,11 @@ final class ScoreBars
                 $this->sections[$number] ??= trim((string) $type->rehearsal);
             }
             if (isset($type->metronome->{'per-minute'}) && $this->tempo === null) {
-                $this->tempo = $this->beats((float) $type->metronome->{'per-minute'}, (string) $type->metronome->{'beat-unit'}, isset($type->metronome->{'beat-unit-dot'}));
+                $this->tempo = $this->beats(
+                    (float) $type->metronome->{'per-minute'},
+                    (string) $type->metronome->{'beat-unit'},
+                    isset($type->metronome->{'beat-unit-dot'}),
+                );
             }
         }
         if (isset($direction->sound)) {

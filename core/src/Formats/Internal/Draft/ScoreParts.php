@@ -37,7 +37,13 @@ final class ScoreParts
                 $root = $root === '' ? $reader->localName : $root;
                 match ($reader->localName) {
                     'work-title', 'movement-title' => $parts->title = $parts->title === '' ? trim($reader->readString()) : $parts->title,
-                    'score-part' => $parts->parts[$part = (string) $reader->getAttribute('id')] ??= ['name' => '', 'tab' => false, 'chords' => 0, 'together' => 0, 'notes' => 0],
+                    'score-part' => $parts->parts[$part = (string) $reader->getAttribute('id')] ??= [
+                        'name' => '',
+                        'tab' => false,
+                        'chords' => 0,
+                        'together' => 0,
+                        'notes' => 0,
+                    ],
                     'part-name' => $parts->named($part, trim($reader->readString())),
                     'part' => $part = (string) $reader->getAttribute('id'),
                     'fret' => $parts->count($part, 'tab'),
@@ -52,7 +58,9 @@ final class ScoreParts
         }
         self::complain($reader);
         if ($root !== 'score-partwise') {
-            throw new ScoreNotReadable($root === 'score-timewise' ? 'it is written time by time; save it part by part' : 'it is another kind of file');
+            throw new ScoreNotReadable(
+                $root === 'score-timewise' ? 'it is written time by time; save it part by part' : 'it is another kind of file',
+            );
         }
 
         return $parts;
@@ -106,7 +114,12 @@ final class ScoreParts
         $out = [];
         foreach ($this->parts as $id => $part) {
             if ($id !== $guitar && $part['notes'] > 0) {
-                $out[] = sprintf('the part “%s”, %d note%s', mb_substr($part['name'] === '' ? $id : $part['name'], 0, 40), $part['notes'], $part['notes'] === 1 ? '' : 's');
+                $out[] = sprintf(
+                    'the part “%s”, %d note%s',
+                    mb_substr($part['name'] === '' ? $id : $part['name'], 0, 40),
+                    $part['notes'],
+                    $part['notes'] === 1 ? '' : 's',
+                );
             }
         }
 

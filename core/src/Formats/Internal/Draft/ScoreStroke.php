@@ -49,7 +49,10 @@ final readonly class ScoreStroke
     private static function stroke(int $tick, array $notes, int $line): DraftStroke
     {
         $frets = $pitches = [];
-        $has = static fn (string $path): bool => array_filter($notes, static fn (SimpleXMLElement $note): bool => ScoreWords::all($note, $path) !== []) !== [];
+        $has = static fn (string $path): bool => array_filter(
+            $notes,
+            static fn (SimpleXMLElement $note): bool => ScoreWords::all($note, $path) !== [],
+        ) !== [];
         foreach ($notes as $note) {
             foreach (ScoreWords::all($note, 'notations/technical') as $technical) {
                 if (isset($technical->string, $technical->fret)) {

@@ -23,8 +23,7 @@ final readonly class ScoreWords
     private const MINOR = ['A♭', 'E♭', 'B♭', 'F', 'C', 'G', 'D', 'A', 'E', 'B', 'F♯', 'C♯', 'G♯', 'D♯', 'A♯'];
 
     /** kind => ending, beyond those that we write */
-    private const KINDS = ['dominant-11th' => '11', 'major-11th' => 'maj9', 'major-13th' => 'maj9', 'minor-13th' => 'm11', 'augmented-seventh' => '7♯5',
-        'pedal' => '', 'none' => ''];
+    private const KINDS = ['augmented-seventh' => '7♯5', 'pedal' => ''];
 
     /** @return list<SimpleXMLElement> */
     public static function all(SimpleXMLElement $in, string $path): array
@@ -58,11 +57,11 @@ final readonly class ScoreWords
         $bass = isset($harmony->bass->{'bass-step'})
             ? '/'.self::note((string) $harmony->bass->{'bass-step'}, (int) ($harmony->bass->{'bass-alter'} ?? 0))
             : '';
-        $ending = (string) (array_flip(HarmonyXml::KINDS)[$kind] ?? self::KINDS[$kind] ?? '');
+        $ending = array_flip(HarmonyXml::KINDS)[$kind] ?? self::KINDS[$kind] ?? null;
         $paper = (string) ($harmony->kind['text'] ?? '');
         // What it is called on paper says most; where that is no chord, its kind and its degrees do.
         $says = $paper !== '' || (isset($harmony->kind['text']) && $kind === 'major') ? [$paper] : [];
-        foreach ([...$says, $ending.self::degrees($harmony), $ending] as $told) {
+        foreach ([...$says, ...$ending === null ? [] : [$ending.self::degrees($harmony), $ending]] as $told) {
             try {
                 return ChordSymbol::parse($root.$told.$bass)->text();
             } catch (CoreException) {

@@ -21,7 +21,8 @@ final readonly class HarmonyXml
         '' => 'major', 'm' => 'minor', '7' => 'dominant', 'maj7' => 'major-seventh', 'm7' => 'minor-seventh', 'dim' => 'diminished',
         'dim7' => 'diminished-seventh', 'aug' => 'augmented', 'm7♭5' => 'half-diminished', '6' => 'major-sixth', 'm6' => 'minor-sixth',
         '9' => 'dominant-ninth', 'maj9' => 'major-ninth', 'm9' => 'minor-ninth', '11' => 'dominant-11th', 'm11' => 'minor-11th',
-        '13' => 'dominant-13th', 'sus2' => 'suspended-second', 'sus4' => 'suspended-fourth', '5' => 'power', 'mMaj7' => 'major-minor',
+        'maj11' => 'major-11th', '13' => 'dominant-13th', 'maj13' => 'major-13th', 'm13' => 'minor-13th',
+        'sus2' => 'suspended-second', 'sus4' => 'suspended-fourth', '5' => 'power', 'mMaj7' => 'major-minor',
     ];
 
     /** ending => kind, and [degree, alter, add | alter | subtract] beyond it */

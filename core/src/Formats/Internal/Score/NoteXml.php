@@ -23,7 +23,15 @@ final readonly class NoteXml
     /** Per cent of forte, at which a soft stroke is played. */
     private const SOFT = 55;
 
-    public function __construct(private XMLWriter $xml, private int $staff, private int $voice, private bool $tab, private bool $drums = false) {}
+    private const BENDS = [OrnamentKind::Bend, OrnamentKind::BendRelease, OrnamentKind::Bent, OrnamentKind::Release];
+
+    public function __construct(
+        private XMLWriter $xml,
+        private int $staff,
+        private int $voice,
+        private bool $tab,
+        private bool $drums = false,
+    ) {}
 
     public function rest(int $ticks): void
     {
@@ -161,8 +169,16 @@ final readonly class NoteXml
     }
 
     /** @param array{string: ?int, fret: ?int} $note */
-    private function notations(Sound $sound, array $note, bool $first, bool $back, bool $on, bool $grace, ?Ornament $ornament, int $frets): void
-    {
+    private function notations(
+        Sound $sound,
+        array $note,
+        bool $first,
+        bool $back,
+        bool $on,
+        bool $grace,
+        ?Ornament $ornament,
+        int $frets,
+    ): void {
         $xml = $this->xml;
         $stroke = $sound->stroke;
         $fresh = ! $back && ! $grace;
@@ -232,8 +248,8 @@ final readonly class NoteXml
         if ($slur !== null) {
             $technical[] = [$slur[0], $slur[1], $grace ? 'start' : 'stop'];
         }
-        $bent = $stroke === null ? null : ($stroke->stroke->ornament ?? array_values($stroke->ornaments)[0] ?? null);
-        if ($bent !== null && in_array($bent->kind, [OrnamentKind::Bend, OrnamentKind::BendRelease, OrnamentKind::Bent, OrnamentKind::Release], true)) {
+        $bent = $stroke === null ? null : self::ornamentOf($stroke);
+        if ($bent !== null && in_array($bent->kind, self::BENDS, true)) {
             $technical[] = ['bend', (string) $bent->frets, null];
         }
 
@@ -256,11 +272,17 @@ final readonly class NoteXml
     /** What is written as a small note before its note. */
     private static function graceOf(?PlayedStroke $stroke): ?Ornament
     {
-        $ornament = $stroke === null || $stroke->stroke->isDead() ? null : ($stroke->stroke->ornament ?? array_values($stroke->ornaments)[0] ?? null);
+        $ornament = $stroke === null || $stroke->stroke->isDead() ? null : self::ornamentOf($stroke);
 
         return $ornament !== null && $ornament->frets !== 0
             && in_array($ornament->kind, [OrnamentKind::SlideIn, OrnamentKind::Grace, OrnamentKind::HammerOn, OrnamentKind::PullOff], true)
             ? $ornament
             : null;
+    }
+
+    /** Its own, else that of a string of it. */
+    private static function ornamentOf(PlayedStroke $stroke): ?Ornament
+    {
+        return $stroke->stroke->ornament ?? array_values($stroke->ornaments)[0] ?? null;
     }
 }
