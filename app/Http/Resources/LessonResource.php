@@ -10,9 +10,7 @@ use Gravik\Breakdown\StageKey;
 use Gravik\Breakdown\Waits;
 use Gravik\Formats\HandSketch;
 use Gravik\Lesson\LadderMode;
-use Gravik\Lesson\LadderPlanner;
 use Gravik\Lesson\LadderWish;
-use Gravik\Lesson\LessonException;
 use Gravik\Lesson\Steps\Flaw;
 use Gravik\Lesson\Steps\Flawed;
 use Gravik\Lesson\Steps\Lesson;
@@ -22,7 +20,6 @@ use Gravik\Lesson\Steps\StrokeFigure;
 use Gravik\Lesson\Steps\ToldStage;
 use Gravik\Performance\PlayedStroke;
 use Gravik\Time\Meter;
-use Gravik\Time\Tempo;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'StageLadder', required: ['start', 'goal', 'minutes', 'percent', 'mode', 'bars'], properties: [
@@ -145,9 +142,6 @@ use OpenApi\Attributes as OA;
 ])]
 final class LessonResource
 {
-    /** What a teacher may add at any place of a lesson. */
-    private const ADDED = [Stage::Answer, Stage::SlowAndEven, Stage::DampedRhythm, Stage::Whole, Stage::FullRun];
-
     /** @return array<string, mixed> */
     public static function of(Lesson $lesson, ?StageKey $open): array
     {
@@ -166,7 +160,7 @@ final class LessonResource
             )),
             'open' => $opened === null ? null : self::open($lesson, $opened),
             'waits' => array_map(static fn (Waits $each): array => ['id' => $each->value, 'words' => $each->words()], Waits::cases()),
-            'kinds' => array_map(static fn (Stage $each): array => ['stage' => $each->slug(), 'words' => $each->words()], self::ADDED),
+            'kinds' => array_map(static fn (Stage $each): array => ['stage' => $each->slug(), 'words' => $each->words()], Stage::ofTheTeacher()),
         ];
     }
 
@@ -174,6 +168,7 @@ final class LessonResource
     private static function stage(Lesson $lesson, ToldStage $stage, Meter $meter): array
     {
         $planned = $stage->planned;
+        $climb = $lesson->climb($stage);
         $song = $lesson->plan->inside->breakdown;
 
         return [
@@ -189,7 +184,7 @@ final class LessonResource
             'settled_for' => $stage->settledFor(),
             'ladder' => self::ladder($stage->ladder),
             'usual' => self::ladder($stage->usual),
-            'climb' => self::climb($stage->ladder, $meter),
+            'climb' => $climb === null ? null : LadderResource::of($climb),
             'backing' => LadderResource::backing($stage->backing, $meter),
             'loop' => $stage->loop,
             'level' => $planned->note->level ?? 3,
@@ -240,24 +235,6 @@ final class LessonResource
                 Flawed::audibleIn($stage->hand()->pattern),
             ),
         ];
-    }
-
-    /** @return ?array<string, mixed> */
-    private static function climb(LadderWish $wish, Meter $meter): ?array
-    {
-        try {
-            return LadderResource::of((new LadderPlanner())->plan(
-                new Tempo((float) $wish->start),
-                new Tempo((float) $wish->goal),
-                (float) $wish->minutes,
-                $meter,
-                $wish->mode ?? LadderMode::Gated,
-                $wish->percent ?? LadderPlanner::USUAL_STEP,
-                $wish->bars ?? 4,
-            ));
-        } catch (LessonException) {
-            return null;
-        }
     }
 
     /** @return array<string, mixed> */

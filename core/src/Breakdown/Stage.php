@@ -25,6 +25,12 @@ enum Stage: int
     case FullRun = 16;
     case Answer = 17;
 
+    /** @return non-empty-list<self> what a teacher may add at any place of a lesson */
+    public static function ofTheTeacher(): array
+    {
+        return [self::Answer, self::SlowAndEven, self::DampedRhythm, self::Whole, self::FullRun];
+    }
+
     /** As documents name it. */
     public function slug(): string
     {

@@ -8,6 +8,10 @@ use Gravik\Breakdown\Playing;
 use Gravik\Breakdown\Stage;
 use Gravik\Breakdown\StageKey;
 use Gravik\Chart\VoicedForm;
+use Gravik\Lesson\Ladder;
+use Gravik\Lesson\LadderMode;
+use Gravik\Lesson\LadderPlanner;
+use Gravik\Lesson\LessonException;
 use Gravik\Neck\Grip\Voicing;
 use Gravik\Performance\Performer;
 use Gravik\Time\Tempo;
@@ -66,6 +70,26 @@ final readonly class Lesson
             StageFigures::of($stage->round),
             $this->voiced[$line]->path->voicings ?? [],
         );
+    }
+
+    /** The tempos of a stage's ladder; null where not even one cycle fits into its minutes. */
+    public function climb(ToldStage $stage): ?Ladder
+    {
+        $wish = $stage->ladder;
+
+        try {
+            return (new LadderPlanner())->plan(
+                new Tempo((float) $wish->start),
+                new Tempo((float) $wish->goal),
+                (float) $wish->minutes,
+                $this->plan->inside->breakdown->start->meter,
+                $wish->mode ?? LadderMode::Gated,
+                $wish->percent ?? LadderPlanner::USUAL_STEP,
+                $wish->bars ?? StageTempos::CYCLE,
+            );
+        } catch (LessonException) {
+            return null;
+        }
     }
 
     /** One round of a stage's strokes at another tempo. */

@@ -18,7 +18,7 @@ final readonly class StageTempos
     /** Once or twice through, to listen. */
     private const LISTENING = 2;
 
-    private const CYCLE = 4;
+    public const CYCLE = 4;
 
     /** A change is begun this much slower than it fits. */
     private const SLOWER = 0.75;
