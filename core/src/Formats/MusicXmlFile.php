@@ -12,6 +12,8 @@ use Gravik\Chart\CourseChord;
 use Gravik\Formats\Internal\Score\BarHead;
 use Gravik\Formats\Internal\Score\HarmonyXml;
 use Gravik\Formats\Internal\Score\NoteXml;
+use Gravik\Formats\Internal\Score\Repeats;
+use Gravik\Formats\Internal\Score\ScoreBar;
 use Gravik\Formats\Internal\Score\Sound;
 use Gravik\Formats\Internal\Score\Sounds;
 use Gravik\Performance\Timeline;
@@ -19,7 +21,7 @@ use XMLWriter;
 
 /**
  * A performed breakdown as MusicXML 4.0: the guitar on a staff and its tab, the band below, in straight ticks with the swing
- * said beside them. The song stands as it is played, pass after pass.
+ * said beside them. The song stands as it is played, pass after pass; a section played several times in a row is written once.
  */
 final readonly class MusicXmlFile
 {
@@ -69,8 +71,21 @@ final readonly class MusicXmlFile
             $xml->endElement();
         }
         $xml->endElement();
-        foreach ($parts as $place => $part) {
-            $this->part($xml, 'P'.($place + 1), $part, $breakdown, $timeline);
+        $bars = array_map(fn (BandPart $part): array => $this->bars($part, $breakdown, $timeline), $parts);
+        $written = Repeats::of($timeline->course, $bars);
+        foreach ($bars as $place => $ofPart) {
+            $xml->startElement('part');
+            $xml->writeAttribute('id', 'P'.($place + 1));
+            foreach ($written as $number => $bar) {
+                $here = $ofPart[$bar->bar];
+                $xml->startElement('measure');
+                $xml->writeAttribute('number', (string) ($number + 1));
+                $bar->left($xml);
+                $xml->writeRaw("\n".$here->settings.$here->marks.$here->music);
+                $bar->right($xml);
+                $xml->endElement();
+            }
+            $xml->endElement();
         }
         $xml->endElement();
 
@@ -86,8 +101,13 @@ final readonly class MusicXmlFile
             && ! ($part->instrument === Instrument::Lead && $part->tune === null)))];
     }
 
-    private function part(XMLWriter $xml, string $id, BandPart $part, Breakdown $breakdown, Timeline $timeline): void
+    /** @return list<ScoreBar> a part's bars, as they are played */
+    private function bars(BandPart $part, Breakdown $breakdown, Timeline $timeline): array
     {
+        $xml = new XMLWriter();
+        $xml->openMemory();
+        $xml->setIndent(true);
+        $xml->setIndentString(' ');
         $guitar = $part->id === $breakdown->guitar()->id;
         $lines = $guitar ? Sounds::ofGuitar($timeline) : [Sounds::ofPart($part, $breakdown, $timeline)];
         $drums = $part->instrument === Instrument::Drums;
@@ -98,17 +118,19 @@ final readonly class MusicXmlFile
                 $voices[] = [$line, new NoteXml($xml, $staff, 4 * $staff - 3 + $line, $tab, $drums)];
             }
         }
-        $xml->startElement('part');
-        $xml->writeAttribute('id', $id);
         $at = array_fill(0, count($lines), 0);
         $head = new BarHead($xml, $breakdown, $timeline);
+        $bars = [];
         foreach ($timeline->course->bars as $number => $bar) {
-            $xml->startElement('measure');
-            $xml->writeAttribute('number', (string) ($number + 1));
             $head->attributes($number, $bar, $part);
             if ($guitar) {
-                $head->directions($number, $bar);
+                $head->tempi($bar);
             }
+            $settings = $xml->outputMemory();
+            if ($guitar) {
+                $head->marks($number, $bar);
+            }
+            $marks = $xml->outputMemory();
             foreach ($lines as $line => $sounds) {
                 while (isset($sounds[$at[$line]]) && $sounds[$at[$line]]->until <= $bar->tick) {
                     $at[$line]++;
@@ -122,9 +144,10 @@ final readonly class MusicXmlFile
                 }
                 $this->bar($xml, $voice, $bar, $lines[$line], $at[$line], $guitar && $place === 0 ? $timeline : null);
             }
-            $xml->endElement();
+            $bars[] = new ScoreBar($settings, $marks, $xml->outputMemory());
         }
-        $xml->endElement();
+
+        return $bars;
     }
 
     /**

@@ -168,6 +168,32 @@ it('reads spellings of other programs: divisions of their own, ties, two staves 
         ->and($draft->unread)->toBe(['the part “Voice”, 1 note']);
 });
 
+it('goes through the bars as repeats and endings say, and says where a jump is not followed', function (array $bars, array $played, array $unread): void {
+    $measures = '';
+    foreach ($bars as $chord => $signs) {
+        $measures .= "<measure><harmony><root><root-step>{$chord}</root-step></root><kind>major</kind></harmony>{$signs}</measure>";
+    }
+    $xml = "<score-partwise><part-list><score-part id='P'/></part-list><part id='P'>{$measures}</part></score-partwise>";
+    $draft = DraftFile::read($xml);
+
+    expect(array_column(chordsTold($draft->breakdown), 1))->toBe($played)->and($draft->unread)->toBe($unread);
+})->with(static function (): array {
+    $from = '<barline location="left"><repeat direction="forward"/></barline>';
+    $back = '<barline location="right"><repeat direction="backward"/></barline>';
+    $ending = static fn (string $times, string $more = ''): string => "<barline location='left'><ending number='{$times}' type='start'/></barline>"
+        ."<barline location='right'><ending number='{$times}' type='stop'/>{$more}</barline>";
+    $backward = '<repeat direction="backward"/>';
+
+    return [
+        'from the beginning, without a sign there' => [['C' => '', 'D' => $back, 'E' => ''], ['C', 'D', 'C', 'D', 'E'], []],
+        'one after another' => [['C' => $from.$back, 'D' => $from.$back], ['C', 'C', 'D', 'D'], []],
+        'four times' => [['C' => '<barline><repeat direction="backward" times="4"/></barline>'], ['C', 'C', 'C', 'C'], []],
+        'endings' => [['C' => $from, 'D' => $ending('1,2', $backward), 'E' => $ending('3'), 'F' => ''], ['C', 'D', 'C', 'D', 'C', 'E', 'F'], []],
+        'endings without a repeat' => [['C' => '', 'D' => $ending('1'), 'E' => $ending('2')], ['C', 'D', 'E'], []],
+        'a jump' => [['C' => '', 'D' => '<sound dacapo="yes"/>'], ['C', 'D'], ['D.C. in bar 2: the bars are taken in the order in which they stand']],
+    ];
+});
+
 it('says what is wrong with a file that cannot be read, or too large', function (callable $bytes, string $says): void {
     expect(fn (): Draft => DraftFile::read($bytes()))->toThrow(Gravik\CoreException::class, $says);
 })->with([

@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Formats\BreakdownJson;
+use Gravik\Formats\DraftFile;
 use Gravik\Formats\Internal\Score\NoteValue;
 use Gravik\Formats\MusicXmlFile;
 use Gravik\Performance\Performer;
@@ -85,6 +87,51 @@ it('tells strokes, muting, weight, swing, tempo and chords in the format’s own
         ->and((string) $score->xpath('(//harmony)[1]/kind')[0])->toBe('minor')
         ->and((string) $score->xpath('(//harmony)[2]/kind/@text')[0])->toBe('7')
         ->and($has('(//harmony)[1]/frame/frame-note'))->toBeGreaterThan(2);
+});
+
+/** @param list<array{string, int}> $form section and how often in a row */
+function inRows(array $form): Breakdown
+{
+    $json = new BreakdownJson();
+    $document = $json->write(Examples::breakdown());
+    $document['sections'] = [
+        ['id' => 'a', 'name' => 'Verse', 'line' => '| Dm7 | G7 | C6 | A7 |'],
+        ['id' => 'b', 'name' => 'Chorus', 'line' => '| F6 | Gm7 | C7 |', 'endings' => [
+            ['times' => [1, 2], 'line' => '| F6 |'], ['times' => [3], 'line' => '| A7 | Dm7 |'],
+        ]],
+    ];
+    $document['form'] = array_map(static fn (array $each): array => ['section' => $each[0], 'times' => $each[1]], $form);
+    // A bass that leads on and a drummer who fills play another last bar before another section.
+    $document['parts'] = array_values(array_filter($document['parts'], static fn (array $part): bool => $part['instrument'] === 'guitar'));
+    $document['cells'] = [];
+
+    return $json->read($document);
+}
+
+it('writes what is played several times in a row once, with its endings', function (): void {
+    $signs = [];
+    foreach (scoreOf(inRows([['a', 3], ['b', 3], ['a', 1]]))->part->measure as $measure) {
+        foreach ($measure->barline as $line) {
+            $signs[] = trim(sprintf('%s %s%s %s %s', $measure['number'], $line->repeat['direction'], $line->repeat['times'],
+                $line->ending['number'], $line->ending['type']));
+        }
+    }
+
+    expect($signs)->toBe(['1 forward', '4 backward3', '5 forward', '8  1, 2 start', '8 backward 1, 2 stop', '9  3 start', '10  3 discontinue']);
+});
+
+it('gives repeats and endings back as the form they were', function (): void {
+    $song = inRows([['a', 3], ['b', 3], ['a', 1]]);
+    $draft = DraftFile::read((new MusicXmlFile())->write($song, (new Performer())->perform($song)))->breakdown;
+    $chords = static fn (Breakdown $each): array => array_map(
+        static fn ($chord): array => [$chord->tick, $chord->chord->text()],
+        $each->course()->chords,
+    );
+
+    expect($chords($draft))->toBe($chords($song))
+        ->and(array_map(static fn ($entry): array => [$entry->section, $entry->times], $draft->form))->toBe([['s1', 3], ['s2', 3], ['s1', 1]])
+        ->and(array_map(static fn ($ending): array => [$ending->times, $ending->line], $draft->sections[1]->endings))
+        ->toBe([[[1, 2], '| F6 |'], [[3], '| A7 | Dm7 |']]);
 });
 
 it('writes a length as notes that add up to it, each a value there is', function (int $ticks): void {

@@ -26,6 +26,12 @@ final readonly class DraftBar
         return new self($this->meter, $this->chords, $strokes, $this->section);
     }
 
+    /** The same bar as the first of a section. */
+    public function of(string $section): self
+    {
+        return new self($this->meter, $this->chords, $this->strokes, $section);
+    }
+
     /** Whether a chord or a stroke stands in it. */
     public function saysSomething(): bool
     {

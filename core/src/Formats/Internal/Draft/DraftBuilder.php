@@ -12,7 +12,6 @@ use Gravik\Breakdown\FigureNote;
 use Gravik\Breakdown\Pass;
 use Gravik\Breakdown\Texture;
 use Gravik\Chart\Pin;
-use Gravik\Chart\Place;
 use Gravik\Chart\Setting;
 use Gravik\Chart\VoicingLine;
 use Gravik\CoreException;
@@ -147,22 +146,25 @@ final readonly class DraftBuilder
     }
 
     /**
-     * @param list<array{string, int, int}> $placed
+     * @param list<DraftPlaced> $placed
      *
      * @return list<Cell>
      */
     private static function cells(DraftRhythms $rhythms, array $placed): array
     {
         $cells = [];
-        foreach ($placed as [$section, $from, $count]) {
-            $byPattern = [];
-            for ($bar = 0; $bar < $count; $bar++) {
-                $pattern = $rhythms->byBar[$from + $bar] ?? null;
+        $byPattern = [];
+        foreach ($placed as $stretch) {
+            for ($bar = 0; $bar < $stretch->count; $bar++) {
+                $pattern = $rhythms->byBar[$stretch->from + $bar] ?? null;
                 if ($pattern !== null && $pattern !== $rhythms->usual) {
-                    $byPattern[$pattern][] = $bar;
+                    // Of endings that are struck alike the first tells.
+                    $byPattern[$stretch->section][$pattern][$stretch->before + $bar] = true;
                 }
             }
-            foreach ($byPattern as $pattern => $bars) {
+        }
+        foreach ($byPattern as $section => $patterns) {
+            foreach (array_map(array_keys(...), $patterns) as $pattern => $bars) {
                 $cells[] = new Cell(self::GUITAR, $section, pattern: $pattern, bars: $bars, texture: Texture::Written);
             }
         }
@@ -174,22 +176,22 @@ final readonly class DraftBuilder
      * A chord's grip is what is struck while it sounds, string by string; else what the file defines for it.
      *
      * @param list<DraftBar>                $bars
-     * @param list<array{string, int, int}> $placed
+     * @param list<DraftPlaced> $placed
      *
      * @return list<Pin>
      */
     private static function pins(DraftSong $song, array $bars, DraftGrips $grips, array $placed, int $strings): array
     {
         $pins = [];
-        foreach ($placed as [$section, $from, $count]) {
-            for ($inSection = 0; $inSection < $count; $inSection++) {
-                $bar = $bars[$from + $inSection];
+        foreach ($placed as $stretch) {
+            for ($inStretch = 0; $inStretch < $stretch->count; $inStretch++) {
+                $bar = $bars[$stretch->from + $inStretch];
                 foreach ($bar->chords as [$tick, $symbol]) {
-                    $frets = self::frets($grips->under($from + $inSection, $tick), $strings) ?? $song->grips[$symbol] ?? null;
+                    $frets = self::frets($grips->under($stretch->from + $inStretch, $tick), $strings) ?? $song->grips[$symbol] ?? null;
                     $beat = $bar->meter->beatTicks();
                     if ($symbol !== '' && $frets !== null && count($frets) === $strings) {
                         $pins[] = new Pin(
-                            new Place($section, null, $inSection, (int) round($tick / $beat) * $beat),
+                            $stretch->at($inStretch, (int) round($tick / $beat) * $beat),
                             ChordSymbol::parse($symbol)->text(),
                             $frets,
                         );

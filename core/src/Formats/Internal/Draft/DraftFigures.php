@@ -9,7 +9,6 @@ use Gravik\Breakdown\Figure;
 use Gravik\Breakdown\FigureNote;
 use Gravik\Breakdown\FixedNote;
 use Gravik\Breakdown\PlacedFigure;
-use Gravik\Chart\Place;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
 use Gravik\Strokes\Pattern;
@@ -32,22 +31,23 @@ final readonly class DraftFigures
      * Bars that leave their grips, each a figure of one bar; those alike are one.
      *
      * @param list<DraftBar>                $bars
-     * @param list<array{string, int, int}> $placed
+     * @param list<DraftPlaced>             $placed
      *
      * @return list<array{figure: Figure, placed: PlacedFigure}>
      */
     public static function of(array $bars, array $placed, Key $key, int $strings): array
     {
         $figures = [];
-        foreach ($placed as [$section, $from, $count]) {
-            for ($bar = 0; $bar < $count && count($figures) < Breakdown::MOST['figures']; $bar++) {
+        foreach ($placed as $stretch) {
+            $from = $stretch->from;
+            for ($bar = 0; $bar < $stretch->count && count($figures) < Breakdown::MOST['figures']; $bar++) {
                 $told = $bars[$from + $bar];
                 $symbol = self::sounding($bars, $from + $bar);
                 if ($symbol !== '' && self::leaves($told)) {
                     $figure = self::figure('f'.(count($figures) + 1), 'bar '.($from + $bar + 1), $told, $symbol, $key, $strings);
                     $figures[] = ['figure' => $figure, 'placed' => new PlacedFigure(
                         $figure,
-                        new Place($section, null, $bar, 0),
+                        $stretch->at($bar, 0),
                         fixed: self::fixed($figure),
                     )];
                 }

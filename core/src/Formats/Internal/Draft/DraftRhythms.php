@@ -104,7 +104,8 @@ final readonly class DraftRhythms
         return [$best[0], $best[1]];
     }
 
-    private static function sign(DraftBar $bar): string
+    /** Bars with the same sign are struck alike, whatever their chords. */
+    public static function sign(DraftBar $bar): string
     {
         return $bar->meter->text().serialize(array_map(static fn (DraftStroke $stroke): array => [
             $stroke->tick, $stroke->direction?->value, $stroke->dead, $stroke->ghost, $stroke->palm, $stroke->short, $stroke->accent, $stroke->push,

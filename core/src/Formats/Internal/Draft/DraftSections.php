@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Formats\Internal\Draft;
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Chart\Ending;
 use Gravik\Chart\FormEntry;
 use Gravik\Chart\Section;
 use Gravik\Formats\Failure\NothingToDraft;
@@ -19,11 +20,13 @@ final readonly class DraftSections
 {
     private const LONGEST_SECTION = 32;
 
+    private const MOST_ENDINGS = 4;
+
     /**
-     * @param non-empty-list<Section>                $distinct each once
-     * @param non-empty-list<FormEntry>              $form
-     * @param list<array{string, int, int}>          $placed   id, first bar, number of bars of each where it first comes
-     * @param list<array{string, Meter, int, int}>   $told     name, meter, first bar, number of bars of all of them
+     * @param non-empty-list<Section>              $distinct each once
+     * @param non-empty-list<FormEntry>            $form
+     * @param list<DraftPlaced>                    $placed
+     * @param list<array{string, Meter, int, int}> $told     name, meter, first bar, number of bars of all of them
      */
     private function __construct(public array $distinct, public array $form, public array $placed, private array $told) {}
 
@@ -34,7 +37,44 @@ final readonly class DraftSections
      */
     public static function of(array $bars): self
     {
-        return self::merged(self::cut($bars), $bars);
+        $told = self::cut($bars);
+        $written = self::written($bars);
+        $distinct = $entries = $placed = $known = [];
+        $song = $bars[0]->meter;
+        foreach (DraftEndings::grouped($told, $bars, $written, self::MOST_ENDINGS) as $place => [$group, $shared, $endings]) {
+            [$name, $meter, $from, $count] = $told[$place];
+            if (! isset($known[$group]) && count($distinct) >= Breakdown::MOST['sections']) {
+                continue;
+            }
+            if (! isset($known[$group])) {
+                $id = $known[$group] = 's'.(count($distinct) + 1);
+                $distinct[] = new Section(
+                    $id,
+                    $name,
+                    self::line(array_slice($written, $from, $shared)),
+                    meter: $meter->equals($song) ? null : $meter,
+                    endings: array_map(
+                        static fn (array $ending): Ending => new Ending($ending[0], self::line(array_slice($written, $ending[1], $ending[2]))),
+                        $endings,
+                    ),
+                );
+                $placed[] = new DraftPlaced($id, null, $from, $shared);
+                foreach ($endings as $number => [, $first, $length]) {
+                    $placed[] = new DraftPlaced($id, $number, $first, $length, $shared);
+                }
+            }
+            $last = array_pop($entries);
+            if ($last !== null && $last->section === $known[$group] && $last->times < FormEntry::MOST_TIMES) {
+                $entries[] = new FormEntry($last->section, $last->times + 1);
+            } else {
+                array_push($entries, ...$last === null ? [] : [$last], ...[new FormEntry($known[$group])]);
+            }
+        }
+        if ($distinct === []) {
+            throw new NothingToDraft();
+        }
+
+        return new self($distinct, $entries, $placed, $told);
     }
 
     /** @return list<int> for every bar its place in its section */
@@ -66,45 +106,18 @@ final readonly class DraftSections
         return $sections;
     }
 
-    /**
-     * Sections that are written alike are one that comes again.
-     *
-     * @param list<array{string, Meter, int, int}> $sections
-     * @param list<DraftBar>                       $bars
-     *
-     * @throws NothingToDraft
-     */
-    private static function merged(array $sections, array $bars): self
+    /** @param list<string> $bars */
+    private static function line(array $bars): string
     {
-        $known = $distinct = $entries = $placed = [];
-        $song = $bars[0]->meter;
-        foreach ($sections as [$name, $meter, $from, $count]) {
-            $these = array_slice($bars, $from, $count);
-            $line = self::line($these);
-            $same = serialize([$name, $line, $meter->text(), array_map(static fn (DraftBar $bar): array => $bar->strokes, $these)]);
-            if (! isset($known[$same]) && count($distinct) < Breakdown::MOST['sections']) {
-                $known[$same] = 's'.(count($distinct) + 1);
-                $distinct[] = new Section($known[$same], $name, $line, meter: $meter->equals($song) ? null : $meter);
-                $placed[] = [$known[$same], $from, $count];
-            }
-            if (isset($known[$same])) {
-                $last = array_pop($entries);
-                if ($last !== null && $last->section === $known[$same] && $last->times < FormEntry::MOST_TIMES) {
-                    $entries[] = new FormEntry($last->section, $last->times + 1);
-                } else {
-                    array_push($entries, ...$last === null ? [] : [$last], ...[new FormEntry($known[$same])]);
-                }
-            }
-        }
-        if ($distinct === [] || $entries === []) {
-            throw new NothingToDraft();
-        }
-
-        return new self($distinct, $entries, $placed, $sections);
+        return '| '.implode(' | ', $bars).' |';
     }
 
-    /** @param list<DraftBar> $bars */
-    private static function line(array $bars): string
+    /**
+     * @param list<DraftBar> $bars
+     *
+     * @return list<string> the chords of each bar, those that go on from the bar before written anew
+     */
+    private static function written(array $bars): array
     {
         $written = [];
         $sounding = '';
@@ -120,6 +133,6 @@ final readonly class DraftSections
             $written[] = $alone ? $beats[0] : implode(' ', $beats);
         }
 
-        return '| '.implode(' | ', $written).' |';
+        return $written;
     }
 }

@@ -26,6 +26,8 @@ final class ScoreBars
 
     private const MOST_UNREAD = 40;
 
+    private const JUMPS = ['dacapo' => 'D.C.', 'dalsegno' => 'D.S.', 'tocoda' => 'To coda', 'fine' => 'Fine'];
+
     /** @var list<DraftBar> */
     public array $bars = [];
 
@@ -68,11 +70,12 @@ final class ScoreBars
             $bars->divisions = 1;
             $bars->meter = Meter::parse('4/4');
         }
-        $bars->each(
-            $xml,
-            $guitar,
-            static fn (SimpleXMLElement $measure, int $number) => $bars->bar($measure, $number, $harmony === $guitar),
-        );
+        $repeats = new ScoreRepeats();
+        $bars->each($xml, $guitar, static function (SimpleXMLElement $measure, int $number) use ($bars, $repeats, $harmony, $guitar): void {
+            $bars->bar($measure, $number, $harmony === $guitar);
+            $repeats->read($measure, $number);
+        });
+        $bars->bars = $repeats->unfolded($bars->bars, self::MOST_BARS);
         if ($bars->moved > 0) {
             $bars->unread[] = "slides, hammers and bends: {$bars->moved} notes are read without";
         }
@@ -139,7 +142,7 @@ final class ScoreBars
                 $this->direction($element, $number);
             }
             if ($name === 'sound') {
-                $this->sound($element);
+                $this->sound($element, $number);
             }
             if ($name === 'note') {
                 $this->moved += in_array((string) $element->staff, ['', '1'], true) && self::isMoved($element) ? 1 : 0;
@@ -286,12 +289,17 @@ final class ScoreBars
             }
         }
         if (isset($direction->sound)) {
-            $this->sound($direction->sound);
+            $this->sound($direction->sound, $number);
         }
     }
 
-    private function sound(SimpleXMLElement $sound): void
+    private function sound(SimpleXMLElement $sound, int $number): void
     {
+        foreach (self::JUMPS as $attribute => $sign) {
+            if (isset($sound[$attribute])) {
+                $this->unread[] = sprintf('%s in bar %d: the bars are taken in the order in which they stand', $sign, $number + 1);
+            }
+        }
         if (isset($sound['tempo']) && $this->tempo === null && (float) $sound['tempo'] > 0) {
             $this->tempo = (float) $sound['tempo'] / $this->meter->quartersPerBeat();
         }

@@ -59,8 +59,18 @@ final readonly class BarHead
         $xml->endElement();
     }
 
-    /** Sections and passes as rehearsal marks and words, tempo with the swing that is played. */
-    public function directions(int $number, CourseBar $bar): void
+    /** The tempo, and the swing that is played, where they are not those of the bar before. */
+    public function tempi(CourseBar $bar): void
+    {
+        foreach ($this->timeline->map->stretches as $stretch) {
+            if ($stretch->tick === $bar->tick) {
+                $this->tempo($stretch);
+            }
+        }
+    }
+
+    /** Sections and passes as rehearsal marks and words. */
+    public function marks(int $number, CourseBar $bar): void
     {
         $visit = $this->timeline->course->visits[$bar->visit];
         if ($bar->inVisit === 0) {
@@ -71,11 +81,6 @@ final readonly class BarHead
             if ($first && count($this->breakdown->passes) > 1 && $place !== false) {
                 $pass = $this->breakdown->passes[$place];
                 $this->words('words', trim(sprintf('pass %d %s', $place + 1, $pass->name)));
-            }
-        }
-        foreach ($this->timeline->map->stretches as $stretch) {
-            if ($stretch->tick === $bar->tick) {
-                $this->tempo($stretch);
             }
         }
     }
