@@ -6,7 +6,8 @@ namespace App\Console;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\CoreException;
-use Gravik\Formats\BreakdownJson;
+use Gravik\Formats\Draft;
+use Gravik\Formats\DraftFile;
 use Gravik\Formats\TakeFile;
 use Gravik\Time\Tempo;
 use Illuminate\Console\Command;
@@ -91,13 +92,13 @@ abstract class CoreCommand extends Command
         return $bpm === null ? null : new Tempo($bpm);
     }
 
-    protected function contents(string $path): string
+    protected function contents(string $path, int $most = self::LARGEST_FILE): string
     {
         if (! is_file($path) || ! is_readable($path)) {
             throw UnusableInput::noFile($path);
         }
-        if ((int) filesize($path) > self::LARGEST_FILE) {
-            throw UnusableInput::tooLarge($path);
+        if ((int) filesize($path) > $most) {
+            throw UnusableInput::tooLarge($path, $most);
         }
 
         return (string) file_get_contents($path);
@@ -113,8 +114,19 @@ abstract class CoreCommand extends Command
         return TakeFile::read($path, $path);
     }
 
+    /** A song in any format that can be read; what of it is not read is said beside the answer. */
     protected function breakdownFile(string $path): Breakdown
     {
-        return (new BreakdownJson())->parse($this->contents($path));
+        $draft = $this->draftFile($path);
+        if ($draft->unread !== []) {
+            $this->getOutput()->getErrorStyle()->writeln('Not read: '.implode('; ', $draft->unread).'.');
+        }
+
+        return $draft->breakdown;
+    }
+
+    protected function draftFile(string $path): Draft
+    {
+        return DraftFile::read($this->contents($path, DraftFile::MOST_BYTES), pathinfo($path, PATHINFO_FILENAME));
     }
 }

@@ -15,9 +15,13 @@ final class UnusableInput extends RuntimeException
         return new self(sprintf('There is no file "%s" to read. Check its name and folder.', Quote::short($path)));
     }
 
-    public static function tooLarge(string $path): self
+    public static function tooLarge(string $path, int $most): self
     {
-        return new self(sprintf('"%s" is over 5 MB, and a breakdown or take never is. Choose another file.', Quote::short($path)));
+        return new self(sprintf(
+            '"%s" is over %d MB, and no file of its kind should be. Choose another file.',
+            Quote::short($path),
+            intdiv($most, 1024 * 1024),
+        ));
     }
 
     public static function notANumber(string $option, string $value): self

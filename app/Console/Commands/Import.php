@@ -9,7 +9,6 @@ use App\Console\UnusableInput;
 use App\Documents\BreakdownStore;
 use App\Models\Role;
 use App\Models\User;
-use Gravik\Formats\DraftFile;
 
 final class Import extends CoreCommand
 {
@@ -19,8 +18,7 @@ final class Import extends CoreCommand
 
     protected function compute(): void
     {
-        $path = $this->word('file');
-        $draft = DraftFile::read($this->contents($path), pathinfo($path, PATHINFO_FILENAME));
+        $draft = $this->draftFile($this->word('file'));
         $email = $this->text('owner');
         $owner = User::query()->when(
             $email !== '',

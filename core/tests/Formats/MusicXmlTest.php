@@ -117,7 +117,7 @@ it('writes what is played several times in a row once, with its endings', functi
         }
     }
 
-    expect($signs)->toBe(['1 forward', '4 backward3', '5 forward', '8  1, 2 start', '8 backward 1, 2 stop', '9  3 start', '10  3 discontinue']);
+    expect($signs)->toBe(['1 forward', '4 backward3', '5 forward', '8  1, 2 start', '8 backward3 1, 2 stop', '9  3 start', '10  3 discontinue']);
 });
 
 it('gives repeats and endings back as the form they were', function (): void {

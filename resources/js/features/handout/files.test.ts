@@ -3,11 +3,14 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import stringsync from '@stringsync/musicxml'
 import { ChordProParser } from 'chordsheetjs'
 import { parse, parseAuto } from 'musicxml-io'
 import createVerovioModule from 'verovio/wasm'
 import { VerovioToolkit } from 'verovio/esm'
 import { beforeAll, expect, it } from 'vitest'
+
+const { MusicXML } = stringsync
 
 // What the core writes, read by libraries that know nothing of it and held against the core's own timeline.
 
@@ -109,6 +112,47 @@ it('writes a score whose tab another reader finds on the same strings, frets and
     'D minor-sixth',
   ])
 })
+
+/** Elements, attributes and texts in their order, however the file is laid out. */
+const contents = (xml: string) =>
+  [...xml.replace(/<[?!][^>]*>/g, '').matchAll(/<(\/?)([\w-]+)([^>]*?)(\/?)>|([^<>]+)/g)].flatMap(
+    ([, ends, name, attributes, closed, text]) => {
+      if (name === undefined) return text?.trim() ? [text.trim()] : []
+      const told = `${name} ${(attributes?.match(/[\w:-]+="[^"]*"/g) ?? []).sort().join(' ')}`
+      return closed ? [told, `/${name}`] : [ends ? `/${name}` : told]
+    },
+  )
+/** What is left where everything that the published schema of 4.0 doesn't allow in its place is put right. */
+const byTheSchema = (xml: string) => contents(MusicXML.parse(xml).serialize())
+
+it('writes every demo song as the published schema asks', () => {
+  const songs = execFileSync(
+    'php',
+    [
+      '-r',
+      `require 'vendor/autoload.php'; foreach (Database\\Seeders\\DemoSongs::all() as $song) {
+      echo (new Gravik\\Formats\\MusicXmlFile())->write($song, (new Gravik\\Performance\\Performer())->perform($song)), "\\0"; }`,
+    ],
+    { maxBuffer: 2 ** 28 },
+  )
+    .toString()
+    .split('\0')
+    .filter((song) => song !== '')
+  expect(songs).toHaveLength(6)
+  for (const song of songs) expect(byTheSchema(song)).toEqual(contents(song))
+  // What is out of place or no number is found.
+  const told = contents(songs[0] ?? '')
+  for (const [right, wrong] of [
+    [/<fret>\d+</, '<fret>open<'],
+    [/<swing>/, '<swing><sway/>'],
+    [/(<duration>\d+<\/duration>)\s*(<voice>1<\/voice>)/, '$2$1'],
+  ] as const) {
+    const spoilt = (songs[0] ?? '').replace(right, wrong)
+    expect(spoilt).not.toBe(songs[0])
+    expect(byTheSchema(spoilt)).not.toEqual(contents(spoilt))
+    expect(contents(spoilt)).not.toEqual(told)
+  }
+}, 120_000)
 
 it('writes a score that a second reader plays at the same moments and pitches', async () => {
   const toolkit = new VerovioToolkit(await createVerovioModule())

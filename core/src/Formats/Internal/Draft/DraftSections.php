@@ -20,13 +20,11 @@ final readonly class DraftSections
 {
     private const LONGEST_SECTION = 32;
 
-    private const MOST_ENDINGS = 4;
-
     /**
      * @param non-empty-list<Section>              $distinct each once
      * @param non-empty-list<FormEntry>            $form
      * @param list<DraftPlaced>                    $placed
-     * @param list<array{string, Meter, int, int}> $told     name, meter, first bar, number of bars of all of them
+     * @param list<array{string, Meter, int, int}> $told     name ("" where none is told), meter, first bar, number of bars of all of them
      */
     private function __construct(public array $distinct, public array $form, public array $placed, private array $told) {}
 
@@ -39,42 +37,63 @@ final readonly class DraftSections
     {
         $told = self::cut($bars);
         $written = self::written($bars);
-        $distinct = $entries = $placed = $known = [];
-        $song = $bars[0]->meter;
-        foreach (DraftEndings::grouped($told, $bars, $written, self::MOST_ENDINGS) as $place => [$group, $shared, $endings]) {
-            [$name, $meter, $from, $count] = $told[$place];
-            if (! isset($known[$group]) && count($distinct) >= Breakdown::MOST['sections']) {
-                continue;
+        $stretches = array_map(static fn (array $each): array => [$each[0].' '.$each[1]->text(), $each[2], $each[3]], $told);
+        $distinct = $placed = $of = [];
+        foreach (DraftEndings::of($stretches, $bars, $written) as $number => [$members, $shared, $endings]) {
+            if ($number >= Breakdown::MOST['sections']) {
+                break;
             }
-            if (! isset($known[$group])) {
-                $id = $known[$group] = 's'.(count($distinct) + 1);
-                $distinct[] = new Section(
-                    $id,
-                    $name,
-                    self::line(array_slice($written, $from, $shared)),
-                    meter: $meter->equals($song) ? null : $meter,
-                    endings: array_map(
-                        static fn (array $ending): Ending => new Ending($ending[0], self::line(array_slice($written, $ending[1], $ending[2]))),
-                        $endings,
-                    ),
-                );
-                $placed[] = new DraftPlaced($id, null, $from, $shared);
-                foreach ($endings as $number => [, $first, $length]) {
-                    $placed[] = new DraftPlaced($id, $number, $first, $length, $shared);
-                }
-            }
-            $last = array_pop($entries);
-            if ($last !== null && $last->section === $known[$group] && $last->times < FormEntry::MOST_TIMES) {
-                $entries[] = new FormEntry($last->section, $last->times + 1);
-            } else {
-                array_push($entries, ...$last === null ? [] : [$last], ...[new FormEntry($known[$group])]);
+            [$name, $meter, $from] = $told[$members[0]];
+            $id = 's'.($number + 1);
+            $of += array_fill_keys($members, $id);
+            $distinct[] = new Section(
+                $id,
+                $name === '' ? self::letter($number) : $name,
+                self::line(array_slice($written, $from, $shared)),
+                meter: $meter->equals($bars[0]->meter) ? null : $meter,
+                endings: array_map(
+                    static fn (array $ending): Ending => new Ending($ending[0], self::line(array_slice($written, $ending[1], $ending[2]))),
+                    $endings,
+                ),
+            );
+            $placed[] = new DraftPlaced($id, null, $from, $shared);
+            foreach ($endings as $ending => [, $first, $length]) {
+                $placed[] = new DraftPlaced($id, $ending, $first, $length, $shared);
             }
         }
-        if ($distinct === []) {
+        $entries = self::entries($of);
+        if ($distinct === [] || $entries === []) {
             throw new NothingToDraft();
         }
 
         return new self($distinct, $entries, $placed, $told);
+    }
+
+    /**
+     * @param array<int, string> $of section of each stretch
+     *
+     * @return list<FormEntry>
+     */
+    private static function entries(array $of): array
+    {
+        ksort($of);
+        $entries = [];
+        foreach ($of as $section) {
+            $last = array_pop($entries);
+            if ($last !== null && $last->section === $section && $last->times < FormEntry::MOST_TIMES) {
+                $entries[] = new FormEntry($section, $last->times + 1);
+            } else {
+                array_push($entries, ...$last === null ? [] : [$last], ...[new FormEntry($section)]);
+            }
+        }
+
+        return $entries;
+    }
+
+    /** A section that has no name: A to Z, then A2 and so on. */
+    private static function letter(int $number): string
+    {
+        return chr(65 + $number % 26).($number < 26 ? '' : (string) (1 + intdiv($number, 26)));
     }
 
     /** @return list<int> for every bar its place in its section */
@@ -91,7 +110,7 @@ final readonly class DraftSections
     private static function cut(array $bars): array
     {
         $sections = [];
-        $name = 'A';
+        $name = '';
         $from = 0;
         foreach ($bars as $number => $bar) {
             $next = $bars[$number + 1] ?? null;

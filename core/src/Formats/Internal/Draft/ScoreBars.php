@@ -75,6 +75,9 @@ final class ScoreBars
             $bars->bar($measure, $number, $harmony === $guitar);
             $repeats->read($measure, $number);
         });
+        foreach ($repeats->neverPlayed($bars->bars) as $bar) {
+            $bars->unread[] = sprintf('bar %d: no way through the repeats comes to it', $bar + 1);
+        }
         $bars->bars = $repeats->unfolded($bars->bars, self::MOST_BARS);
         if ($bars->moved > 0) {
             $bars->unread[] = "slides, hammers and bends: {$bars->moved} notes are read without";

@@ -30,26 +30,47 @@ final class ScoreRepeats
     public function read(SimpleXMLElement $measure, int $number): void
     {
         foreach ($measure->barline as $line) {
-            $ending = $line->ending;
-            if ((string) $ending['type'] === 'start') {
-                $this->ending = self::times((string) $ending['number']);
+            // Some write the sign that ends a stretch to the left of the next bar.
+            $left = (string) $line['location'] === 'left';
+            $last = $left ? $number - 1 : $number;
+            $direction = (string) $line->repeat['direction'];
+            $type = (string) $line->ending['type'];
+            if ($left && $direction === 'backward') {
+                $this->ending = [];
+            }
+            if ($type === 'start') {
+                $this->ending = self::times((string) $line->ending['number']);
+            }
+            if ($this->ending !== []) {
+                $this->endings[$number] = $this->ending;
+            }
+            if ($direction === 'forward') {
+                $this->opens[$number] = true;
+            }
+            if ($direction === 'backward' && $last >= 0) {
+                $this->back[$last] = max(2, min(self::MOST_TIMES, (int) ($line->repeat['times'] ?? 2)));
+            }
+            // Not all say where the last ending stops; a double line does.
+            $double = str_contains((string) $line->{'bar-style'}, '-');
+            if (! $left && ($double || $direction === 'backward' || in_array($type, ['stop', 'discontinue'], true))) {
+                $this->ending = [];
             }
         }
         if ($this->ending !== []) {
             $this->endings[$number] = $this->ending;
         }
-        foreach ($measure->barline as $line) {
-            $direction = (string) $line->repeat['direction'];
-            if ($direction === 'forward') {
-                $this->opens[$number] = true;
-            }
-            if ($direction === 'backward') {
-                $this->back[$number] = max(2, min(self::MOST_TIMES, (int) ($line->repeat['times'] ?? 2)));
-            }
-            if (in_array((string) $line->ending['type'], ['stop', 'discontinue'], true)) {
-                $this->ending = [];
-            }
-        }
+    }
+
+    /**
+     * @param list<DraftBar> $bars
+     *
+     * @return list<int> bars that are not come to, whatever time it is
+     */
+    public function neverPlayed(array $bars): array
+    {
+        $played = $this->order(count($bars), 16 * count($bars));
+
+        return array_values(array_diff(array_keys($bars), array_column($played, 0)));
     }
 
     /**
@@ -61,15 +82,25 @@ final class ScoreRepeats
      */
     public function unfolded(array $bars, int $most): array
     {
-        if ($this->back === []) {
-            return $bars;
-        }
         $names = self::namesInForce($bars);
+
+        return array_map(
+            static fn (array $each): DraftBar => $each[1] ? $bars[$each[0]]->of($names[$each[0]]) : $bars[$each[0]],
+            $this->order(count($bars), $most),
+        );
+    }
+
+    /** @return list<array{int, bool}> bars in the order in which they are played, and whether a stretch begins with it */
+    private function order(int $bars, int $most): array
+    {
+        if ($this->back === []) {
+            return array_map(static fn (int $bar): array => [$bar, false], $bars === 0 ? [] : range(0, $bars - 1));
+        }
         $played = [];
         $from = $bar = 0;
         $time = 1;
         $begins = false;
-        while ($bar < count($bars) && count($played) < $most) {
+        while ($bar < $bars && count($played) < $most) {
             if (isset($this->opens[$bar]) && $bar !== $from) {
                 [$from, $time] = [$bar, 1];
             }
@@ -79,10 +110,9 @@ final class ScoreRepeats
 
                 continue;
             }
-            $played[] = $begins ? $bars[$bar]->of($names[$bar]) : $bars[$bar];
+            $played[] = [$bar, $begins];
             $begins = false;
-            $again = isset($this->back[$bar]) && $time < $this->timesOf($bar);
-            if ($again) {
+            if (isset($this->back[$bar]) && $time < $this->timesOf($bar)) {
                 [$bar, $time, $begins] = [$from, $time + 1, true];
 
                 continue;

@@ -107,12 +107,13 @@ final readonly class Repeats
         }
         $endings = $this->endings($first, $times, $shared);
         foreach ($endings as $place => [$numbers, $from, $count]) {
-            $goesBack = $place < count($endings) - 1 || count($numbers) > 1;
+            // The last ending is left for good; the others go back once more than they are played.
+            $plays = count($numbers) + ($place < count($endings) - 1 ? 1 : 0);
             for ($bar = 0; $bar < $count; $bar++) {
                 $last = $bar === $count - 1;
                 $written[] = new WrittenBar(
                     $from + $bar,
-                    back: $last && $goesBack ? 2 : null,
+                    back: $last && $plays > 1 ? $plays : null,
                     endingFrom: $bar === 0 ? $numbers : [],
                     endingUntil: $last ? $numbers : [],
                 );
