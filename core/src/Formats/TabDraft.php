@@ -14,6 +14,8 @@ use Gravik\Harmony\ChordSymbol;
 use Gravik\Neck\Tuning;
 use Gravik\Strokes\Counting;
 use Gravik\Strokes\Direction;
+use Gravik\Strokes\Ornament;
+use Gravik\Strokes\OrnamentKind;
 use Gravik\Time\Feel;
 use Gravik\Time\FeelMode;
 use Gravik\Time\Meter;
@@ -34,11 +36,6 @@ final readonly class TabDraft
         $meter = self::meter($head['meter'] ?? '4/4', $unread);
         $tuning = self::tuning($head['tuning'] ?? 'standard', $unread);
         $bars = self::bars($lines, $meter, $tuning->strings(), $unread);
-        $strings = array_filter($lines, static fn (string $line): bool => preg_match('/^\S{1,3} ?\|/u', $line) === 1);
-        $moved = preg_match_all('/\d(?:[hpsgbBr>]\d|~)/', implode("\n", $strings));
-        if ($moved > 0) {
-            $unread[] = "slides, hammers and bends: {$moved} notes are read without";
-        }
 
         return DraftBuilder::build(new DraftSong(
             $head['title'] ?? '',
@@ -181,7 +178,7 @@ final readonly class TabDraft
     /** @param list<string> $rows of one bar, the highest string first */
     private static function stroke(int $tick, array $rows, int $column, string $hand): DraftStroke
     {
-        $frets = [];
+        $frets = $moves = [];
         $dead = $ghost = false;
         $notes = 0;
         foreach ($rows as $row => $line) {
@@ -189,9 +186,9 @@ final readonly class TabDraft
             $dead = $dead || $cell === 'x';
             $ghost = $ghost || str_starts_with($cell, '(');
             $notes += $cell === '' ? 0 : 1;
-            // What stands before a sign that comes to a note is where it comes from.
-            if (preg_match('/(?:\d+[hpsg])?(\d+)/', $cell, $found) === 1) {
-                $frets[$row + 1] = (int) $found[1];
+            if (preg_match('/(?:(\d+)([hpsg]))?(\d+)(?:([>bBr])(\d+))?([r~]?)/', $cell, $found) === 1) {
+                $frets[$row + 1] = (int) $found[3];
+                $moves[$row + 1] = self::ornament($found);
             }
         }
 
@@ -205,7 +202,34 @@ final readonly class TabDraft
             str_contains($hand, 'm'),
             str_contains($hand, '.'),
             ctype_upper($hand[0]) ? 2 : 1,
+            moves: array_filter($moves),
         );
+    }
+
+    /**
+     * What stands before the sign that comes to a note is where it comes from; what stands after one, where it goes to.
+     *
+     * @param array<int, string> $cell from, sign, fret, sign, to, sign
+     */
+    private static function ornament(array $cell): ?Ornament
+    {
+        [$sign, $other] = $cell[2] !== '' ? [$cell[2], (int) $cell[1]] : [$cell[4].$cell[6], (int) $cell[5]];
+        $kind = match ($sign) {
+            'h' => OrnamentKind::HammerOn,
+            'p' => OrnamentKind::PullOff,
+            's' => OrnamentKind::SlideIn,
+            'g' => OrnamentKind::Grace,
+            '>' => OrnamentKind::SlideOut,
+            'b' => OrnamentKind::Bend,
+            'br' => OrnamentKind::BendRelease,
+            'B' => OrnamentKind::Bent,
+            'r' => OrnamentKind::Release,
+            '~' => OrnamentKind::Vibrato,
+            default => null,
+        };
+        $frets = $kind === OrnamentKind::Vibrato ? 0 : max(-12, min(12, $other - (int) $cell[3]));
+
+        return $kind === null ? null : new Ornament($kind, $frets);
     }
 
     /** @return array<int, string> words by the column they begin at */

@@ -179,7 +179,7 @@ final readonly class TabText
     {
         $other = max(0, $fret + ($ornament->frets ?? 0));
 
-        return match ($ornament?->kind) {
+        return match ($ornament?->fitsOn($fret) === true ? $ornament->kind : null) {
             null, OrnamentKind::Drag => (string) $fret,
             OrnamentKind::HammerOn => "{$other}h{$fret}",
             OrnamentKind::PullOff => "{$other}p{$fret}",

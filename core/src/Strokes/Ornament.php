@@ -14,4 +14,10 @@ final readonly class Ornament
     {
         abs($frets) <= 12 || throw new StrokeValueOutOfRange('ornament', 'moves at most 12 frets.');
     }
+
+    /** Whether it can be done there: nothing comes to an open string from below, or slides down from it. */
+    public function fitsOn(int $fret): bool
+    {
+        return $this->kind === OrnamentKind::SlideOut ? $fret > 0 || $this->frets > 0 : $fret + $this->frets >= 0;
+    }
 }

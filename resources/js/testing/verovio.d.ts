@@ -6,6 +6,7 @@ declare module 'verovio/esm' {
     constructor(module: unknown)
     loadData(score: string): boolean
     renderToTimemap(options: object): unknown
+    renderToMIDI(): string
     getMIDIValuesForElement(id: string): unknown
   }
 }

@@ -9,7 +9,7 @@ import { generatePlaybackSequence, parse, parseAbc, serialize, serializeCompress
 import createVerovioModule from 'verovio/wasm'
 import { VerovioToolkit } from 'verovio/esm'
 import { expect, it } from 'vitest'
-import type { BreakdownDocument } from '@/api/breakdown.gen'
+import type { BreakdownDocument } from '../../api/breakdown.gen'
 
 // Files that libraries wrote which know nothing of the core, read by it.
 

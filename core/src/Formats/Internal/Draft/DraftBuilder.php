@@ -11,6 +11,7 @@ use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\FigureNote;
 use Gravik\Breakdown\Pass;
 use Gravik\Breakdown\Texture;
+use Gravik\Chart\Form;
 use Gravik\Chart\Pin;
 use Gravik\Chart\Setting;
 use Gravik\Chart\VoicingLine;
@@ -39,8 +40,6 @@ use Gravik\Time\Tempo;
  */
 final readonly class DraftBuilder
 {
-    private const MOST_BARS = 400;
-
     private const TEMPO = 100.0;
 
     private const GUITAR = 'guitar';
@@ -49,9 +48,9 @@ final readonly class DraftBuilder
     public static function build(DraftSong $song): Draft
     {
         $unread = $song->unread;
-        $bars = array_slice($song->bars, 0, self::MOST_BARS);
-        if (count($song->bars) > self::MOST_BARS) {
-            $most = self::MOST_BARS;
+        $bars = array_slice($song->bars, 0, Form::MOST_BARS);
+        if (count($song->bars) > Form::MOST_BARS) {
+            $most = Form::MOST_BARS;
             $unread[] = sprintf('bars %d to %d: a written song has at most %d bars', $most + 1, count($song->bars), $most);
         }
         if (array_filter($bars, static fn (DraftBar $bar): bool => $bar->saysSomething()) === []) {

@@ -24,7 +24,7 @@ final readonly class DraftFigures
 {
     public static function leaves(DraftBar $bar): bool
     {
-        return array_filter($bar->strokes, static fn (DraftStroke $stroke): bool => $stroke->off) !== [];
+        return array_filter($bar->strokes, static fn (DraftStroke $stroke): bool => $stroke->off || $stroke->movesApart()) !== [];
     }
 
     /**
@@ -81,7 +81,7 @@ final readonly class DraftFigures
                 $fretted = array_filter($told->frets, static fn (int $fret, int $string): bool => $string <= $strings
                     && $fret >= 0 && $fret <= FigureNote::HIGHEST_FRET, ARRAY_FILTER_USE_BOTH);
                 $notes[] = array_map(
-                    static fn (int $string, int $fret): FigureNote => new FigureNote($string, $fret),
+                    static fn (int $string, int $fret): FigureNote => new FigureNote($string, $fret, $told->moves[$string] ?? null),
                     array_keys($fretted),
                     $fretted,
                 );

@@ -109,7 +109,7 @@ final readonly class DraftRhythms
     {
         return $bar->meter->text().serialize(array_map(static fn (DraftStroke $stroke): array => [
             $stroke->tick, $stroke->direction?->value, $stroke->dead, $stroke->ghost, $stroke->palm, $stroke->short, $stroke->accent, $stroke->push,
-            $stroke->line,
+            $stroke->line, $stroke->ornament(),
             $stroke->strings instanceof Zone ? $stroke->strings->value : $stroke->strings,
         ], $bar->strokes));
     }
@@ -161,6 +161,7 @@ final readonly class DraftRhythms
             strings: $told->strings,
             articulation: $articulation,
             accent: $told->accent,
+            ornament: $told->ornament(),
             chord: $told->push ? ChordOf::Next : ChordOf::This,
             fixed: $told->direction === null ? [] : ['direction'],
         );

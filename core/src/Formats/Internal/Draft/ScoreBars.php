@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Formats\Internal\Draft;
 
+use Gravik\Chart\Form;
 use Gravik\CoreException;
 use Gravik\Neck\Tuning;
 use Gravik\Time\Feel;
@@ -22,7 +23,7 @@ final class ScoreBars
 {
     private const TICKS = 960;
 
-    private const MOST_BARS = 2000;
+    private const MOST_PLAYED = 2000;
 
     private const MOST_UNREAD = 40;
 
@@ -54,8 +55,11 @@ final class ScoreBars
     /** @var array<int, string> section marks by bar */
     private array $sections = [];
 
-    /** how many notes of the upper staff are slid, hammered, pulled or bent */
+    /** how many strokes are slid, hammered, pulled or bent and are read without */
     private int $moved = 0;
+
+    /** whether there is anything of the kind in the bar that is read: most have nothing, and looking for it takes time */
+    private bool $barMoves = false;
 
     private function __construct()
     {
@@ -78,9 +82,9 @@ final class ScoreBars
         foreach ($repeats->neverPlayed($bars->bars) as $bar) {
             $bars->unread[] = sprintf('bar %d: no way through the repeats comes to it', $bar + 1);
         }
-        $bars->bars = $repeats->unfolded($bars->bars, self::MOST_BARS);
+        $bars->bars = $repeats->unfolded($bars->bars, self::MOST_PLAYED);
         if ($bars->moved > 0) {
-            $bars->unread[] = "slides, hammers and bends: {$bars->moved} notes are read without";
+            $bars->unread[] = "slides, hammers and bends: {$bars->moved} strokes are read without";
         }
         if (count($bars->unread) > self::MOST_UNREAD) {
             $more = count($bars->unread) - self::MOST_UNREAD;
@@ -107,9 +111,9 @@ final class ScoreBars
 
                 continue;
             }
-            $measure = $here && $number < self::MOST_BARS
-                ? simplexml_load_string($reader->readOuterXml(), SimpleXMLElement::class, LIBXML_NONET)
-                : false;
+            $written = $here && $number < Form::MOST_BARS ? $reader->readOuterXml() : '';
+            $this->barMoves = preg_match('/<(?:grace|slide|glissando|hammer-on|pull-off|bend|falloff|doit|wavy-line)\b/', $written) === 1;
+            $measure = $written === '' ? false : simplexml_load_string($written, SimpleXMLElement::class, LIBXML_NONET);
             if ($measure !== false) {
                 $look($measure, $number);
             }
@@ -117,8 +121,8 @@ final class ScoreBars
             $more = $reader->next();
         }
         ScoreParts::complain($reader);
-        if ($number > self::MOST_BARS) {
-            $this->unread[] = sprintf('bars %d to %d of the file: at most %d are looked at', self::MOST_BARS + 1, $number, self::MOST_BARS);
+        if ($number > Form::MOST_BARS) {
+            $this->unread[] = sprintf('bars %d to %d: a written song has at most %d bars', Form::MOST_BARS + 1, $number, Form::MOST_BARS);
         }
     }
 
@@ -148,10 +152,7 @@ final class ScoreBars
                 $this->sound($element, $number);
             }
             if ($name === 'note') {
-                $this->moved += in_array((string) $element->staff, ['', '1'], true) && self::isMoved($element) ? 1 : 0;
-            }
-            if ($name === 'note' && ! isset($element->grace)) {
-                $begins = isset($element->chord) ? $last : $at;
+                $begins = isset($element->chord) && ! isset($element->grace) ? $last : $at;
                 $tied = ScoreWords::all($element, 'tie[@type="stop"]') !== [];
                 if (! $tied && ! isset($element->rest)) {
                     $voices[(string) $element->staff][(string) $element->voice] = true;
@@ -165,30 +166,19 @@ final class ScoreBars
         $strokes = [];
         foreach ($groups as $tick => $staves) {
             if ($tick < $this->meter->barTicks()) {
-                array_push($strokes, ...ScoreStroke::of($tick, $staves, $voices));
+                $struck = ScoreStroke::of($tick, $staves, $voices, $this->barMoves);
+                array_push($strokes, ...$struck);
+                if (! $this->barMoves) {
+                    continue;
+                }
+                $read = array_filter($struck, static fn (DraftStroke $stroke): bool => $stroke->moves !== []) !== [];
+                $notes = array_merge(...array_map(static fn (array $voice): array => array_merge(...array_values($voice)), array_values($staves)));
+                $this->moved += ! $read && ScoreMoves::areTold($notes) ? 1 : 0;
             }
         }
         $chords = $this->chords[$number] ?? [];
         usort($chords, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         $this->bars[] = new DraftBar($this->meter, $chords, $strokes, $this->sections[$number] ?? null);
-    }
-
-    /** Whether something is begun on a note that moves its pitch. */
-    private static function isMoved(SimpleXMLElement $note): bool
-    {
-        foreach ($note->notations ?? [] as $notations) {
-            $technical = $notations->technical;
-            foreach ([$notations->slide, $notations->glissando, $technical?->{'hammer-on'}, $technical?->{'pull-off'}] as $move) {
-                if ((string) ($move['type'] ?? '') === 'start') {
-                    return true;
-                }
-            }
-            if (isset($technical->bend)) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /** Where the next element lies, in ticks from the bar line. */

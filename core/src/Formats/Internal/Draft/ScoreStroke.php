@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Formats\Internal\Draft;
 
 use Gravik\Strokes\Direction;
+use Gravik\Strokes\Ornament;
 use SimpleXMLElement;
 
 /**
@@ -23,9 +24,11 @@ final readonly class ScoreStroke
      * @param array<string, array<string, non-empty-list<SimpleXMLElement>>> $staves staff => voice => notes that begin at the tick
      * @param array<string, array<string, true>>                             $voices staff => those it has in the bar
      *
+     * @param bool                                                           $moves  whether some may be slid, hammered or bent
+     *
      * @return list<DraftStroke>
      */
-    public static function of(int $tick, array $staves, array $voices): array
+    public static function of(int $tick, array $staves, array $voices, bool $moves): array
     {
         $lines = [];
         foreach ($staves as $staff => $byVoice) {
@@ -38,15 +41,24 @@ final readonly class ScoreStroke
         }
         ksort($lines);
 
-        return array_map(
-            static fn (array $notes, int $line): DraftStroke => self::stroke($tick, array_merge(...$notes), $line),
-            $lines,
-            array_keys($lines),
-        );
+        $strokes = [];
+        foreach ($lines as $line => $notes) {
+            $all = array_merge(...$notes);
+            $struck = array_values(array_filter($all, static fn (SimpleXMLElement $note): bool => ! isset($note->grace)));
+            $before = array_values(array_filter($all, static fn (SimpleXMLElement $note): bool => isset($note->grace)));
+            if ($struck !== []) {
+                $strokes[] = self::stroke($tick, $struck, $moves ? ScoreMoves::of($struck, $before) : [], $line);
+            }
+        }
+
+        return $strokes;
     }
 
-    /** @param list<SimpleXMLElement> $notes of all staves */
-    private static function stroke(int $tick, array $notes, int $line): DraftStroke
+    /**
+     * @param list<SimpleXMLElement> $notes of all staves
+     * @param array<int, Ornament>   $moves by string
+     */
+    private static function stroke(int $tick, array $notes, array $moves, int $line): DraftStroke
     {
         $frets = $pitches = [];
         $has = static fn (string $path): bool => array_filter(
@@ -80,6 +92,7 @@ final readonly class ScoreStroke
                 default => 1,
             },
             line: $line,
+            moves: $moves,
         );
     }
 }

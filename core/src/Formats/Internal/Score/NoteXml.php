@@ -10,7 +10,6 @@ use Gravik\Strokes\Articulation;
 use Gravik\Strokes\Contact;
 use Gravik\Strokes\Direction;
 use Gravik\Strokes\Ornament;
-use Gravik\Strokes\OrnamentKind;
 use XMLWriter;
 
 /**
@@ -22,8 +21,6 @@ final readonly class NoteXml
 {
     /** Per cent of forte, at which a soft stroke is played. */
     private const SOFT = 55;
-
-    private const BENDS = [OrnamentKind::Bend, OrnamentKind::BendRelease, OrnamentKind::Bent, OrnamentKind::Release];
 
     public function __construct(
         private XMLWriter $xml,
@@ -66,37 +63,54 @@ final readonly class NoteXml
             }
             $tiedBack = $begun || $place > 0;
             $tiedOn = $goes || $place < count($values) - 1;
-            $ornament = $tiedBack ? null : self::graceOf($sound->stroke);
-            if ($ornament !== null) {
-                $this->notes($sound, null, false, false, $ornament);
+            if (! $tiedBack) {
+                $this->graces($sound);
             }
-            $this->notes($sound, $value, $tiedBack && ! $sound->dead, $tiedOn && ! $sound->dead, $ornament);
+            $this->notes($sound, $value, $tiedBack && ! $sound->dead, $tiedOn && ! $sound->dead);
         }
     }
 
-    private function notes(Sound $sound, ?NoteValue $value, bool $tiedBack, bool $tiedOn, ?Ornament $ornament): void
+    /** The small notes that some of its notes are come to from. */
+    private function graces(Sound $sound): void
+    {
+        $graced = array_values(array_filter($sound->notes, static fn (array $note): bool => OrnamentXml::hasGrace($note['ornament'])));
+        foreach ($graced as $place => $note) {
+            $xml = $this->xml;
+            $frets = $note['ornament']->frets ?? 0;
+            $xml->startElement('note');
+            $xml->writeElement('grace');
+            if ($place > 0) {
+                $xml->writeElement('chord');
+            }
+            $this->pitch($note['midi'] + $frets, null);
+            $this->value(null);
+            $technical = [...$this->placed($note, $frets), ...OrnamentXml::technical($note['ornament'], true)];
+            if ($technical !== [] || OrnamentXml::slides($note['ornament'])) {
+                $xml->startElement('notations');
+                OrnamentXml::write($xml, $note['ornament'], $technical, 'start');
+                $xml->endElement();
+            }
+            $xml->endElement();
+        }
+    }
+
+    private function notes(Sound $sound, NoteValue $value, bool $tiedBack, bool $tiedOn): void
     {
         foreach ($sound->notes as $place => $note) {
             $xml = $this->xml;
-            $frets = $value === null && $ornament !== null ? $ornament->frets : 0;
             $xml->startElement('note');
             if ($sound->stroke?->stroke->accent === 0) {
                 $xml->writeAttribute('dynamics', (string) self::SOFT);
             }
-            if ($value === null) {
-                $xml->writeElement('grace');
-            }
             if ($place > 0) {
                 $xml->writeElement('chord');
             }
-            $this->pitch($note['midi'] + $frets, $frets === 0 ? $note['name'] : null);
-            if ($value !== null) {
-                $xml->writeElement('duration', (string) $value->ticks);
-                $this->ties('tie', $tiedBack, $tiedOn);
-            }
+            $this->pitch($note['midi'], $note['name']);
+            $xml->writeElement('duration', (string) $value->ticks);
+            $this->ties('tie', $tiedBack, $tiedOn);
             $this->value($value, $sound);
-            $this->notations($sound, $note, $place === 0, $tiedBack, $tiedOn, $value === null, $ornament, $frets);
-            if ($sound->stroke?->stroke->articulation === Articulation::PalmMute && ! $tiedBack && $value !== null) {
+            $this->notations($sound, $note, $place === 0, $tiedBack, $tiedOn);
+            if ($sound->stroke?->stroke->articulation === Articulation::PalmMute && ! $tiedBack) {
                 $xml->startElement('play');
                 $xml->writeElement('mute', 'palm');
                 $xml->endElement();
@@ -168,50 +182,26 @@ final readonly class NoteXml
         }
     }
 
-    /** @param array{string: ?int, fret: ?int} $note */
-    private function notations(
-        Sound $sound,
-        array $note,
-        bool $first,
-        bool $back,
-        bool $on,
-        bool $grace,
-        ?Ornament $ornament,
-        int $frets,
-    ): void {
+    /** @param array{string: ?int, fret: ?int, ornament: ?Ornament} $note */
+    private function notations(Sound $sound, array $note, bool $first, bool $back, bool $on): void
+    {
         $xml = $this->xml;
         $stroke = $sound->stroke;
-        $fresh = ! $back && ! $grace;
-        $marks = $fresh && $first && ! $this->tab ? self::articulations($sound) : [];
-        $slide = $ornament !== null && ! $back && in_array($ornament->kind, [OrnamentKind::SlideIn, OrnamentKind::Grace], true);
-        $technical = $this->technical($note, $fresh && $first ? $stroke : null, $ornament, $grace, $back, $frets);
-        $spread = ! $this->tab && $fresh && $stroke !== null && count($sound->notes) > 1 && $stroke->stroke->contact() === Contact::Across;
-        if (! $back && ! $on && $marks === [] && $technical === [] && ! $slide && ! $spread) {
+        $ornament = $back ? null : $note['ornament'];
+        $marks = ! $back && ! $this->tab ? [...$first ? self::articulations($sound) : [], ...OrnamentXml::articulations($ornament)] : [];
+        $technical = [
+            ...$back || ! $first ? [] : self::direction($stroke),
+            ...$this->placed($note, 0),
+            ...OrnamentXml::technical($ornament, false),
+        ];
+        $spread = ! $this->tab && ! $back && $first && $stroke !== null && count($sound->notes) > 1
+            && $stroke->stroke->contact() === Contact::Across;
+        if (! $back && ! $on && $marks === [] && $technical === [] && $ornament === null && ! $spread) {
             return;
         }
         $xml->startElement('notations');
         $this->ties('tied', $back, $on);
-        if ($slide) {
-            $xml->startElement('slide');
-            $xml->writeAttribute('type', $grace ? 'start' : 'stop');
-            $xml->endElement();
-        }
-        if ($technical !== []) {
-            $xml->startElement('technical');
-            foreach ($technical as [$name, $text, $type]) {
-                $xml->startElement($name);
-                if ($type !== null) {
-                    $xml->writeAttribute('type', $type);
-                }
-                if ($name === 'bend') {
-                    $xml->writeElement('bend-alter', (string) $text);
-                } elseif ($text !== null) {
-                    $xml->text($text);
-                }
-                $xml->endElement();
-            }
-            $xml->endElement();
-        }
+        OrnamentXml::write($xml, $ornament, $technical, 'stop');
         if ($marks !== []) {
             $xml->startElement('articulations');
             array_map($xml->writeElement(...), $marks);
@@ -225,64 +215,31 @@ final readonly class NoteXml
         $xml->endElement();
     }
 
+    /** @return list<array{string, ?string, ?string}> element, text, type */
+    private static function direction(?PlayedStroke $stroke): array
+    {
+        return $stroke?->stroke->direction === null
+            ? []
+            : [[$stroke->stroke->direction === Direction::Down ? 'down-bow' : 'up-bow', null, null]];
+    }
+
     /**
      * @param array{string: ?int, fret: ?int} $note
      *
      * @return list<array{string, ?string, ?string}> element, text, type
      */
-    private function technical(array $note, ?PlayedStroke $stroke, ?Ornament $ornament, bool $grace, bool $back, int $frets): array
+    private function placed(array $note, int $frets): array
     {
-        $technical = [];
-        if ($stroke?->stroke->direction !== null) {
-            $technical[] = [$stroke->stroke->direction === Direction::Down ? 'down-bow' : 'up-bow', null, null];
-        }
-        if ($this->tab && $note['string'] !== null) {
-            $technical[] = ['string', (string) $note['string'], null];
-            $technical[] = ['fret', (string) max(0, (int) $note['fret'] + $frets), null];
-        }
-        $slur = $ornament === null || $back ? null : match ($ornament->kind) {
-            OrnamentKind::HammerOn => ['hammer-on', 'H'],
-            OrnamentKind::PullOff => ['pull-off', 'P'],
-            default => null,
-        };
-        if ($slur !== null) {
-            $technical[] = [$slur[0], $slur[1], $grace ? 'start' : 'stop'];
-        }
-        $bent = $stroke === null ? null : self::ornamentOf($stroke);
-        if ($bent !== null && in_array($bent->kind, self::BENDS, true)) {
-            $technical[] = ['bend', (string) $bent->frets, null];
-        }
-
-        return $technical;
+        return $this->tab && $note['string'] !== null
+            ? [['string', (string) $note['string'], null], ['fret', (string) max(0, (int) $note['fret'] + $frets), null]]
+            : [];
     }
 
     /** @return list<string> */
     private static function articulations(Sound $sound): array
     {
         $accent = $sound->stroke->stroke->accent ?? 1;
-        $ornament = $sound->stroke?->stroke->ornament;
 
-        return [
-            ...$accent === 3 ? ['strong-accent'] : ($accent === 2 ? ['accent'] : []),
-            ...$sound->short ? ['staccato'] : [],
-            ...$ornament?->kind === OrnamentKind::SlideOut ? [$ornament->frets < 0 ? 'falloff' : 'doit'] : [],
-        ];
-    }
-
-    /** What is written as a small note before its note. */
-    private static function graceOf(?PlayedStroke $stroke): ?Ornament
-    {
-        $ornament = $stroke === null || $stroke->stroke->isDead() ? null : self::ornamentOf($stroke);
-
-        return $ornament !== null && $ornament->frets !== 0
-            && in_array($ornament->kind, [OrnamentKind::SlideIn, OrnamentKind::Grace, OrnamentKind::HammerOn, OrnamentKind::PullOff], true)
-            ? $ornament
-            : null;
-    }
-
-    /** Its own, else that of a string of it. */
-    private static function ornamentOf(PlayedStroke $stroke): ?Ornament
-    {
-        return $stroke->stroke->ornament ?? array_values($stroke->ornaments)[0] ?? null;
+        return [...$accent === 3 ? ['strong-accent'] : ($accent === 2 ? ['accent'] : []), ...$sound->short ? ['staccato'] : []];
     }
 }

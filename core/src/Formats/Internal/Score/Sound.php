@@ -6,6 +6,7 @@ namespace Gravik\Formats\Internal\Score;
 
 use Gravik\Performance\PlayedStroke;
 use Gravik\Pitch\NoteName;
+use Gravik\Strokes\Ornament;
 
 /**
  * What sounds at one moment of a part: one or several notes from a tick until another.
@@ -17,7 +18,7 @@ final readonly class Sound
     /**
      * @param int $from  tick of the song
      * @param int $until tick of the song
-     * @param list<array{midi: int, name: NoteName, string: ?int, fret: ?int}> $notes the lowest first
+     * @param list<array{midi: int, name: NoteName, string: ?int, fret: ?int, ornament: ?Ornament}> $notes the lowest first
      * @param ?PlayedStroke $stroke of a guitar; null for others
      * @param bool          $dead   without pitch
      * @param bool          $short  let go early

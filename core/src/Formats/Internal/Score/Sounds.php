@@ -15,6 +15,7 @@ use Gravik\Performance\Timeline;
 use Gravik\Pitch\NoteName;
 use Gravik\Strokes\Articulation;
 use Gravik\Strokes\LengthKind;
+use Gravik\Strokes\Ornament;
 
 /**
  * A part of a performance as it is written: in straight ticks, each sound until the next or until it is let go.
@@ -96,6 +97,7 @@ final readonly class Sounds
                 'name' => self::spelled($timeline, $tick, $event->pitch ?? 60),
                 'string' => $event->string,
                 'fret' => $event->fret,
+                'ornament' => null,
             ], $events);
             usort($notes, static fn (array $a, array $b): int => $a['midi'] <=> $b['midi']);
             $drums = $part->instrument === Instrument::Drums;
@@ -105,17 +107,19 @@ final readonly class Sounds
         return $sounds;
     }
 
-    /** @return array{midi: int, name: NoteName, string: int, fret: int} */
+    /** @return array{midi: int, name: NoteName, string: int, fret: int, ornament: ?Ornament} */
     private static function guitarNote(PlayedStroke $stroke, int $string): array
     {
         $grip = $stroke->voicing;
         $midi = (int) $grip->midi[$string];
+        $ornament = $stroke->ornaments[(int) array_search($string, $stroke->strings, true)] ?? $stroke->stroke->ornament;
 
         return [
             'midi' => $midi,
             'name' => $grip->chord->spell($midi % 12),
             'string' => count($grip->frets) - $string,
             'fret' => (int) $grip->frets[$string],
+            'ornament' => $stroke->stroke->isDead() || $ornament?->fitsOn((int) $grip->frets[$string]) === false ? null : $ornament,
         ];
     }
 
