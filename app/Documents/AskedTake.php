@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
+use Gravik\Breakdown\Arrangement;
 use Gravik\Breakdown\StageKey;
 use Gravik\Time\Tempo;
 
@@ -24,5 +25,6 @@ final readonly class AskedTake
         public int $level,
         public ?float $latencyMs,
         public int $from = 0,
+        public Arrangement $arrangement = Arrangement::WithBand,
     ) {}
 }

@@ -42,7 +42,7 @@ final readonly class TakeJudge
             return $known;
         }
         $document = $this->store->document($breakdown);
-        $song = $this->songs->of($document, $asked->stage);
+        $song = $this->songs->of($document, $asked->stage, $asked->arrangement);
         $level = min($song->level, $asked->level);
         $timeline = $this->performer->perform($song->breakdown, $asked->tempo, $this->voiced->all($song->breakdown), $level);
         $take = $played($timeline);

@@ -52,6 +52,7 @@ final readonly class TakeStore
                 'bars' => $asked->bars,
                 'from_bar' => $asked->from,
                 'stage' => $asked->stage?->text() ?? '',
+                'arrangement' => $asked->arrangement,
                 'level' => $asked->level,
                 'gate' => [
                     'bias_ms' => $report->gate->biasMs,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Gravik\Breakdown\Arrangement;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -20,6 +21,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int                  $bars
  * @property int                  $from_bar
  * @property string               $stage   of the lesson; '' for the whole song
+ * @property Arrangement          $arrangement
  * @property int                  $level    of the pattern that was asked for, 1 to 3
  * @property int                  $number   of this player on this breakdown, from 1
  * @property bool                 $passed
@@ -52,7 +54,7 @@ final class Take extends Model
             'tempo' => 'float', 'swing' => 'float', 'latency_ms' => 'float', 'bias_ms' => 'float', 'spread_ms' => 'float', 'gate_ms' => 'float',
             'revision' => 'integer', 'player_id' => 'integer', 'number' => 'integer', 'level' => 'integer',
             'bars' => 'integer', 'from_bar' => 'integer', 'passed' => 'boolean',
-            'gate' => 'array', 'strokes' => 'array', 'report' => 'array', 'created_at' => 'immutable_datetime',
+            'arrangement' => Arrangement::class, 'gate' => 'array', 'strokes' => 'array', 'report' => 'array', 'created_at' => 'immutable_datetime',
         ];
     }
 }

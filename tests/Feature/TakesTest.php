@@ -85,6 +85,23 @@ it('judges a take against the bars it begins with, and keeps which they are', fu
     $this->postJson("/api/breakdowns/{$breakdown->id}/takes", ['from' => -1] + takeOf($this->newId()))->assertJsonValidationErrors('from');
 });
 
+it('judges a take against the arrangement it was played in', function (): void {
+    $teacher = $this->teacher();
+    $breakdown = app(BreakdownStore::class)->create($teacher, null, Examples::breakdown([], 'x.......'), 'setting up');
+    $this->actingAs($teacher);
+    $take = fn (?string $arrangement) => $this->postJson(
+        "/api/breakdowns/{$breakdown->id}/takes",
+        ['arrangement' => $arrangement, 'taps' => array_map(static fn (int $bar): array => ['t' => 2 * $bar], range(0, 7))] + takeOf($this->newId()),
+    );
+    $withBand = $take(null)->assertCreated()->assertJsonPath('arrangement', 'with-band');
+    $alone = $take('alone')->assertCreated()->assertJsonPath('arrangement', 'alone');
+
+    // Alone the gaps are filled, so that one stroke in a bar is not enough.
+    expect($withBand->json('report.planned'))->toBe(8)->and($withBand->json('report.missed'))->toBe(0)
+        ->and($alone->json('report.planned'))->toBeGreaterThan(8)->and($alone->json('report.missed'))->toBeGreaterThan(0);
+    $take('in a duo')->assertJsonValidationErrors('arrangement');
+});
+
 it('practises at the last clean tempo once there is one', function (): void {
     $teacher = $this->teacher();
     $breakdown = $this->shelved($teacher);

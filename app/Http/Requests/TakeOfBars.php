@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Documents\AskedTake;
+use Gravik\Breakdown\Arrangement;
 use Gravik\Breakdown\StageKey;
 use Gravik\Listening\Lock\Take;
 use Gravik\Strokes\Hand\Levels;
 use Gravik\Time\Tempo;
+use Illuminate\Validation\Rule;
 
 /** What every take is of, whether it is tapped or recorded: so many bars at a tempo and a level, of a stage of the lesson. */
 trait TakeOfBars
@@ -24,6 +26,7 @@ trait TakeOfBars
             $this->integer('level', Levels::HIGHEST),
             $this->filled('latency_ms') ? $this->float('latency_ms') : null,
             $this->integer('from'),
+            $this->enum('arrangement', Arrangement::class) ?? Arrangement::WithBand,
         );
     }
 
@@ -36,6 +39,7 @@ trait TakeOfBars
             'bars' => ['required', 'integer', 'min:1', 'max:'.Take::MOST_BARS],
             'from' => ['sometimes', 'integer', 'between:0,2000'],
             'stage' => ['sometimes', 'nullable', 'string', 'max:120'],
+            'arrangement' => ['sometimes', 'nullable', Rule::enum(Arrangement::class)],
             'level' => ['sometimes', 'integer', 'between:1,'.Levels::HIGHEST],
         ];
     }

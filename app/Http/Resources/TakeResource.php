@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Models\Take;
+use Gravik\Breakdown\Arrangement;
 use Gravik\Breakdown\Gate;
 use Gravik\Formats\ReportJson;
 use OpenApi\Attributes as OA;
@@ -19,6 +20,7 @@ use OpenApi\Attributes as OA;
     'bars',
     'from_bar',
     'stage',
+    'arrangement',
     'level',
     'revision',
     'latency_ms',
@@ -37,6 +39,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'bars', type: 'integer'),
     new OA\Property(property: 'from_bar', description: 'of the song, from 0, with which it begins', type: 'integer'),
     new OA\Property(property: 'stage', description: 'of the lesson; empty for the whole song', type: 'string'),
+    new OA\Property(property: 'arrangement', description: 'what it was judged against', type: 'string', enum: Arrangement::class),
     new OA\Property(property: 'level', description: 'of the pattern that was asked for, 1 to 3', type: 'integer'),
     new OA\Property(property: 'revision', type: 'integer'),
     new OA\Property(property: 'latency_ms', type: 'number', nullable: true),
@@ -83,6 +86,7 @@ final class TakeResource
             'bars' => $take->bars,
             'from_bar' => $take->from_bar,
             'stage' => $take->stage,
+            'arrangement' => $take->arrangement->value,
             'level' => $take->level,
             'revision' => $take->revision,
             'latency_ms' => $take->latency_ms,

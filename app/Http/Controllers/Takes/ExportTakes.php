@@ -14,8 +14,8 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class ExportTakes extends Controller
 {
-    private const COLUMNS = ['player', 'number', 'created_at', 'stage', 'tempo', 'bars', 'from_bar', 'level', 'passed', 'bias_ms', 'spread_ms',
-        'gate_ms', 'swing', 'latency_ms', 'finding'];
+    private const COLUMNS = ['player', 'number', 'created_at', 'stage', 'arrangement', 'tempo', 'bars', 'from_bar', 'level', 'passed', 'bias_ms',
+        'spread_ms', 'gate_ms', 'swing', 'latency_ms', 'finding'];
 
     #[OA\Get(path: '/api/breakdowns/{id}/takes.csv', summary: 'The log of this breakdown\'s takes as a table, the oldest first', parameters: [
         new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string')),

@@ -10,6 +10,7 @@ use App\Http\Hearings;
 use App\Http\Requests\RecordingRequest;
 use App\Http\Resources\TakeResource;
 use App\Models\Breakdown;
+use Gravik\Breakdown\Arrangement;
 use Gravik\Formats\TakeFile;
 use Gravik\Listening\Hearing\StrokeListener;
 use Gravik\Listening\Lock\Take;
@@ -40,6 +41,7 @@ final class HearTake extends Controller
             description: 'of the lesson: what was to be played, and whose gate it is',
             schema: new OA\Schema(type: 'string'),
         ),
+        new OA\QueryParameter(name: 'arrangement', schema: new OA\Schema(type: 'string', enum: Arrangement::class)),
         new OA\QueryParameter(
             name: 'level',
             description: 'of the pattern that was asked for, 1 to 3',

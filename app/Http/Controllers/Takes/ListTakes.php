@@ -27,6 +27,7 @@ final class ListTakes extends Controller
         'bars',
         'from_bar',
         'stage',
+        'arrangement',
         'level',
         'revision',
         'latency_ms',

@@ -9,6 +9,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\TakeRequest;
 use App\Http\Resources\TakeResource;
 use App\Models\Breakdown;
+use Gravik\Breakdown\Arrangement;
 use Gravik\Listening\Lock\Take;
 use Gravik\Strokes\Direction;
 use Illuminate\Http\JsonResponse;
@@ -38,6 +39,7 @@ final class RecordTake extends Controller
                 type: 'string',
                 nullable: true,
             ),
+            new OA\Property(property: 'arrangement', type: 'string', enum: Arrangement::class, nullable: true),
             new OA\Property(property: 'level', description: 'of the pattern that was asked for, 1 to 3', type: 'integer'),
             new OA\Property(property: 'taps', type: 'array', items: new OA\Items(required: ['t'], properties: [
                 new OA\Property(property: 't', type: 'number'),

@@ -51,6 +51,7 @@ const take = (id: string, number: number, part: Partial<Take['report']> = {}): T
   bars: 8,
   from_bar: 0,
   stage: '',
+  arrangement: 'with-band',
   level: 3,
   revision: 1,
   passed: false,

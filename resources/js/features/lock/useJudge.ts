@@ -23,7 +23,7 @@ type Sound = {
 
 /** Has takes judged and kept by the core; one that cannot be sent waits here. */
 export function useJudge(stage: string | null) {
-  const { store, level } = useBench()
+  const { store, level, arrangement } = useBench()
   const mine = useMine()
   const id = store.getState().id
   const client = useQueryClient()
@@ -53,6 +53,7 @@ export function useJudge(stage: string | null) {
           taps: take.taps,
           latency_ms: byKey?.latency_ms ?? null,
           stage,
+          arrangement,
           level: take.level,
         },
       })
@@ -82,6 +83,7 @@ export function useJudge(stage: string | null) {
           from,
           level: recorded.level ?? level,
           stage: stage ?? undefined,
+          arrangement,
           first_beat: firstBeat === null ? undefined : Math.round(firstBeat * 1e5) / 1e5,
           latency_ms: firstBeat === null ? undefined : byMicrophone?.latency_ms,
         },
