@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Documents\BreakdownStore;
 use App\Models\Take;
 use App\Models\User;
+use Gravik\Breakdown\Change\AloneArranger;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Formats\WavFile;
 use Gravik\Performance\Performer;
@@ -87,7 +88,8 @@ it('judges a take against the bars it begins with, and keeps which they are', fu
 
 it('judges a take against the arrangement it was played in', function (): void {
     $teacher = $this->teacher();
-    $breakdown = app(BreakdownStore::class)->create($teacher, null, Examples::breakdown([], 'x.......'), 'setting up');
+    $song = (new AloneArranger())->arrange(Examples::breakdown([], 'x.......'));
+    $breakdown = app(BreakdownStore::class)->create($teacher, null, $song, 'setting up');
     $this->actingAs($teacher);
     $take = fn (?string $arrangement) => $this->postJson(
         "/api/breakdowns/{$breakdown->id}/takes",
