@@ -85,7 +85,7 @@ export function HandWave({
   const clip = `wave-${fromBeat}-${Math.round(width)}`
 
   return (
-    <svg className="hand-wave" width={width} height={height} role="img" aria-label={describe(sketch)}>
+    <svg className="hand-wave" width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={describe(sketch)}>
       <clipPath id={clip}>
         <rect x={4} y={0} width={width - 8} height={height} />
       </clipPath>

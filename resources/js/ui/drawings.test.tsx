@@ -6,6 +6,7 @@ import { LockStrip } from '../features/lock/LockStrip'
 import { SwingGauge } from '../features/lock/SwingGauge'
 import { FretLane } from '../features/hand/FretLane'
 import { RangeBar } from '../features/hand/RangeBar'
+import { drawingAlone } from './drawing'
 import { HandWave } from './HandWave'
 import { useLean } from './lean'
 import { LongNeck, longNeck } from './LongNeck'
@@ -298,5 +299,21 @@ describe('the long neck', () => {
     expect(container.querySelectorAll('.string')).toHaveLength(7)
     expect(container.querySelectorAll('.string.muted')).toHaveLength(1)
     expect(container.querySelectorAll('.fret')).toHaveLength(15)
+  })
+})
+
+describe('a drawing taken along', () => {
+  it('looks the same without the page’s styles', () => {
+    const style = document.head.appendChild(document.createElement('style'))
+    style.textContent = '.wave-string { stroke: rgb(1, 2, 3) } .wave-count { font-size: 17px }'
+    const { container } = render(<HandWave sketch={swung} slots={slots} fromBeat={0} toBeat={4} width={400} height={120} />)
+    const told = drawingAlone(container.querySelector('svg') as SVGSVGElement)
+    style.remove()
+    const alone = new DOMParser().parseFromString(told, 'image/svg+xml')
+
+    expect(alone.querySelector('parsererror')).toBeNull()
+    expect(alone.documentElement.getAttribute('viewBox')).toBe('0 0 400 120')
+    expect(alone.querySelectorAll('line[style*="rgb(1, 2, 3)"]')).toHaveLength(6)
+    expect(told).not.toContain('class=')
   })
 })

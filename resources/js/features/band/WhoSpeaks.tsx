@@ -27,7 +27,14 @@ export function WhoSpeaks({ band, timeline, clash, width }: Props) {
   const offset = framed === undefined ? 0 : (window.bar_lines[(framed.bars[0] ?? 0) - window.from] ?? 0)
   const wayOf = (id: string) => parts.find((part) => part.id === id)
   return (
-    <svg className="who-speaks" width={width} height={bottom + 18} role="img" aria-label={wordsOf(band)}>
+    <svg
+      className="who-speaks"
+      width={width}
+      height={bottom + 18}
+      viewBox={`0 0 ${width} ${bottom + 18}`}
+      role="img"
+      aria-label={wordsOf(band)}
+    >
       <rect x={LABELS} y={0} width={width - LABELS - RIGHT} height={20} className="chord-band" />
       {window.chords.map((chord) => (
         <text key={chord.beats} x={x(chord.beats) + 8} y={15} className="wave-chord">

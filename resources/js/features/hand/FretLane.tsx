@@ -24,7 +24,7 @@ export function FretLane({ tails, dead, changes, fromBeat, toBeat, width }: Prop
   const flat = dead.filter((beats) => beats >= fromBeat && beats < toBeat)
   const words = `The fretting hand: ${here.length === 0 ? 'open' : `pressed ${here.map((tail) => `from beat ${beat(Math.max(fromBeat, tail.beats))} to ${beat(Math.min(toBeat, tail.until))}`).join(', ')}`}${flat.length === 0 ? '' : `; flat at ${flat.map(beat).join(', ')}`}`
   return (
-    <svg className="fret-lane" width={width} height={HEIGHT} role="img" aria-label={words}>
+    <svg className="fret-lane" width={width} height={HEIGHT} viewBox={`0 0 ${width} ${HEIGHT}`} role="img" aria-label={words}>
       <text x={4} y={15} className="lane-name">
         fret
       </text>

@@ -27,6 +27,7 @@ export function NeckRibbon() {
   const next = chords[(now + 1) % Math.max(1, chords.length)]
   if (current === undefined || next === undefined) return null
   const strings = current.voicing.frets.length
+  const height = 12 + strings * GAP + 12
   const window = neckWindow(chords.map((chord) => chord.voicing.frets))
   const { wireX, tipX, openX, between, row } = neckScale(window, NECK, view)
   const y = (string: number) => 12 + row(string, strings) * GAP
@@ -52,7 +53,13 @@ export function NeckRibbon() {
           ))}
         </p>
       </div>
-      <svg width={NECK + 50} height={12 + strings * GAP + 12} role="img" aria-label={`Now ${gripWords(current)}; next ${gripWords(next)}`}>
+      <svg
+        width={NECK + 50}
+        height={height}
+        viewBox={`0 0 ${NECK + 50} ${height}`}
+        role="img"
+        aria-label={`Now ${gripWords(current)}; next ${gripWords(next)}`}
+      >
         {hand !== null && (
           <rect
             x={34 + between(hand[0] - 1, hand[1]).x}

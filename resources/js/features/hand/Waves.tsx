@@ -3,6 +3,7 @@ import type { Hand, HandSlot, Timeline } from '../../api/types'
 import { band } from '../../audio/band'
 import { beatsSince } from '../../audio/bars'
 import { useBandFrames } from '../../audio/useBandFrames'
+import { Drawing } from '../../ui/Drawing'
 import { HandWave } from '../../ui/HandWave'
 import { FretLane } from './FretLane'
 import { leantSketch, leantTo, useLean } from '../../ui/lean'
@@ -37,21 +38,23 @@ export function Waves({ hand, pairsABeat, timeline, bars, width, selectedAt, lin
     const chords = timeline === undefined ? [] : chordsOver(timeline, round, bar)
     return (
       <div key={bar} className="wave-row">
-        <HandWave
-          sketch={sketch}
-          slots={slots}
-          fromBeat={from}
-          toBeat={to}
-          width={width}
-          height={height}
-          chords={chords}
-          tails={tails}
-          hits={strokes}
-          strings={6}
-          selectedAt={selectedAt}
-          line={line}
-          onSlot={onSlot}
-        />
+        <Drawing name={`the hand, bar ${bar + 1}`}>
+          <HandWave
+            sketch={sketch}
+            slots={slots}
+            fromBeat={from}
+            toBeat={to}
+            width={width}
+            height={height}
+            chords={chords}
+            tails={tails}
+            hits={strokes}
+            strings={6}
+            selectedAt={selectedAt}
+            line={line}
+            onSlot={onSlot}
+          />
+        </Drawing>
         {timeline !== undefined && (
           <FretLane tails={tails} dead={deadOf(timeline, round, strokes)} changes={chords} fromBeat={from} toBeat={to} width={width} />
         )}

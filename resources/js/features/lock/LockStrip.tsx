@@ -1,4 +1,5 @@
 import type { HandSketch, LockReport, LockSlot } from '../../api/types'
+import { Drawing } from '../../ui/Drawing'
 import { lateness } from '../../ui/words'
 import { LockWave, WAVE_HEIGHT } from './LockWave'
 
@@ -41,46 +42,48 @@ export function LockStrip({
 
   return (
     <div className="lock-strip" role="region" aria-label="Strokes against their places" tabIndex={0}>
-      <svg
-        viewBox={`0 0 ${WIDTH} ${top + LENS_HEIGHT + foot}`}
-        role="img"
-        aria-label={`Where the strokes fell against their places. ${report.slots.map(slotWords).join('; ')}`}
-      >
-        {sketch !== null && (
-          <LockWave
-            sketch={sketch}
-            slots={tooFew ? [] : report.slots}
-            beatMs={60000 / tempo}
-            width={items.length * lens}
-            leads={items.map((item, index) => ({ beats: item.beats ?? 0, to: middle(index) }))}
-          />
-        )}
-        <g transform={`translate(0 ${top})`}>
-          {items.map((item, index) =>
-            item.figures === undefined ? (
-              <g key={item.slot}>
-                <rect x={index * lens} y={0} width={lens - 8} height={LENS_HEIGHT} className="lens-air" />
-                <text x={middle(index)} y={LENS_HEIGHT + 24} className="lens-note">
-                  air
-                </text>
-              </g>
-            ) : (
-              <Lens
-                key={item.slot}
-                slot={item.figures}
-                x={index * lens}
-                width={lens - 8}
-                bars={bars}
-                scale={scale}
-                gate={report.gate.bias_ms}
-                hits={report.hits.filter((hit) => hit.slot === item.slot)}
-                chuck={item.chuck}
-                wrongLength={report.findings.some((finding) => finding.kind === 'length' && finding.slots.includes(item.slot))}
-              />
-            ),
+      <Drawing name="the strip">
+        <svg
+          viewBox={`0 0 ${WIDTH} ${top + LENS_HEIGHT + foot}`}
+          role="img"
+          aria-label={`Where the strokes fell against their places. ${report.slots.map(slotWords).join('; ')}`}
+        >
+          {sketch !== null && (
+            <LockWave
+              sketch={sketch}
+              slots={tooFew ? [] : report.slots}
+              beatMs={60000 / tempo}
+              width={items.length * lens}
+              leads={items.map((item, index) => ({ beats: item.beats ?? 0, to: middle(index) }))}
+            />
           )}
-        </g>
-      </svg>
+          <g transform={`translate(0 ${top})`}>
+            {items.map((item, index) =>
+              item.figures === undefined ? (
+                <g key={item.slot}>
+                  <rect x={index * lens} y={0} width={lens - 8} height={LENS_HEIGHT} className="lens-air" />
+                  <text x={middle(index)} y={LENS_HEIGHT + 24} className="lens-note">
+                    air
+                  </text>
+                </g>
+              ) : (
+                <Lens
+                  key={item.slot}
+                  slot={item.figures}
+                  x={index * lens}
+                  width={lens - 8}
+                  bars={bars}
+                  scale={scale}
+                  gate={report.gate.bias_ms}
+                  hits={report.hits.filter((hit) => hit.slot === item.slot)}
+                  chuck={item.chuck}
+                  wrongLength={report.findings.some((finding) => finding.kind === 'length' && finding.slots.includes(item.slot))}
+                />
+              ),
+            )}
+          </g>
+        </svg>
+      </Drawing>
       <p className="legend">
         <i className="key-gate" /> the gate, ±{Math.round(report.gate.bias_ms)} ms <i className="key-spread" /> bias ± 1 spread{' '}
         <i className="key-median" /> median

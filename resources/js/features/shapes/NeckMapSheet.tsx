@@ -4,6 +4,7 @@ import { useNeckMap, type NeckWish } from '../../api/queries'
 import type { DoubleStop, NeckMap, VoicedChord } from '../../api/types'
 import { hearNotes } from '../../audio/hearGrip'
 import { gripText } from '../../ui/gripText'
+import { Drawing } from '../../ui/Drawing'
 import { LongNeck, useLongNeck } from '../../ui/LongNeck'
 import { useDocument } from '../bench/benchContext'
 
@@ -68,11 +69,13 @@ export function NeckMapSheet({ chord, strings }: { chord: VoicedChord; strings: 
           )}
         </div>
       </div>
-      <LongNeck strings={strings} className="map-neck">
-        {view === 'stops'
-          ? stops.map((stop) => <Stop key={stop.midi.join()} stop={stop} strings={strings} />)
-          : map !== undefined && <Fills map={map} strings={strings} />}
-      </LongNeck>
+      <Drawing name="the neck">
+        <LongNeck strings={strings} className="map-neck">
+          {view === 'stops'
+            ? stops.map((stop) => <Stop key={stop.midi.join()} stop={stop} strings={strings} />)
+            : map !== undefined && <Fills map={map} strings={strings} />}
+        </LongNeck>
+      </Drawing>
       {view === 'stops' ? (
         <>
           <p className="legend">

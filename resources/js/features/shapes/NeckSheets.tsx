@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react'
 import type { Path, VoicedChord } from '../../api/types'
 import { gripText } from '../../ui/gripText'
+import { Drawing } from '../../ui/Drawing'
 import { neckScale, neckWindow } from '../../ui/neckGeometry'
 import { useNeckView } from '../../ui/neckView'
 import { DotsOfGrip, Threads, type Label } from './sheetMarks'
@@ -55,52 +56,54 @@ export function NeckSheets({ chords, moves, chosen, onChoose, label, tuning }: P
             </text>
           ))}
       </svg>
-      <svg
-        width={WIDTH}
-        height={TOP + chords.length * ROW}
-        viewBox={`0 0 ${WIDTH} ${TOP + chords.length * ROW}`}
-        role="group"
-        aria-label={`Grips in ${tuning} tuning`}
-      >
-        {chords.map((chord, row) => (
-          <Sheet
-            key={row}
-            chord={chord}
-            row={row}
-            window={window}
-            strings={strings}
-            chosen={row === chosen}
-            onChoose={() => onChoose(row)}
-            scale={scale}
-            dotX={dotX}
-            dotY={dotY}
-          />
-        ))}
-        <g aria-hidden="true">
-          {chords.slice(1).map((chord, index) => (
-            <Threads key={index} from={chords[index]} to={chord} row={index} dotX={dotX} dotY={dotY} />
-          ))}
+      <Drawing name="the grips">
+        <svg
+          width={WIDTH}
+          height={TOP + chords.length * ROW}
+          viewBox={`0 0 ${WIDTH} ${TOP + chords.length * ROW}`}
+          role="group"
+          aria-label={`Grips in ${tuning} tuning`}
+        >
           {chords.map((chord, row) => (
-            <DotsOfGrip
+            <Sheet
               key={row}
               chord={chord}
               row={row}
-              label={label}
+              window={window}
+              strings={strings}
               chosen={row === chosen}
+              onChoose={() => onChoose(row)}
+              scale={scale}
               dotX={dotX}
               dotY={dotY}
-              heldFrom={chords[row - 1]}
             />
           ))}
-        </g>
-        {moves.slice(0, chords.length - 1).map((move, index) => (
-          <text key={index} x={WIDTH - 6} y={TOP + index * ROW + (strings - 1) * STRING_GAP + 26} className="move-words">
-            {move.frets === 0 ? 'hand stays' : `hand ${move.frets > 0 ? 'up' : 'down'} ${Math.abs(move.frets)}`}
-            {move.held > 0 ? `, ${move.held} held` : ''}
-          </text>
-        ))}
-        {chords.map((chord, row) => chord.walk !== null && <Walk key={row} walk={chord.walk} y={TOP + row * ROW - 14} />)}
-      </svg>
+          <g aria-hidden="true">
+            {chords.slice(1).map((chord, index) => (
+              <Threads key={index} from={chords[index]} to={chord} row={index} dotX={dotX} dotY={dotY} />
+            ))}
+            {chords.map((chord, row) => (
+              <DotsOfGrip
+                key={row}
+                chord={chord}
+                row={row}
+                label={label}
+                chosen={row === chosen}
+                dotX={dotX}
+                dotY={dotY}
+                heldFrom={chords[row - 1]}
+              />
+            ))}
+          </g>
+          {moves.slice(0, chords.length - 1).map((move, index) => (
+            <text key={index} x={WIDTH - 6} y={TOP + index * ROW + (strings - 1) * STRING_GAP + 26} className="move-words">
+              {move.frets === 0 ? 'hand stays' : `hand ${move.frets > 0 ? 'up' : 'down'} ${Math.abs(move.frets)}`}
+              {move.held > 0 ? `, ${move.held} held` : ''}
+            </text>
+          ))}
+          {chords.map((chord, row) => chord.walk !== null && <Walk key={row} walk={chord.walk} y={TOP + row * ROW - 14} />)}
+        </svg>
+      </Drawing>
     </div>
   )
 }
