@@ -94,7 +94,9 @@ export function TuneForm() {
         />
       </label>
       <label>
-        Feel
+        <span className="field-row">
+          Feel <Marking on={{ what: 'song', field: 'feel' }} label="feel" />
+        </span>
         <Select
           value={start.feel.mode}
           options={[

@@ -2,6 +2,7 @@ import { Button, Input, Select } from 'antd'
 import { forkEnding, takeEndingOut } from '../../api/song'
 import type { BreakdownDocument, ChartSection } from '../../api/types'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
+import { Marking } from '../bench/Marking'
 import { useRemake } from '../bench/useRemake'
 import { LineField } from './LineField'
 import { ordinal } from '../../ui/words'
@@ -44,6 +45,7 @@ export function SectionLines({ section, index, written }: { section: Section; in
           placeholder="| Dm6 | B♭7 | Gm7 A7 | Dm6 |"
           onChange={(line) => set({ line })}
         />
+        <Marking on={{ what: 'section', field: 'line', id: section.id }} label={`the chords of ${section.name}`} />
         {mine && <SectionMenu id={section.id} name={section.name} index={index} written={written} />}
       </div>
       {endings.map((ending, number) => (

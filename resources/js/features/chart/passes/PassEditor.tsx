@@ -1,6 +1,7 @@
 import { Button, Input, Select } from 'antd'
 import type { PassDocument } from '../../../api/types'
 import { useBench } from '../../bench/benchContext'
+import { Marking } from '../../bench/Marking'
 import { ordinal } from '../../../ui/words'
 import { MovesRow } from './MovesRow'
 import type { Row } from './rows'
@@ -147,6 +148,7 @@ export function PassEditor({ pass, number, row, cursor, note, changes, onDone, f
           value={pass.lead ?? ''}
           onChange={(event) => changes.rename({ lead: event.target.value })}
         />
+        <Marking on={{ what: 'pass', field: 'lead', id: pass.id }} label="who leads" />
         <Input
           aria-label="Notes of the pass"
           placeholder="what to mind in this pass"
@@ -154,6 +156,7 @@ export function PassEditor({ pass, number, row, cursor, note, changes, onDone, f
           value={pass.notes}
           onChange={(event) => changes.rename({ notes: event.target.value })}
         />
+        <Marking on={{ what: 'pass', field: 'notes', id: pass.id }} label="the notes of the pass" />
       </div>
       <div className="figure-row" role="group" aria-label="Figures">
         <span className="label">Figures</span>
