@@ -12,6 +12,7 @@ final readonly class Draft
     /**
      * @param list<string> $read   in words
      * @param list<string> $unread in words, with the place
+     * @param ?string      $picture of what stands in the file, as SVG; null where it is one of ours
      */
-    public function __construct(public Breakdown $breakdown, public array $read, public array $unread) {}
+    public function __construct(public Breakdown $breakdown, public array $read, public array $unread, public ?string $picture = null) {}
 }

@@ -283,6 +283,23 @@ it('opens no other file that a score asks for', function (string $asks): void {
     expect($told)->not->toContain('LOW-WATER-MARK');
 })->with(['an entity' => '<!ENTITY x SYSTEM "file://%s">', 'a parameter' => '<!ENTITY %% p SYSTEM "file://%s"> %%p; <!ENTITY x "none">']);
 
+it('draws what stands in the file, each note on its string or as a note', function (): void {
+    $song = Examples::breakdown(['sections' => [['name' => 'A', 'line' => LINE]]], 'x.c.x...');
+    $timeline = (new Performer())->perform($song);
+    $texts = static function (string $bytes): array {
+        $picture = new SimpleXMLElement((string) DraftFile::read($bytes)->picture, LIBXML_NONET);
+
+        return array_count_values(array_map(strval(...), array_values(iterator_to_array($picture->text, false))));
+    };
+    [$score, $notes] = [$texts((new MusicXmlFile())->write($song, $timeline)), $texts((new MidiFile())->write($song, $timeline))];
+    $dead = array_filter($timeline->strokes, static fn (PlayedStroke $stroke): bool => $stroke->stroke->isDead());
+
+    expect($score['Dm7'])->toBe(3)->and($score['1  A'])->toBe(1)
+        ->and($score['×'])->toBe(array_sum(array_map(static fn (PlayedStroke $stroke): int => count($stroke->strings), $dead)))
+        ->and($notes)->toHaveKey('●')->and($notes)->not->toHaveKey('1  A')
+        ->and(DraftFile::read(json_encode((new BreakdownJson())->write($song), JSON_THROW_ON_ERROR))->picture)->toBeNull();
+});
+
 it('takes a score out of its archive, whatever that is called', function (): void {
     $song = Examples::breakdown();
     $packed = Gravik\Formats\MxlFile::pack((new MusicXmlFile())->write($song, (new Performer())->perform($song)));

@@ -13,8 +13,8 @@ export const useMarks = (document: BreakdownDocument) => useCompute('/api/comput
 
 export const losses = (document: BreakdownDocument, format: string) => compute('/api/compute/losses', { document, format })
 
-/** A breakdown drafted from a file, what was read of it and what was not. */
-export type Draft = { document: BreakdownDocument; read: string[]; unread: string[] }
+/** A breakdown drafted from a file, what was read of it and what was not, and a picture of what stands in the file. */
+export type Draft = { document: BreakdownDocument; read: string[]; unread: string[]; picture: string | null }
 
 export const draftOf = (file: File): Promise<Draft> =>
   call('POST', '/api/drafts', {

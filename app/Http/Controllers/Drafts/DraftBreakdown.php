@@ -19,11 +19,12 @@ final class DraftBreakdown extends Controller
     ], requestBody: new OA\RequestBody(required: true, content: [
         new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary')),
     ]), responses: [new OA\Response(response: 200, description: 'drafted', content: new OA\JsonContent(
-        required: ['document', 'read', 'unread'],
+        required: ['document', 'read', 'unread', 'picture'],
         properties: [
             new OA\Property(property: 'document', type: 'object'),
             new OA\Property(property: 'read', type: 'array', items: new OA\Items(type: 'string')),
             new OA\Property(property: 'unread', description: 'each with its place', type: 'array', items: new OA\Items(type: 'string')),
+            new OA\Property(property: 'picture', description: 'of what stands in the file, an SVG', type: 'string', nullable: true),
         ],
     ))])]
     public function __invoke(DraftRequest $request, BreakdownJson $json): JsonResponse
@@ -31,6 +32,11 @@ final class DraftBreakdown extends Controller
         $this->authorize('create', Breakdown::class);
         $draft = DraftFile::read($request->bytes(), $request->title());
 
-        return new JsonResponse(['document' => $json->write($draft->breakdown), 'read' => $draft->read, 'unread' => $draft->unread]);
+        return new JsonResponse([
+            'document' => $json->write($draft->breakdown),
+            'read' => $draft->read,
+            'unread' => $draft->unread,
+            'picture' => $draft->picture,
+        ]);
     }
 }

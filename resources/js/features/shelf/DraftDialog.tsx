@@ -6,7 +6,7 @@ type Props = { draft: Draft & { name: string; source: string | null }; onKeep: (
 
 /** What was made of somebody else's file, beside the file itself: nothing is kept before this is answered. */
 export function DraftDialog({ draft, onKeep, onLeave }: Props) {
-  const { document, read, unread, name, source } = draft
+  const { document, read, unread, name, source, picture } = draft
   const page = useHandout(document, { parts: 'chart,grips,hand,figures' }).data?.pages[0]
   return (
     <Dialog title={`A draft of “${name}”`} open onCancel={onLeave} width={980} footer={null}>
@@ -35,12 +35,17 @@ export function DraftDialog({ draft, onKeep, onLeave }: Props) {
             <Button onClick={onLeave}>Leave it</Button>
           </div>
         </section>
-        {source !== null && (
-          <section aria-label="The file">
-            <h3>The file</h3>
-            <pre className="draft-source">{source}</pre>
-          </section>
-        )}
+        <section aria-label="The file">
+          <h3>The file</h3>
+          {/* The drawing is the core's own: every text in it is escaped there. */}
+          {picture !== null && <div className="draft-picture" dangerouslySetInnerHTML={{ __html: picture }} />}
+          {source !== null && (
+            <details>
+              <summary>As text</summary>
+              <pre className="draft-source">{source}</pre>
+            </details>
+          )}
+        </section>
         <section aria-label="The draft">
           <h3>The draft</h3>
           {page === undefined ? (

@@ -58,6 +58,7 @@ final readonly class DraftBuilder
         }
         $meter = $bars[0]->meter;
         $grips = DraftGrips::of($bars);
+        $found = $bars;
         $bars = $grips->bars;
         // What leaves its grip is a figure of its own; the rhythms are those of the other bars.
         $plain = array_map(
@@ -97,7 +98,7 @@ final readonly class DraftBuilder
             $song->key === null ? null : 'the key, '.$breakdown->start->key->text(),
             $song->tempo === null ? null : sprintf('the tempo, %g', $breakdown->start->tempo->bpm),
             $song->feel === null ? null : sprintf('the swing, %.2f to 1', $song->feel->ratio),
-        ])), $unread);
+        ])), $unread, DraftPicture::of($found, $tuning->strings()));
     }
 
     private static function title(string $title): string
