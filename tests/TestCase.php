@@ -56,7 +56,7 @@ abstract class TestCase extends LaravelTestCase
         $document = $json->write($json->read($document));
         foreach ($patches as ['field' => $field, 'id' => $id, 'was' => $was, 'becomes' => $becomes]) {
             $place = $id === null ? null : (int) array_search($id, array_column($document[$field], 'id'), true);
-            expect($place === null ? $document[$field] : $document[$field][$place])->toBe($was);
+            expect($place === null ? $document[$field] ?? [] : $document[$field][$place])->toBe($was);
             if ($place === null) {
                 $document[$field] = $becomes;
             } else {

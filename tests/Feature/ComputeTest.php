@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use Database\Seeders\DemoBreakdowns;
+use Database\Seeders\DemoSongs;
+use Gravik\Formats\BreakdownJson;
 use Gravik\Tests\Support\Examples;
 
 beforeEach(function (): void {
@@ -113,6 +116,24 @@ it('offers approaches to a chord with where they begin, and places one in what i
         '/api/compute/approaches',
         ['document' => $document, 'chord' => 0, 'steps' => 30, 'slot_ticks' => 480],
     )->assertStatus(422)->assertJsonStructure(['errors' => ['steps']]);
+});
+
+it('proofreads every demo song, and marks what sounds off the chord as meant', function (): void {
+    $fixes = [];
+    foreach ([...DemoBreakdowns::all(), ...DemoSongs::all()] as $song) {
+        $document = (new BreakdownJson())->write($song);
+        foreach ($this->postJson('/api/compute/proofread', ['document' => $document])->assertOk()->json() as $remark) {
+            foreach ($remark['fixes'] as $fix) {
+                if (in_array('marks', array_column($fix['change'], 'field'), true)) {
+                    $fixes[] = [$document, $remark, $fix['change']];
+                }
+            }
+        }
+    }
+    expect($fixes)->not->toBe([]);
+    [$document, $remark, $change] = $fixes[0];
+    $left = $this->postJson('/api/compute/proofread', ['document' => $this->patched($document, $change)])->assertOk()->json();
+    expect(array_column($left, 'text'))->not->toContain($remark['text']);
 });
 
 it('proofreads, harmonises, places figures and reads tunings, and says what it cannot read', function (): void {

@@ -24,11 +24,13 @@ final class DocumentChange
     public static function between(Breakdown $before, Breakdown $after): array
     {
         $json = new BreakdownJson();
-        $was = $json->write($before);
+        [$was, $becomes] = [$json->write($before), $json->write($after)];
         $patches = [];
-        foreach ($json->write($after) as $field => $value) {
-            if ($value !== $was[$field]) {
-                array_push($patches, ...self::entries($field, $was[$field], $value));
+        foreach (array_keys($was + $becomes) as $field) {
+            // A list that a document does not name is empty.
+            [$old, $new] = [$was[$field] ?? [], $becomes[$field] ?? []];
+            if ($old !== $new) {
+                array_push($patches, ...self::entries($field, $old, $new));
             }
         }
 
