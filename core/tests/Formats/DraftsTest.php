@@ -317,6 +317,22 @@ it('lists what is beyond what a song may have', function (): void {
         ->and($odd->unread)->toBe(['the meter 11/16 in bar 1: 4/4 goes on']);
 });
 
+it('leaves out what no guitar has, and says where voices are too many', function (): void {
+    $note = static fn (string $step, int $octave, int $voice, string $more = ''): string => "<note><pitch><step>{$step}</step><octave>{$octave}</octave></pitch>"
+        ."<duration>1</duration><voice>{$voice}</voice>{$more}</note>";
+    $on = static fn (int $string, int $fret): string => "<notations><technical><string>{$string}</string><fret>{$fret}</fret></technical></notations>";
+    $back = '<backup><duration>4</duration></backup>';
+    $bar = static fn (string $notes): string => "<measure>{$notes}</measure>";
+    $draft = DraftFile::read('<score-partwise><part-list><score-part id="P"/></part-list><part id="P">'
+        .$bar($note('E', 4, 1).$note('C', 9, 1).$note('C', 4, 1, $on(11, 3)).$note('C', 4, 1, $on(2, 99)))
+        .$bar($note('E', 3, 1).$note('G', 3, 1).$note('E', 3, 1).$note('G', 3, 1).$back.$note('B', 3, 2).$back.$note('C', 4, 3))
+        .'</part></score-partwise>');
+
+    expect($draft->unread)->toBe(['bar 1: 3 notes that no guitar has',
+        'bar 2: more than two voices on one staff; what they strike together is taken for one stroke'])
+        ->and(array_sum(array_map(static fn ($each): int => count($each->pattern->strokes()), $draft->breakdown->patterns)))->toBe(5);
+});
+
 it('makes a document of every draft that is read again as it was written', function (): void {
     $json = new BreakdownJson();
     foreach (Database\Seeders\DemoSongs::all() as $song) {

@@ -120,6 +120,23 @@ it('stands on one side where that fits, and says which side it is', function ():
         ->and(count($long))->toBeGreaterThan(1)->and(textOf([$long[1]]))->toContain('page 2 of '.count($long));
 });
 
+it('sets no name small in large print', function (): void {
+    $song = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| B♭m7 E♭9 | A♭maj7 F7♯9 |']], 'feel' => Examples::swing(2)], '..x.x.X.');
+    $everything = HandoutWishes::everything();
+    $pages = pagesOf($song, new HandoutWishes($everything->parts, $everything->paper, true));
+    $stages = array_map(static fn ($stage): string => $stage->name, onPaper($song)->lesson->stages());
+    $sizes = [];
+    foreach ($pages as $page) {
+        foreach (drawingOf($page)->query('//s:text') ?: [] as $text) {
+            if ($text instanceof DOMElement && in_array($text->textContent, ['B♭', 'E♭', 'A♭', 'F', ...$stages], true)) {
+                $sizes[] = (float) $text->getAttribute('font-size');
+            }
+        }
+    }
+
+    expect(count($sizes))->toBeGreaterThan(10)->and(min($sizes))->toBeGreaterThanOrEqual(12.0);
+});
+
 it('has what is ticked in the order in which it is ticked, and nothing else', function (): void {
     $of = static function (HandoutWishes $wishes): array {
         $parts = [];

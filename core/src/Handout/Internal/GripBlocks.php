@@ -21,6 +21,11 @@ final class GripBlocks
 {
     private const MOST = 18;
 
+    private const COLUMNS = 3;
+
+    /** The least room beside a grip for its name, in px. */
+    private const NAME = 80;
+
     /** @return list<Block> */
     public static function of(Song $song, HandoutWishes $wishes, float $width): array
     {
@@ -37,8 +42,9 @@ final class GripBlocks
         $words = ($wishes->leftHanded ? 'nut right' : 'nut left').($wishes->highOnTop ? ', high string on top' : ', low string on top')
             .', black square: root, small figure: finger, × not struck'.($more > 0 ? "; {$more} more stand in the file" : '');
         $blocks = [Heading::of('Grips', $words, $width)];
-        $column = $width / 3;
-        foreach (array_chunk(array_slice(array_values($grips), 0, self::MOST), 3) as $row) {
+        $columns = max(1, min(self::COLUMNS, (int) floor($width / (NeckInk::WIDTH + self::NAME))));
+        $column = $width / $columns;
+        foreach (array_chunk(array_slice(array_values($grips), 0, self::MOST), $columns) as $row) {
             $svg = '';
             foreach ($row as $place => $grip) {
                 $svg .= Ink::moved($place * $column, 0, self::grip($song, $grip, $wishes, $column));

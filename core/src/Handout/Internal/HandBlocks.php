@@ -26,6 +26,14 @@ final class HandBlocks
 
     private const MOST_PATTERNS = 4;
 
+    /** What stands under the counts, in px. */
+    private const SMALL = 10.5;
+
+    private const FAR = 16.0;
+
+    /** of the way to the next word, which one of four letters then fills */
+    private const SHARE = 0.42;
+
     /** @return list<Block> */
     public static function of(Song $song, HandoutWishes $wishes, float $width): array
     {
@@ -33,7 +41,7 @@ final class HandBlocks
         foreach (array_slice(self::firstSpans($song), 0, self::MOST_PATTERNS) as $span) {
             $from = $song->timeline->map->barAt($span->from);
             $bars = min($wishes->handBars, $song->timeline->map->barAt($span->until - 1) - $from + 1);
-            $blocks[] = self::row($song, $span, $from, $bars, $width);
+            $blocks[] = self::row($song, $span, $from, $bars, $width, $wishes->large);
         }
 
         return $blocks === [] ? [] : [
@@ -57,7 +65,7 @@ final class HandBlocks
         return array_values($first);
     }
 
-    private static function row(Song $song, Span $span, int $from, int $bars, float $width): Block
+    private static function row(Song $song, Span $span, int $from, int $bars, float $width, bool $large): Block
     {
         $map = $song->timeline->map;
         $courseBars = array_slice($song->timeline->course->bars, $from, $bars);
@@ -74,10 +82,10 @@ final class HandBlocks
         }
         $strings = $song->breakdown->neck->tuning->strings();
         $svg .= WaveInk::draw(self::crossings($song, $span, $from, $bars, $toX), $toX, $width, 66, $strings);
-        $svg .= self::counts($song, $span, $courseBars[0]->tick, $courseBars[count($courseBars) - 1]->until(), $toX);
+        $svg .= self::counts($song, $span, $courseBars[0]->tick, $courseBars[count($courseBars) - 1]->until(), $toX, $large);
         $name = $span->hand->named->name;
 
-        return new Block(self::HEIGHT, $svg.($name === '' ? '' : Ink::text(0, 156, "“{$name}”", 11.5, italic: true)));
+        return new Block(self::HEIGHT, $svg.($name === '' ? '' : Ink::text(0, 158, "“{$name}”", 11.5, italic: true)));
     }
 
     /**
@@ -124,7 +132,7 @@ final class HandBlocks
     }
 
     /** @param callable(float): float $toX */
-    private static function counts(Song $song, Span $span, int $from, int $until, callable $toX): string
+    private static function counts(Song $song, Span $span, int $from, int $until, callable $toX, bool $large): string
     {
         $svg = '';
         $pattern = $span->hand->plan->pattern;
@@ -135,6 +143,8 @@ final class HandBlocks
         foreach ($song->timeline->strokes as $stroke) {
             $struck[$stroke->tick] = $stroke;
         }
+        // What is read from two metres is as large as the words' distance lets it be.
+        $small = $large ? max(self::SMALL, min(self::FAR, self::SHARE * self::distance($struck, $from, $until, $toX))) : self::SMALL;
         for ($tick = $from; $tick < $until; $tick += $slot) {
             $place = intdiv(($tick - $from) % $pattern->meter->barTicks(), $slot);
             $stroke = $struck[$tick] ?? null;
@@ -151,10 +161,29 @@ final class HandBlocks
                     $stroke === null ? '#666' : '#000',
                 )
                 : '';
-            $svg .= $stroke === null ? '' : Ink::text($x, 147, self::said($stroke), 10.5, anchor: 'middle', fill: '#333');
+            $svg .= $stroke === null ? '' : Ink::text($x, 136.5 + $small, self::said($stroke), $small, anchor: 'middle', fill: $large ? '#000' : '#333');
         }
 
         return $svg;
+    }
+
+    /**
+     * The least way from one word under the counts to the next, in px.
+     *
+     * @param array<int, PlayedStroke> $struck by tick
+     * @param callable(float): float   $toX
+     */
+    private static function distance(array $struck, int $from, int $until, callable $toX): float
+    {
+        $places = [];
+        foreach ($struck as $tick => $stroke) {
+            if ($tick >= $from && $tick < $until && self::said($stroke) !== '') {
+                $places[] = $toX($stroke->t);
+            }
+        }
+        $ways = array_map(static fn (float $next, float $place): float => $next - $place, array_slice($places, 1), array_slice($places, 0, -1));
+
+        return min([self::FAR / self::SHARE, ...$ways]);
     }
 
     private static function said(PlayedStroke $stroke): string

@@ -15,6 +15,9 @@ use Gravik\Lesson\Steps\ToldStage;
  */
 final class StageBlocks
 {
+    /** Where stages stand in two columns: narrower, their names would have to be small. */
+    private const TWO_FROM = 600;
+
     /** @return list<Block> */
     public static function of(Song $song, float $width): array
     {
@@ -22,14 +25,15 @@ final class StageBlocks
             $song->lesson->stages(),
             static fn (ToldStage $stage): bool => $stage->planned->number !== null,
         ));
-        $half = ($width - 20) / 2;
-        $rows = (int) ceil(count($stages) / 2);
+        $columns = $width < self::TWO_FROM ? 1 : 2;
+        $column = ($width - 20 * ($columns - 1)) / $columns;
+        $rows = (int) ceil(count($stages) / $columns);
         $blocks = [];
         for ($row = 0; $row < $rows; $row++) {
-            $right = $stages[$row + $rows] ?? null;
+            $right = $columns === 1 ? null : $stages[$row + $rows] ?? null;
             $blocks[] = new Block(
                 22,
-                self::stage($stages[$row], $half).($right === null ? '' : Ink::moved($half + 20, 0, self::stage($right, $half))),
+                self::stage($stages[$row], $column).($right === null ? '' : Ink::moved($column + 20, 0, self::stage($right, $column))),
             );
         }
 

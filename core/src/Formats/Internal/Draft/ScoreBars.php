@@ -61,8 +61,11 @@ final class ScoreBars
     /** whether there is anything of the kind in the bar that is read: most have nothing, and looking for it takes time */
     private bool $barMoves = false;
 
+    private readonly ScoreOddities $oddities;
+
     private function __construct()
     {
+        $this->oddities = new ScoreOddities();
         $this->meter = Meter::parse('4/4');
     }
 
@@ -83,6 +86,7 @@ final class ScoreBars
             $bars->unread[] = sprintf('bar %d: no way through the repeats comes to it', $bar + 1);
         }
         $bars->bars = $repeats->unfolded($bars->bars, self::MOST_PLAYED);
+        array_push($bars->unread, ...$bars->oddities->words());
         if ($bars->moved > 0) {
             $bars->unread[] = "slides, hammers and bends: {$bars->moved} strokes are read without";
         }
@@ -154,7 +158,7 @@ final class ScoreBars
             if ($name === 'note') {
                 $begins = isset($element->chord) && ! isset($element->grace) ? $last : $at;
                 $tied = ScoreWords::all($element, 'tie[@type="stop"]') !== [];
-                if (! $tied && ! isset($element->rest)) {
+                if (! $tied && ! isset($element->rest) && $this->oddities->allow($element, $number)) {
                     $voices[(string) $element->staff][(string) $element->voice] = true;
                     $groups[$begins][(string) $element->staff][(string) $element->voice][] = $element;
                 }
@@ -163,6 +167,7 @@ final class ScoreBars
             $at = $this->onward($at, $name, $element, $number);
         }
         ksort($groups);
+        $this->oddities->look($voices, $number);
         $strokes = [];
         foreach ($groups as $tick => $staves) {
             if ($tick < $this->meter->barTicks()) {
