@@ -34,9 +34,4 @@ final readonly class SetUp
             ? null
             : sprintf('The original is in another tuning (%s): it will sound different.', $this->recordedIn->slug);
     }
-
-    public function isEmpty(): bool
-    {
-        return $this->line === '' && $this->recordedIn === null;
-    }
 }

@@ -116,3 +116,12 @@ it('refuses a way that an instrument has not', function (): void {
             static fn (WayMisplaced $problem) => expect([$problem->instrument, $problem->way])->toBe([Instrument::Keys, Way::Walking]),
         );
 });
+
+it('adds fifth, ninth, thirteenth and eleventh to the guide tones, in that order', function (string $chord, int $voices, array $tones): void {
+    $sounding = (new ChordVoicer(new Register(48, 84), $voices, 12))->choices(ChordSymbol::parse($chord))[0];
+    $has = array_values(array_unique(array_map(static fn (int $midi): int => $midi % 12, $sounding)));
+    sort($has);
+
+    expect($has)->toBe($tones);
+})->with([['C13', 2, [4, 10]], ['C13', 3, [4, 7, 10]], ['C13', 4, [2, 4, 7, 10]], ['C13', 5, [2, 4, 7, 9, 10]],
+    ['Cm11', 5, [2, 3, 5, 7, 10]], ['C', 3, [0, 4, 7]]]);

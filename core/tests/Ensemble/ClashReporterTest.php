@@ -225,3 +225,47 @@ it('lets a second guitar without grips of its own play shells, and changes those
     expect([$free->words, $free->after()->parts[3]->way])->toBe(['Let the second guitar play shells', Way::Shells])
         ->and([$written->words, $written->after()->lines[0]->company])->toBe(['Shells alone', Company::Shell]);
 });
+
+it('mends the bars that are meant and no others', function (): void {
+    $passes = array_map(static fn (string $id, string $role): array => ['id' => $id, 'name' => '', 'notes' => '', 'cells' => [
+        ['part' => 'keys', 'role' => $role],
+    ]], ['1', '2'], ['doubles', 'active']);
+    $song = bandSong([], [keysPart(), leadPart('sung')], fields: ['passes' => $passes]);
+    $clash = ofKind(clashesOf($song), ClashKind::NothingToDouble)[0];
+    $roles = static function (Breakdown $each): array {
+        $heard = new Heard($each, (new Performer())->perform($each));
+        $keys = array_values(array_filter($each->parts, static fn ($part): bool => $part->id === 'keys'))[0];
+
+        return array_map(static fn (int $bar): string => $heard->role($keys, $bar)->value, range(0, 7));
+    };
+
+    expect($clash->bars)->toBe([0, 1, 2, 3])
+        ->and($roles($clash->mends[1]->after()))->toBe([...array_fill(0, 4, 'out'), ...array_fill(0, 4, 'active')])
+        ->and($roles($clash->mends[0]->after()))->toBe([...array_fill(0, 4, 'passive'), ...array_fill(0, 4, 'active')]);
+});
+
+it('puts what is as bad in the order in which it comes', function (): void {
+    $clashes = clashesOf(bandSong(['guitar' => 'active', 'keys' => 'active'], [keysPart(), leadPart('plucked', 0.4)], fields: [
+        'sections' => [['id' => 'a', 'name' => 'A', 'line' => '| Dm7 | G7 | C6 | A7 |'], ['id' => 'b', 'name' => 'B', 'line' => '| F6 | G7 | C6 | A7 |']],
+        'form' => [['section' => 'a', 'times' => 1], ['section' => 'b', 'times' => 1]],
+    ]))->clashes;
+    $told = array_map(static fn (Clash $clash): array => [-$clash->severity, $clash->bars[0] ?? 0], $clashes);
+    $sorted = $told;
+    sort($sorted);
+
+    expect($told)->toBe($sorted)->and(count(array_unique(array_column($told, 0))))->toBeLessThan(count($told));
+});
+
+it('hears a tone as strange that the chord has not, though its degree is a plain one', function (array $frets, bool $strange): void {
+    $pin = ['at' => ['section' => 'a', 'ending' => null, 'bar' => 0, 'tick' => 0], 'symbol' => 'G7', 'frets' => $frets];
+    $song = bandSong(['guitar' => 'four'], [keysPart()], fields: [
+        'sections' => [['id' => 'a', 'name' => 'A', 'line' => '| G7 |']],
+        'lines' => [['id' => 'low', 'name' => '', 'company' => 'alone', 'pins' => [$pin]]],
+    ]);
+
+    expect(ofKind(clashesOf($song), ClashKind::Colours) !== [])->toBe($strange);
+})->with([
+    'seventh and third' => [[3, null, 3, 4, null, null], false],
+    'a major seventh over a dominant' => [[3, null, 4, 4, null, null], true],
+    'a minor third over a dominant' => [[3, null, 3, 3, null, null], true],
+]);

@@ -203,6 +203,21 @@ it('turns every neck for a left hand, and puts the high string on top', function
     }
 });
 
+it('draws the nut thick where a grip lies at it, and its frets by number where it lies higher', function (array $frets, bool $atNut, array $numbers): void {
+    $song = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm |']], 'pins' => [
+        ['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => $frets],
+    ]]);
+    $path = drawingOf((new HandoutLayout())->piece(onPaper($song), HandoutWishes::everything(), Part::Grips));
+    $told = array_map(static fn ($text): string => $text->textContent, iterator_to_array($path->query('//s:text[@y="97"]') ?: []));
+
+    expect(($path->query('//s:line[@stroke-width="3.4"]') ?: new DOMNodeList())->length === 1)->toBe($atNut)
+        ->and(array_values(array_filter($told, is_numeric(...))))->toBe($numbers);
+})->with([
+    'at the nut' => [[null, null, 0, 2, 3, 1], true, ['1', '2', '3', '4']],
+    'as high as the nut is still shown' => [[null, null, 3, 2, 3, 1], true, ['1', '2', '3', '4']],
+    'up the neck' => [[null, 5, 7, 7, 6, 5], false, ['5', '6', '7', '8']],
+]);
+
 it('draws no part that the song has nothing of', function (): void {
     (new HandoutLayout())->piece(onPaper(Examples::breakdown()), HandoutWishes::everything(), Part::Figures);
 })->throws(HandoutException::class, 'nothing of this song');

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Gravik\Listening\Hearing\GripEar;
 use Gravik\Listening\Hearing\Internal\Envelopes;
 use Gravik\Listening\Hearing\Internal\SweepReader;
 use Gravik\Strokes\Direction;
@@ -43,3 +44,13 @@ it('does not guess where all strings begin together, where one string sounds, or
         ->and((new SweepReader(swept([196.0], 0.0)))->read(0.4, 1.4)?->direction)->toBeNull()
         ->and($sweeps->read(0.4, 0.45))->toBeNull();
 });
+
+it('tells the direction of a grip that is known by its own strings, at the recording’s tuning', function (float $sweepMs, float $cents): void {
+    $midi = [45, 52, 57, 61, 64];
+    $hz = array_map(static fn (int $pitch): float => 440.0 * 2 ** (($pitch - 69 + $cents / 100) / 12), $midi);
+    $ear = new GripEar(new SweepReader(swept($hz, $sweepMs)), $cents);
+
+    expect($ear->direction(0.4, 1.4, $midi))->toBe($sweepMs > 0 ? Direction::Down : Direction::Up)
+        // One string has no direction.
+        ->and($ear->direction(0.4, 1.4, [45]))->toBeNull();
+})->with([[25.0, 0.0], [-25.0, 0.0], [30.0, 40.0], [-30.0, -40.0]]);

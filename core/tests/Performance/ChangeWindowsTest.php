@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Harmony\ChordSymbol;
+use Gravik\Lesson\Steps\HardChanges;
 use Gravik\Neck\Finder\VoicingFinder;
 use Gravik\Neck\Neck;
 use Gravik\Neck\Tuning;
@@ -127,4 +128,23 @@ it('fits where there is just the time that is needed', function (): void {
     );
 
     expect([$with(200.0)->fits(), $with(199.9)->fits()])->toBe([true, false]);
+});
+
+it('deserves a stage of its own where a change needs more than nine tenths of its time', function (): void {
+    $share = static function (float $tempo): array {
+        $song = farApart($tempo);
+        $timeline = (new Performer())->perform($song);
+        $windows = (new ChangeWindows($song->neck))->of($timeline);
+        $most = max(array_map(static fn (ChangeWindow $window): float => $window->needMs / $window->haveMs, $windows));
+
+        return [$most, HardChanges::of(new ChangeWindows($song->neck), $timeline) !== []];
+    };
+    $seen = [];
+    foreach (range(60, 400, 4) as $tempo) {
+        [$most, $hard] = $share((float) $tempo);
+        expect($hard)->toBe($most > 0.9);
+        $seen[] = $most > 0.9 ? ($most < 1 ? 'just' : 'far') : 'easy';
+    }
+
+    expect(array_unique($seen))->toContain('easy', 'just', 'far');
 });

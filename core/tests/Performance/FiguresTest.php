@@ -152,3 +152,13 @@ it('thins a figure for learning, and leaves every note that is left its own', fu
     [2, ['1 6:3', '1.5 5:2', '2 5:5', '2.5 4:3']],
     [1, ['1 6:3', '2 5:5']],
 ]);
+
+it('holds single notes where their lowest pressed fret is', function (array $frets, int $position, array $midi): void {
+    $grip = Gravik\Performance\Internal\Frets::voicing(Gravik\Harmony\ChordSymbol::parse('Am'), $frets, [40, 45, 50, 55, 59, 64]);
+
+    expect($grip->position)->toBe($position)->and($grip->midi)->toBe($midi);
+})->with([
+    'open strings alone' => [[null, 0, null, null, null, 0], 0, [null, 45, null, null, null, 64]],
+    'the first fret' => [[null, 0, 2, null, 1, null], 1, [null, 45, 52, null, 60, null]],
+    'up the neck' => [[null, null, null, 9, 10, null], 9, [null, null, null, 64, 69, null]],
+]);

@@ -33,3 +33,9 @@ it('refuses a rhythm that is too short for the notes, with both counts', functio
     expect(static fn () => (new FigureRhythm(Meter::parse('4/4')))->onto('6:3 6:5 6:3', '1 2 (3) (4)'))
         ->toThrow(static fn (RhythmTooShort $problem) => expect([$problem->strokes, $problem->notes])->toBe([2, 3]));
 });
+
+it('writes a figure as it was typed, with how each note is come to', function (string $typed): void {
+    $line = FigureLine::parse([$typed], Meter::parse('4/4'));
+
+    expect(FigureLine::write($line->pattern, 0, $line->notes[0]))->toBe($typed);
+})->with(['1=2:5h6+3:4s5 2=1:3 3=3:7b9 4=2:8p5', '1=3:7B9 (2) 3=3:7r9 4=4:3g5']);

@@ -240,3 +240,23 @@ it('counts a crossing once, whether the pick comes round one string or both', fu
     expect(Crossings::of($roll('down', 'down', 'up')))->toMatchObject(['count' => 3, 'around' => 2])
         ->and(Crossings::of($roll('up', 'down', 'up')))->toMatchObject(['count' => 3, 'around' => 2]);
 });
+
+it('counts crossings by where a zone of the grip lies', function (array $strings, int $count, int $around): void {
+    $strokes = array_map(
+        static fn (string|array $met, int $place): Stroke => new Stroke(
+            480 * $place, 2, strings: is_string($met) ? Zone::from($met) : $met, direction: $place % 2 === 0 ? Direction::Down : Direction::Up,
+        ),
+        $strings,
+        array_keys($strings),
+    );
+    $crossings = Crossings::of($strokes);
+
+    expect([$crossings->count, $crossings->around])->toBe([$count, $around]);
+})->with([
+    'the lowest string is the sixth' => [['bass', [6]], 0, 0],
+    'the low ones lie about the fifth' => [['low', [5]], 0, 0],
+    'the middle between the third and fourth' => [['middle', [3, 4]], 0, 0],
+    'the high ones about the second' => [['high', [2]], 0, 0],
+    'from low to high and back, alternating' => [['low', 'high'], 2, 2],
+    'a strum over all leaves the pick anywhere' => [['bass', 'all'], 0, 0],
+]);
