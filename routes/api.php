@@ -8,10 +8,12 @@ use App\Http\Controllers\Compute;
 use App\Http\Controllers\Drafts;
 use App\Http\Controllers\Ears;
 use App\Http\Controllers\Grips;
+use App\Http\Controllers\Groups;
 use App\Http\Controllers\ListChoices;
 use App\Http\Controllers\ListPatterns;
 use App\Http\Controllers\ListStarts;
 use App\Http\Controllers\Moves;
+use App\Http\Controllers\People;
 use App\Http\Controllers\Profiles;
 use App\Http\Controllers\Session;
 use App\Http\Controllers\Students;
@@ -25,6 +27,9 @@ Route::patterns([
     'id' => $ulid,
     'take' => $ulid,
     'grip' => $ulid,
+    'group' => $ulid,
+    'invitation' => $ulid,
+    'token' => '[0-9A-Za-z]{1,80}',
     'student' => '[0-9]{1,9}',
     'version' => '[0-9]{1,9}',
     'device' => '[A-Za-z0-9._:-]{1,64}',
@@ -33,10 +38,29 @@ Route::patterns([
 
 Route::post('session', Session\SignIn::class);
 
-Route::middleware('auth')->group(static function (): void {
+// For who has no account yet: a link's own signs cannot be guessed, and nobody tries codes or addresses one after another.
+Route::middleware('throttle:30,1')->group(static function (): void {
+    Route::get('start', People\ShowStart::class);
+    Route::post('start', People\BeginSchool::class);
+    Route::get('join/{token}', People\ShowInvitation::class);
+    Route::post('join/{token}', People\FollowInvitation::class);
+    Route::post('join', People\JoinByCode::class);
+});
+
+Route::middleware(['auth', 'auth.session'])->group(static function (): void {
     Route::get('session', Session\WhoAmI::class);
     Route::delete('session', Session\SignOut::class);
     Route::put('session/neck', Session\TurnNeck::class);
+
+    Route::put('account', People\ChangeAccount::class);
+    Route::post('account/sign-out-everywhere', People\SignOutEverywhere::class);
+    Route::get('invitations', People\ListInvitations::class);
+    Route::post('invitations', People\MakeInvitation::class);
+    Route::delete('invitations/{invitation}', People\WithdrawInvitation::class);
+    Route::get('groups', Groups\ListGroups::class);
+    Route::post('groups', Groups\MakeGroup::class);
+    Route::put('groups/{group}', Groups\ChangeGroup::class);
+    Route::delete('groups/{group}', Groups\DropGroup::class);
 
     Route::get('choices', ListChoices::class);
     Route::get('patterns', ListPatterns::class);

@@ -10,6 +10,7 @@ use App\Models\Role;
 use App\Models\User;
 use Gravik\Formats\BreakdownJson;
 use Gravik\Tests\Support\Examples;
+use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
@@ -24,6 +25,14 @@ abstract class TestCase extends LaravelTestCase
         $app->make(Kernel::class)->bootstrap();
 
         return $app;
+    }
+
+    /** Somebody else sits down at the same browser: what the session knew of the one before goes with them. */
+    public function actingAs(Authenticatable $user, $guard = null): static
+    {
+        session()->forget('password_hash_web');
+
+        return parent::actingAs($user, $guard);
     }
 
     public function teacher(string $name = 'Teacher'): User

@@ -16,6 +16,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $email
  * @property string $password hashed
  * @property Role   $role
+ * @property bool   $owner       sees the whole school and invites teachers
  * @property bool   $left_handed necks are drawn with the nut at the right
  * @property bool   $high_on_top necks are drawn with the highest string on top
  * @property string $hand  what the hand can do, as HandProfile writes it
@@ -24,7 +25,7 @@ final class User extends Authenticatable
 {
     protected $guarded = [];
 
-    protected $attributes = ['left_handed' => false, 'high_on_top' => false];
+    protected $attributes = ['left_handed' => false, 'high_on_top' => false, 'owner' => false];
 
     /** Nobody is remembered beyond the session, so there is no token to keep. */
     protected $rememberTokenName = '';
@@ -49,18 +50,31 @@ final class User extends Authenticatable
         return $this->belongsToMany(Breakdown::class, 'assignments', 'student_id');
     }
 
-    /** @return Builder<self> whoever is assigned a breakdown of this teacher's */
+    /** @return BelongsToMany<self, $this> */
+    public function students(): BelongsToMany
+    {
+        return $this->belongsToMany(self::class, 'taught', 'teacher_id', 'student_id');
+    }
+
+    /** @return BelongsToMany<self, $this> */
+    public function teachers(): BelongsToMany
+    {
+        return $this->belongsToMany(self::class, 'taught', 'student_id', 'teacher_id');
+    }
+
+    /** @return Builder<self> this teacher's students; the owner of the school sees all there are */
     public static function taughtBy(self $teacher): Builder
     {
-        return self::query()->where('role', Role::Student)->whereHas(
-            'assigned',
-            static fn (Builder $breakdowns): Builder => $breakdowns->where('owner_id', $teacher->id),
-        );
+        $students = self::query()->where('role', Role::Student);
+
+        return $teacher->owner
+            ? $students
+            : $students->whereHas('teachers', static fn (Builder $teachers): Builder => $teachers->whereKey($teacher->id));
     }
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class, 'left_handed' => 'boolean', 'high_on_top' => 'boolean'];
+        return ['password' => 'hashed', 'role' => Role::class, 'owner' => 'boolean', 'left_handed' => 'boolean', 'high_on_top' => 'boolean'];
     }
 }

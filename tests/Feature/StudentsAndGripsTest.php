@@ -12,6 +12,7 @@ it('keeps what a student\'s hand can do, for the student\'s own teacher alone', 
         ['document' => Examples::document(), 'sitting' => 'a'],
     )->assertCreated()->json('id');
     Breakdown::query()->findOrFail($id)->students()->attach($student->id);
+    $teacher->students()->attach($student);
 
     $this->putJson(
         "/api/students/{$student->id}/hand",

@@ -8,8 +8,8 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\SignInRequest;
 use App\Http\SignInGuard;
 use App\Models\User;
+use App\School\Entrance;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
@@ -26,7 +26,7 @@ final class SignIn extends Controller
         description: 'who is signed in',
         content: new OA\JsonContent(ref: '#/components/schemas/Person'),
     )])]
-    public function __invoke(SignInRequest $request, SignInGuard $guard): JsonResponse
+    public function __invoke(SignInRequest $request, SignInGuard $guard, Entrance $entrance): JsonResponse
     {
         $email = $request->email();
         $user = User::query()->where('email', $email)->first();
@@ -44,9 +44,7 @@ final class SignIn extends Controller
         if (Hash::needsRehash($user->password)) {
             $user->update(['password' => $request->password()]);
         }
-        Auth::login($user);
-        $request->session()->regenerate();
-        $guard->remember($request, $user);
+        $entrance->letIn($request, $user);
 
         return new JsonResponse(WhoAmI::person($user));
     }

@@ -15,9 +15,11 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'left_handed', type: 'boolean', description: 'the nut is drawn at the right'),
     new OA\Property(property: 'high_on_top', type: 'boolean', description: 'the highest string is drawn on top'),
 ])]
-#[OA\Schema(schema: 'Person', required: ['name', 'role', 'neck'], properties: [
+#[OA\Schema(schema: 'Person', required: ['name', 'email', 'role', 'owner', 'neck'], properties: [
     new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'email', type: 'string'),
     new OA\Property(property: 'role', type: 'string', enum: Role::class),
+    new OA\Property(property: 'owner', description: 'of the school', type: 'boolean'),
     new OA\Property(property: 'neck', ref: '#/components/schemas/NeckView'),
 ])]
 final class WhoAmI extends Controller
@@ -36,12 +38,14 @@ final class WhoAmI extends Controller
         return new JsonResponse(self::person($this->user($request)));
     }
 
-    /** @return array{name: string, role: string, neck: array{left_handed: bool, high_on_top: bool}} */
+    /** @return array{name: string, email: string, role: string, owner: bool, neck: array{left_handed: bool, high_on_top: bool}} */
     public static function person(User $user): array
     {
         return [
             'name' => $user->name,
+            'email' => $user->email,
             'role' => $user->role->value,
+            'owner' => $user->owner,
             'neck' => ['left_handed' => $user->left_handed, 'high_on_top' => $user->high_on_top],
         ];
     }

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Group;
+use App\Models\Invitation;
+use App\Models\Role;
+use App\Models\User;
+
+/** @return array{name: string, email: string, password: string} */
+function newcomer(string $name = 'Newcomer'): array
+{
+    return ['name' => $name, 'email' => strtolower($name).'@gravik.test', 'password' => 'low-tide-at-six'];
+}
+
+function ownerOf(Tests\TestCase $case): User
+{
+    $owner = $case->teacher('Owner');
+    $owner->update(['owner' => true]);
+
+    return $owner;
+}
+
+it('begins a school with its owner, once', function (): void {
+    $this->getJson('/api/start')->assertOk()->assertExactJson(['empty' => true]);
+    $this->postJson('/api/start', ['name' => 'Maren'])->assertStatus(422)->assertJsonValidationErrors(['email', 'password']);
+    $this->postJson('/api/start', newcomer('Maren'))->assertCreated()->assertJsonPath('owner', true)->assertJsonPath('role', 'teacher');
+    $this->getJson('/api/session')->assertOk()->assertJsonPath('name', 'Maren');
+    $this->deleteJson('/api/session');
+    $this->getJson('/api/start')->assertExactJson(['empty' => false]);
+    $this->postJson('/api/start', newcomer('Thief'))->assertStatus(410);
+
+    expect(User::query()->count())->toBe(1);
+});
+
+it('lets people in by a link once, within seven days', function (string $kind, Role $role): void {
+    $owner = ownerOf($this);
+    $link = fn (): string => $this->actingAs($owner)->postJson('/api/invitations', ['kind' => $kind, 'name' => 'N.'])->assertCreated()->json('path');
+    $path = '/api'.$link();
+    $this->getJson('/api/invitations')->assertOk()->assertJsonCount(1)->assertJsonMissingPath('0.token');
+    auth()->logout();
+    $this->getJson($path)->assertOk()->assertJsonPath('by', 'Owner')->assertJsonPath('kind', $kind);
+    $this->postJson($path, ['password' => 'short'] + newcomer())->assertStatus(422);
+    $this->postJson($path, newcomer())->assertCreated()->assertJsonPath('role', $role->value)->assertJsonPath('owner', false);
+    auth()->logout();
+    $this->postJson($path, newcomer('Second'))->assertStatus(410)->assertJsonPath('message', 'This link was used already: it works once. Sign in, or ask your teacher for a new one.');
+    $old = '/api'.$link();
+    auth()->logout();
+    $this->travel(8)->days();
+    $this->postJson($old, newcomer('Late'))->assertStatus(410);
+    $this->getJson('/api/join/'.str_repeat('x', 40))->assertStatus(410);
+
+    expect(User::query()->whereIn('name', ['Second', 'Late'])->exists())->toBeFalse()
+        ->and(User::taughtBy($owner)->where('name', 'Newcomer')->exists())->toBe($role === Role::Student);
+})->with([['student', Role::Student], ['teacher', Role::Teacher]]);
+
+it('keeps only what nobody can read a link from', function (): void {
+    $path = $this->actingAs($this->teacher())->postJson('/api/invitations', ['kind' => 'student'])->json('path');
+
+    expect(Invitation::query()->sole()->token)->not->toContain(substr($path, 6))->toHaveLength(64);
+});
+
+it('lets a class in by its code while that is open', function (): void {
+    [$teacher, $other] = [$this->teacher(), $this->teacher('Other')];
+    $id = $this->actingAs($teacher)->postJson('/api/groups', ['name' => 'Tuesday'])->assertCreated()->assertJsonPath('code', null)->json('id');
+    $code = $this->putJson("/api/groups/{$id}", ['name' => 'Tuesday', 'open' => true])->assertOk()->json('code');
+    auth()->logout();
+    $typed = strtolower(substr($code, 0, 4).' - '.substr($code, 4));
+    $this->postJson('/api/join', ['code' => $typed] + newcomer())->assertCreated();
+    $this->actingAs($teacher)->getJson('/api/groups')->assertOk()->assertJsonCount(1, '0.members');
+    $this->actingAs($other)->putJson("/api/groups/{$id}", ['name' => 'Mine'])->assertNotFound();
+    $this->deleteJson("/api/groups/{$id}")->assertNotFound();
+    $this->actingAs($teacher)->putJson("/api/groups/{$id}", ['name' => 'Tuesday', 'open' => false])->assertJsonPath('code', null);
+    auth()->logout();
+    $this->postJson('/api/join', ['code' => $code] + newcomer('Late'))->assertStatus(410);
+    $this->postJson('/api/join', ['code' => ''] + newcomer('Late'))->assertStatus(410);
+
+    expect(User::taughtBy($teacher)->pluck('name')->all())->toBe(['Newcomer'])->and(User::taughtBy($other)->exists())->toBeFalse();
+});
+
+it('puts nobody into a class who is another teacher’s student', function (): void {
+    [$teacher, $mine, $theirs] = [$this->teacher(), $this->student('Mine'), $this->student('Theirs')];
+    $teacher->students()->attach($mine);
+    $group = Group::query()->create(['teacher_id' => $teacher->id, 'name' => 'Band']);
+    $this->actingAs($teacher)->putJson("/api/groups/{$group->id}", ['name' => 'Band', 'members' => [$mine->id, $theirs->id, 999]])
+        ->assertOk()->assertJsonPath('members', [$mine->id]);
+});
+
+it('sets a forgotten password anew, for one’s own students alone', function (): void {
+    [$teacher, $other, $student] = [$this->teacher(), $this->teacher('Other'), $this->student('Pupil')];
+    $teacher->students()->attach($student);
+    $asked = ['kind' => 'password', 'person' => $student->id];
+    $this->actingAs($other)->postJson('/api/invitations', $asked)->assertNotFound();
+    $this->actingAs($student)->postJson('/api/invitations', ['kind' => 'student'])->assertForbidden();
+    $this->actingAs($teacher)->postJson('/api/invitations', ['kind' => 'teacher'])->assertForbidden();
+    $path = '/api'.$this->postJson('/api/invitations', $asked)->assertCreated()->assertJsonPath('invitation.name', 'Pupil')->json('path');
+    auth()->logout();
+    $this->postJson($path, ['password' => 'another-tide'])->assertCreated()->assertJsonPath('name', 'Pupil');
+    auth()->logout();
+    $this->postJson('/api/session', ['email' => $student->email, 'password' => 'another-tide'])->assertOk();
+});
+
+it('changes one’s own account against the password of today, and signs out elsewhere', function (): void {
+    $this->teacher('Maren');
+    $this->postJson('/api/session', ['email' => 'maren@gravik.test', 'password' => 'harbour-light'])->assertOk();
+    $this->putJson('/api/account', ['current' => 'guess', 'name' => 'Thief'])->assertStatus(422)->assertJsonValidationErrors('current');
+    $this->putJson('/api/account', ['current' => 'harbour-light', 'name' => ' Maren B. ', 'email' => 'MAREN@home.test'])
+        ->assertOk()->assertJsonPath('name', 'Maren B.')->assertJsonPath('email', 'maren@home.test');
+    $elsewhere = session()->all();
+    $this->putJson('/api/account', ['current' => 'harbour-light', 'password' => 'a-new-harbour'])->assertOk();
+    $this->getJson('/api/session')->assertOk();
+    session()->replace($elsewhere);
+    auth()->forgetGuards();
+    $this->getJson('/api/session')->assertUnauthorized();
+    $this->postJson('/api/session', ['email' => 'maren@home.test', 'password' => 'a-new-harbour'])->assertOk();
+    $elsewhere = session()->all();
+    $this->postJson('/api/account/sign-out-everywhere', ['current' => 'a-new-harbour'])->assertNoContent();
+    $this->getJson('/api/session')->assertOk();
+    session()->replace($elsewhere);
+    auth()->forgetGuards();
+    $this->getJson('/api/session')->assertUnauthorized();
+});
