@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Assignments;
 use App\Http\Controllers\Breakdowns;
 use App\Http\Controllers\Calibration;
 use App\Http\Controllers\Compute;
+use App\Http\Controllers\Day;
 use App\Http\Controllers\Drafts;
 use App\Http\Controllers\Ears;
 use App\Http\Controllers\Grips;
@@ -31,6 +33,7 @@ Route::patterns([
     'invitation' => $ulid,
     'token' => '[0-9A-Za-z]{1,80}',
     'student' => '[0-9]{1,9}',
+    'assignment' => '[0-9]{1,9}',
     'version' => '[0-9]{1,9}',
     'device' => '[A-Za-z0-9._:-]{1,64}',
     'format' => '[a-z0-9]{1,12}',
@@ -78,6 +81,8 @@ Route::middleware(['auth', 'auth.session'])->group(static function (): void {
     Route::get('breakdowns/{breakdown}/takes', Takes\ListTakes::class);
     Route::get('breakdowns/{breakdown}/takes.csv', Takes\ExportTakes::class);
     Route::get('breakdowns/{breakdown}/takes/{take}', Takes\ShowTake::class);
+    Route::get('breakdowns/{breakdown}/takes/{take}/remarks', Takes\ListRemarks::class);
+    Route::post('breakdowns/{breakdown}/takes/{take}/remarks', Takes\WriteRemark::class);
     Route::post('breakdowns/{breakdown}/takes', Takes\RecordTake::class);
     Route::post('breakdowns/{breakdown}/recordings', Takes\HearTake::class);
 
@@ -91,6 +96,13 @@ Route::middleware(['auth', 'auth.session'])->group(static function (): void {
     Route::get('calibrations/{device}', Calibration\ShowDelay::class);
     Route::put('calibrations/{device}', Calibration\MeasureDelay::class);
     Route::put('calibrations/{device}/recording', Calibration\HearDelay::class);
+
+    Route::get('assignments', Assignments\ListAssignments::class);
+    Route::post('assignments', Assignments\GiveAssignment::class);
+    Route::put('assignments/{assignment}', Assignments\ChangeAssignment::class);
+    Route::delete('assignments/{assignment}', Assignments\WithdrawAssignment::class);
+    Route::get('day', Day\ShowDay::class);
+    Route::get('class', Students\ShowClass::class);
 
     Route::get('students', Students\ListStudents::class);
     Route::put('students/{student}/hand', Students\SaveHand::class);

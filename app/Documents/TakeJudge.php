@@ -9,12 +9,15 @@ use App\Compute\VoicedForms;
 use App\Models\Breakdown;
 use App\Models\Take;
 use App\Models\User;
+use App\School\AssignedVersions;
+use App\School\Progress;
 use Gravik\Breakdown\Stage;
 use Gravik\Breakdown\StageKey;
 use Gravik\Listening\Lock\LockReporter;
 use Gravik\Listening\Lock\Take as PlayedTake;
 use Gravik\Performance\Performer;
 use Gravik\Performance\Timeline;
+use Illuminate\Support\Facades\DB;
 
 /** Holds what was played against the breakdown as it stands on the shelf, and keeps it with its report. */
 final readonly class TakeJudge
@@ -26,6 +29,8 @@ final readonly class TakeJudge
         private Performer $performer,
         private LockReporter $reporter,
         private TakeStore $takes,
+        private AssignedVersions $versions,
+        private Progress $progress,
     ) {}
 
     /**
@@ -41,6 +46,7 @@ final readonly class TakeJudge
         if ($known !== null) {
             return $known;
         }
+        $breakdown = $this->versions->seenBy($breakdown, $player);
         $document = $this->store->document($breakdown);
         $song = $this->songs->of($document, $asked->stage, $asked->arrangement);
         $level = min($song->level, $asked->level);
@@ -57,6 +63,13 @@ final readonly class TakeJudge
             $asked->from,
         );
 
-        return $this->takes->keep($breakdown, $player, $asked, $take, $timeline->map->first(), $report);
+        return DB::transaction(function () use ($breakdown, $player, $asked, $take, $timeline, $report): Take {
+            $kept = $this->takes->keep($breakdown, $player, $asked, $take, $timeline->map->first(), $report);
+            if ($kept->wasRecentlyCreated) {
+                $this->progress->took($kept);
+            }
+
+            return $kept;
+        });
     }
 }

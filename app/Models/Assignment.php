@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Gravik\Breakdown\StageKey;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -16,7 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string               $breakdown_id
  * @property int                  $student_id
  * @property int                  $revision   it is read and judged in
- * @property list<string>|null    $stages     keys of the lesson's, in order; null for the whole song
+ * @property list<array{key: string, name: string}>|null $stages of the lesson, in order; null for the whole song
  * @property int                  $reached    which of them it is at, from 0
  * @property bool                 $opens      whether a passed gate opens the next stage by itself
  * @property CarbonImmutable|null $due_on
@@ -43,12 +42,26 @@ final class Assignment extends Model
         return $this->belongsTo(User::class, 'student_id');
     }
 
-    /** The stage that lies on the stand; null for the whole song. */
-    public function stage(): ?StageKey
+    /** Key of the stage that lies on the stand; null for the whole song. */
+    public function stageKey(): ?string
     {
-        $key = $this->stages[min($this->reached, max(0, count($this->stages ?? []) - 1))] ?? null;
+        return $this->stages[$this->reached]['key'] ?? null;
+    }
 
-        return $key === null ? null : StageKey::parse($key);
+    public function stageName(): string
+    {
+        return $this->stages[$this->reached]['name'] ?? 'the whole song';
+    }
+
+    /** What is still to be done comes before what is passed, and what is due sooner before what is due later or never. */
+    public function order(): string
+    {
+        return ($this->passed_at === null ? '0' : '1').' '.($this->due_on?->toDateString() ?? '9999').' '.str_pad((string) $this->id, 12, '0', STR_PAD_LEFT);
+    }
+
+    public function isAtLast(): bool
+    {
+        return $this->reached >= count($this->stages ?? []) - 1;
     }
 
     /** @return array<string, string> */

@@ -10,6 +10,7 @@ use App\Documents\Exports;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\ExportRequest;
 use App\Models\Breakdown;
+use App\School\AssignedVersions;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
@@ -26,8 +27,10 @@ final class ExportBreakdown extends Controller
         string $format,
         BreakdownStore $store,
         Exports $exports,
+        AssignedVersions $versions,
     ): Response {
         $this->authorize('view', $breakdown);
+        $breakdown = $versions->seenBy($breakdown, $this->user($request));
         $file = $exports->file(
             $request->wanted($store->document($breakdown)),
             ExportFormat::named($format),

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Breakdowns;
 use App\Http\Controllers\Controller;
 use App\Http\Resources\BreakdownResource;
 use App\Models\Breakdown;
+use App\School\AssignedVersions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -23,10 +24,12 @@ final class ShowBreakdown extends Controller
             content: new OA\JsonContent(ref: '#/components/schemas/StoredBreakdown'),
         )],
     )]
-    public function __invoke(Request $request, Breakdown $breakdown): JsonResponse
+    public function __invoke(Request $request, Breakdown $breakdown, AssignedVersions $versions): JsonResponse
     {
         $this->authorize('view', $breakdown);
 
-        return new JsonResponse(BreakdownResource::full($breakdown, $this->user($request)));
+        $reader = $this->user($request);
+
+        return new JsonResponse(BreakdownResource::full($versions->seenBy($breakdown, $reader), $reader));
     }
 }

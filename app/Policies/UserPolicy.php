@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Role;
+use App\Models\User;
+
+final class UserPolicy
+{
+    public function teach(User $user): bool
+    {
+        return $user->role === Role::Teacher;
+    }
+}

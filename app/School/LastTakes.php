@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\School;
+
+use App\Models\Take;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** The newest takes of each player, in one query however many there are. */
+final readonly class LastTakes
+{
+    private const COLUMNS = ['id', 'breakdown_id', 'player_id', 'number', 'created_at', 'tempo', 'bars', 'stage', 'passed', 'finding'];
+
+    /**
+     * @param list<int> $players ids
+     *
+     * @return array<int, list<Take>> by player, the newest first
+     */
+    public function of(array $players, int $most): array
+    {
+        $ranked = Take::query()->toBase()->select(self::COLUMNS)
+            ->selectRaw('row_number() over (partition by player_id order by created_at desc, id desc) as place')
+            ->whereIn('player_id', $players);
+        $rows = DB::query()->fromSub($ranked, 'ranked')->where('place', '<=', $most)->orderBy('place')->get();
+        $byPlayer = [];
+        /** @var Collection<int, Take> $takes */
+        $takes = Take::query()->hydrate($rows->map(static fn (object $row): array => (array) $row)->all());
+        foreach ($takes as $take) {
+            $byPlayer[$take->player_id][] = $take;
+        }
+
+        return $byPlayer;
+    }
+
+    /**
+     * @param list<string> $breakdowns ids
+     *
+     * @return array<string, Take> the player's newest take of each, by breakdown and stage: "id stage"
+     */
+    public function ofPlayer(int $player, array $breakdowns): array
+    {
+        $ranked = Take::query()->toBase()->select(self::COLUMNS)
+            ->selectRaw('row_number() over (partition by breakdown_id, stage order by created_at desc, id desc) as place')
+            ->where('player_id', $player)->whereIn('breakdown_id', $breakdowns);
+        $rows = DB::query()->fromSub($ranked, 'ranked')->where('place', 1)->get();
+        $byPlace = [];
+        /** @var Collection<int, Take> $takes */
+        $takes = Take::query()->hydrate($rows->map(static fn (object $row): array => (array) $row)->all());
+        foreach ($takes as $take) {
+            $byPlace["{$take->breakdown_id} {$take->stage}"] = $take;
+        }
+
+        return $byPlace;
+    }
+}

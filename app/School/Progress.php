@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\School;
+
+use App\Models\Assignment;
+use App\Models\KeptUpkeep;
+use App\Models\Take;
+use Carbon\CarbonImmutable;
+use Gravik\Lesson\Day\Upkeep;
+
+/** What a take brings on: a passed gate opens the next stage, and what was passed comes back later to be checked. */
+final readonly class Progress
+{
+    public function took(Take $take): void
+    {
+        $today = CarbonImmutable::now();
+        $kept = KeptUpkeep::query()->where('student_id', $take->player_id)->where('breakdown_id', $take->breakdown_id)
+            ->where('stage', $take->stage)->first();
+        if ($kept !== null) {
+            $this->checked($kept, $take->passed, $today);
+        }
+        $assignment = Assignment::query()->where('student_id', $take->player_id)->where('breakdown_id', $take->breakdown_id)->first();
+        if ($assignment === null || ! $take->passed || $assignment->passed_at !== null || ($assignment->stageKey() ?? '') !== $take->stage) {
+            return;
+        }
+        if ($kept === null) {
+            $this->keep($take, Upkeep::begun($today));
+        }
+        if ($assignment->isAtLast()) {
+            $assignment->update(['passed_at' => $today]);
+        } elseif ($assignment->opens) {
+            $assignment->update(['reached' => $assignment->reached + 1]);
+        }
+    }
+
+    /** Playing something before it is due is practice, no check. */
+    private function checked(KeptUpkeep $kept, bool $passed, CarbonImmutable $today): void
+    {
+        if ($kept->upkeep()->daysLate($today) >= 0) {
+            $next = $kept->upkeep()->checked($passed, $today);
+            $kept->update(['days' => $next->days, 'due_on' => $next->due]);
+        }
+    }
+
+    private function keep(Take $take, Upkeep $upkeep): void
+    {
+        KeptUpkeep::query()->create([
+            'student_id' => $take->player_id,
+            'breakdown_id' => $take->breakdown_id,
+            'stage' => $take->stage,
+            'days' => $upkeep->days,
+            'due_on' => $upkeep->due,
+        ]);
+    }
+}
