@@ -32,9 +32,9 @@ final readonly class ClassBoard
         /** @var list<int> $ids */
         $ids = $students->modelKeys();
         $first = [];
-        /** @var list<Assignment> $assigned */
-        $assigned = Assignment::query()->with('breakdown:id,title,meter,owner_id,revision')->whereIn('student_id', $ids)->get()->all();
-        foreach ($assigned as $each) {
+        $assigned = Assignment::query()->with('breakdown:id,title,meter,owner_id,revision');
+        $assigned->whereIn('student_id', $ids);
+        foreach ($assigned->get()->all() as $each) {
             $best = $first[$each->student_id] ?? $each;
             $first[$each->student_id] = $each->order() <= $best->order() ? $each : $best;
         }

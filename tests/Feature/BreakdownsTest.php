@@ -141,7 +141,7 @@ it('keeps every door shut to another teacher', function (string $method, string 
         $method,
         "/api/breakdowns/{$breakdown->id}{$path}",
         saving([], 1) + ['id' => $this->newId(), 'tempo' => 120, 'bars' => 4, 'taps' => [], 'latency_ms' => null],
-    )->assertForbidden();
+    )->assertNotFound();
 })->with([
     ['GET', ''], ['PUT', ''], ['DELETE', ''], ['POST', '/put-back'], ['GET', '/versions'], ['GET', '/export/json'], ['GET', '/takes'], ['POST', '/takes'],
 ]);
@@ -160,7 +160,7 @@ it('shows a student what is assigned and nothing else, to play and not to change
         ->assertJsonPath('items.0.mine', false);
     $this->getJson("/api/breakdowns/{$assigned->id}")->assertOk();
     $this->getJson("/api/breakdowns/{$assigned->id}/export/midi")->assertOk();
-    $this->getJson("/api/breakdowns/{$hidden->id}")->assertForbidden();
+    $this->getJson("/api/breakdowns/{$hidden->id}")->assertNotFound();
     $this->putJson("/api/breakdowns/{$assigned->id}", saving([], 1))->assertForbidden();
     $this->deleteJson("/api/breakdowns/{$assigned->id}")->assertForbidden();
     $this->getJson("/api/breakdowns/{$assigned->id}/versions")->assertForbidden();

@@ -69,6 +69,6 @@ it('keeps what ears told apart, each for themselves', function (): void {
     expect($this->getJson($address)->json('items'))->toBe([['flaw' => 'flat', 'heard' => 3, 'right' => 2]]);
     $breakdown->students()->attach($student = $this->student());
     expect($this->actingAs($student)->getJson($address)->json('items'))->toBe([]);
-    $this->actingAs($this->student('Another'))->getJson($address)->assertForbidden();
-    $this->postJson($address, ['flaw' => 'flat', 'right' => true])->assertForbidden();
+    $this->actingAs($this->student('Another'))->getJson($address)->assertNotFound();
+    $this->postJson($address, ['flaw' => 'flat', 'right' => true])->assertNotFound();
 });

@@ -49,7 +49,7 @@ it('hears a recording, judges and keeps it without its sound, and says what is w
     $sent(soundOf(0), '&bars=199')->assertStatus(422);
     expect(Take::query()->count())->toBe(2);
     $this->actingAs($this->student('Somebody else'));
-    $sent(soundOf(0))->assertForbidden();
+    $sent(soundOf(0))->assertNotFound();
 });
 
 it('measures the microphone by its own clicks, remembers what it was before, and keeps it apart from the keys', function (): void {
