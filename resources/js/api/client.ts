@@ -48,6 +48,11 @@ export class ApiError extends Error {
   ) {
     super(message)
   }
+
+  /** What is wrong with which field. */
+  get errors(): Record<string, string[]> {
+    return (this.body.errors ?? {}) as Record<string, string[]>
+  }
 }
 
 const OFFLINE = 'Gravik cannot be reached. Your work is kept in this browser; it is saved as soon as the connection is back.'

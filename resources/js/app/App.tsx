@@ -11,6 +11,8 @@ import { Later } from '../ui/Later'
 import { theme } from './theme'
 
 const Shelf = chunk(() => import('../features/shelf/Shelf'), 'Laying out the page …')
+const Students = chunk(() => import('../features/students/StudentsPage'), 'Calling the roll …')
+const Day = chunk(() => import('../features/day/DayPage'), 'Looking at the day …')
 const loadBench = () => import('../features/bench/Bench')
 const Bench = chunk(loadBench, 'Laying out the page …')
 // Who opens a breakdown by its address need not wait for the session first; where it fails, the chunk tries again.
@@ -38,6 +40,14 @@ const NotHere = () => (
   </main>
 )
 
+const SignedInAlready = () => (
+  <main className="plain-page">
+    <h1>You are signed in</h1>
+    <p>This link is for somebody who has no account yet, or who forgot a password. Sign out first, then follow it once more.</p>
+    <Link to="/">To the shelf</Link>
+  </main>
+)
+
 /** The library works its colours and sizes out first, in a task of its own; what is drawn with them comes right after. */
 export function App() {
   return (
@@ -51,6 +61,9 @@ export function App() {
                 <SessionGate>
                   <Routes>
                     <Route path="/" element={<Shelf />} />
+                    <Route path="/students" element={<Students />} />
+                    <Route path="/day" element={<Day />} />
+                    <Route path="/join/:token" element={<SignedInAlready />} />
                     <Route path="/breakdown/:id/:station?" element={<Bench />} />
                     <Route path="*" element={<NotHere />} />
                   </Routes>

@@ -2,6 +2,7 @@ import { Beside } from './Beside'
 import { DelayOffer } from './DelayOffer'
 import { MicRoom } from './MicRoom'
 import { Report } from './Report'
+import { TakeRemarks } from './TakeRemarks'
 import { TapPads } from './TapPads'
 import type { useJudge } from './useJudge'
 import type { useShownTakes } from './useShownTakes'
@@ -33,7 +34,10 @@ export function TakeShown({ taking, judge, takes, hidden, onMeasure }: Props) {
   return takes.beside !== null ? (
     <Beside one={takes.shown} other={takes.beside} onClose={() => takes.putBeside(null)} />
   ) : (
-    <Report take={takes.shown} />
+    <>
+      <Report take={takes.shown} />
+      <TakeRemarks breakdown={takes.breakdown} take={takes.shown} />
+    </>
   )
 }
 

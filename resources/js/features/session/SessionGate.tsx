@@ -1,7 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useEffect, type ReactNode } from 'react'
 import { keys, usePerson } from '../../api/queries'
-import { SignInForm, SignInPage } from './SignIn'
+import { Door } from './Door'
+import { SignInForm } from './SignIn'
 import { signedOut, useSignedOut } from './signedOut'
 import { Dialog } from '../../ui/Dialog'
 import { useNeckView } from '../../ui/neckView'
@@ -21,7 +22,7 @@ export function SessionGate({ children }: { children: ReactNode }) {
     window.dispatchEvent(new Event('gravik:signed-in'))
   }
   if (person.isPending) return <p className="loading">Opening the door …</p>
-  if (person.data === undefined) return <SignInPage onDone={done} />
+  if (person.data === undefined) return <Door onDone={done} />
   return (
     <>
       {children}

@@ -91,6 +91,10 @@ export function SignInPage({ onDone }: { onDone: () => void }) {
         </h1>
         <p className="lead">Take a feel apart: voicings, strokes, muting and swing. Then play it with the band and see where it locks.</p>
         <SignInForm onDone={onDone} />
+        <p className="sign-in-other">
+          <a href="/join">I have a class code</a>
+          <span className="muted">Forgot your password? Your teacher makes you a link.</span>
+        </p>
       </section>
       <section className="sign-in-picture" aria-hidden="true">
         <HandWave sketch={WELCOME} fromBeat={0} toBeat={4} width={720} height={300} />

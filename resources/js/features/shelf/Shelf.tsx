@@ -5,6 +5,7 @@ import { usePerson, useShelf } from '../../api/queries'
 import type { BreakdownCard } from '../../api/types'
 import { useKeys } from '../../ui/keys'
 import { MoreButton } from '../../ui/MoreButton'
+import { PlaceRail } from '../../ui/PlaceRail'
 import { usePageTitle } from '../../ui/usePageTitle'
 import { countOf } from '../../ui/words'
 import { Shortcuts } from '../bench/Shortcuts'
@@ -15,7 +16,6 @@ import { ImportButton } from './ImportButton'
 import { MovesDialog } from './MovesDialog'
 import { NewBreakdown } from './NewBreakdown'
 import { RenameDialog } from './RenameDialog'
-import { ShelfRail } from './ShelfRail'
 import { useShelfWork } from './useShelfWork'
 
 // It brings the sound along, which the shelf alone does not need.
@@ -66,8 +66,9 @@ export default function Shelf() {
 
   return (
     <div className="shelf">
-      <ShelfRail
-        name={person?.name}
+      <PlaceRail
+        at="shelf"
+        person={person}
         count={shelf.total === null ? '…' : countOf(shelf.total, search.trim() === '' ? 'breakdown' : 'match')}
         onHelp={() => setHelp(true)}
         onSignOut={() => void signOut()}

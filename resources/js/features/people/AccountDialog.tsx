@@ -1,0 +1,78 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { App, Button, Input } from 'antd'
+import { useState } from 'react'
+import { ApiError, call } from '../../api/client'
+import { keys } from '../../api/queries'
+import type { Person } from '../../api/types'
+import { Dialog } from '../../ui/Dialog'
+
+/** One's own name, address and password; whatever changes asks for the password of today. */
+export function AccountDialog({ person, onClose }: { person: Person; onClose: () => void }) {
+  const [name, setName] = useState(person.name)
+  const [email, setEmail] = useState(person.email)
+  const [password, setPassword] = useState('')
+  const [current, setCurrent] = useState('')
+  const [problem, setProblem] = useState<ApiError | null>(null)
+  const [busy, setBusy] = useState(false)
+  const client = useQueryClient()
+  const { message } = App.useApp()
+  const said = (field: string) => problem?.errors[field]?.[0] !== undefined && <small className="off">{problem.errors[field][0]}</small>
+  const attempt = async (work: () => Promise<void>) => {
+    setBusy(true)
+    setProblem(null)
+    try {
+      await work()
+      onClose()
+    } catch (refusal) {
+      if (refusal instanceof ApiError) setProblem(refusal)
+      else throw refusal
+    } finally {
+      setBusy(false)
+    }
+  }
+  const keep = () =>
+    attempt(async () => {
+      const body = { current, name, email, ...(password === '' ? {} : { password }) }
+      client.setQueryData(keys.person, await call('PUT', '/api/account', { body }))
+      void message.success('Kept.')
+    })
+  const everywhere = () =>
+    attempt(async () => {
+      await call('POST', '/api/account/sign-out-everywhere', { body: { current } })
+      void message.success('Only this browser is signed in now.')
+    })
+  return (
+    <Dialog title="Your account" open onCancel={onClose} footer={null} width={420}>
+      <div className="sign-in-form">
+        <label>
+          Name
+          <Input value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
+          {said('name')}
+        </label>
+        <label>
+          E-mail
+          <Input type="email" autoComplete="username" value={email} onChange={(event) => setEmail(event.target.value)} />
+          {said('email')}
+        </label>
+        <label>
+          New password, if you want one
+          <Input.Password autoComplete="new-password" value={password} onChange={(event) => setPassword(event.target.value)} />
+          {said('password')}
+        </label>
+        <label>
+          Your password of today
+          <Input.Password autoComplete="current-password" value={current} onChange={(event) => setCurrent(event.target.value)} />
+          {said('current')}
+        </label>
+        <div className="button-row">
+          <Button type="primary" loading={busy} onClick={() => void keep()}>
+            Keep
+          </Button>
+          <Button disabled={busy} onClick={() => void everywhere()}>
+            Sign out everywhere else
+          </Button>
+        </div>
+      </div>
+    </Dialog>
+  )
+}
