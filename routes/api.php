@@ -59,11 +59,11 @@ Route::middleware(['auth', 'auth.session'])->group(static function (): void {
     Route::post('account/sign-out-everywhere', People\SignOutEverywhere::class);
     Route::get('invitations', People\ListInvitations::class);
     Route::post('invitations', People\MakeInvitation::class);
-    Route::delete('invitations/{invitation}', People\WithdrawInvitation::class);
+    Route::delete('invitations/{invitation}', People\WithdrawInvitation::class)->can('own', 'invitation');
     Route::get('groups', Groups\ListGroups::class);
     Route::post('groups', Groups\MakeGroup::class);
-    Route::put('groups/{group}', Groups\ChangeGroup::class);
-    Route::delete('groups/{group}', Groups\DropGroup::class);
+    Route::put('groups/{group}', Groups\ChangeGroup::class)->can('own', 'group');
+    Route::delete('groups/{group}', Groups\DropGroup::class)->can('own', 'group');
 
     Route::get('choices', ListChoices::class);
     Route::get('patterns', ListPatterns::class);
@@ -71,23 +71,27 @@ Route::middleware(['auth', 'auth.session'])->group(static function (): void {
 
     Route::get('breakdowns', Breakdowns\ListBreakdowns::class);
     Route::post('breakdowns', Breakdowns\CreateBreakdown::class);
-    Route::get('breakdowns/{breakdown}', Breakdowns\ShowBreakdown::class);
-    Route::put('breakdowns/{breakdown}', Breakdowns\SaveBreakdown::class);
-    Route::delete('breakdowns/{breakdown}', Breakdowns\DeleteBreakdown::class);
     Route::post('breakdowns/{id}/put-back', Breakdowns\PutBackBreakdown::class);
-    Route::get('breakdowns/{breakdown}/versions', Breakdowns\ListVersions::class);
-    Route::get('breakdowns/{breakdown}/versions/{version}', Breakdowns\ShowVersion::class);
-    Route::get('breakdowns/{breakdown}/export/{format}', Breakdowns\ExportBreakdown::class);
-    Route::get('breakdowns/{breakdown}/takes', Takes\ListTakes::class);
-    Route::get('breakdowns/{breakdown}/takes.csv', Takes\ExportTakes::class);
-    Route::get('breakdowns/{breakdown}/takes/{take}', Takes\ShowTake::class);
-    Route::get('breakdowns/{breakdown}/takes/{take}/remarks', Takes\ListRemarks::class);
-    Route::post('breakdowns/{breakdown}/takes/{take}/remarks', Takes\WriteRemark::class);
-    Route::post('breakdowns/{breakdown}/takes', Takes\RecordTake::class);
-    Route::post('breakdowns/{breakdown}/recordings', Takes\HearTake::class);
-
-    Route::get('breakdowns/{breakdown}/ears', Ears\ListEars::class);
-    Route::post('breakdowns/{breakdown}/ears', Ears\NoteEar::class);
+    // Who may is asked before anything else is looked at: what is not theirs is not there, whatever is sent to it.
+    Route::middleware('can:view,breakdown')->prefix('breakdowns/{breakdown}')->group(static function (): void {
+        Route::get('', Breakdowns\ShowBreakdown::class);
+        Route::get('export/{format}', Breakdowns\ExportBreakdown::class);
+        Route::get('takes', Takes\ListTakes::class);
+        Route::get('takes.csv', Takes\ExportTakes::class);
+        Route::get('takes/{take}', Takes\ShowTake::class);
+        Route::get('takes/{take}/remarks', Takes\ListRemarks::class);
+        Route::post('takes/{take}/remarks', Takes\WriteRemark::class);
+        Route::post('takes', Takes\RecordTake::class);
+        Route::post('recordings', Takes\HearTake::class);
+        Route::get('ears', Ears\ListEars::class);
+        Route::post('ears', Ears\NoteEar::class);
+    });
+    Route::middleware('can:own,breakdown')->prefix('breakdowns/{breakdown}')->group(static function (): void {
+        Route::put('', Breakdowns\SaveBreakdown::class);
+        Route::delete('', Breakdowns\DeleteBreakdown::class);
+        Route::get('versions', Breakdowns\ListVersions::class);
+        Route::get('versions/{version}', Breakdowns\ShowVersion::class);
+    });
 
     Route::post('drafts', Drafts\DraftBreakdown::class);
 
@@ -99,8 +103,8 @@ Route::middleware(['auth', 'auth.session'])->group(static function (): void {
 
     Route::get('assignments', Assignments\ListAssignments::class);
     Route::post('assignments', Assignments\GiveAssignment::class);
-    Route::put('assignments/{assignment}', Assignments\ChangeAssignment::class);
-    Route::delete('assignments/{assignment}', Assignments\WithdrawAssignment::class);
+    Route::put('assignments/{assignment}', Assignments\ChangeAssignment::class)->can('own', 'assignment');
+    Route::delete('assignments/{assignment}', Assignments\WithdrawAssignment::class)->can('own', 'assignment');
     Route::get('day', Day\ShowDay::class);
     Route::get('class', Students\ShowClass::class);
 

@@ -15,7 +15,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string               $breakdown_id
  * @property int                  $student_id
  * @property int                  $revision   it is read and judged in
- * @property list<array{key: string, name: string}>|null $stages of the lesson, in order; null for the whole song
+ * @property list<array{key: string, name: string, tempo: int}>|null $stages of the lesson, in order, with the tempo each
+ * begins at; null for the whole song
  * @property int                  $reached    which of them it is at, from 0
  * @property bool                 $opens      whether a passed gate opens the next stage by itself
  * @property CarbonImmutable|null $due_on
@@ -46,6 +47,12 @@ final class Assignment extends Model
     public function stageKey(): ?string
     {
         return $this->stages[$this->reached]['key'] ?? null;
+    }
+
+    /** Beats a minute at which the stage begins; null for the whole song. */
+    public function startTempo(): ?int
+    {
+        return $this->stages[$this->reached]['tempo'] ?? null;
     }
 
     public function stageName(): string

@@ -13,6 +13,6 @@ final class AssignmentPolicy
 {
     public function own(User $user, Assignment $assignment): Response
     {
-        return $assignment->breakdown->owner_id === $user->id ? Response::allow() : Response::denyAsNotFound();
+        return $assignment->loadMissing('breakdown')->breakdown->owner_id === $user->id ? Response::allow() : Response::denyAsNotFound();
     }
 }

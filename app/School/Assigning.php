@@ -91,7 +91,7 @@ final readonly class Assigning
     /**
      * @param list<string> $stages
      *
-     * @return list<array{key: string, name: string}> as the lesson calls them now
+     * @return list<array{key: string, name: string, tempo: int}> as the lesson calls them now, with the tempo they begin at
      */
     private function named(Breakdown $breakdown, array $stages): array
     {
@@ -99,14 +99,15 @@ final readonly class Assigning
             return [];
         }
         $song = $this->store->document($breakdown);
-        $names = [];
+        $told = [];
         foreach ($this->planner->plan($song, $this->voiced->all($song))->stages() as $stage) {
-            $names[$stage->planned->key->text()] = $stage->planned->number === null ? null : $stage->name;
+            $key = $stage->planned->key->text();
+            $told[$key] = $stage->planned->number === null ? null : ['key' => $key, 'name' => $stage->name, 'tempo' => (int) $stage->ladder->start];
         }
         foreach ($stages as $key) {
-            isset($names[$key]) || throw new StageNotReadable($key);
+            isset($told[$key]) || throw new StageNotReadable($key);
         }
 
-        return array_map(static fn (string $key): array => ['key' => $key, 'name' => (string) $names[$key]], $stages);
+        return array_values(array_intersect_key(array_filter($told), array_flip($stages)));
     }
 }

@@ -10,6 +10,7 @@ use App\Documents\TakeStore;
 use App\Models\Breakdown;
 use App\Models\Role;
 use App\Models\User;
+use App\School\Assigning;
 use Gravik\Listening\Lock\LockReporter;
 use Gravik\Listening\Lock\Take;
 use Gravik\Performance\Performer;
@@ -39,18 +40,18 @@ final class DatabaseSeeder extends Seeder
         [126, 16, 4, -19, 12, 0.01, 1],
     ];
 
-    public function run(BreakdownStore $store, TakeStore $takes, Performer $performer): void
+    public function run(BreakdownStore $store, TakeStore $takes, Performer $performer, Assigning $assigning): void
     {
         if (User::query()->exists()) {
             return;
         }
-        $teacher = User::query()->create(self::TEACHER + ['role' => Role::Teacher]);
+        $teacher = User::query()->create(self::TEACHER + ['role' => Role::Teacher, 'owner' => true]);
         $student = User::query()->create(self::STUDENT + ['role' => Role::Student]);
+        $teacher->students()->attach($student);
         foreach ([...DemoBreakdowns::all(), ...DemoSongs::all()] as $document) {
             $breakdown = $store->create($teacher, null, $document, 'demo data');
             if (in_array($document->title, self::ASSIGNED, true)) {
-                $breakdown->students()->attach($student);
-                $store->refer($breakdown);
+                $assigning->give($teacher, $breakdown, [$student], [], Carbon::now()->addDays(2), 12, true);
             }
             if ($document->title === self::ASSIGNED[0]) {
                 $this->practise($breakdown, $student, $store, $takes, $performer);

@@ -4,12 +4,25 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\User;
 use Gravik\Neck\HandProfile;
+use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** What a student's hand can do, as HandProfile writes it. */
 final class HandOfStudentRequest extends FormRequest
 {
+    /** Who is not taught here is not there. */
+    public function authorize(): Response
+    {
+        $teacher = $this->user();
+        $student = $this->route('student');
+
+        return $teacher instanceof User && User::taughtBy($teacher)->whereKey($student)->exists()
+            ? Response::allow()
+            : Response::denyAsNotFound();
+    }
+
     /** @return array<string, mixed> */
     public function rules(): array
     {

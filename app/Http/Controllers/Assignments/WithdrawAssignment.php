@@ -16,7 +16,6 @@ final class WithdrawAssignment extends Controller
     ], responses: [new OA\Response(response: 204, description: 'withdrawn')])]
     public function __invoke(Assignment $assignment): Response
     {
-        $this->authorize('own', $assignment->load('breakdown'));
         $assignment->delete();
 
         return new Response('', 204);

@@ -19,7 +19,6 @@ final class DeleteBreakdown extends Controller
     )]
     public function __invoke(Breakdown $breakdown): Response
     {
-        $this->authorize('own', $breakdown);
         $breakdown->delete();
 
         return new Response('', 204);

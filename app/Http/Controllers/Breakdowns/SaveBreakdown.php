@@ -32,7 +32,6 @@ final class SaveBreakdown extends Controller
     )])]
     public function __invoke(SaveRequest $request, Breakdown $breakdown, BreakdownStore $store): JsonResponse
     {
-        $this->authorize('own', $breakdown);
         $user = $this->user($request);
         $saved = $store->save(
             $breakdown,

@@ -26,8 +26,6 @@ final class ShowBreakdown extends Controller
     )]
     public function __invoke(Request $request, Breakdown $breakdown, AssignedVersions $versions): JsonResponse
     {
-        $this->authorize('view', $breakdown);
-
         $reader = $this->user($request);
 
         return new JsonResponse(BreakdownResource::full($versions->seenBy($breakdown, $reader), $reader));

@@ -21,8 +21,6 @@ final class ShowVersion extends Controller
     ]))])]
     public function __invoke(Breakdown $breakdown, int $version): JsonResponse
     {
-        $this->authorize('own', $breakdown);
-
         return new JsonResponse(['document' => BreakdownResource::document($breakdown->revisions()->findOrFail($version)->document)]);
     }
 }

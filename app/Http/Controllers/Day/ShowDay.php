@@ -15,7 +15,7 @@ use Gravik\Lesson\Day\HearingDose;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'DayItem', required: ['kind', 'minutes', 'reason', 'breakdown', 'title', 'stage', 'stage_name', 'tempo', 'finding'], properties: [
+#[OA\Schema(schema: 'DayItem', required: ['kind', 'minutes', 'reason', 'breakdown', 'title', 'stage', 'stage_name', 'tempo', 'begun', 'finding'], properties: [
     new OA\Property(property: 'kind', type: 'string', enum: ['assignment', 'check', 'break']),
     new OA\Property(property: 'minutes', type: 'integer'),
     new OA\Property(property: 'reason', type: 'string'),
@@ -23,7 +23,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'title', type: 'string'),
     new OA\Property(property: 'stage', type: 'string', nullable: true),
     new OA\Property(property: 'stage_name', type: 'string'),
-    new OA\Property(property: 'tempo', description: 'of the last take of it', type: 'number', nullable: true),
+    new OA\Property(property: 'tempo', description: 'of the last take of it, or to begin with', type: 'number', nullable: true),
+    new OA\Property(property: 'begun', description: 'whether it was played before', type: 'boolean'),
     new OA\Property(property: 'finding', description: 'what was said of the last take first', type: 'string', nullable: true),
 ])]
 final class ShowDay extends Controller
@@ -80,7 +81,8 @@ final class ShowDay extends Controller
             'title' => $of->breakdown->title ?? 'Break',
             'stage' => $of instanceof KeptUpkeep ? ($of->stage === '' ? null : $of->stage) : $of?->stageKey(),
             'stage_name' => $of instanceof Assignment ? $of->stageName() : '',
-            'tempo' => $last?->tempo,
+            'tempo' => $last->tempo ?? ($of instanceof Assignment ? $of->startTempo() : null),
+            'begun' => $last !== null,
             'finding' => $last?->finding,
         ];
     }

@@ -25,7 +25,6 @@ final class ListEars extends Controller
     ]))])]
     public function __invoke(Request $request, Breakdown $breakdown): JsonResponse
     {
-        $this->authorize('view', $breakdown);
         $own = Ear::query()->where('breakdown_id', $breakdown->id)->where('user_id', $this->user($request)->id)->get(['flaw', 'was_right']);
 
         return new JsonResponse(['items' => $own->groupBy(static fn (Ear $ear): string => $ear->flaw->value)->map(

@@ -22,7 +22,6 @@ final class NoteEar extends Controller
     ])), responses: [new OA\Response(response: 204, description: 'kept')])]
     public function __invoke(EarRequest $request, Breakdown $breakdown): Response
     {
-        $this->authorize('view', $breakdown);
         Ear::query()->create([
             'user_id' => $this->user($request)->id,
             'breakdown_id' => $breakdown->id,

@@ -25,7 +25,6 @@ final class ChangeGroup extends Controller
     ])]
     public function __invoke(GroupRequest $request, Group $group, Invitations $invitations): JsonResponse
     {
-        $this->authorize('own', $group);
         $group->name = $request->name();
         if ($request->has('open')) {
             $group->code = $request->boolean('open') ? $group->code ?? $invitations->newCode() : null;

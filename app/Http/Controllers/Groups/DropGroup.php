@@ -16,7 +16,6 @@ final class DropGroup extends Controller
     ], responses: [new OA\Response(response: 204, description: 'gone')])]
     public function __invoke(Group $group): Response
     {
-        $this->authorize('own', $group);
         $group->delete();
 
         return new Response('', 204);

@@ -16,7 +16,6 @@ final class WithdrawInvitation extends Controller
     ], responses: [new OA\Response(response: 204, description: 'it works no more')])]
     public function __invoke(Invitation $invitation): Response
     {
-        $this->authorize('own', $invitation);
         $invitation->delete();
 
         return new Response('', 204);

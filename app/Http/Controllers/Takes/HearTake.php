@@ -67,7 +67,6 @@ final class HearTake extends Controller
         TakeJudge $judge,
         Hearings $hearings,
     ): JsonResponse {
-        $this->authorize('view', $breakdown);
         $user = $this->user($request);
         $asked = $request->asked();
         $hear = static function (Timeline $timeline) use ($request, $listener, $hearings, $user, $asked): Take {

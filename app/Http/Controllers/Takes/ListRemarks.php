@@ -29,7 +29,6 @@ final class ListRemarks extends Controller
     ))])]
     public function __invoke(Request $request, Breakdown $breakdown, string $take): JsonResponse
     {
-        $this->authorize('view', $breakdown);
         $found = $breakdown->takesSeenBy($this->user($request))->findOrFail($take);
         $remarks = Remark::query()->with('author:id,name')->where('take_id', $found->getKey())->oldest()->oldest('id')->get();
 

@@ -49,7 +49,6 @@ final class ListTakes extends Controller
     ]))])]
     public function __invoke(PageRequest $request, Breakdown $breakdown): JsonResponse
     {
-        $this->authorize('view', $breakdown);
         $takes = $breakdown->takesSeenBy($this->user($request))->with('player');
         $page = $takes->latest()->latest('id')->cursorPaginate(self::A_PAGE, self::COLUMNS, 'cursor', $request->cursor('created_at', 'id'));
 

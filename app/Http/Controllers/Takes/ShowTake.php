@@ -19,7 +19,6 @@ final class ShowTake extends Controller
     ], responses: [new OA\Response(response: 200, description: 'the take', content: new OA\JsonContent(ref: '#/components/schemas/Take'))])]
     public function __invoke(Request $request, Breakdown $breakdown, string $take): JsonResponse
     {
-        $this->authorize('view', $breakdown);
         $user = $this->user($request);
         $takes = $breakdown->takes()->with('player')->when(
             $breakdown->owner_id !== $user->id,

@@ -24,7 +24,6 @@ final class WriteRemark extends Controller
     ])]
     public function __invoke(RemarkRequest $request, Breakdown $breakdown, string $take): JsonResponse
     {
-        $this->authorize('view', $breakdown);
         $user = $this->user($request);
         $found = $breakdown->takesSeenBy($user)->findOrFail($take);
         $remark = Remark::query()->create([

@@ -71,6 +71,7 @@ const GROUPS: [string, [string, string][]][] = [
       ['P', 'practise it'],
       ['D', 'drop it'],
       ['N', 'add a stage'],
+      ['G', 'give it to students'],
       ['Esc', 'none on the stand'],
     ],
   ],
@@ -171,7 +172,16 @@ const GROUPS: [string, [string, string][]][] = [
       ['← → ↑ ↓', 'choose'],
       ['Enter', 'open'],
       ['N', 'new breakdown'],
+      ['G', 'give it to students'],
       ['/', 'search'],
+    ],
+  ],
+  [
+    'Students, Today',
+    [
+      ['I', 'invite'],
+      ['G', 'give work'],
+      ['Enter', 'begin what comes next today'],
     ],
   ],
 ]

@@ -25,7 +25,7 @@ export function DayLine({ item, now, done, onStart, onDone }: Props) {
       </div>
       {now && (
         <button type="button" className="day-go" onClick={rest ? onDone : onStart}>
-          {rest ? 'Rested' : item.tempo === null ? 'Begin' : 'Go on'}
+          {rest ? 'Rested' : item.begun ? 'Go on' : 'Begin'}
         </button>
       )}
       {!now && !rest && !done && (

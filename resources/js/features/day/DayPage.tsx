@@ -132,8 +132,8 @@ function Ears({
         ))}
       </div>
       <p className="muted">
-        {left >= 600 ? 'More than ten hours' : countOf(left, 'minute')} left at this loudness. A meter beats this guess; local rules and
-        hearing specialists come first.
+        {left >= 120 ? countOf(Math.floor(left / 60), 'hour') : countOf(left, 'minute')} left at this loudness. A meter beats this guess;
+        local rules and hearing specialists come first.
       </p>
     </section>
   )

@@ -11,10 +11,11 @@ type Props = {
   onDuplicate: () => void
   onRename: () => void
   onDelete: () => void
+  onGive: () => void
 }
 
 /** What is known of the chosen breakdown, and what can be done with it. */
-export function BreakdownPanel({ card, teacher, onOpen, onDuplicate, onRename, onDelete }: Props) {
+export function BreakdownPanel({ card, teacher, onOpen, onDuplicate, onRename, onDelete, onGive }: Props) {
   const takes = useTakes(card.id).items ?? []
   const last = takes[0]
   return (
@@ -29,6 +30,9 @@ export function BreakdownPanel({ card, teacher, onOpen, onDuplicate, onRename, o
       </Button>
       {teacher && card.mine && (
         <div className="button-row">
+          <Button onClick={onGive}>
+            Give <kbd>G</kbd>
+          </Button>
           <Button onClick={onDuplicate}>Duplicate</Button>
           <Button onClick={onRename}>Rename</Button>
           <Button danger onClick={onDelete}>

@@ -19,6 +19,7 @@ import { RenameDialog } from './RenameDialog'
 import { useShelfWork } from './useShelfWork'
 
 // It brings the sound along, which the shelf alone does not need.
+const GiveDialog = lazy(() => import('../students/GiveDialog').then((page) => ({ default: page.GiveDialog })))
 const QuickFinder = lazy(() => import('../finder/QuickFinder'))
 
 /** Where no tune is on the bench, grips are named in C on a standard neck. */
@@ -35,6 +36,7 @@ export default function Shelf() {
   const [renaming, setRenaming] = useState(false)
   const [help, setHelp] = useState(false)
   const [finding, setFinding] = useState(false)
+  const [giving, setGiving] = useState(false)
   const [moving, setMoving] = useState(false)
   const searchField = useRef<{ focus(): void } | null>(null)
   const teacher = person?.role === 'teacher'
@@ -59,6 +61,7 @@ export default function Shelf() {
     ArrowUp: () => step(-3),
     Enter: () => chosen !== null && open(chosen),
     n: () => teacher && setMaking(true),
+    g: () => teacher && chosen?.mine === true && setGiving(true),
     '/': () => searchField.current?.focus(),
     '?': () => setHelp(true),
     q: () => setFinding(true),
@@ -135,10 +138,16 @@ export default function Shelf() {
             onDuplicate={() => void duplicate(chosen)}
             onRename={() => setRenaming(true)}
             onDelete={() => void remove(chosen)}
+            onGive={() => setGiving(true)}
             teacher={teacher}
           />
         )}
       </main>
+      {giving && chosen !== null && (
+        <Suspense>
+          <GiveDialog breakdown={chosen} onClose={() => setGiving(false)} />
+        </Suspense>
+      )}
       {making && <NewBreakdown onClose={() => setMaking(false)} />}
       {renaming && chosen !== null && (
         <RenameDialog title={chosen.title} onRename={(title) => void rename(chosen, title)} onClose={() => setRenaming(false)} />

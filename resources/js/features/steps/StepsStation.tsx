@@ -1,5 +1,5 @@
 import { Button, Select } from 'antd'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { ApiError } from '../../api/client'
 import { arrangeAlone, useLesson } from '../../api/lesson'
 import type { LessonStage } from '../../api/types'
@@ -16,6 +16,8 @@ import { StageSay } from './StageSay'
 import { StageStrip } from './StageStrip'
 import { useStagePlay } from './useStagePlay'
 
+const GiveDialog = lazy(() => import('../students/GiveDialog').then((page) => ({ default: page.GiveDialog })))
+
 /** The lesson: stages made of the song, each a thing to play, in the order in which they are learned. */
 export default function StepsStation({ onPractise }: { onPractise: () => void }) {
   const { store, stage: chosen, setStage, setTempo } = useBench()
@@ -29,6 +31,7 @@ export default function StepsStation({ onPractise }: { onPractise: () => void })
   const open = asked.data?.open?.key === stage?.key ? asked.data?.open : null
   const play = useStagePlay(stage)
   const [asking, setAsking] = useState(false)
+  const [giving, setGiving] = useState(false)
 
   const choose = (next: LessonStage | undefined) => {
     if (next === undefined) return
@@ -62,6 +65,7 @@ export default function StepsStation({ onPractise }: { onPractise: () => void })
     h: () => void play.hear(null),
     d: drop,
     n: () => setAsking(true),
+    g: () => mine && setGiving(true),
     p: () => stage !== undefined && onPractise(),
     Escape: () => setStage(null),
   })
@@ -91,6 +95,9 @@ export default function StepsStation({ onPractise }: { onPractise: () => void })
             <Button disabled={document.lesson.length === 0} onClick={() => store.change((d) => ({ ...d, lesson: [] }))}>
               Propose again
             </Button>
+            <Button onClick={() => setGiving(true)}>
+              Give <kbd>G</kbd>
+            </Button>
             {!alone && (
               <Button onClick={() => void remake(arrangeAlone)} title="Bass by the thumb, gaps filled: the same part without a band">
                 Arrange it alone
@@ -103,6 +110,11 @@ export default function StepsStation({ onPractise }: { onPractise: () => void })
         <p role="alert" className="finding finding-off">
           {asked.error.message}
         </p>
+      )}
+      {giving && (
+        <Suspense>
+          <GiveDialog breakdown={{ id: store.getState().id, title: document.title }} stage={chosen} onClose={() => setGiving(false)} />
+        </Suspense>
       )}
       {stages.length > 0 && (
         <StageStrip

@@ -2,20 +2,26 @@ import { App, Button, Checkbox, Input, InputNumber, Select } from 'antd'
 import { useState } from 'react'
 import { useBreakdownLesson } from '../../api/lesson'
 import { useShelf } from '../../api/queries'
-import { useGive, type ClassRow } from '../../api/school'
+import { useClass, useGive } from '../../api/school'
 import { Dialog } from '../../ui/Dialog'
 
-type Props = { to: ClassRow[]; students: ClassRow[]; breakdown?: string; onClose: () => void }
+type Props = {
+  /** ids of students who are chosen already */ to?: number[]
+  /** id of what is chosen already, and the stage it begins at */ breakdown?: { id: string; title: string }
+  stage?: string | null
+  onClose: () => void
+}
 
 /** Work is given: what, from which stage on, to whom, until when. */
-export function GiveDialog({ to, students, breakdown: asked, onClose }: Props) {
+export function GiveDialog({ to = [], breakdown: asked, stage = null, onClose }: Props) {
+  const students = useClass().data ?? []
   const [search, setSearch] = useState('')
   const shelf = useShelf(search)
-  const [breakdown, setBreakdown] = useState<string | undefined>(asked)
-  const [chosen, setChosen] = useState(to.map(({ id }) => id))
+  const [breakdown, setBreakdown] = useState<string | undefined>(asked?.id)
+  const [chosen, setChosen] = useState(to)
   const lesson = useBreakdownLesson(breakdown)
   const stages = (lesson.data?.stages ?? []).filter(({ number }) => number !== null)
-  const [from, setFrom] = useState<string | null>(null)
+  const [from, setFrom] = useState<string | null>(stage)
   const [due, setDue] = useState('')
   const [minutes, setMinutes] = useState(10)
   const [opens, setOpens] = useState(true)
@@ -62,7 +68,9 @@ export function GiveDialog({ to, students, breakdown: asked, onClose }: Props) {
             showSearch={{ filterOption: false, onSearch: setSearch }}
             placeholder="Search the shelf"
             value={breakdown}
-            options={(shelf.items ?? []).map(({ id, title }) => ({ value: id, label: title }))}
+            options={[...(asked === undefined ? [] : [asked]), ...(shelf.items ?? []).filter(({ id }) => id !== asked?.id)].map(
+              ({ id, title }) => ({ value: id, label: title }),
+            )}
             onChange={(id: string) => {
               setBreakdown(id)
               setFrom(null)

@@ -1,6 +1,6 @@
 import type { ClassRow } from '../../api/school'
 
-const WIDTH = 150
+const STEP = 15
 const HEIGHT = 44
 
 /** The last sittings as leaning blocks, as high as their tempo: full where the gate was passed. */
@@ -9,12 +9,12 @@ export function Sittings({ sittings }: { sittings: ClassRow['sittings'] }) {
   const most = Math.max(...sittings.map(({ tempo }) => tempo))
   const least = Math.min(...sittings.map(({ tempo }) => tempo))
   const height = (tempo: number) => 10 + ((tempo - least) / Math.max(1, most - least)) * (HEIGHT - 14)
-  const step = WIDTH / Math.max(10, sittings.length)
+  const width = STEP * sittings.length
   const last = sittings.at(-1)
   return (
     <span className="sittings">
       <svg
-        width={WIDTH}
+        width={width}
         height={HEIGHT}
         role="img"
         aria-label={`Tempos of the last takes: ${sittings.map(({ tempo, passed }) => `${tempo}${passed ? ' clean' : ''}`).join(', ')}`}
@@ -22,7 +22,7 @@ export function Sittings({ sittings }: { sittings: ClassRow['sittings'] }) {
         {sittings.map(({ tempo, passed }, place) => (
           <path
             key={place}
-            d={`M${place * step + 1} ${HEIGHT}l3 ${-height(tempo)}h${step - 5}l-3 ${height(tempo)}z`}
+            d={`M${place * STEP + 1} ${HEIGHT}l3 ${-height(tempo)}h${STEP - 5}l-3 ${height(tempo)}z`}
             className={passed ? 'sitting clean' : 'sitting'}
           />
         ))}

@@ -72,7 +72,9 @@ export default function StudentsPage() {
                 <th>Where it sticks</th>
                 <th>Last takes</th>
                 <th>Fourteen days</th>
-                <th aria-label="What can be done" />
+                <th>
+                  <span className="unseen">What can be done</span>
+                </th>
               </tr>
             </thead>
             <tbody>
@@ -83,7 +85,7 @@ export default function StudentsPage() {
           </table>
         )}
       </main>
-      {sheet?.is === 'give' && <GiveDialog to={sheet.to} students={rows} onClose={close} />}
+      {sheet?.is === 'give' && <GiveDialog to={sheet.to.map(({ id }) => id)} onClose={close} />}
       {sheet?.is === 'work' && (
         <WorkDialog student={sheet.student} onGive={() => setSheet({ is: 'give', to: [sheet.student] })} onClose={close} />
       )}
