@@ -56,6 +56,8 @@ Route::middleware(['auth', 'auth.session'])->group(static function (): void {
     Route::put('session/neck', Session\TurnNeck::class);
 
     Route::put('account', People\ChangeAccount::class);
+    Route::delete('account', People\DeleteAccount::class);
+    Route::get('account/export', People\ExportOwnData::class);
     Route::post('account/sign-out-everywhere', People\SignOutEverywhere::class);
     Route::get('invitations', People\ListInvitations::class);
     Route::post('invitations', People\MakeInvitation::class);

@@ -9,6 +9,7 @@ use App\Documents\StaleRevision;
 use App\Http\Resources\BreakdownResource;
 use App\Models\User;
 use App\School\LinkNotOpen;
+use App\School\SchoolNeedsOwner;
 use Gravik\CoreException;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
@@ -37,7 +38,7 @@ final class RefusalAnswers
 
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([CoreException::class, StaleRevision::class, IdTaken::class, LinkNotOpen::class]);
+        $exceptions->dontReport([CoreException::class, StaleRevision::class, IdTaken::class, LinkNotOpen::class, SchoolNeedsOwner::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api', 'api/*') || $request->expectsJson());
         $exceptions->render(static fn (CoreException $refusal): JsonResponse => self::refused($refusal));
         $exceptions->render(static function (StaleRevision $refusal, Request $request): JsonResponse {
@@ -51,6 +52,7 @@ final class RefusalAnswers
         });
         $exceptions->render(static fn (IdTaken $refusal): JsonResponse => self::answer(409, $refusal->getMessage()));
         $exceptions->render(static fn (LinkNotOpen $refusal): JsonResponse => self::answer(410, $refusal->getMessage()));
+        $exceptions->render(static fn (SchoolNeedsOwner $refusal): JsonResponse => self::answer(409, $refusal->getMessage()));
         $exceptions->render(static fn (ValidationException $refusal, Request $request): ?JsonResponse => $request->is('api', 'api/*') ? self::shape($refusal) : null);
         $exceptions->render(static function (AuthenticationException $refusal, Request $request): ?JsonResponse {
             return $request->is('api', 'api/*') ? self::answer(401, 'You are signed out. Sign in again; your work is kept.') : null;

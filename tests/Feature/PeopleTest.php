@@ -120,3 +120,31 @@ it('changes one’s own account against the password of today, and signs out els
     auth()->forgetGuards();
     $this->getJson('/api/session')->assertUnauthorized();
 });
+
+it('lets everybody take along what is theirs, and go', function (): void {
+    [$teacher, $student] = [$this->teacher(), $this->student('Pupil')];
+    $breakdown = $this->shelved($teacher);
+    app(App\School\Assigning::class)->give($teacher, $breakdown, [$student], [], null, 10, true);
+    $this->actingAs($student)->postJson("/api/breakdowns/{$breakdown->id}/takes", ['id' => $this->newId(), 'tempo' => 120, 'bars' => 2,
+        'latency_ms' => 0, 'taps' => [['t' => 0.0]]])->assertCreated();
+    $names = function (User $whose): array {
+        $path = (string) tempnam(sys_get_temp_dir(), 'zip');
+        file_put_contents($path, $this->actingAs($whose)->get('/api/account/export')->assertOk()->getContent());
+        $zip = new ZipArchive();
+        $zip->open($path, ZipArchive::RDONLY);
+        $found = array_map(static fn (int $index): string => (string) $zip->getNameIndex($index), range(0, $zip->numFiles - 1));
+        $csv = (string) $zip->getFromName('takes.csv');
+        unlink($path);
+
+        return [$found, $csv];
+    };
+    [$mine, $csv] = $names($student);
+    [$theirs] = $names($teacher);
+
+    expect($mine)->toHaveCount(4)->and(implode(' ', $mine))->toContain('takes/')->not->toContain('breakdowns/')->and($csv)->toContain('Pupil')
+        ->and($theirs)->toContain("breakdowns/{$breakdown->id}.gravik.json");
+    $this->actingAs($student)->deleteJson('/api/account', ['current' => 'guess'])->assertStatus(422);
+    $this->deleteJson('/api/account', ['current' => 'harbour-light'])->assertNoContent();
+    expect(User::query()->find($student->id))->toBeNull()->and($breakdown->takes()->count())->toBe(0);
+    $this->actingAs(ownerOf($this))->deleteJson('/api/account', ['current' => 'harbour-light'])->assertStatus(409);
+});

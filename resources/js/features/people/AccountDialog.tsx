@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { App, Button, Input } from 'antd'
+import { App, Button, Input, Popconfirm } from 'antd'
 import { useState } from 'react'
 import { ApiError, call } from '../../api/client'
 import { keys } from '../../api/queries'
@@ -41,6 +41,11 @@ export function AccountDialog({ person, onClose }: { person: Person; onClose: ()
       await call('POST', '/api/account/sign-out-everywhere', { body: { current } })
       void message.success('Only this browser is signed in now.')
     })
+  const leave = () =>
+    attempt(async () => {
+      await call('DELETE', '/api/account', { body: { current } })
+      window.location.assign('/')
+    })
   return (
     <Dialog title="Your account" open onCancel={onClose} footer={null} width={420}>
       <div className="sign-in-form">
@@ -64,6 +69,24 @@ export function AccountDialog({ person, onClose }: { person: Person; onClose: ()
           <Input.Password autoComplete="current-password" value={current} onChange={(event) => setCurrent(event.target.value)} />
           {said('current')}
         </label>
+        <p className="button-row">
+          <a href="/api/account/export" download>
+            Take along all that is mine
+          </a>
+          {!person.owner && (
+            <Popconfirm
+              title="Delete your account?"
+              description="Your takes, remarks and breakdowns go with it, for good."
+              okText="Delete it"
+              cancelText="Keep it"
+              onConfirm={() => void leave()}
+            >
+              <Button size="small" danger>
+                Delete my account
+              </Button>
+            </Popconfirm>
+          )}
+        </p>
         <div className="button-row">
           <Button type="primary" loading={busy} onClick={() => void keep()}>
             Keep

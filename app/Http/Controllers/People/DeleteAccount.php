@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\People;
+
+use App\Http\Controllers\Controller;
+use App\Http\Requests\AccountRequest;
+use App\School\SchoolNeedsOwner;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Auth;
+use OpenApi\Attributes as OA;
+
+final class DeleteAccount extends Controller
+{
+    #[OA\Delete(path: '/api/account', summary: 'Delete one’s account with its takes, remarks and breakdowns', requestBody: new OA\RequestBody(
+        required: true,
+        content: new OA\JsonContent(required: ['current'], properties: [new OA\Property(property: 'current', type: 'string')]),
+    ), responses: [new OA\Response(response: 204, description: 'gone')])]
+    public function __invoke(AccountRequest $request): Response
+    {
+        $user = $this->user($request);
+        ! $user->owner || throw new SchoolNeedsOwner();
+        Auth::logout();
+        $user->delete();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return new Response('', 204);
+    }
+}
