@@ -70,12 +70,29 @@ final readonly class School
                 static fn (int $number): array => [
                     'breakdown_id' => $ids[$number % count($ids)],
                     'student_id' => $players[$number % count($players)],
+                    'revision' => 1,
+                    'due_on' => now()->addDays($number % 14)->toDateString(),
+                    'given_by' => $teacher->id,
                     'created_at' => now(),
                     'updated_at' => now(),
                 ],
                 range(0, 5 * count($players) - 1),
             ),
         );
+
+        $this->insert('taught', array_map(
+            static fn (int $player): array => ['teacher_id' => $teacher->id, 'student_id' => $player],
+            array_values(array_map(intval(...), $players)),
+        ));
+        $this->insert('upkeeps', array_map(static fn (int $number): array => [
+            'student_id' => $players[$number % count($players)],
+            'breakdown_id' => $ids[$number % count($ids)],
+            'stage' => '',
+            'days' => 8,
+            'due_on' => now()->subDays($number % 5)->toDateString(),
+            'created_at' => now(),
+            'updated_at' => now(),
+        ], range(0, 3 * count($players) - 1)));
 
         $numbers = [];
         $rows = [];

@@ -34,15 +34,14 @@ final readonly class ClassBoard
         $first = [];
         $assigned = Assignment::query()->with('breakdown:id,title,meter,owner_id,revision');
         $assigned->whereIn('student_id', $ids);
-        foreach ($assigned->get()->all() as $each) {
-            $best = $first[$each->student_id] ?? $each;
-            $first[$each->student_id] = $each->order() <= $best->order() ? $each : $best;
+        foreach ($assigned->get()->sortBy(static fn (Assignment $each): string => $each->order())->all() as $each) {
+            $first[$each->student_id] ??= $each;
         }
         $takes = $this->takes->of($ids, self::SITTINGS);
         $minutes = $this->minutes($ids);
         $today = CarbonImmutable::today();
         $late = KeptUpkeep::query()->whereIn('student_id', $ids)->where('due_on', '<', $today->toDateString())->get(['student_id'])->countBy('student_id');
-        $since = $today->subDay();
+        $since = $today->subDay()->toDateTimeString();
 
         return array_values($students->map(static function (User $student) use ($first, $takes, $minutes, $late, $since): array {
             $own = $takes[$student->id] ?? [];
@@ -56,7 +55,7 @@ final readonly class ClassBoard
                 'since' => $failing === [] ? null : $failing[count($failing) - 1]->created_at,
                 'minutes' => $minutes[$student->id] ?? 0,
                 'late' => $late->get($student->id) ?? 0,
-                'new' => count(array_filter($own, static fn (Take $take): bool => $take->created_at->greaterThanOrEqualTo($since))),
+                'new' => count(array_filter($own, static fn (Take $take): bool => $take->getRawOriginal('created_at') >= $since)),
             ];
         })->all());
     }

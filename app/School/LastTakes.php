@@ -6,6 +6,7 @@ namespace App\School;
 
 use App\Models\Take;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 
 /** The newest takes of each player, in one query however many there are. */
@@ -20,10 +21,12 @@ final readonly class LastTakes
      */
     public function of(array $players, int $most): array
     {
-        $ranked = Take::query()->toBase()->select(self::COLUMNS)
-            ->selectRaw('row_number() over (partition by player_id order by created_at desc, id desc) as place')
-            ->whereIn('player_id', $players);
-        $rows = DB::query()->fromSub($ranked, 'ranked')->where('place', '<=', $most)->orderBy('place')->get();
+        // For each player the index is read from its end; ranking all their takes would read every one.
+        $newest = DB::table('takes as own')->select('own.id')->whereColumn('own.player_id', 'users.id')
+            ->orderByDesc('own.created_at')->orderByDesc('own.id')->limit($most);
+        $rows = DB::table('users')->join('takes', static fn (JoinClause $join) => $join->whereIn('takes.id', $newest))
+            ->whereIn('users.id', $players)->select(array_map(static fn (string $column): string => "takes.{$column}", self::COLUMNS))
+            ->orderByDesc('takes.created_at')->orderByDesc('takes.id')->get();
         $byPlayer = [];
         /** @var Collection<int, Take> $takes */
         $takes = Take::query()->hydrate($rows->map(static fn (object $row): array => (array) $row)->all());
