@@ -54,7 +54,8 @@ final class Take extends Model
             'tempo' => 'float', 'swing' => 'float', 'latency_ms' => 'float', 'bias_ms' => 'float', 'spread_ms' => 'float', 'gate_ms' => 'float',
             'revision' => 'integer', 'player_id' => 'integer', 'number' => 'integer', 'level' => 'integer',
             'bars' => 'integer', 'from_bar' => 'integer', 'passed' => 'boolean',
-            'arrangement' => Arrangement::class, 'gate' => 'array', 'strokes' => 'array', 'report' => 'array', 'created_at' => 'immutable_datetime',
+            'arrangement' => Arrangement::class,
+            'gate' => 'array', 'strokes' => 'array', 'report' => 'array', 'created_at' => 'immutable_datetime',
         ];
     }
 }

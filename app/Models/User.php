@@ -75,6 +75,8 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class, 'owner' => 'boolean', 'left_handed' => 'boolean', 'high_on_top' => 'boolean'];
+        return [
+            'password' => 'hashed', 'role' => Role::class, 'owner' => 'boolean', 'left_handed' => 'boolean', 'high_on_top' => 'boolean',
+        ];
     }
 }

@@ -20,7 +20,9 @@ final readonly class AssignedVersions
         }
         $assignment = Assignment::query()->where('breakdown_id', $breakdown->id)->where('student_id', $reader->id)->first(['revision']);
 
-        return $assignment === null || $assignment->revision >= $breakdown->revision ? $breakdown : $this->at($breakdown, $assignment->revision);
+        return $assignment === null || $assignment->revision >= $breakdown->revision
+            ? $breakdown
+            : $this->at($breakdown, $assignment->revision);
     }
 
     /** The breakdown at a revision; as it is now where that one was not kept. */

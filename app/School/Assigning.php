@@ -102,7 +102,9 @@ final readonly class Assigning
         $told = [];
         foreach ($this->planner->plan($song, $this->voiced->all($song))->stages() as $stage) {
             $key = $stage->planned->key->text();
-            $told[$key] = $stage->planned->number === null ? null : ['key' => $key, 'name' => $stage->name, 'tempo' => (int) $stage->ladder->start];
+            $told[$key] = $stage->planned->number === null
+                ? null
+                : ['key' => $key, 'name' => $stage->name, 'tempo' => (int) $stage->ladder->start];
         }
         foreach ($stages as $key) {
             isset($told[$key]) || throw new StageNotReadable($key);

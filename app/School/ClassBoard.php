@@ -40,7 +40,8 @@ final readonly class ClassBoard
         $takes = $this->takes->of($ids, self::SITTINGS);
         $minutes = $this->minutes($ids);
         $today = CarbonImmutable::today();
-        $late = KeptUpkeep::query()->whereIn('student_id', $ids)->where('due_on', '<', $today->toDateString())->get(['student_id'])->countBy('student_id');
+        $late = KeptUpkeep::query()->whereIn('student_id', $ids)->where('due_on', '<', $today->toDateString())
+            ->get(['student_id'])->countBy('student_id');
         $since = $today->subDay()->toDateTimeString();
 
         return array_values($students->map(static function (User $student) use ($first, $takes, $minutes, $late, $since): array {

@@ -33,7 +33,10 @@ final readonly class OwnData
         }
         $zip->addFromString('takes.csv', self::table($rows));
         $remarks = Remark::query()->where('author_id', $user->id)->oldest()->get()->map(static fn (Remark $remark): array => [
-            'take' => $remark->take_id, 'text' => $remark->text, 'seconds' => $remark->seconds, 'written' => $remark->created_at->toIso8601String(),
+            'take' => $remark->take_id,
+            'text' => $remark->text,
+            'seconds' => $remark->seconds,
+            'written' => $remark->created_at->toIso8601String(),
         ]);
         $zip->addFromString('remarks.json', self::json($remarks->all()));
         $zip->close();
@@ -48,16 +51,28 @@ final readonly class OwnData
     {
         $out = fopen('php://temp', 'w+b') ?: throw new RuntimeException('No table can be written.');
         foreach ($rows === [] ? [] : [array_keys($rows[0]), ...$rows] as $row) {
-            fputcsv($out, array_map(static fn (mixed $value): string => is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : ''), array_values($row)), escape: '', eol: "\r\n");
+            fputcsv($out, array_map(self::cell(...), array_values($row)), escape: '', eol: "\r\n");
         }
         rewind($out);
 
         return (string) stream_get_contents($out);
     }
 
+    private static function cell(mixed $value): string
+    {
+        return match (true) {
+            is_bool($value) => $value ? 'yes' : 'no',
+            is_scalar($value) => (string) $value,
+            default => '',
+        };
+    }
+
     /** @param array<mixed> $value */
     private static function json(array $value): string
     {
-        return json_encode($value, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION);
+        return json_encode(
+            $value,
+            JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+        );
     }
 }

@@ -22,7 +22,8 @@ final readonly class Progress
             $this->checked($kept, $take->passed, $today);
         }
         $assignment = Assignment::query()->where('student_id', $take->player_id)->where('breakdown_id', $take->breakdown_id)->first();
-        if ($assignment === null || ! $take->passed || $assignment->passed_at !== null || ($assignment->stageKey() ?? '') !== $take->stage) {
+        $isOn = $assignment !== null && $assignment->passed_at === null && ($assignment->stageKey() ?? '') === $take->stage;
+        if (! $isOn || ! $take->passed) {
             return;
         }
         if ($kept === null) {

@@ -11,6 +11,8 @@ final class SchoolNeedsOwner extends RuntimeException
 {
     public function __construct()
     {
-        parent::__construct('You own this school: without you nobody could invite teachers. Whoever looks after the machine can take it down.');
+        parent::__construct(
+            'You own this school: without you nobody could invite teachers. Whoever looks after the machine can take it down.',
+        );
     }
 }

@@ -21,7 +21,8 @@ final class AccountRequest extends FormRequest
             'current' => ['required', 'string', 'current_password'],
             'name' => ['sometimes', 'string', 'max:80', 'regex:/\S/u'],
             'email' => [
-                'sometimes', 'string', 'max:160', 'email:rfc', Rule::unique('users', 'email')->ignore($user instanceof User ? $user->id : 0),
+                'sometimes', 'string', 'max:160', 'email:rfc',
+                Rule::unique('users', 'email')->ignore($user instanceof User ? $user->id : 0),
             ],
             'password' => ['sometimes', 'string', 'max:200', Password::min(NewPersonRequest::SHORTEST_PASSWORD)],
         ];

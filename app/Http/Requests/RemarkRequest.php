@@ -11,7 +11,10 @@ final class RemarkRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['text' => ['required', 'string', 'max:500', 'regex:/\S/u'], 'seconds' => ['sometimes', 'nullable', 'numeric', 'between:0,36000']];
+        return [
+            'text' => ['required', 'string', 'max:500', 'regex:/\S/u'],
+            'seconds' => ['sometimes', 'nullable', 'numeric', 'between:0,36000'],
+        ];
     }
 
     /** @return array<string, string> */

@@ -31,7 +31,8 @@ final class ListAssignments extends Controller
         $user = $this->user($request);
         $found = Assignment::query()->with('breakdown');
         if ($request->filled('student') && $request->integer('student') !== $user->id) {
-            $found->where('student_id', $request->integer('student'))->whereHas('breakdown', static fn ($own) => $own->where('owner_id', $user->id));
+            $found->where('student_id', $request->integer('student'));
+            $found->whereHas('breakdown', static fn ($own) => $own->where('owner_id', $user->id));
         } else {
             $found->where('student_id', $user->id);
         }

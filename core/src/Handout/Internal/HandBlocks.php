@@ -161,7 +161,8 @@ final class HandBlocks
                     $stroke === null ? '#666' : '#000',
                 )
                 : '';
-            $svg .= $stroke === null ? '' : Ink::text($x, 136.5 + $small, self::said($stroke), $small, anchor: 'middle', fill: $large ? '#000' : '#333');
+            $fill = $large ? '#000' : '#333';
+            $svg .= $stroke === null ? '' : Ink::text($x, 136.5 + $small, self::said($stroke), $small, anchor: 'middle', fill: $fill);
         }
 
         return $svg;
@@ -181,7 +182,11 @@ final class HandBlocks
                 $places[] = $toX($stroke->t);
             }
         }
-        $ways = array_map(static fn (float $next, float $place): float => $next - $place, array_slice($places, 1), array_slice($places, 0, -1));
+        $ways = array_map(
+            static fn (float $next, float $place): float => $next - $place,
+            array_slice($places, 1),
+            array_slice($places, 0, -1),
+        );
 
         return min([self::FAR / self::SHARE, ...$ways]);
     }

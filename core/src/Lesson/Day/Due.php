@@ -74,6 +74,8 @@ final readonly class Due
     /** The same on a day on which the hand hurts: short, and nothing is pressed for. */
     public function spared(): self
     {
-        return new self($this->id, $this->isCheck, min(self::LEAST, $this->wanted), $this->least, $this->urgency, $this->hardness, $this->reason);
+        $wanted = min(self::LEAST, $this->wanted);
+
+        return new self($this->id, $this->isCheck, $wanted, $this->least, $this->urgency, $this->hardness, $this->reason);
     }
 }

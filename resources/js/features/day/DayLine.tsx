@@ -18,8 +18,8 @@ export function DayLine({ item, now, done, onStart, onDone }: Props) {
         {now && <circle cx="12" cy="14" r="6" />}
       </svg>
       <div className="day-words">
-        <b>{rest ? 'Break' : item.stage_name === '' ? item.title : item.stage_name}</b>
-        {!rest && item.stage_name !== '' && <span>{item.title}</span>}
+        <b>{rest ? 'Break' : item.stage === null || item.stage_name === '' ? item.title : item.stage_name}</b>
+        {!rest && item.stage_name !== '' && <span>{item.stage === null ? item.stage_name : item.title}</span>}
         <small className={item.reason.includes('late') ? 'off' : 'muted'}>{item.reason}</small>
         {now && item.finding !== null && <small className="day-finding">{item.finding}</small>}
       </div>

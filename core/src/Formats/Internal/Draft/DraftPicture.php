@@ -72,7 +72,8 @@ final readonly class DraftPicture
         foreach ([$x, $x + $width] as $line) {
             $this->line($line, $top, $line, $bottom, '#1d2a33');
         }
-        $this->text($x + 2, $y + 8, $number.($bar->section === null || $bar->section === '' ? '' : "  {$bar->section}"), '#5b6468', 'start');
+        $section = $bar->section === null || $bar->section === '' ? '' : "  {$bar->section}";
+        $this->text($x + 2, $y + 8, $number.$section, '#5b6468', 'start');
         foreach ($bar->chords as [$tick, $symbol]) {
             $this->text($at($tick), $y + 24, $symbol === '' ? 'N.C.' : $symbol, '#1d2a33', 'start', 13);
         }

@@ -177,7 +177,10 @@ final class ScoreBars
                     continue;
                 }
                 $read = array_filter($struck, static fn (DraftStroke $stroke): bool => $stroke->moves !== []) !== [];
-                $notes = array_merge(...array_map(static fn (array $voice): array => array_merge(...array_values($voice)), array_values($staves)));
+                $notes = [];
+                foreach ($staves as $byVoice) {
+                    array_push($notes, ...array_merge(...array_values($byVoice)));
+                }
                 $this->moved += ! $read && ScoreMoves::areTold($notes) ? 1 : 0;
             }
         }

@@ -34,11 +34,9 @@ final class ScoreOddities
     public function allow(SimpleXMLElement $note, int $bar): bool
     {
         foreach (ScoreWords::all($note, 'notations/technical[string and fret]') as $at) {
-            if ((int) $at->string < 1 || (int) $at->string > self::MOST_STRINGS || (int) $at->fret < 0 || (int) $at->fret > self::HIGHEST_FRET) {
-                return $this->without($bar);
-            }
+            [$string, $fret] = [(int) $at->string, (int) $at->fret];
 
-            return true;
+            return ($string >= 1 && $string <= self::MOST_STRINGS && $fret >= 0 && $fret <= self::HIGHEST_FRET) || $this->without($bar);
         }
         $step = self::STEPS[(string) $note->pitch->step] ?? null;
         if ($step === null) {

@@ -117,7 +117,8 @@ final class ScoreRepeats
 
                 continue;
             }
-            $over = isset($this->back[$bar]) || (isset($this->endings[$bar]) && ($this->endings[$bar + 1] ?? null) !== $this->endings[$bar]);
+            $endsHere = isset($this->endings[$bar]) && ($this->endings[$bar + 1] ?? null) !== $this->endings[$bar];
+            $over = isset($this->back[$bar]) || $endsHere;
             $bar++;
             if ($over) {
                 // Endings of other times that still stand here belong to the stretch that is over.
@@ -150,7 +151,9 @@ final class ScoreRepeats
     {
         preg_match_all('/\d+/', mb_substr($number, 0, 60), $found);
 
-        return array_values(array_filter(array_map('intval', $found[0]), static fn (int $time): bool => $time >= 1 && $time <= self::MOST_TIMES));
+        $times = array_map('intval', $found[0]);
+
+        return array_values(array_filter($times, static fn (int $time): bool => $time >= 1 && $time <= self::MOST_TIMES));
     }
 
     /**

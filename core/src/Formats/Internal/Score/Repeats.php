@@ -95,7 +95,9 @@ final readonly class Repeats
     {
         $visit = $this->course->visits[$first];
         if ($times === 1) {
-            return $visit->bars === 0 ? [] : array_map(static fn (int $bar): WrittenBar => new WrittenBar($bar), range($visit->bar, $visit->bar + $visit->bars - 1));
+            $bars = $visit->bars === 0 ? [] : range($visit->bar, $visit->bar + $visit->bars - 1);
+
+            return array_map(static fn (int $bar): WrittenBar => new WrittenBar($bar), $bars);
         }
         $written = [];
         $alike = $shared === $visit->bars;
