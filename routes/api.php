@@ -61,7 +61,9 @@ Route::middleware(['auth', 'auth.session'])->group(static function (): void {
     Route::post('account/sign-out-everywhere', People\SignOutEverywhere::class);
     Route::get('invitations', People\ListInvitations::class);
     Route::post('invitations', People\MakeInvitation::class);
+    Route::post('invitations/many', People\InviteMany::class);
     Route::delete('invitations/{invitation}', People\WithdrawInvitation::class)->can('own', 'invitation');
+    Route::get('records', People\ListRecords::class);
     Route::get('groups', Groups\ListGroups::class);
     Route::post('groups', Groups\MakeGroup::class);
     Route::put('groups/{group}', Groups\ChangeGroup::class)->can('own', 'group');

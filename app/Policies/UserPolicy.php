@@ -9,6 +9,12 @@ use App\Models\User;
 
 final class UserPolicy
 {
+    /** The whole school. */
+    public function own(User $user): bool
+    {
+        return $user->owner;
+    }
+
     public function teach(User $user): bool
     {
         return $user->role === Role::Teacher;

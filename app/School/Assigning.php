@@ -8,6 +8,8 @@ use App\Compute\VoicedForms;
 use App\Documents\BreakdownStore;
 use App\Models\Assignment;
 use App\Models\Breakdown;
+use App\Models\Record;
+use App\Models\RecordKind;
 use App\Models\User;
 use Gravik\Breakdown\Differences;
 use Gravik\Breakdown\Failure\StageNotReadable;
@@ -48,6 +50,7 @@ final readonly class Assigning
 
         return DB::transaction(function () use ($by, $breakdown, $students, $named, $due, $minutes, $opens): array {
             $this->store->refer($breakdown);
+            Record::note($by, RecordKind::Gave, "“{$breakdown->title}” to ".implode(', ', array_column($students, 'name')));
 
             return array_map(static fn (User $student): Assignment => Assignment::query()->updateOrCreate(
                 ['breakdown_id' => $breakdown->id, 'student_id' => $student->id],

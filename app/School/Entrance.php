@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\School;
 
 use App\Http\SignInGuard;
+use App\Models\Record;
+use App\Models\RecordKind;
 use App\Models\User;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -16,6 +18,7 @@ final readonly class Entrance
 
     public function letIn(Request $request, User $user): void
     {
+        Record::note($user, $user->wasRecentlyCreated ? RecordKind::CameIn : RecordKind::SignedIn);
         Auth::login($user);
         $request->session()->regenerate();
         $this->guard->remember($request, $user);

@@ -7,6 +7,8 @@ namespace App\School;
 use App\Models\Group;
 use App\Models\Invitation;
 use App\Models\InvitationKind;
+use App\Models\Record;
+use App\Models\RecordKind;
 use App\Models\Role;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -22,6 +24,8 @@ final readonly class Invitations
 
     private const CODE_LENGTH = 8;
 
+    private const AT_ONCE = 100;
+
     /** @return array{Invitation, string} with the token, which nobody can read again */
     public function make(User $by, InvitationKind $kind, string $name, ?Group $group = null, ?User $for = null): array
     {
@@ -36,7 +40,43 @@ final readonly class Invitations
             'expires_at' => now()->addDays(Invitation::DAYS),
         ]);
 
+        Record::note($by, RecordKind::Invited, trim(($for->name ?? $name)." ({$kind->value})"));
+
         return [$invitation, $token];
+    }
+
+    /**
+     * A link for each of many students; all of them are made, or none.
+     *
+     * @param list<string> $names
+     *
+     * @return list<array{name: string, token: string}>
+     */
+    public function makeMany(User $by, array $names, ?Group $group): array
+    {
+        $made = $rows = [];
+        foreach ($names as $name) {
+            $made[] = ['name' => $name, 'token' => $token = Str::random(self::TOKEN)];
+            $rows[] = [
+                'id' => mb_strtolower((string) Str::ulid()),
+                'kind' => InvitationKind::Student->value,
+                'token' => self::hashed($token),
+                'made_by' => $by->id,
+                'group_id' => $group?->id,
+                'name' => $name,
+                'expires_at' => now()->addDays(Invitation::DAYS),
+                'created_at' => now(),
+                'updated_at' => now(),
+            ];
+        }
+        DB::transaction(static function () use ($rows, $by): void {
+            Record::note($by, RecordKind::Invited, count($rows).' students');
+            foreach (array_chunk($rows, self::AT_ONCE) as $some) {
+                DB::table('invitations')->insert($some);
+            }
+        });
+
+        return $made;
     }
 
     /** @throws LinkNotOpen */

@@ -148,3 +148,44 @@ it('lets everybody take along what is theirs, and go', function (): void {
     expect(User::query()->find($student->id))->toBeNull()->and($breakdown->takes()->count())->toBe(0);
     $this->actingAs(ownerOf($this))->deleteJson('/api/account', ['current' => 'harbour-light'])->assertStatus(409);
 });
+
+it('makes a link for each of ten thousand names, and names every line it leaves out', function (): void {
+    $teacher = $this->teacher();
+    $lines = ['Name;Instrument', 'Ada;guitar', '', ';bass', 'Ada;drums', str_repeat('x', 81), '"Bo, the second";guitar', '"Cy'];
+    $answer = $this->actingAs($teacher)->postJson('/api/invitations/many', ['names' => implode("\r\n", $lines)])->assertCreated();
+
+    expect(array_column($answer->json('made'), 'name'))->toBe(['Ada', 'Bo, the second'])
+        ->and(array_column($answer->json('problems'), 'says', 'line'))->toBe([
+            4 => 'there is no name in its first column', 5 => 'the name stands in line 2 already',
+            6 => 'the name is longer than 80 letters', 8 => 'a quotation mark is not closed',
+        ]);
+    auth()->logout();
+    $this->postJson('/api'.$answer->json('made.1.path'), newcomer('Bo'))->assertCreated();
+    $many = implode("\n", array_map(static fn (int $number): string => "Pupil {$number}", range(1, 10_001)));
+    $answer = $this->actingAs($teacher)->postJson('/api/invitations/many', ['names' => $many])->assertCreated();
+
+    expect($answer->json('made'))->toHaveCount(10_000)->and($answer->json('problems'))->toBe([['line' => 10_001, 'says' => 'more than 10,000 names at once']])
+        ->and(Invitation::query()->count())->toBe(10_002);
+    $this->postJson('/api/invitations/many', ['names' => ''])->assertStatus(422);
+    $this->actingAs($this->student())->postJson('/api/invitations/many', ['names' => 'Di'])->assertForbidden();
+});
+
+it('keeps a record of who came in, was given something and left, for the owner alone', function (): void {
+    $owner = ownerOf($this);
+    $student = $this->student('Pupil');
+    $owner->students()->attach($student);
+    $breakdown = $this->shelved($owner);
+    $this->postJson('/api/session', ['email' => $owner->email, 'password' => 'harbour-light'])->assertOk();
+    $this->postJson('/api/invitations', ['kind' => 'student', 'name' => 'Bo'])->assertCreated();
+    $id = $this->postJson('/api/assignments', ['breakdown' => $breakdown->id, 'students' => [$student->id]])->assertCreated()->json('0.id');
+    $this->deleteJson("/api/assignments/{$id}")->assertNoContent();
+    $this->actingAs($student)->getJson('/api/records')->assertForbidden();
+    $this->deleteJson('/api/account', ['current' => 'harbour-light'])->assertNoContent();
+    $told = array_map(
+        static fn (array $each): string => trim("{$each['by']} {$each['words']} {$each['about']}"),
+        $this->actingAs($owner)->getJson('/api/records')->assertOk()->json('items'),
+    );
+
+    expect($told)->toBe(['Pupil deleted the account', 'Owner took work back: “Tide Table” from Pupil', 'Owner gave work: “Tide Table” to Pupil',
+        'Owner made a link for Bo (student)', 'Owner signed in']);
+});

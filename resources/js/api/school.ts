@@ -1,6 +1,7 @@
 /** People, classes, work that is given, the day and the class board. */
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { call, type Answer, type Body } from './client'
+import { usePages } from './pages'
 import { keys } from './queries'
 
 export type NewPerson = Body<'POST', '/api/start'>
@@ -30,6 +31,8 @@ export const useGroups = () => useQuery({ queryKey: school.groups, queryFn: () =
 
 export const useInvitations = () => useQuery({ queryKey: school.invitations, queryFn: () => call('GET', '/api/invitations', {}) })
 
+export const useRecords = () => usePages(['records'], '/api/records', {}, {})
+
 export const useAssignments = (student: number) =>
   useQuery({ queryKey: school.assignments(student), queryFn: () => call('GET', '/api/assignments', { query: { student } }) })
 
@@ -53,6 +56,8 @@ function useSchoolChange<T, R>(change: (asked: T) => Promise<R>) {
 }
 
 export const useInvite = () => useSchoolChange((body: Body<'POST', '/api/invitations'>) => call('POST', '/api/invitations', { body }))
+export const useInviteMany = () =>
+  useSchoolChange((body: Body<'POST', '/api/invitations/many'>) => call('POST', '/api/invitations/many', { body }))
 export const useWithdraw = () =>
   useSchoolChange((id: string) => call('DELETE', '/api/invitations/{invitation}', { path: { invitation: id } }))
 export const useMakeGroup = () => useSchoolChange((name: string) => call('POST', '/api/groups', { body: { name } }))

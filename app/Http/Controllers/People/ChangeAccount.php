@@ -8,6 +8,8 @@ use App\Http\Controllers\Controller;
 use App\Http\Controllers\Session\WhoAmI;
 use App\Http\Requests\AccountRequest;
 use App\Http\SignInGuard;
+use App\Models\Record;
+use App\Models\RecordKind;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Auth;
 use OpenApi\Attributes as OA;
@@ -30,6 +32,7 @@ final class ChangeAccount extends Controller
         $user = $this->user($request);
         $changes = $request->changes();
         $user->update($changes);
+        Record::note($user, RecordKind::ChangedAccount, implode(', ', array_keys($changes)));
         if (isset($changes['password'])) {
             // Whoever knew the old one is out; this browser stays in.
             Auth::logoutOtherDevices($changes['password']);

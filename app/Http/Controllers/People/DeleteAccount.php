@@ -6,6 +6,8 @@ namespace App\Http\Controllers\People;
 
 use App\Http\Controllers\Controller;
 use App\Http\Requests\AccountRequest;
+use App\Models\Record;
+use App\Models\RecordKind;
 use App\School\SchoolNeedsOwner;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
@@ -21,6 +23,7 @@ final class DeleteAccount extends Controller
     {
         $user = $this->user($request);
         ! $user->owner || throw new SchoolNeedsOwner();
+        Record::note($user, RecordKind::Left);
         Auth::logout();
         $user->delete();
         $request->session()->invalidate();

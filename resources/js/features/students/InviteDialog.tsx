@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { useChangeGroup, useGroups, useInvitations, useInvite, useMakeGroup, useWithdraw, type Group } from '../../api/school'
 import type { Person } from '../../api/types'
 import { Dialog } from '../../ui/Dialog'
+import { ManyLinks } from './ManyLinks'
 
 type Kind = 'student' | 'teacher'
 type Props = { person: Person; reset?: { id: number; name: string }; onClose: () => void }
@@ -57,6 +58,7 @@ export function InviteDialog({ person, reset, onClose }: Props) {
           <Button type="primary" loading={invite.isPending} onClick={make}>
             Make a link
           </Button>
+          {reset === undefined && kind === 'student' && <ManyLinks group={group} />}
           {invite.error !== null && (
             <p role="alert" className="finding finding-off">
               {invite.error.message}

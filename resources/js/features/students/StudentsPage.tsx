@@ -11,10 +11,16 @@ import { Shortcuts } from '../bench/Shortcuts'
 import { useShelfWork } from '../shelf/useShelfWork'
 import { GiveDialog } from './GiveDialog'
 import { InviteDialog } from './InviteDialog'
+import { RecordDialog } from './RecordDialog'
 import { Sittings } from './Sittings'
 import { WorkDialog } from './WorkDialog'
 
-type Sheet = { is: 'give'; to: ClassRow[] } | { is: 'invite' } | { is: 'reset'; student: ClassRow } | { is: 'work'; student: ClassRow }
+type Sheet =
+  | { is: 'record' }
+  | { is: 'give'; to: ClassRow[] }
+  | { is: 'invite' }
+  | { is: 'reset'; student: ClassRow }
+  | { is: 'work'; student: ClassRow }
 
 /** One row a student: what they are on, where it sticks, how it went, what comes back. */
 export default function StudentsPage() {
@@ -40,6 +46,7 @@ export default function StudentsPage() {
         <h1>Students</h1>
         <p className="summary">{summaryOf(rows)}</p>
         <div className="title-actions">
+          {person?.owner === true && <Button onClick={() => setSheet({ is: 'record' })}>Record</Button>}
           <Button onClick={() => setSheet({ is: 'invite' })}>
             Invite <kbd>I</kbd>
           </Button>
@@ -86,6 +93,7 @@ export default function StudentsPage() {
         )}
       </main>
       {sheet?.is === 'give' && <GiveDialog to={sheet.to.map(({ id }) => id)} onClose={close} />}
+      {sheet?.is === 'record' && <RecordDialog onClose={close} />}
       {sheet?.is === 'work' && (
         <WorkDialog student={sheet.student} onGive={() => setSheet({ is: 'give', to: [sheet.student] })} onClose={close} />
       )}
