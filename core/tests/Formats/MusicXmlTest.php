@@ -72,6 +72,25 @@ it('has every note of the guitar where the timeline has it, on its string and fr
     expect($written)->toBe($played)->and(count($written))->toBeGreaterThan(20);
 });
 
+it('writes every note at its pitch, spelled in its chord', function (): void {
+    $song = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| B♭m7 | E♭7 | F♯m7♭5 | A♭6 |']]], 'x.......');
+    $timeline = (new Performer())->perform($song);
+    $written = [];
+    foreach (scoreOf($song, $timeline)->xpath('//part[1]/measure/note[staff=1 and pitch]') ?: [] as $note) {
+        $step = ['C' => 0, 'D' => 2, 'E' => 4, 'F' => 5, 'G' => 7, 'A' => 9, 'B' => 11][(string) $note->pitch->step];
+        $written[] = [12 * ((int) $note->pitch->octave + 1) + $step + (int) $note->pitch->alter, $note->pitch->step.$note->pitch->alter];
+    }
+    $played = [];
+    foreach ($timeline->strokes as $stroke) {
+        foreach (array_map(static fn (int $string): int => (int) $stroke->voicing->midi[$string], $stroke->strings) as $midi) {
+            $name = $stroke->voicing->chord->spell($midi % 12);
+            $played[] = [$midi, 'CDEFGAB'[$name->letter].($name->alter === 0 ? '' : $name->alter)];
+        }
+    }
+
+    expect($written)->toEqualCanonicalizing($played)->and(array_column($written, 1))->toContain('B-1', 'F1');
+});
+
 it('tells strokes, muting, weight, swing, tempo and chords in the format’s own words', function (): void {
     $song = Examples::breakdown(['tempo' => 126, 'feel' => Examples::swing(1.5)], 'X.c.xgx.');
     $score = scoreOf($song);
