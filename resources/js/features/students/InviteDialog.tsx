@@ -80,9 +80,9 @@ export function InviteDialog({ person, reset, onClose }: Props) {
       )}
       {reset === undefined && (
         <>
-          <h3>Classes and bands</h3>
+          <h2>Classes and bands</h2>
           <Groups groups={groups} />
-          {open.length > 0 && <h3>Links nobody has used yet</h3>}
+          {open.length > 0 && <h2>Links nobody has used yet</h2>}
           <ul className="plain-list">
             {open.map(({ id, name: who, kind: what, group: into, expires_at }) => (
               <li key={id}>
