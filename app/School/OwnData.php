@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\School;
 
+use App\Documents\CsvCell;
 use App\Http\Resources\BreakdownResource;
 use App\Http\Resources\TakeResource;
 use App\Models\Breakdown;
@@ -51,20 +52,11 @@ final readonly class OwnData
     {
         $out = fopen('php://temp', 'w+b') ?: throw new RuntimeException('No table can be written.');
         foreach ($rows === [] ? [] : [array_keys($rows[0]), ...$rows] as $row) {
-            fputcsv($out, array_map(self::cell(...), array_values($row)), escape: '', eol: "\r\n");
+            fputcsv($out, array_map(CsvCell::of(...), array_values($row)), escape: '', eol: "\r\n");
         }
         rewind($out);
 
         return (string) stream_get_contents($out);
-    }
-
-    private static function cell(mixed $value): string
-    {
-        return match (true) {
-            is_bool($value) => $value ? 'yes' : 'no',
-            is_scalar($value) => (string) $value,
-            default => '',
-        };
     }
 
     /** @param array<mixed> $value */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Takes;
 
+use App\Documents\CsvCell;
 use App\Http\Controllers\Controller;
 use App\Http\Resources\TakeResource;
 use App\Models\Breakdown;
@@ -34,7 +35,7 @@ final class ExportTakes extends Controller
                 $row = TakeResource::row($take);
                 fputcsv(
                     $out,
-                    array_map(static fn (string $column): string => self::cell($row[$column]), self::COLUMNS),
+                    array_map(static fn (string $column): string => CsvCell::of($row[$column]), self::COLUMNS),
                     escape: '',
                     eol: "\r\n",
                 );
@@ -44,16 +45,5 @@ final class ExportTakes extends Controller
             'Content-Type' => 'text/csv; charset=UTF-8',
             'Content-Disposition' => sprintf('attachment; filename="%s-takes.csv"', Str::slug($breakdown->title) ?: 'breakdown'),
         ]);
-    }
-
-    private static function cell(mixed $value): string
-    {
-        return match (true) {
-            is_bool($value) => $value ? 'yes' : 'no',
-            // A table program takes what begins so for a formula.
-            is_string($value) => preg_match('/^[=+\-@\t\r]/', $value) === 1 ? "'".$value : $value,
-            is_scalar($value) => (string) $value,
-            default => '',
-        };
     }
 }
