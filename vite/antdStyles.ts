@@ -15,7 +15,9 @@ export const USED = [
   'Input',
   'InputNumber',
   'Modal',
+  'Popconfirm',
   'Popover',
+  'QRCode',
   'Segmented',
   'Select',
   'Slider',
@@ -47,15 +49,13 @@ const withAddon = createElement(antd.InputNumber, { key: 'addon', addonAfter: 'b
 /** What opens above the page (a sheet, a message) has a panel that can be drawn in place. */
 function sample(name: (typeof USED)[number]): ReactElement {
   const part = antd[name] as unknown as { _InternalPanelDoNotUseOrYouWillBeFired?: ComponentType }
-  const opens = name === 'Modal' || name === 'Popover' || name === 'message' || name === 'notification'
+  // Without something to say it draws nothing.
+  if (name === 'QRCode') return createElement(antd.QRCode, { key: name, value: '.' })
+  const opens = ['Modal', 'Popconfirm', 'Popover', 'message', 'notification'].includes(name)
   return createElement((opens ? part._InternalPanelDoNotUseOrYouWillBeFired : part) as ComponentType, { key: name })
 }
 
 /** `import 'virtual:antd.css'`. */
 export function antdCss(): Plugin {
-  return {
-    name: 'gravik:antd-css',
-    resolveId: (id) => (id === ASKED ? ASKED : null),
-    load: (id) => (id === ASKED ? antdStyles() : null),
-  }
+  return { name: 'gravik:antd-css', resolveId: (id) => (id === ASKED ? ASKED : null), load: (id) => (id === ASKED ? antdStyles() : null) }
 }

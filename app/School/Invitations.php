@@ -40,7 +40,7 @@ final readonly class Invitations
             'expires_at' => now()->addDays(Invitation::DAYS),
         ]);
 
-        Record::note($by, RecordKind::Invited, trim(($for->name ?? $name)." ({$kind->value})"));
+        Record::note($by, RecordKind::Invited, self::about($for->name ?? $name, $kind));
 
         return [$invitation, $token];
     }
@@ -149,6 +149,11 @@ final readonly class Invitations
         $person->update(['password' => $password]);
 
         return $person;
+    }
+
+    private static function about(string $name, InvitationKind $kind): string
+    {
+        return $name === '' ? "a {$kind->value}" : "{$name} ({$kind->value})";
     }
 
     private static function hashed(string $token): string

@@ -1,19 +1,13 @@
 import { Button } from 'antd'
 import { useRef, type ReactNode } from 'react'
-import { drawingAlone } from './drawing'
+import { saveDrawing } from './drawing'
 
 /** A drawing that can be taken along by itself; the way to do so shows where it is pointed at or reached by keys. */
 export function Drawing({ name, children }: { name: string; children: ReactNode }) {
   const frame = useRef<HTMLDivElement>(null)
   const take = () => {
     const drawn = [...(frame.current?.querySelectorAll('svg') ?? [])].find((each) => each.closest('button') === null)
-    if (drawn === undefined) return
-    const address = URL.createObjectURL(new Blob([drawingAlone(drawn)], { type: 'image/svg+xml' }))
-    const link = document.createElement('a')
-    link.href = address
-    link.download = `${name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.svg`
-    link.click()
-    URL.revokeObjectURL(address)
+    if (drawn !== undefined) saveDrawing(drawn, name)
   }
   return (
     <div ref={frame} className="drawing">

@@ -37,3 +37,12 @@ export function drawingAlone(drawn: SVGSVGElement): string {
   copy.setAttribute('height', height)
   return new XMLSerializer().serializeToString(copy)
 }
+
+/** Hands a drawing on the page out as a file. */
+export function saveDrawing(drawn: SVGSVGElement, name: string): void {
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(new Blob([drawingAlone(drawn)], { type: 'image/svg+xml' }))
+  link.download = `${name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.svg`
+  link.click()
+  URL.revokeObjectURL(link.href)
+}

@@ -1,7 +1,8 @@
-import { Select } from 'antd'
+import { Button, Select } from 'antd'
 import { useEffect, useRef } from 'react'
 import { useChoices } from '../../api/queries'
 import type { Voicing } from '../../api/types'
+import { saveDrawing } from '../../ui/drawing'
 import { gripText } from '../../ui/gripText'
 import { MiniNeck } from '../../ui/MiniNeck'
 
@@ -35,7 +36,7 @@ export function Candidates({ voicings, count, refusal, inUse, onLook, busy, kind
       <div className="candidates-head">
         <h3>Elsewhere</h3>
         <small className="muted" hidden={refusal !== null}>
-          {voicings.length} of {count} <kbd>←</kbd> <kbd>→</kbd>
+          {voicings.length} of {count}
         </small>
         <Select
           aria-label="Kind of grip"
@@ -48,6 +49,16 @@ export function Candidates({ voicings, count, refusal, inUse, onLook, busy, kind
           options={[{ value: '', label: 'any kind of grip' }, ...kinds.map(({ slug, name }) => ({ value: slug, label: name }))]}
           popupMatchSelectWidth={false}
         />
+        <Button
+          size="small"
+          title="Save this grip as a drawing"
+          onClick={() => {
+            const drawn = list.current?.querySelector<SVGSVGElement>('.chosen svg')
+            if (drawn != null) saveDrawing(drawn, `grip ${gripText(inUse.frets)}`)
+          }}
+        >
+          SVG
+        </Button>
       </div>
       {refusal !== null && (
         <p role="alert" className="finding finding-off">
