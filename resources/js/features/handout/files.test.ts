@@ -54,7 +54,7 @@ const document = {
   lesson: [],
 }
 
-type Played = { t: number; string: number; fret: number; pitch: number | null; kind: string }
+type Played = { t: number; dur: number; string: number; fret: number; pitch: number | null; kind: string }
 const folder = mkdtempSync(join(tmpdir(), 'gravik-files-'))
 const source = join(folder, 'a.gravik.json')
 const written = (format: string) => {
@@ -111,6 +111,30 @@ it('writes a score whose tab another reader finds on the same strings, frets and
     'A dominant',
     'D minor-sixth',
   ])
+})
+
+it('writes notes as long as they sound, or longer where the hand damps them', () => {
+  const held = new Map<string, number>()
+  const score = parse(written('musicxml').toString())
+  score.parts[0]?.measures.forEach((measure, bar) => {
+    let [at, last] = [bar * 3840, bar * 3840]
+    for (const entry of measure.entries) {
+      if (entry.type === 'backup') at = bar * 3840
+      if (entry.type !== 'note') continue
+      if (entry.chord !== true) [last, at] = [at, at + entry.duration]
+      if (entry.staff !== 2 || entry.pitch === undefined) continue
+      const technical = (entry.notations ?? []).find((each) => 'technical' in each && each.technical === 'string') as { string?: number }
+      const on = `${technical?.string ?? '?'}`
+      const tied = entry.tie?.type === 'stop' || (entry.ties ?? []).some(({ type }) => type === 'stop')
+      const begun = tied ? [...held.keys()].filter((key) => key.endsWith(` ${on}`)).at(-1) : undefined
+      const key = begun ?? `${written16ths(last / 960)} ${on}`
+      held.set(key, (held.get(key) ?? 0) + entry.duration / 1920)
+    }
+  })
+  const pitched = played.filter(({ pitch }) => pitch !== null)
+  const ringing = pitched.filter(({ t, string, dur }) => (held.get(`${written16ths((t * 120) / 60)} ${string}`) ?? 0) - dur < 0.06)
+  for (const { t, string, dur } of pitched) expect(held.get(`${written16ths((t * 120) / 60)} ${string}`) ?? 0).toBeGreaterThan(dur - 0.06)
+  expect(ringing.length).toBeGreaterThan(pitched.length / 2)
 })
 
 /** Elements, attributes and texts in their order, however the file is laid out. */
