@@ -244,6 +244,18 @@ it('mends the bars that are meant and no others', function (): void {
         ->and($roles($clash->mends[0]->after()))->toBe([...array_fill(0, 4, 'passive'), ...array_fill(0, 4, 'active')]);
 });
 
+it('weighs kinds of clashes against one another', function () use ($songs): void {
+    $weights = [];
+    foreach ($songs as [$kind, $song]) {
+        $weights[$kind->value] = ofKind(clashesOf($song()), $kind)[0]->severity;
+    }
+    arsort($weights);
+
+    // Who leads comes first, then who plays what is not there, what cannot be heard, and at last what is only thick.
+    expect($weights)->toMatchArray(['two-lead' => 0.8, 'nothing-to-double' => 0.7, 'mud' => 0.55, 'four-outside-swing' => 0.5, 'colours' => 0.45,
+        'wrong-leader' => 0.4, 'root-doubled' => 0.35, 'same-octave' => 0.3]);
+});
+
 it('puts what is as bad in the order in which it comes', function (): void {
     $clashes = clashesOf(bandSong(['guitar' => 'active', 'keys' => 'active'], [keysPart(), leadPart('plucked', 0.4)], fields: [
         'sections' => [['id' => 'a', 'name' => 'A', 'line' => '| Dm7 | G7 | C6 | A7 |'], ['id' => 'b', 'name' => 'B', 'line' => '| F6 | G7 | C6 | A7 |']],

@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use Gravik\Strokes\Failure\RhythmTooShort;
+use Gravik\Strokes\Ornament;
+use Gravik\Strokes\OrnamentKind;
 use Gravik\Strokes\Written\FigureLine;
 use Gravik\Strokes\Written\FigureRhythm;
 use Gravik\Time\Meter;
@@ -39,3 +41,15 @@ it('writes a figure as it was typed, with how each note is come to', function (s
 
     expect(FigureLine::write($line->pattern, 0, $line->notes[0]))->toBe($typed);
 })->with(['1=2:5h6+3:4s5 2=1:3 3=3:7b9 4=2:8p5', '1=3:7B9 (2) 3=3:7r9 4=4:3g5']);
+
+it('knows on which frets an ornament can be done', function (OrnamentKind $kind, int $frets, int $fret, bool $fits): void {
+    expect((new Ornament($kind, $frets))->fitsOn($fret))->toBe($fits);
+})->with([
+    'slid into from one below' => [OrnamentKind::SlideIn, -1, 1, true],
+    'slid into an open string from below' => [OrnamentKind::SlideIn, -1, 0, false],
+    'pulled off to an open string' => [OrnamentKind::PullOff, 2, 0, true],
+    'hammered from two below on the first fret' => [OrnamentKind::HammerOn, -2, 1, false],
+    'slid down from a fret' => [OrnamentKind::SlideOut, -3, 1, true],
+    'slid down from an open string' => [OrnamentKind::SlideOut, -3, 0, false],
+    'slid up from an open string' => [OrnamentKind::SlideOut, 3, 0, true],
+]);
