@@ -9,6 +9,7 @@ use App\Models\KeptUpkeep;
 use App\Models\Take;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
 
 /** Where each student of a teacher stands: what they are on, where they are stuck and since when, who has not practised. */
 final readonly class ClassBoard
@@ -32,16 +33,18 @@ final readonly class ClassBoard
         /** @var list<int> $ids */
         $ids = $students->modelKeys();
         $first = [];
-        $assigned = Assignment::query()->with('breakdown:id,title,meter,owner_id,revision');
+        $assigned = Assignment::query();
         $assigned->whereIn('student_id', $ids);
         foreach ($assigned->get()->sortBy(static fn (Assignment $each): string => $each->order())->all() as $each) {
             $first[$each->student_id] ??= $each;
         }
+        // Of the breakdowns only those that are shown.
+        (new Collection($first))->load('breakdown:id,title,meter,owner_id,revision');
         $takes = $this->takes->of($ids, self::SITTINGS);
         $minutes = $this->minutes($ids);
         $today = CarbonImmutable::today();
-        $late = KeptUpkeep::query()->whereIn('student_id', $ids)->where('due_on', '<', $today->toDateString())
-            ->get(['student_id'])->countBy('student_id');
+        $late = KeptUpkeep::query()->toBase()->selectRaw('student_id, count(*) as checks')->whereIn('student_id', $ids)
+            ->where('due_on', '<', $today->toDateString())->groupBy('student_id')->pluck('checks', 'student_id');
         $since = $today->subDay()->toDateTimeString();
 
         return array_values($students->map(static function (User $student) use ($first, $takes, $minutes, $late, $since): array {
@@ -55,7 +58,7 @@ final readonly class ClassBoard
                 'stuck' => $failing[0] ?? null,
                 'since' => $failing === [] ? null : $failing[count($failing) - 1]->created_at,
                 'minutes' => $minutes[$student->id] ?? 0,
-                'late' => $late->get($student->id) ?? 0,
+                'late' => (int) $late->get($student->id, 0),
                 'new' => count(array_filter($own, static fn (Take $take): bool => $take->getRawOriginal('created_at') >= $since)),
             ];
         })->all());
