@@ -50,6 +50,7 @@ final readonly class TakeStore
                 'swing' => $ruler->ratio,
                 'latency_ms' => $report->latencyMs,
                 'bars' => $asked->bars,
+                'seconds' => round($asked->bars * $ruler->seconds($ruler->meter->beats()), 2),
                 'from_bar' => $asked->from,
                 'stage' => $asked->stage?->text() ?? '',
                 'arrangement' => $asked->arrangement,

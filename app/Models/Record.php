@@ -27,7 +27,12 @@ final class Record extends Model
 
     public static function note(User $by, RecordKind $kind, string $about = ''): void
     {
-        self::query()->create(['by_id' => $by->id, 'by_name' => $by->name, 'kind' => $kind, 'about' => mb_substr($about, 0, self::LONGEST)]);
+        self::query()->create([
+            'by_id' => $by->id,
+            'by_name' => $by->name,
+            'kind' => $kind,
+            'about' => mb_substr($about, 0, self::LONGEST),
+        ]);
     }
 
     /** @return array<string, string> */

@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property float|null           $latency_ms
  * @property int                  $bars
  * @property int                  $from_bar
+ * @property float                $seconds  its bars take at its tempo
  * @property string               $stage   of the lesson; '' for the whole song
  * @property Arrangement          $arrangement
  * @property int                  $level    of the pattern that was asked for, 1 to 3
@@ -52,6 +53,7 @@ final class Take extends Model
     {
         return [
             'tempo' => 'float', 'swing' => 'float', 'latency_ms' => 'float', 'bias_ms' => 'float', 'spread_ms' => 'float', 'gate_ms' => 'float',
+            'seconds' => 'float',
             'revision' => 'integer', 'player_id' => 'integer', 'number' => 'integer', 'level' => 'integer',
             'bars' => 'integer', 'from_bar' => 'integer', 'passed' => 'boolean',
             'arrangement' => Arrangement::class,

@@ -85,7 +85,7 @@ final readonly class ClassBoard
     }
 
     /**
-     * Minutes that were recorded, as bars of four beats are counted.
+     * Minutes that were recorded in the last fourteen days.
      *
      * @param list<int> $students
      *
@@ -93,7 +93,7 @@ final readonly class ClassBoard
      */
     private function minutes(array $students): array
     {
-        $rows = Take::query()->toBase()->selectRaw('player_id, sum(bars * 4.0 / tempo) as minutes')->whereIn('player_id', $students)
+        $rows = Take::query()->toBase()->selectRaw('player_id, sum(seconds) / 60.0 as minutes')->whereIn('player_id', $students)
             ->where('created_at', '>=', CarbonImmutable::now()->subMinutes(self::DAYS * self::A_DAY))->groupBy('player_id')->get();
         $minutes = [];
         foreach ($rows as $row) {

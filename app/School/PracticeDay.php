@@ -17,13 +17,6 @@ use Gravik\Lesson\LessonException;
 /** What a student practises today: what is assigned and what comes back, fitted into the minutes there are. */
 final readonly class PracticeDay
 {
-    /** How hard something is until it has been played, where it failed, and where it held the last time. */
-    private const NEW = 0.7;
-
-    private const STUCK = 0.9;
-
-    private const HELD = 0.4;
-
     public function __construct(private LastTakes $takes, private DayPlanner $planner) {}
 
     /**
@@ -66,16 +59,8 @@ final readonly class PracticeDay
             "assignment {$assignment->id}",
             $assignment->minutes,
             $assignment->due_on === null ? null : (int) $today->diffInDays($assignment->due_on, false),
-            match (true) {
-                $last === null => self::NEW,
-                $last->passed => self::HELD,
-                default => self::STUCK,
-            },
-            match (true) {
-                $last === null => 'new',
-                $last->passed => sprintf('clean at %g', $last->tempo),
-                default => 'not there yet',
-            },
+            $last?->passed,
+            $last->tempo ?? 0.0,
         );
     }
 }

@@ -19,7 +19,8 @@ final readonly class Progress
         $kept = KeptUpkeep::query()->where('student_id', $take->player_id)->where('breakdown_id', $take->breakdown_id)
             ->where('stage', $take->stage)->first();
         if ($kept !== null) {
-            $this->checked($kept, $take->passed, $today);
+            $next = $kept->upkeep()->played($take->passed, $today);
+            $kept->update(['days' => $next->days, 'due_on' => $next->due]);
         }
         $assignment = Assignment::query()->where('student_id', $take->player_id)->where('breakdown_id', $take->breakdown_id)->first();
         $isOn = $assignment !== null && $assignment->passed_at === null && ($assignment->stageKey() ?? '') === $take->stage;
@@ -33,15 +34,6 @@ final readonly class Progress
             $assignment->update(['passed_at' => $today]);
         } elseif ($assignment->opens) {
             $assignment->update(['reached' => $assignment->reached + 1]);
-        }
-    }
-
-    /** Playing something before it is due is practice, no check. */
-    private function checked(KeptUpkeep $kept, bool $passed, CarbonImmutable $today): void
-    {
-        if ($kept->upkeep()->daysLate($today) >= 0) {
-            $next = $kept->upkeep()->checked($passed, $today);
-            $kept->update(['days' => $next->days, 'due_on' => $next->due]);
         }
     }
 

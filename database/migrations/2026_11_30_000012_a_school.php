@@ -65,7 +65,8 @@ return new class () extends Migration {
             $table->index(['student_id', 'due_on']);
         });
         // What was assigned until now is assigned as it stands.
-        DB::table('assignments')->update(['revision' => DB::raw('(select revision from breakdowns where breakdowns.id = assignments.breakdown_id)')]);
+        $now = '(select revision from breakdowns where breakdowns.id = assignments.breakdown_id)';
+        DB::table('assignments')->update(['revision' => DB::raw($now)]);
 
         Schema::create('upkeeps', static function (Blueprint $table): void {
             $table->id();

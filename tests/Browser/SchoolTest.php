@@ -16,49 +16,53 @@ use Tests\Browser\Support\Stage;
 /** The row of a student on the class board. */
 function rowOf(Page $page, string $student): string
 {
-    return (string) $page->script(
-        'return [...document.querySelectorAll(".class-board tbody tr")].find((row) => row.textContent.includes(arguments[0]))?.innerText ?? ""',
-        [$student],
-    );
+    return (string) $page->script(<<<'JS'
+        const rows = [...document.querySelectorAll('.class-board tbody tr')]
+        return rows.find((row) => row.textContent.includes(arguments[0]))?.innerText ?? ''
+        JS, [$student]);
 }
 
 function pressInRow(Page $page, string $student, string $words): void
 {
-    $page->script(
-        '[...[...document.querySelectorAll(".class-board tbody tr")].find((row) => row.textContent.includes(arguments[0])).querySelectorAll("button")]
-           .find((button) => button.textContent.trim() === arguments[1]).click()',
-        [$student, $words],
-    );
+    $page->script(<<<'JS'
+        const row = [...document.querySelectorAll('.class-board tbody tr')].find((each) => each.textContent.includes(arguments[0]))
+        const buttons = [...row.querySelectorAll('button')]
+        buttons.find((button) => button.textContent.trim() === arguments[1]).click()
+        JS, [$student, $words]);
 }
 
-it('brings a student in by a link, gives them work, shows where they are stuck, and opens the next stage when they pass', function (): void {
+it('brings a student in by a link, gives them work, shows where they are stuck, opens the next stage when they pass', function (): void {
     $teacher = Stage::running()->teacher()->makeBreakdown('Slack Water', '| Dm | A7 |')->station('hand', '.hand-wave .blade');
     $teacher->fill('[aria-label="Pattern as it is counted"]', '1 2 3 4'.WebDriverKeys::ENTER)->waitFor(
         fn (): bool => count($teacher->all('.wave-row .blade:not(.blade-air)')) === 4,
         'the quarters are not taken',
     );
+    $shows = static fn (string $says): Closure => static fn (): bool => str_contains(rowOf($teacher, 'Pupil Nine'), $says);
     $teacher->saved()->open('/students')->sees('Student A')->keys('i');
     $teacher->fill('.dialog-body input', 'Pupil Nine')->press('Make a link')->element('.invitation textarea');
     $link = (string) $teacher->script('return document.querySelector(".invitation textarea").value');
 
-    $student = Stage::running()->page()->resizeInside(390, 844)->open((string) parse_url($link, PHP_URL_PATH))->sees('invites you to practise here');
+    $student = Stage::running()->page()->resizeInside(390, 844)->open((string) parse_url($link, PHP_URL_PATH))
+        ->sees('invites you to practise here');
     expect($student->barriers())->toBe([]);
-    $student->fill('input[name=email]', 'nine@gravik.test')->fill('input[name=password]', 'short')->press('Come in')->sees('at least 8 signs');
+    $student->fill('input[name=email]', 'nine@gravik.test')->fill('input[name=password]', 'short')->press('Come in')
+        ->sees('at least 8 signs');
     $student->fill('input[name=password]', 'low-tide-six')->press('Come in')->sees('Sign out');
     $student->open('/day')->sees('Nothing is due today');
 
-    $teacher->open('/students')->waitFor(fn (): bool => str_contains(rowOf($teacher, 'Pupil Nine'), 'nothing given'), 'the student is not there');
+    $teacher->open('/students')->waitFor($shows('nothing given'), 'the student is not there');
     pressInRow($teacher, 'Pupil Nine', 'Give');
     $teacher->choose('What', 'Slack Water');
     $teacher->element('[aria-label="From which stage on"]')->click();
     $both = '//div[contains(@class,"ant-select-item-option-content") and contains(., "Both, slow and even")]';
     $teacher->waitFor(fn () => $teacher->driver->findElements(WebDriverBy::xpath($both))[0] ?? null, 'the stage is not on offer')->click();
-    $teacher->press('Give it')->waitFor(fn (): bool => str_contains(rowOf($teacher, 'Pupil Nine'), 'Both, slow and even'), 'nothing is given');
+    $teacher->press('Give it')->waitFor($shows('Both, slow and even'), 'nothing is given');
 
     $student->open('/day')->sees('Both, slow and even')->sees('Slack Water');
     expect($student->barriers())->toBe([]);
     $student->press('Begin')->element('.lock-more');
-    $timeline = (new Performer())->perform(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm | A7 |']]], 'xxxx', 1), new Tempo(90));
+    $song = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm | A7 |']]], 'xxxx', 1);
+    $timeline = (new Performer())->perform($song, new Tempo(90));
     $send = function (float $bias) use ($student, $timeline): void {
         $file = Stage::running()->server->folder."/take{$bias}.wav";
         $strokes = (new SimulatedPlayer($bias, 0, 4, 0, 9))->play($timeline, 8);
@@ -70,9 +74,10 @@ it('brings a student in by a link, gives them work, shows where they are stuck, 
         $student->waitFor(fn (): bool => count($student->all('.take-list button')) > $takes, 'the take is not judged');
     };
     $send(40);
-    $student->fill('[aria-label="A sentence on this take"]', 'I lost the third bar.')->press('Say it')->sees('Pupil Nine I lost the third bar.');
+    $student->fill('[aria-label="A sentence on this take"]', 'I lost the third bar.')->press('Say it')
+        ->sees('Pupil Nine I lost the third bar.');
 
-    $teacher->open('/students')->waitFor(fn (): bool => str_contains(rowOf($teacher, 'Pupil Nine'), 'hear it'), 'nobody sees that the student is stuck');
+    $teacher->open('/students')->waitFor($shows('hear it'), 'nobody sees that the student is stuck');
     $teacher->script('[...document.querySelectorAll(".class-board a")].at(0).click()');
     $teacher->sees('I lost the third bar.')->fill('[aria-label="A sentence on this take"]', 'Count it aloud first.')->press('Say it')
         ->sees('Count it aloud first.');
@@ -81,7 +86,7 @@ it('brings a student in by a link, gives them work, shows where they are stuck, 
     $student->sees('32 of 32 strokes met');
     $student->open('/day')->waitFor(fn (): bool => ! $student->says('Both, slow and even'), 'the next stage does not open');
     $teacher->open('/students')->waitFor(
-        fn (): bool => str_contains(rowOf($teacher, 'Pupil Nine'), 'nothing sticks') && str_contains(rowOf($teacher, 'Pupil Nine'), '2 of '),
+        fn (): bool => $shows('nothing sticks')() && $shows('2 of ')(),
         'the teacher does not see that it was passed',
     );
 });

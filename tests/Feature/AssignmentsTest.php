@@ -55,7 +55,8 @@ it('gives work to one’s own students alone, in the version of today', function
 
 it('keeps the version a student was given, says what differs since, and goes on with today’s when it is asked to', function (): void {
     [$teacher, $student, $breakdown] = lessonOf($this);
-    $id = $this->actingAs($teacher)->postJson('/api/assignments', ['breakdown' => $breakdown->id, 'students' => [$student->id]])->json('0.id');
+    $asked = ['breakdown' => $breakdown->id, 'students' => [$student->id]];
+    $id = $this->actingAs($teacher)->postJson('/api/assignments', $asked)->json('0.id');
     $store = app(BreakdownStore::class);
     $store->save($breakdown, $teacher, Examples::breakdown(['tempo' => 99]), 1, 'another sitting');
     $seen = fn () => $this->actingAs($student)->getJson("/api/breakdowns/{$breakdown->id}")->json();
@@ -75,7 +76,8 @@ it('opens the next stage when a gate is passed, and brings back what was passed'
         'breakdown' => $breakdown->id, 'students' => [$student->id], 'stages' => $stages, 'opens' => $opens,
     ])->assertCreated()->assertJsonPath('0.stage', 'slow-and-even');
     $this->actingAs($student);
-    $play = fn (float $bias, ?string $stage) => $this->postJson("/api/breakdowns/{$breakdown->id}/takes", playedBy($this, $bias, $stage))->assertCreated();
+    $play = fn (float $bias, ?string $stage) => $this
+        ->postJson("/api/breakdowns/{$breakdown->id}/takes", playedBy($this, $bias, $stage))->assertCreated();
     $at = fn () => Assignment::query()->sole();
     $play(60, 'slow-and-even')->assertJsonPath('passed', false);
     expect($at()->reached)->toBe(0)->and(KeptUpkeep::query()->exists())->toBeFalse();
@@ -100,7 +102,9 @@ it('fits what is due into the minutes of the day, and takes it easy where the ha
     [$teacher, $student, $breakdown] = lessonOf($this);
     $second = $this->shelved($teacher, ['title' => 'Ebb']);
     foreach ([[$breakdown, now()->toDateString()], [$second, null]] as [$each, $due]) {
-        $this->actingAs($teacher)->postJson('/api/assignments', ['breakdown' => $each->id, 'students' => [$student->id], 'minutes' => 20, 'due_on' => $due]);
+        $this->actingAs($teacher)->postJson('/api/assignments', [
+            'breakdown' => $each->id, 'students' => [$student->id], 'minutes' => 20, 'due_on' => $due,
+        ]);
     }
     $this->actingAs($student)->postJson("/api/breakdowns/{$breakdown->id}/takes", playedBy($this, 60))->assertCreated();
     $day = $this->getJson('/api/day?minutes=50&level=97&played=15')->assertOk();

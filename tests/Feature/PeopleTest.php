@@ -35,7 +35,8 @@ it('begins a school with its owner, once', function (): void {
 
 it('lets people in by a link once, within seven days', function (string $kind, Role $role): void {
     $owner = ownerOf($this);
-    $link = fn (): string => $this->actingAs($owner)->postJson('/api/invitations', ['kind' => $kind, 'name' => 'N.'])->assertCreated()->json('path');
+    $link = fn (): string => $this->actingAs($owner)
+        ->postJson('/api/invitations', ['kind' => $kind, 'name' => 'N.'])->assertCreated()->json('path');
     $path = '/api'.$link();
     $this->getJson('/api/invitations')->assertOk()->assertJsonCount(1)->assertJsonMissingPath('0.token');
     auth()->logout();
@@ -43,7 +44,8 @@ it('lets people in by a link once, within seven days', function (string $kind, R
     $this->postJson($path, ['password' => 'short'] + newcomer())->assertStatus(422);
     $this->postJson($path, newcomer())->assertCreated()->assertJsonPath('role', $role->value)->assertJsonPath('owner', false);
     auth()->logout();
-    $this->postJson($path, newcomer('Second'))->assertStatus(410)->assertJsonPath('message', 'This link was used already: it works once. Sign in, or ask your teacher for a new one.');
+    $this->postJson($path, newcomer('Second'))->assertStatus(410)
+        ->assertJsonPath('message', 'This link was used already: it works once. Sign in, or ask your teacher for a new one.');
     $old = '/api'.$link();
     auth()->logout();
     $this->travel(8)->days();
@@ -62,7 +64,8 @@ it('keeps only what nobody can read a link from', function (): void {
 
 it('lets a class in by its code while that is open', function (): void {
     [$teacher, $other] = [$this->teacher(), $this->teacher('Other')];
-    $id = $this->actingAs($teacher)->postJson('/api/groups', ['name' => 'Tuesday'])->assertCreated()->assertJsonPath('code', null)->json('id');
+    $id = $this->actingAs($teacher)->postJson('/api/groups', ['name' => 'Tuesday'])->assertCreated()
+        ->assertJsonPath('code', null)->json('id');
     $code = $this->putJson("/api/groups/{$id}", ['name' => 'Tuesday', 'open' => true])->assertOk()->json('code');
     auth()->logout();
     $typed = strtolower(substr($code, 0, 4).' - '.substr($code, 4));
@@ -141,7 +144,8 @@ it('lets everybody take along what is theirs, and go', function (): void {
     [$mine, $csv] = $names($student);
     [$theirs] = $names($teacher);
 
-    expect($mine)->toHaveCount(4)->and(implode(' ', $mine))->toContain('takes/')->not->toContain('breakdowns/')->and($csv)->toContain('Pupil')
+    expect($mine)->toHaveCount(4)->and(implode(' ', $mine))->toContain('takes/')->not->toContain('breakdowns/')
+        ->and($csv)->toContain('Pupil')
         ->and($theirs)->toContain("breakdowns/{$breakdown->id}.gravik.json");
     $this->actingAs($student)->deleteJson('/api/account', ['current' => 'guess'])->assertStatus(422);
     $this->deleteJson('/api/account', ['current' => 'harbour-light'])->assertNoContent();
@@ -164,7 +168,8 @@ it('makes a link for each of ten thousand names, and names every line it leaves 
     $many = implode("\n", array_map(static fn (int $number): string => "Pupil {$number}", range(1, 10_001)));
     $answer = $this->actingAs($teacher)->postJson('/api/invitations/many', ['names' => $many])->assertCreated();
 
-    expect($answer->json('made'))->toHaveCount(10_000)->and($answer->json('problems'))->toBe([['line' => 10_001, 'says' => 'more than 10,000 names at once']])
+    expect($answer->json('made'))->toHaveCount(10_000)
+        ->and($answer->json('problems'))->toBe([['line' => 10_001, 'says' => 'more than 10,000 names at once']])
         ->and(Invitation::query()->count())->toBe(10_002);
     $this->postJson('/api/invitations/many', ['names' => ''])->assertStatus(422);
     $this->actingAs($this->student())->postJson('/api/invitations/many', ['names' => 'Di'])->assertForbidden();
@@ -186,6 +191,6 @@ it('keeps a record of who came in, was given something and left, for the owner a
         $this->actingAs($owner)->getJson('/api/records')->assertOk()->json('items'),
     );
 
-    expect($told)->toBe(['Pupil deleted the account', 'Owner took work back: “Tide Table” from Pupil', 'Owner gave work: “Tide Table” to Pupil',
-        'Owner made a link for Bo (student)', 'Owner signed in']);
+    expect($told)->toBe(['Pupil deleted the account', 'Owner took work back: “Tide Table” from Pupil',
+        'Owner gave work: “Tide Table” to Pupil', 'Owner made a link for Bo (student)', 'Owner signed in']);
 });

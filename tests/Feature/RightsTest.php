@@ -21,7 +21,8 @@ function everybody(Tests\TestCase $case): array
     $teacher->students()->attach($student);
     $other->students()->attach($stranger);
 
-    return ['nobody' => null, 'owner' => $owner, 'teacher' => $teacher, 'other teacher' => $other, 'student' => $student, 'other student' => $stranger];
+    return ['nobody' => null, 'owner' => $owner, 'teacher' => $teacher, 'other teacher' => $other,
+        'student' => $student, 'other student' => $stranger];
 }
 
 /** The answers that say that something is there for this person, whatever they sent with it. */
@@ -32,16 +33,19 @@ it('shows everything that has an owner to whom it belongs and to nobody else', f
     ['teacher' => $teacher, 'student' => $student] = $people;
     $breakdown = app(BreakdownStore::class)->create($teacher, null, Examples::breakdown(), 'setting up');
     app(Assigning::class)->give($teacher, $breakdown, [$student], [], null, 10, true);
-    $take = $this->actingAs($student)->postJson("/api/breakdowns/{$breakdown->id}/takes", ['id' => $this->newId(), 'tempo' => 120, 'bars' => 2,
-        'latency_ms' => 0, 'taps' => [['t' => 0.0], ['t' => 0.5]]])->assertCreated()->json('id');
+    $take = $this->actingAs($student)->postJson("/api/breakdowns/{$breakdown->id}/takes", [
+        'id' => $this->newId(), 'tempo' => 120, 'bars' => 2, 'latency_ms' => 0, 'taps' => [['t' => 0.0], ['t' => 0.5]]])->assertCreated()->json('id');
     $group = Group::query()->create(['teacher_id' => $teacher->id, 'name' => 'Band']);
-    $invitation = Invitation::query()->create(['kind' => InvitationKind::Student, 'token' => 'x', 'made_by' => $teacher->id, 'expires_at' => now()->addDay()]);
+    $invitation = Invitation::query()->create([
+        'kind' => InvitationKind::Student, 'token' => 'x', 'made_by' => $teacher->id, 'expires_at' => now()->addDay(),
+    ]);
     $this->actingAs($teacher)->postJson('/api/grips', ['name' => 'Knot', 'symbol' => 'Dm', 'frets' => 'x x 0 2 3 1'])->assertOk();
     $grip = $this->getJson('/api/grips')->json('0.id');
-    $names = ['breakdown' => $breakdown->id, 'id' => $breakdown->id, 'take' => $take, 'version' => '1', 'format' => 'json', 'student' => $student->id,
-        'assignment' => 1, 'group' => $group->id, 'invitation' => $invitation->id, 'grip' => $grip];
+    $names = ['breakdown' => $breakdown->id, 'id' => $breakdown->id, 'take' => $take, 'version' => '1', 'format' => 'json',
+        'student' => $student->id, 'assignment' => 1, 'group' => $group->id, 'invitation' => $invitation->id, 'grip' => $grip];
     // What a student may do with what is given to them: look, play, hear, take along, remark.
-    $forStudents = '~^(GET api/breakdowns/\{breakdown\}(/takes.*|/export/\{format\}|/ears)?|POST api/breakdowns/\{breakdown\}/(takes.*|recordings|ears))$~';
+    $forStudents = '~^(GET api/breakdowns/\{breakdown\}(/takes.*|/export/\{format\}|/ears)?'
+        .'|POST api/breakdowns/\{breakdown\}/(takes.*|recordings|ears))$~';
     $wrong = [];
     $asked = 0;
     foreach (Route::getRoutes() as $route) {
@@ -51,7 +55,8 @@ it('shows everything that has an owner to whom it belongs and to nobody else', f
             continue;
         }
         $method = $route->methods()[0];
-        $address = (string) preg_replace_callback('/\{(\w+)\}/', static fn (array $name): string => (string) $names[$name[1]], $route->uri());
+        $named = static fn (array $name): string => (string) $names[$name[1]];
+        $address = (string) preg_replace_callback('/\{(\w+)\}/', $named, $route->uri());
         $shared = preg_match($forStudents, "{$method} {$route->uri()}") === 1;
         foreach ($people as $who => $person) {
             auth()->forgetGuards();

@@ -93,7 +93,8 @@ it('judges a take against the arrangement it was played in', function (): void {
     $this->actingAs($teacher);
     $take = fn (?string $arrangement) => $this->postJson(
         "/api/breakdowns/{$breakdown->id}/takes",
-        ['arrangement' => $arrangement, 'taps' => array_map(static fn (int $bar): array => ['t' => 2 * $bar], range(0, 7))] + takeOf($this->newId()),
+        ['arrangement' => $arrangement, 'taps' => array_map(static fn (int $bar): array => ['t' => 2 * $bar], range(0, 7))]
+            + takeOf($this->newId()),
     );
     $withBand = $take(null)->assertCreated()->assertJsonPath('arrangement', 'with-band');
     $alone = $take('alone')->assertCreated()->assertJsonPath('arrangement', 'alone');

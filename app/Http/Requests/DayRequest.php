@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Gravik\Lesson\Day\DayPlanner;
+use Gravik\Lesson\Day\HearingDose;
 use Illuminate\Foundation\Http\FormRequest;
 
 final class DayRequest extends FormRequest
 {
-    private const MINUTES = 35;
-
-    private const LEVEL = 85.0;
-
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -25,12 +23,12 @@ final class DayRequest extends FormRequest
 
     public function minutes(): int
     {
-        return $this->integer('minutes', self::MINUTES);
+        return $this->integer('minutes', DayPlanner::USUAL);
     }
 
     /** dB(A), as it is measured or guessed. */
     public function level(): float
     {
-        return $this->float('level', self::LEVEL);
+        return $this->float('level', HearingDose::USUAL);
     }
 }

@@ -117,7 +117,11 @@ it('refuses a way that an instrument has not', function (): void {
         );
 });
 
-it('adds fifth, ninth, thirteenth and eleventh to the guide tones, in that order', function (string $chord, int $voices, array $tones): void {
+it('adds fifth, ninth, thirteenth and eleventh to the guide tones, in that order', function (
+    string $chord,
+    int $voices,
+    array $tones,
+): void {
     $sounding = (new ChordVoicer(new Register(48, 84), $voices, 12))->choices(ChordSymbol::parse($chord))[0];
     $has = array_values(array_unique(array_map(static fn (int $midi): int => $midi % 12, $sounding)));
     sort($has);

@@ -36,7 +36,8 @@ it('names the bar with what it was, the strokes by their name, and how many bars
         ->and($said('| Dm | A7 |', '| Dm | A7 | Gm |'))->toBe(['bar 3: Gm'])
         ->and($said('| C | C | C | C | C | C |', '| F | F | F | F | F | F |'))->toHaveCount(5)
         ->and($said('| C | C | C | C | C | C |', '| F | F | F | F | F | F |')[4])->toBe('2 more bars of Verse')
-        ->and(Differences::between($plain('| Dm |'), (new CapoMover())->move($plain('| Dm |'), 3)->breakdown)[0])->toBe('the capo is at 3 instead of off');
+        ->and(Differences::between($plain('| Dm |'), (new CapoMover())->move($plain('| Dm |'), 3)->breakdown)[0])
+        ->toBe('the capo is at 3 instead of off');
 });
 
 it('cautions where the original is in another tuning', function (): void {

@@ -91,7 +91,8 @@ it('gives the demo songs back from a score and from tab', function (int $number)
 
 it('writes how a note is come to and left, two lines at one time, and reads them again', function (string $typed, array $cells): void {
     $meter = Meter::parse('4/4');
-    $figure = TypedFigure::read('f1', 'spray', explode(' / ', $typed), $meter, ChordSymbol::parse('Dm7'), Key::parse('D minor'), RelativeTo::Chord);
+    [$chord, $key] = [ChordSymbol::parse('Dm7'), Key::parse('D minor')];
+    $figure = TypedFigure::read('f1', 'spray', explode(' / ', $typed), $meter, $chord, $key, RelativeTo::Chord);
     $song = (new FigureKeeper())->keep(Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm7 |']]]), $figure);
     $song = (new FigurePlacer())->place($song, new PlacedFigure($figure, new Place($song->sections[0]->id, null, 0, 0)));
     $timeline = (new Performer())->perform($song);
@@ -191,7 +192,11 @@ it('reads spellings of other programs: divisions of their own, ties, two staves 
         ->and($draft->unread)->toBe(['the part “Voice”, 1 note']);
 });
 
-it('goes through the bars as repeats and endings say, and says where a jump is not followed', function (array $bars, array $played, array $unread): void {
+it('goes through the bars as repeats and endings say, and says where a jump is not followed', function (
+    array $bars,
+    array $played,
+    array $unread,
+): void {
     $measures = '';
     foreach ($bars as $chord => $signs) {
         $measures .= "<measure><harmony><root><root-step>{$chord}</root-step></root><kind>major</kind></harmony>{$signs}</measure>";
@@ -203,7 +208,8 @@ it('goes through the bars as repeats and endings say, and says where a jump is n
 })->with(static function (): array {
     $from = '<barline location="left"><repeat direction="forward"/></barline>';
     $back = '<barline location="right"><repeat direction="backward"/></barline>';
-    $ending = static fn (string $times, string $more = ''): string => "<barline location='left'><ending number='{$times}' type='start'/></barline>"
+    $ending = static fn (string $times, string $more = ''): string =>
+        "<barline location='left'><ending number='{$times}' type='start'/></barline>"
         ."<barline location='right'><ending number='{$times}' type='stop'/>{$more}</barline>";
     $backward = '<repeat direction="backward"/>';
 
@@ -211,9 +217,17 @@ it('goes through the bars as repeats and endings say, and says where a jump is n
         'from the beginning, without a sign there' => [['C' => '', 'D' => $back, 'E' => ''], ['C', 'D', 'C', 'D', 'E'], []],
         'one after another' => [['C' => $from.$back, 'D' => $from.$back], ['C', 'C', 'D', 'D'], []],
         'four times' => [['C' => '<barline><repeat direction="backward" times="4"/></barline>'], ['C', 'C', 'C', 'C'], []],
-        'endings' => [['C' => $from, 'D' => $ending('1,2', $backward), 'E' => $ending('3'), 'F' => ''], ['C', 'D', 'C', 'D', 'C', 'E', 'F'], []],
+        'endings' => [
+            ['C' => $from, 'D' => $ending('1,2', $backward), 'E' => $ending('3'), 'F' => ''],
+            ['C', 'D', 'C', 'D', 'C', 'E', 'F'],
+            [],
+        ],
         'endings without a repeat' => [['C' => '', 'D' => $ending('1'), 'E' => $ending('2')], ['C', 'D', 'E'], []],
-        'a jump' => [['C' => '', 'D' => '<sound dacapo="yes"/>'], ['C', 'D'], ['D.C. in bar 2: the bars are taken in the order in which they stand']],
+        'a jump' => [
+            ['C' => '', 'D' => '<sound dacapo="yes"/>'],
+            ['C', 'D'],
+            ['D.C. in bar 2: the bars are taken in the order in which they stand'],
+        ],
     ];
 });
 
@@ -318,9 +332,11 @@ it('lists what is beyond what a song may have', function (): void {
 });
 
 it('leaves out what no guitar has, and says where voices are too many', function (): void {
-    $note = static fn (string $step, int $octave, int $voice, string $more = ''): string => "<note><pitch><step>{$step}</step><octave>{$octave}</octave></pitch>"
+    $note = static fn (string $step, int $octave, int $voice, string $more = ''): string =>
+        "<note><pitch><step>{$step}</step><octave>{$octave}</octave></pitch>"
         ."<duration>1</duration><voice>{$voice}</voice>{$more}</note>";
-    $on = static fn (int $string, int $fret): string => "<notations><technical><string>{$string}</string><fret>{$fret}</fret></technical></notations>";
+    $on = static fn (int $string, int $fret): string =>
+        "<notations><technical><string>{$string}</string><fret>{$fret}</fret></technical></notations>";
     $back = '<backup><duration>4</duration></backup>';
     $bar = static fn (string $notes): string => "<measure>{$notes}</measure>";
     $draft = DraftFile::read('<score-partwise><part-list><score-part id="P"/></part-list><part id="P">'

@@ -136,7 +136,8 @@ it('writes what is played several times in a row once, with its endings', functi
         }
     }
 
-    expect($signs)->toBe(['1 forward', '4 backward3', '5 forward', '8  1, 2 start', '8 backward3 1, 2 stop', '9  3 start', '10  3 discontinue']);
+    expect($signs)->toBe(['1 forward', '4 backward3', '5 forward', '8  1, 2 start', '8 backward3 1, 2 stop', '9  3 start',
+        '10  3 discontinue']);
 });
 
 it('gives repeats and endings back as the form they were', function (): void {
@@ -148,7 +149,8 @@ it('gives repeats and endings back as the form they were', function (): void {
     );
 
     expect($chords($draft))->toBe($chords($song))
-        ->and(array_map(static fn ($entry): array => [$entry->section, $entry->times], $draft->form))->toBe([['s1', 3], ['s2', 3], ['s1', 1]])
+        ->and(array_map(static fn ($entry): array => [$entry->section, $entry->times], $draft->form))
+        ->toBe([['s1', 3], ['s2', 3], ['s1', 1]])
         ->and(array_map(static fn ($ending): array => [$ending->times, $ending->line], $draft->sections[1]->endings))
         ->toBe([[[1, 2], '| F6 |'], [[3], '| A7 | Dm7 |']]);
 });

@@ -32,8 +32,11 @@ it('draws pages and their parts as it did', function (): void {
                 (new HandoutLayout())->pages($onPaper, $wished),
             );
             foreach ($parts as $part) {
-                $figures["{$song}, {$wish}, {$part->value}"] = static fn (): array => [strlen((new HandoutLayout())->piece($onPaper, $wished, $part)->svg),
-                    (new HandoutLayout())->piece($onPaper, $wished, $part)->svg];
+                $figures["{$song}, {$wish}, {$part->value}"] = static function () use ($onPaper, $wished, $part): array {
+                    $svg = (new HandoutLayout())->piece($onPaper, $wished, $part)->svg;
+
+                    return [strlen($svg), $svg];
+                };
             }
         }
     }

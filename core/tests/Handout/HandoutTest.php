@@ -121,7 +121,8 @@ it('stands on one side where that fits, and says which side it is', function ():
 });
 
 it('sets no name small in large print', function (): void {
-    $song = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| B♭m7 E♭9 | A♭maj7 F7♯9 |']], 'feel' => Examples::swing(2)], '..x.x.X.');
+    $line = '| B♭m7 E♭9 | A♭maj7 F7♯9 |';
+    $song = Examples::breakdown(['sections' => [['name' => 'A', 'line' => $line]], 'feel' => Examples::swing(2)], '..x.x.X.');
     $everything = HandoutWishes::everything();
     $pages = pagesOf($song, new HandoutWishes($everything->parts, $everything->paper, true));
     $stages = array_map(static fn ($stage): string => $stage->name, onPaper($song)->lesson->stages());
@@ -203,7 +204,11 @@ it('turns every neck for a left hand, and puts the high string on top', function
     }
 });
 
-it('draws the nut thick where a grip lies at it, and its frets by number where it lies higher', function (array $frets, bool $atNut, array $numbers): void {
+it('draws the nut thick where a grip lies at it, and its frets by number where it lies higher', function (
+    array $frets,
+    bool $atNut,
+    array $numbers,
+): void {
     $song = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm |']], 'pins' => [
         ['section' => 0, 'bar' => 0, 'at' => 0, 'symbol' => 'Dm', 'frets' => $frets],
     ]]);

@@ -47,7 +47,7 @@ it('finds the best day of all there are', function (int $seed): void {
     for ($place = 0; $place < 5; $place++) {
         $due[] = mt_rand(0, 2) === 0
             ? Due::check("c{$place}", mt_rand(-1, 9), 4)
-            : Due::assignment("a{$place}", mt_rand(3, 30), [null, -2, 0, 1, 6][mt_rand(0, 4)], mt_rand(0, 100) / 100, '');
+            : Due::assignment("a{$place}", mt_rand(3, 30), [null, -2, 0, 1, 6][mt_rand(0, 4)], [null, false, true][mt_rand(0, 2)], 90.0);
     }
     $minutes = mt_rand(10, 60);
     $plan = (new DayPlanner())->plan($due, $minutes);
@@ -60,9 +60,9 @@ it('finds the best day of all there are', function (int $seed): void {
 it('plays the hardest first and rests before more than 25 minutes in a row', function (): void {
     $plan = (new DayPlanner())->plan([
         Due::check('old', 3, 8),
-        Due::assignment('easy', 12, 2, 0.2, 'goes well'),
-        Due::assignment('new', 12, 5, 0.9, 'new'),
-        Due::assignment('stuck', 12, 1, 0.7, '2& is late'),
+        Due::assignment('easy', 12, 2, true, 96.5),
+        Due::assignment('new', 12, 5, null),
+        Due::assignment('stuck', 12, 1, false, 80.0),
     ], 60);
     $told = array_map(static fn (DayItem $item): string => $item->of->id ?? 'break', $plan);
     $inARow = 0;
@@ -71,25 +71,25 @@ it('plays the hardest first and rests before more than 25 minutes in a row', fun
         expect($inARow)->toBeLessThanOrEqual(25);
     }
 
-    expect(array_values(array_diff($told, ['break'])))->toBe(['new', 'stuck', 'old', 'easy'])
+    expect(array_values(array_diff($told, ['break'])))->toBe(['stuck', 'new', 'easy', 'old'])
         ->and($told)->toContain('break')->and(end($told))->not->toBe('break')
-        ->and($plan[0]->of?->reason)->toBe('new, due in 5 days')
+        ->and($plan[0]->of?->reason)->toBe('not there yet, due tomorrow')
         ->and(array_values(array_filter($plan, static fn (DayItem $item): bool => $item->of?->id === 'old'))[0]->of?->reason)
         ->toBe('check after 8 days, 3 days late');
 });
 
 it('keeps what is late and leaves what can wait where not all fits', function (): void {
     $plan = (new DayPlanner())->plan([
-        Due::assignment('later', 10, 9, 0.9, ''),
-        Due::assignment('late', 10, -1, 0.1, ''),
+        Due::assignment('later', 10, 9, false, 80.0),
+        Due::assignment('late', 10, -1, true, 90.0),
         Due::check('held', 5, 4),
     ], 10);
 
-    expect(array_map(static fn (DayItem $item): ?string => $item->of?->id, $plan))->toBe(['held', 'late']);
+    expect(array_map(static fn (DayItem $item): ?string => $item->of?->id, $plan))->toBe(['late', 'held']);
 });
 
 it('plans short things on a day on which the hand hurts', function (): void {
-    $plan = (new DayPlanner())->plan([Due::assignment('a', 25, 0, 0.9, ''), Due::assignment('b', 25, 0, 0.5, '')], 60, true);
+    $plan = (new DayPlanner())->plan([Due::assignment('a', 25, 0, false), Due::assignment('b', 25, 0, null)], 60, true);
 
     expect(max(array_map(static fn (DayItem $item): int => $item->minutes, $plan)))->toBe(5);
 });
@@ -99,7 +99,7 @@ it('refuses a day of no minutes and one without end', function (int $minutes): v
 })->with([9, 91])->throws(DayMinutesOutOfRange::class, 'A day of practice has 10 to 90 minutes');
 
 it('fills ninety minutes from thirty things and takes no more', function (): void {
-    $due = array_map(static fn (int $place): Due => Due::assignment("a{$place}", 20, $place % 7, $place / 30, ''), range(1, 30));
+    $due = array_map(static fn (int $place): Due => Due::assignment("a{$place}", 20, $place % 7, [null, false, true][$place % 3]), range(1, 30));
 
     expect(minutesOf((new DayPlanner())->plan($due, 90)))->toBeLessThanOrEqual(90)->toBeGreaterThanOrEqual(85);
 });
@@ -110,14 +110,14 @@ it('brings back what was passed after 2, 4, 8, 16 and 30 days, and sooner where 
     $days = [];
     for ($check = 0; $check < 6; $check++) {
         $days[] = $upkeep->days;
-        $upkeep = $upkeep->checked(true, $upkeep->due);
+        $upkeep = $upkeep->played(true, $upkeep->due);
     }
-    $failed = $upkeep->checked(false, $upkeep->due);
+    $failed = $upkeep->played(false, $upkeep->due);
 
     expect($days)->toBe([2, 4, 8, 16, 30, 30])->and(Upkeep::begun($day)->due->format('Y-m-d H:i'))->toBe('2026-03-29 00:00')
-        ->and($failed->days)->toBe(15)->and($failed->checked(true, $failed->due)->days)->toBe(16)
-        ->and(Upkeep::of(2, $day)->checked(false, $day)->days)->toBe(1)
-        ->and(Upkeep::of(1, $day)->checked(false, $day)->days)->toBe(1)->and(Upkeep::of(1, $day)->checked(true, $day)->days)->toBe(2);
+        ->and($failed->days)->toBe(15)->and($failed->played(true, $failed->due)->days)->toBe(16)
+        ->and(Upkeep::of(2, $day)->played(false, $day)->days)->toBe(1)
+        ->and(Upkeep::of(1, $day)->played(false, $day)->days)->toBe(1)->and(Upkeep::of(1, $day)->played(true, $day)->days)->toBe(2);
 });
 
 it('counts from the day on which a check was taken, however late', function (): void {
@@ -126,8 +126,9 @@ it('counts from the day on which a check was taken, however late', function (): 
     $upkeep = Upkeep::of(4, $due);
 
     expect($upkeep->daysLate($taken))->toBe(10)->and($upkeep->daysLate(new DateTimeImmutable('2026-10-19 08:00')))->toBe(-1)
-        ->and($upkeep->checked(true, $taken)->due->format('Y-m-d'))->toBe('2026-11-07')
-        ->and($upkeep->checked(false, $taken)->due->format('Y-m-d'))->toBe('2026-11-01');
+        ->and($upkeep->played(false, new DateTimeImmutable('2026-10-19 23:00')))->toBe($upkeep)
+        ->and($upkeep->played(true, $taken)->due->format('Y-m-d'))->toBe('2026-11-07')
+        ->and($upkeep->played(false, $taken)->due->format('Y-m-d'))->toBe('2026-11-01');
 });
 
 it('halves the time allowed with every 3 dB', function (float $level, float $minutes): void {

@@ -45,7 +45,10 @@ it('does not guess where all strings begin together, where one string sounds, or
         ->and($sweeps->read(0.4, 0.45))->toBeNull();
 });
 
-it('tells the direction of a grip that is known by its own strings, at the recording’s tuning', function (float $sweepMs, float $cents): void {
+it('tells the direction of a grip that is known by its own strings, at the recording’s tuning', function (
+    float $sweepMs,
+    float $cents,
+): void {
     $midi = [45, 52, 57, 61, 64];
     $hz = array_map(static fn (int $pitch): float => 440.0 * 2 ** (($pitch - 69 + $cents / 100) / 12), $midi);
     $ear = new GripEar(new SweepReader(swept($hz, $sweepMs)), $cents);

@@ -244,7 +244,10 @@ it('counts a crossing once, whether the pick comes round one string or both', fu
 it('counts crossings by where a zone of the grip lies', function (array $strings, int $count, int $around): void {
     $strokes = array_map(
         static fn (string|array $met, int $place): Stroke => new Stroke(
-            480 * $place, 2, strings: is_string($met) ? Zone::from($met) : $met, direction: $place % 2 === 0 ? Direction::Down : Direction::Up,
+            480 * $place,
+            2,
+            strings: is_string($met) ? Zone::from($met) : $met,
+            direction: $place % 2 === 0 ? Direction::Down : Direction::Up,
         ),
         $strings,
         array_keys($strings),

@@ -36,11 +36,17 @@ export const useRecords = () => usePages(['records'], '/api/records', {}, {})
 export const useAssignments = (student: number) =>
   useQuery({ queryKey: school.assignments(student), queryFn: () => call('GET', '/api/assignments', { query: { student } }) })
 
-/** @param played minutes that were played today already */
-export const useDay = (minutes: number, hurts: boolean, level: number, played: number) =>
+/**
+ * @param minutes there are, and the loudness in dB(A): the usual where null
+ * @param played  minutes that were played today already
+ */
+export const useDay = (minutes: number | null, hurts: boolean, level: number | null, played: number) =>
   useQuery({
     queryKey: ['day', minutes, hurts, level, played],
-    queryFn: () => call('GET', '/api/day', { query: { minutes, hurts: hurts ? 1 : 0, level, played } }),
+    queryFn: () =>
+      call('GET', '/api/day', {
+        query: { hurts: hurts ? 1 : 0, played, ...(minutes === null ? {} : { minutes }), ...(level === null ? {} : { level }) },
+      }),
     placeholderData: (before) => before,
   })
 

@@ -14,7 +14,8 @@ use OpenApi\Attributes as OA;
 
 final class ChangeAssignment extends Controller
 {
-    #[OA\Put(path: '/api/assignments/{assignment}', summary: 'Change work that is given, open a stage, or go on with today’s version', parameters: [
+    #[OA\Put(path: '/api/assignments/{assignment}',
+        summary: 'Change work that is given, open a stage, or go on with today’s version', parameters: [
         new OA\PathParameter(name: 'assignment', schema: new OA\Schema(type: 'integer')),
     ], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(properties: [
         new OA\Property(property: 'due_on', type: 'string', nullable: true),

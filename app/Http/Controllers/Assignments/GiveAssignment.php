@@ -20,7 +20,12 @@ final class GiveAssignment extends Controller
         content: new OA\JsonContent(required: ['breakdown', 'students'], properties: [
             new OA\Property(property: 'breakdown', type: 'string'),
             new OA\Property(property: 'students', type: 'array', items: new OA\Items(type: 'integer')),
-            new OA\Property(property: 'stages', description: 'keys, in order; none for the whole song', type: 'array', items: new OA\Items(type: 'string')),
+            new OA\Property(
+                property: 'stages',
+                description: 'keys, in order; none for the whole song',
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+            ),
             new OA\Property(property: 'due_on', type: 'string', nullable: true),
             new OA\Property(property: 'minutes', description: 'a day', type: 'integer'),
             new OA\Property(property: 'opens', type: 'boolean'),

@@ -15,7 +15,7 @@ use OpenApi\Attributes as OA;
 
 final class DeleteAccount extends Controller
 {
-    #[OA\Delete(path: '/api/account', summary: 'Delete one’s account with its takes, remarks and breakdowns', requestBody: new OA\RequestBody(
+    #[OA\Delete(path: '/api/account', summary: 'Delete one’s account with all that is in it', requestBody: new OA\RequestBody(
         required: true,
         content: new OA\JsonContent(required: ['current'], properties: [new OA\Property(property: 'current', type: 'string')]),
     ), responses: [new OA\Response(response: 204, description: 'gone')])]

@@ -12,7 +12,9 @@ use OpenApi\Attributes as OA;
 
 final class ExportOwnData extends Controller
 {
-    #[OA\Get(path: '/api/account/export', summary: 'All that one has here, as a ZIP', responses: [new OA\Response(response: 200, description: 'the file')])]
+    #[OA\Get(path: '/api/account/export', summary: 'All that one has here, as a ZIP', responses: [
+        new OA\Response(response: 200, description: 'the file'),
+    ])]
     public function __invoke(Request $request, OwnData $data): Response
     {
         return new Response($data->of($this->user($request)), 200, [

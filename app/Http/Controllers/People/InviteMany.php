@@ -21,7 +21,9 @@ final class InviteMany extends Controller
             new OA\Property(property: 'names', description: 'one a line, or a table with names in its first column', type: 'string'),
             new OA\Property(property: 'group', description: 'they join', type: 'string', nullable: true),
         ]),
-    ), responses: [new OA\Response(response: 201, description: 'made', content: new OA\JsonContent(required: ['made', 'problems'], properties: [
+    ), responses: [new OA\Response(response: 201, description: 'made', content: new OA\JsonContent(required: [
+        'made', 'problems',
+    ], properties: [
         new OA\Property(property: 'made', type: 'array', items: new OA\Items(required: ['name', 'path'], properties: [
             new OA\Property(property: 'name', type: 'string'),
             new OA\Property(property: 'path', description: 'shown once', type: 'string'),

@@ -24,7 +24,9 @@ final class ListRecords extends Controller
 
     #[OA\Get(path: '/api/records', summary: 'Who came in, was given something or left; for the owner', parameters: [
         new OA\QueryParameter(name: 'cursor', schema: new OA\Schema(type: 'string')),
-    ], responses: [new OA\Response(response: 200, description: 'the newest first', content: new OA\JsonContent(required: ['items', 'next'], properties: [
+    ], responses: [new OA\Response(response: 200, description: 'the newest first', content: new OA\JsonContent(required: [
+        'items', 'next',
+    ], properties: [
         new OA\Property(property: 'items', type: 'array', items: new OA\Items(ref: '#/components/schemas/Record')),
         new OA\Property(property: 'next', description: 'cursor of the next page', type: 'string', nullable: true),
     ]))])]

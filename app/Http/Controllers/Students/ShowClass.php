@@ -16,7 +16,9 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'ClassRow', required: ['id', 'name', 'on', 'sittings', 'stuck', 'minutes', 'late', 'new', 'last'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'on', description: 'what is due soonest', nullable: true, allOf: [new OA\Schema(ref: '#/components/schemas/Assignment')]),
+    new OA\Property(property: 'on', description: 'what is due soonest', nullable: true, allOf: [
+        new OA\Schema(ref: '#/components/schemas/Assignment'),
+    ]),
     new OA\Property(property: 'sittings', description: 'the last takes, the oldest first', type: 'array', items: new OA\Items(
         required: ['tempo', 'passed'],
         properties: [new OA\Property(property: 'tempo', type: 'number'), new OA\Property(property: 'passed', type: 'boolean')],

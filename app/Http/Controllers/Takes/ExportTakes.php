@@ -18,7 +18,7 @@ final class ExportTakes extends Controller
     private const COLUMNS = ['player', 'number', 'created_at', 'stage', 'arrangement', 'tempo', 'bars', 'from_bar', 'level', 'passed', 'bias_ms',
         'spread_ms', 'gate_ms', 'swing', 'latency_ms', 'finding'];
 
-    #[OA\Get(path: '/api/breakdowns/{id}/takes.csv', summary: 'The log of this breakdown\'s takes as a table, the oldest first', parameters: [
+    #[OA\Get(path: '/api/breakdowns/{id}/takes.csv', summary: 'The log of a breakdown’s takes, the oldest first', parameters: [
         new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string')),
     ], responses: [new OA\Response(response: 200, description: 'the file')])]
     public function __invoke(Request $request, Breakdown $breakdown): StreamedResponse

@@ -14,4 +14,10 @@ final readonly class DayItem
     {
         return $this->of === null;
     }
+
+    /** Why it stands there. */
+    public function reason(): string
+    {
+        return $this->of->reason ?? 'guitar down, shake out the arm';
+    }
 }

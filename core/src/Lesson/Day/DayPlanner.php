@@ -20,6 +20,11 @@ final readonly class DayPlanner
 
     public const MOST = 90;
 
+    /** What is offered to choose from, and taken until somebody chooses. */
+    public const CHOICES = [10, 20, 35, 50, 70, 90];
+
+    public const USUAL = 35;
+
     public const BREAK_MINUTES = 5;
 
     /** of playing in a row */

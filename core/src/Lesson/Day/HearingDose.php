@@ -22,6 +22,9 @@ final readonly class HearingDose
     /** Rough levels in dB(A) for who has no meter. */
     public const PRESETS = ['unplugged' => 72.0, 'small amplifier' => 85.0, 'band in a room' => 97.0];
 
+    /** dB(A) until somebody says otherwise. */
+    public const USUAL = self::PRESETS['small amplifier'];
+
     /** @param float $share of a day's, 1 = all of it */
     private function __construct(public float $share) {}
 

@@ -29,10 +29,13 @@ final readonly class Upkeep
         return self::after(self::DAYS[0], $on);
     }
 
-    /** A passed check makes the way to the next one longer, a failed one half as long; both count from the day it was taken. */
-    public function checked(bool $passed, DateTimeImmutable $on): self
+    /**
+     * A passed check makes the way to the next one longer, a failed one half as long; both count from the day it was taken.
+     * Played before it is due it is practice, no check.
+     */
+    public function played(bool $passed, DateTimeImmutable $on): self
     {
-        return self::after($passed ? self::longer($this->days) : max(1, intdiv($this->days, 2)), $on);
+        return $this->daysLate($on) < 0 ? $this : self::after($passed ? self::longer($this->days) : max(1, intdiv($this->days, 2)), $on);
     }
 
     /** How many days ago it was due; negative where that is still to come. */

@@ -20,7 +20,7 @@ export function DayLine({ item, now, done, onStart, onDone }: Props) {
       <div className="day-words">
         <b>{rest ? 'Break' : item.stage === null || item.stage_name === '' ? item.title : item.stage_name}</b>
         {!rest && item.stage_name !== '' && <span>{item.stage === null ? item.stage_name : item.title}</span>}
-        <small className={item.reason.includes('late') ? 'off' : 'muted'}>{item.reason}</small>
+        <small className={item.late ? 'off' : 'muted'}>{item.reason}</small>
         {now && item.finding !== null && <small className="day-finding">{item.finding}</small>}
       </div>
       {now && (

@@ -2,7 +2,7 @@ import { Checkbox, Select } from 'antd'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { usePerson } from '../../api/queries'
-import { useDay, type DayItem } from '../../api/school'
+import { useDay, type Day, type DayItem } from '../../api/school'
 import { PlaceRail } from '../../ui/PlaceRail'
 import { useKeys } from '../../ui/keys'
 import { usePageTitle } from '../../ui/usePageTitle'
@@ -11,15 +11,13 @@ import { useShelfWork } from '../shelf/useShelfWork'
 import { DayLine } from './DayLine'
 import { useDayDone } from './useDayDone'
 
-const MINUTES = [10, 20, 35, 50, 70, 90]
 const WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday']
-const USUAL_LEVEL = 85
 
 /** What to practise today, in its order; where it was left it goes on. */
 export default function DayPage() {
   const person = usePerson().data
   const done = useDayDone()
-  const [level, setLevel] = useState(USUAL_LEVEL)
+  const [level, setLevel] = useState<number | null>(null)
   const day = useDay(done.minutes, done.hurts, level, done.played)
   const navigate = useNavigate()
   const { signOut } = useShelfWork(() => undefined)
@@ -51,12 +49,12 @@ export default function DayPage() {
           <div>
             <h1>{WEEKDAYS[new Date().getDay()]}</h1>
             <p className="muted">
-              <b className="day-minutes">{done.minutes}</b> minutes today, hardest first while fresh
+              <b className="day-minutes">{day.data?.asked ?? '…'}</b> minutes today, hardest first while fresh
             </p>
           </div>
           <div className="day-choices" role="group" aria-label="Minutes today">
-            {MINUTES.map((minutes) => (
-              <button key={minutes} type="button" aria-pressed={minutes === done.minutes} onClick={() => done.setMinutes(minutes)}>
+            {day.data?.choices.map((minutes) => (
+              <button key={minutes} type="button" aria-pressed={minutes === day.data.asked} onClick={() => done.setMinutes(minutes)}>
                 {minutes}
               </button>
             ))}
@@ -86,7 +84,7 @@ export default function DayPage() {
           ))}
         </ol>
         {items.length > 0 && next === -1 && <p className="finding finding-holds">That was today. It comes back when it is due.</p>}
-        {day.data !== undefined && <Ears hearing={day.data.hearing} level={level} onLevel={setLevel} />}
+        {day.data !== undefined && <Ears hearing={day.data.hearing} onLevel={setLevel} />}
         <div className="day-hurts">
           <Checkbox checked={done.hurts} onChange={(event) => done.setHurts(event.target.checked)}>
             <b>My hand hurts today</b>
@@ -103,15 +101,7 @@ export default function DayPage() {
 const BLOCKS = 20
 
 /** What of the day's dose is used: a guess that any meter beats. */
-function Ears({
-  hearing: { share, left, presets },
-  level,
-  onLevel,
-}: {
-  hearing: { share: number; left: number; presets: { name: string; level: number }[] }
-  level: number
-  onLevel: (level: number) => void
-}) {
+function Ears({ hearing: { share, left, level, presets }, onLevel }: { hearing: Day['hearing']; onLevel: (level: number) => void }) {
   const used = Math.min(BLOCKS, Math.round(share * BLOCKS))
   return (
     <section className="day-ears" aria-label="Ears">

@@ -2,17 +2,16 @@ import { useState } from 'react'
 
 type Kept = {
   on: string
-  minutes: number
+  minutes: number | null
   hurts: boolean
   done: number[]
   played: number
   begun: { place: number; minutes: number } | null
 }
 const KEY = 'gravik:day'
-const USUAL_MINUTES = 35
 
 const today = () => new Date().toDateString()
-const fresh = (): Kept => ({ on: today(), minutes: USUAL_MINUTES, hurts: false, done: [], played: 0, begun: null })
+const fresh = (): Kept => ({ on: today(), minutes: null, hurts: false, done: [], played: 0, begun: null })
 
 function kept(): Kept {
   try {
@@ -36,7 +35,7 @@ export function useDayDone() {
     }
   }
   return {
-    minutes: day.minutes,
+    /** as they were chosen; null for the usual */ minutes: day.minutes,
     hurts: day.hurts,
     played: day.played,
     has: (place: number) => day.done.includes(place),
