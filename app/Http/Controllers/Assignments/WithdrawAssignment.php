@@ -19,7 +19,11 @@ final class WithdrawAssignment extends Controller
     ], responses: [new OA\Response(response: 204, description: 'withdrawn')])]
     public function __invoke(Request $request, Assignment $assignment): Response
     {
-        Record::note($this->user($request), RecordKind::TookBack, "“{$assignment->breakdown->title}” from {$assignment->student->name}");
+        Record::note(
+            $this->user($request),
+            RecordKind::TookBack,
+            "“{$assignment->breakdown->title}” from {$assignment->student->name}",
+        );
         $assignment->delete();
 
         return new Response('', 204);
