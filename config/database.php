@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 return [
-    'default' => 'sqlite',
+    'default' => env('DB_CONNECTION', 'sqlite'),
     'connections' => [
         'sqlite' => [
             'driver' => 'sqlite',
@@ -15,6 +15,19 @@ return [
             // What was answered as saved is on the disk, also after a power cut
             // (docs/decisions/2026-11-28-what-is-saved-is-on-the-disk.md).
             'synchronous' => 'FULL',
+        ],
+        // For those who outgrow one file (docs/serving.md). The host may be the folder of a socket.
+        'pgsql' => [
+            'driver' => 'pgsql',
+            'host' => env('DB_HOST', '127.0.0.1'),
+            'port' => env('DB_PORT', '5432'),
+            'database' => env('DB_DATABASE', 'gravik'),
+            'username' => env('DB_USERNAME', 'gravik'),
+            'password' => env('DB_PASSWORD', ''),
+            'charset' => 'utf8',
+            'prefix' => '',
+            'search_path' => 'public',
+            'sslmode' => 'prefer',
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],

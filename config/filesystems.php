@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-// Gravik keeps no files of people's: nothing under storage/ is served.
+// Recordings on their way to be heard, and those whose players want them kept; nothing under storage/ is served.
 return [
     'default' => 'local',
-    'disks' => ['local' => ['driver' => 'local', 'root' => storage_path('app/private'), 'serve' => false]],
+    'disks' => ['local' => ['driver' => 'local', 'root' => env('SOUNDS_PATH', storage_path('app/private')), 'serve' => false]],
 ];

@@ -28,8 +28,10 @@ final class DatabaseSeeder extends Seeder
 
     public const STUDENT = ['name' => 'Student A', 'email' => 'student@gravik.demo', 'password' => 'low-tide'];
 
-    /** What the student plays; there are takes of the first. */
+    /** What the student plays as a whole; there are takes of the first. */
     private const ASSIGNED = ['Marzipan Ferry', 'Pilot Stairs'];
+
+    private const IN_STAGES = 'Customs Shed';
 
     /** tempo, bars, bias ms, off-beat error ms, spread ms, share missed, days ago */
     private const TAKES = [
@@ -40,7 +42,7 @@ final class DatabaseSeeder extends Seeder
         [126, 16, 4, -19, 12, 0.01, 1],
     ];
 
-    public function run(BreakdownStore $store, TakeStore $takes, Performer $performer, Assigning $assigning): void
+    public function run(BreakdownStore $store, TakeStore $takes, Performer $performer, Assigning $assigning, DemoPractice $practice): void
     {
         if (User::query()->exists()) {
             return;
@@ -55,6 +57,9 @@ final class DatabaseSeeder extends Seeder
             }
             if ($document->title === self::ASSIGNED[0]) {
                 $this->practise($breakdown, $student, $store, $takes, $performer);
+            }
+            if ($document->title === self::IN_STAGES) {
+                $practice->of($teacher, $student, $breakdown);
             }
         }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Bench\Classroom;
 use App\Bench\DemoClient;
 use App\Bench\DemoServer;
 use App\Bench\HearingAccuracy;
@@ -69,6 +70,7 @@ final class Bench extends Command
             ...$this->http($voiced),
             ...$this->script(),
             ...$underLoad->rows(),
+            ...(new Classroom())->rows(),
         ];
         if ($this->option('json') === true) {
             $this->output->writeln((string) json_encode(

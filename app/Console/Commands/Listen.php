@@ -4,36 +4,114 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Bench\HearingReport;
 use App\Console\CoreCommand;
+use App\Console\UnusableInput;
 use App\Http\Resources\FeelResource;
 use Gravik\Listening\Feel\FeelMeter;
 use Gravik\Listening\Feel\FeelReading;
 use Gravik\Listening\Hearing\TuningHeard;
 use Gravik\Neck\Tuning;
+use Gravik\Quote;
 use Gravik\Time\Meter;
 
 final class Listen extends CoreCommand
 {
-    protected $signature = 'gravik:listen {file : WAV, MIDI or JSON taps} {--tempo=} {--first-beat= : seconds of bar 1 beat 1} {--meter=} {--grid= : slots a beat} {--json}';
+    protected $signature = 'gravik:listen
+        {file : WAV, MIDI or JSON taps; with --against a folder}
+        {--against : measure the ear by the folder’s recordings, each with its NAME.truth.json as gravik:simulate writes it}
+        {--tempo=}
+        {--first-beat= : seconds of bar 1 beat 1}
+        {--meter=}
+        {--grid= : slots a beat}
+        {--json}';
 
-    protected $description = 'Tempo, grid, swing and tuning of a recording, and its strums: when each begins, its level, its length, ringing or dead';
+    protected $description = 'Tempo, grid, swing and tuning of a recording, and its strums: '
+        .'when each begins, its level, its length, ringing or dead';
 
     protected function compute(): void
     {
+        if ($this->option('against') === true) {
+            $this->measured($this->word('file'));
+
+            return;
+        }
         $file = $this->takeFile($this->word('file'));
         $meter = $this->text('meter') === '' ? $file->meter ?? Meter::parse('4/4') : Meter::parse($this->text('meter'));
         $grid = $this->number('grid') === null ? null : $this->whole('grid', 2);
-        $reading = count($file->strokes) < FeelMeter::FEWEST
+        $reading = count($file->sure()) < FeelMeter::FEWEST
             ? null
-            : (new FeelMeter())->measure($file->strokes, $meter, $this->tempo(), $this->number('first-beat'), $grid);
+            : (new FeelMeter())->measure($file->sure(), $meter, $this->tempo(), $this->number('first-beat'), $grid);
         $this->answer(
-            FeelResource::of($reading, $file->strokes, $file->hearing) + ['remark' => $file->remark],
+            FeelResource::of($reading, $file->sure(), $file->hearing) + ['remark' => $file->remark],
             [
-                sprintf('%d strokes', count($file->strokes)),
+                sprintf('%d strokes', count($file->sure())),
                 ...($reading === null ? ['Too few strokes to measure a feel.'] : self::feel($reading)),
                 ...($file->hearing?->tuning === null ? [] : [self::tuning($file->hearing->tuning)]),
                 ...($file->remark === null ? [] : [$file->remark]),
             ],
+        );
+    }
+
+    /** @throws UnusableInput */
+    private function measured(string $folder): void
+    {
+        $report = new HearingReport();
+        $all = $lines = [];
+        foreach (is_dir($folder) ? glob(rtrim($folder, '/').'/*.wav') ?: [] : [] as $wav) {
+            $all[basename($wav, '.wav')] = $one = $report->of($wav, self::truth(substr($wav, 0, -4).'.truth.json'));
+            $lines[] = self::told(basename($wav, '.wav'), HearingReport::sum([$one]));
+        }
+        if ($all === []) {
+            throw UnusableInput::needs(
+                sprintf('There are no recordings in "%s". Put NAME.wav and NAME.truth.json there.', Quote::short($folder)),
+            );
+        }
+        $sum = HearingReport::sum(array_values($all));
+        $this->answer(['takes' => array_map(static fn (array $one): array => HearingReport::sum([$one]), $all), 'all' => $sum], [
+            ...$lines,
+            self::told(sprintf('all %d', count($all)), $sum),
+        ]);
+    }
+
+    /**
+     * @return array{first_beat: float, strokes: list<array{t: float, direction: string, muted: bool}>}
+     *
+     * @throws UnusableInput
+     */
+    private static function truth(string $path): array
+    {
+        $truth = is_file($path) ? json_decode((string) file_get_contents($path), true) : null;
+        if (! is_array($truth) || ! is_array($truth['strokes'] ?? null) || ! is_numeric($truth['first_beat'] ?? null)) {
+            throw UnusableInput::needs(
+                sprintf('"%s" does not say what was played: first_beat and strokes are missing.', Quote::short($path)),
+            );
+        }
+        $strokes = [];
+        foreach ($truth['strokes'] as $stroke) {
+            $told = (is_array($stroke) ? $stroke : []) + ['t' => 0, 'direction' => '', 'muted' => false];
+            ['t' => $t, 'direction' => $direction, 'muted' => $muted] = $told;
+            $strokes[] = ['t' => (float) $t, 'direction' => (string) $direction, 'muted' => (bool) $muted];
+        }
+
+        return ['first_beat' => (float) $truth['first_beat'], 'strokes' => $strokes];
+    }
+
+    /** @param array{f: float, precision: float, recall: float, error_ms: float, bias_ms: float, dead: float, direction: float, untold: float} $sum */
+    private static function told(string $name, array $sum): string
+    {
+        return sprintf(
+            '%s: F %.3f (precision %.3f, recall %.3f), off by %.1f ms, bias %+.1f ms, dead or ringing right %.0f %%, '
+                .'direction right %.0f %% of those told, untold %.0f %%',
+            $name,
+            $sum['f'],
+            $sum['precision'],
+            $sum['recall'],
+            $sum['error_ms'],
+            $sum['bias_ms'],
+            100 * $sum['dead'],
+            100 * $sum['direction'],
+            100 * $sum['untold'],
         );
     }
 
