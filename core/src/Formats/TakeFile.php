@@ -17,12 +17,18 @@ use Gravik\Time\Meter;
 final readonly class TakeFile
 {
     /**
-     * @param list<PlayedOnset> $strokes in order of time, seconds from the start of the file
+     * @param list<PlayedOnset> $strokes in order of time, seconds from the start of the file; those that are not sure among them
      * @param ?Hearing  $hearing of a recording
      * @param ?Meter    $meter   that the file states
      * @param ?string   $remark  what was odd about the file
      */
     private function __construct(public array $strokes, public ?Hearing $hearing, public ?Meter $meter, public ?string $remark) {}
+
+    /** @return list<PlayedOnset> those that were played whatever was planned */
+    public function sure(): array
+    {
+        return array_values(array_filter($this->strokes, static fn (PlayedOnset $stroke): bool => $stroke->sure));
+    }
 
     /**
      * @param string                  $name    by which it is known, for its ending

@@ -14,6 +14,7 @@ final readonly class Hit
      * @param ?float $levelDb     against the median stroke; null for a tap
      * @param ?float $lengthShare how long it rang against the plan; null for a tap and for a dead stroke
      * @param ?float $over        seconds by which it rang longer than planned; null for the same
+     * @param bool   $sure        false for one that hardly stood out of what rang on
      */
     public function __construct(
         public int $slot,
@@ -25,5 +26,6 @@ final readonly class Hit
         public ?float $levelDb = null,
         public ?float $lengthShare = null,
         public ?float $over = null,
+        public bool $sure = true,
     ) {}
 }

@@ -15,6 +15,7 @@ final readonly class PlayedOnset
      * @param ?bool      $muted     whether it was dead, where it is known
      * @param ?float     $levelDb   against the median stroke; null for a tap
      * @param ?float     $seconds   how long it sounded; null for a tap
+     * @param bool       $sure      false for what may have been heard where nothing was played: it meets a planned stroke, but is none too many
      */
     public function __construct(
         public float $t,
@@ -22,10 +23,11 @@ final readonly class PlayedOnset
         public ?bool $muted = null,
         public ?float $levelDb = null,
         public ?float $seconds = null,
+        public bool $sure = true,
     ) {}
 
     public function at(float $t): self
     {
-        return new self($t, $this->direction, $this->muted, $this->levelDb, $this->seconds);
+        return new self($t, $this->direction, $this->muted, $this->levelDb, $this->seconds, $this->sure);
     }
 }

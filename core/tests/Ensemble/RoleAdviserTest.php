@@ -2,7 +2,11 @@
 
 declare(strict_types=1);
 
+use Gravik\Band\Instrument;
 use Gravik\Breakdown\Breakdown;
+use Gravik\Ensemble\BandJob;
+use Gravik\Ensemble\BandJobs;
+use Gravik\Ensemble\BandMember;
 use Gravik\Ensemble\ClashKind;
 use Gravik\Ensemble\Heard;
 use Gravik\Ensemble\RoleAdviser;
@@ -70,4 +74,32 @@ it('leaves nobody idle in a school band but who solos', function (): void {
     expect(advised($song))->toBe(['1 keys passive'])
         ->and(advised($song, Support::SchoolBand))->toBe(['1 bass active', '1 keys passive', '1 horns passive'])
         ->and(advised(bandSong([], [keysPart()], 'straight-drive', ledBy('piano')), Support::SchoolBand))->toBe(['1 keys out']);
+});
+
+it('shares a tune out in a band: by turns where two play the same, and nobody is idle', function (): void {
+    $song = bandSong([], [], 'straight-drive', ledBy('fiddle', 'sax', 'voice', 'fiddle'));
+    $heard = new Heard($song, (new Performer())->perform($song));
+    $members = array_map(
+        static fn (?string $plays, int $id): BandMember => new BandMember($id, $plays === null ? null : Instrument::from($plays)),
+        ['guitar', 'guitar', 'bass', 'keys', null, 'horns'],
+        range(1, 6),
+    );
+    $jobs = (new BandJobs())->share($heard, $members);
+    $of = static fn (int $member): array => array_map(static fn (array $pass): string => $pass[$member - 1]->words(), array_values($jobs));
+    $tasks = static fn (int $member): array => array_filter(array_map(static fn (array $pass): ?string => $pass[$member - 1]->task?->value, $jobs));
+
+    expect($jobs)->toHaveCount(4)
+        ->and($of(3))->each->toBe('bass, active')
+        ->and(array_map(static fn (string $words): bool => str_starts_with($words, 'guitar'), $of(1)))->toBe([true, false, true, false])
+        ->and(array_map(static fn (string $words): bool => str_starts_with($words, 'guitar'), $of(2)))->toBe([false, true, false, true]);
+    foreach ($jobs as $pass) {
+        // Six people, two of whom play: the other four each do something else.
+        $spared = array_filter(array_map(static fn (BandJob $job): ?string => $job->task?->value, $pass));
+        expect(array_map(static fn (BandJob $job): string => $job->words(), $pass))->each->not->toBe('')
+            ->and(count($spared))->toBe(4)->and(array_unique($spared))->toHaveCount(4);
+    }
+    // In four passes nobody has the same task twice.
+    foreach ([4, 5, 6] as $member) {
+        expect(array_unique($tasks($member)))->toHaveCount(4);
+    }
 });

@@ -57,17 +57,20 @@ final readonly class StrokeListener
     private const OUTLINE_FRAMES = 10;
 
     /**
-     * @return list<HeardStroke> in order of time
+     * @return list<HeardStroke> in order of time, those that are sure
      *
      * @throws ListeningException where nothing can be heard
      */
     public function hear(AudioSource $source): array
     {
-        return $this->strokes(self::envelopes($source));
+        return array_values(array_filter(
+            $this->strokes(self::envelopes($source)),
+            static fn (HeardStroke $stroke): bool => $stroke->sure,
+        ));
     }
 
     /**
-     * The strums, and how the recording is tuned and looks.
+     * The strums, those that are not sure among them, and how the recording is tuned and looks.
      *
      * @throws ListeningException where nothing can be heard
      */
@@ -112,18 +115,20 @@ final readonly class StrokeListener
             throw new NoStrokesHeard();
         }
         $begins = array_map(static fn (Onset $onset): int => $onset->frame, $onsets);
+        // What may have been a stroke ends none that is one for sure.
+        $ends = self::ends($onsets, count($envelopes->total()->values));
         $energy = $envelopes->total();
-        $end = count($energy->values);
         $peaks = [];
         foreach ($begins as $place => $begin) {
-            $next = $begins[$place + 1] ?? $end;
+            $next = $ends[$place];
             $peaks[] = max(1e-12, $energy->loudest($begin, $begin + max(10, min($next - 5 - $begin, self::ATTACK))));
         }
-        $usual = Statistics::median($peaks);
+        $sure = array_filter($peaks, static fn (int $place): bool => $onsets[$place]->sure, ARRAY_FILTER_USE_KEY);
+        $usual = Statistics::median($sure === [] ? $peaks : array_values($sure));
         $sweeps = new SweepReader($envelopes);
         $strokes = [];
         foreach ($begins as $place => $begin) {
-            $next = $begins[$place + 1] ?? $end;
+            $next = $ends[$place];
             $isDead = self::isDead($energy, $begin, $next, $peaks[$place]);
             $sweep = $isDead ? null : $sweeps->read($begin / Envelopes::FRAMES_A_SECOND, $next / Envelopes::FRAMES_A_SECOND);
             $strokes[] = new HeardStroke(
@@ -132,10 +137,31 @@ final readonly class StrokeListener
                 self::lasts($energy, $begin, $next, $peaks[$place]) / Envelopes::FRAMES_A_SECOND,
                 $isDead,
                 $sweep?->direction,
+                $onsets[$place]->sure,
             );
         }
 
         return $strokes;
+    }
+
+    /**
+     * @param list<Onset> $onsets
+     * @param int         $last   frame of the recording
+     *
+     * @return list<int> the frame at which each gives way to the next
+     */
+    private static function ends(array $onsets, int $last): array
+    {
+        $ends = [];
+        foreach ($onsets as $place => $onset) {
+            $next = $place + 1;
+            while ($onset->sure && isset($onsets[$next]) && ! $onsets[$next]->sure) {
+                $next++;
+            }
+            $ends[] = isset($onsets[$next]) ? $onsets[$next]->frame : $last;
+        }
+
+        return $ends;
     }
 
     /**

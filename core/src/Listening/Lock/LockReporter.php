@@ -10,6 +10,7 @@ use Gravik\Listening\Hit;
 use Gravik\Listening\Internal\Deviations;
 use Gravik\Listening\Internal\Drift;
 use Gravik\Listening\Lock\Internal\AskedBars;
+use Gravik\Listening\Lock\Internal\FaintStrokes;
 use Gravik\Listening\Lock\Internal\Findings;
 use Gravik\Listening\Lock\Internal\Hits;
 use Gravik\Listening\Lock\Internal\OtherTake;
@@ -48,16 +49,25 @@ final readonly class LockReporter
         }
         $take = $take->laterBy($timeline->secondsOfBars($from));
         $bars = $bars === null ? null : $from + $bars;
-        $played = array_map(static fn (PlayedOnset $tap): float => $tap->t - ($latencyMs ?? 0.0) / 1000, $take->taps);
-        $asked = AskedBars::of($timeline, $played, $bars);
+        $late = ($latencyMs ?? 0.0) / 1000;
+        $played = array_map(static fn (PlayedOnset $tap): float => $tap->t - $late, $take->taps);
+        $asked = AskedBars::of($timeline, array_map(static fn (PlayedOnset $tap): float => $tap->t - $late, $take->sure()), $bars);
         $plan = Plan::ofBars($timeline, $asked->bars, $from);
         $planned = array_map(static fn (PlannedOnset $onset): float => $onset->t, $plan->onsets);
-        $matching = $this->matcher->match($planned, $played, $plan->smallestGap(), $plan->ruler()->tempo->beatSeconds());
+        $matching = (new FaintStrokes($this->matcher))->match(
+            $planned,
+            $played,
+            array_column($take->taps, 'sure'),
+            $plan->smallestGap(),
+            $plan->ruler()->tempo->beatSeconds(),
+        );
         $names = new SlotNames($timeline->hands());
 
-        $hits = (new Hits($plan, $take, $played, $matching))->all();
-        $lastBar = $bars === null ? max([-1, ...array_map(static fn (Hit $hit): int => $hit->bar, $hits)]) : $asked->bars - 1;
-        $lastMet = max([0.0, ...array_map(static fn (Hit $hit): float => $hit->t, $hits)]);
+        $met = (new Hits($plan, $take, $played, $matching))->all();
+        // What hardly stood out was met, but when it came is not known well enough to be told.
+        $hits = array_values(array_filter($met, static fn (Hit $hit): bool => $hit->sure));
+        $lastBar = $bars === null ? max([-1, ...array_map(static fn (Hit $hit): int => $hit->bar, $met)]) : $asked->bars - 1;
+        $lastMet = max([0.0, ...array_map(static fn (Hit $hit): float => $hit->t, $met)]);
         // Of bars that nobody asked for only what comes before the last stroke met is missed.
         $missed = array_values(array_filter(
             $matching->missed,
@@ -79,10 +89,10 @@ final readonly class LockReporter
         $steady = $drift === null ? $played : array_map(static fn (float $t): float => $t - $drift->at($t) / 1000, $played);
 
         $report = new LockReport(
-            planned: count($hits) + count($missed),
+            planned: count($met) + count($missed),
             // A stroke that closes the take is no part of what was asked.
-            played: count($hits) + count($extra),
-            matched: count($hits),
+            played: count($met) + count($extra),
+            matched: count($met),
             missed: count($missed),
             extra: count($extra),
             latencyMs: $latencyMs,

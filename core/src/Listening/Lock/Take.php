@@ -77,16 +77,7 @@ final readonly class Take
     public static function of(array $strokes, float $firstBeat, ?GripEar $ear = null): self
     {
         return new self(
-            array_map(
-                static fn (PlayedOnset $tap): PlayedOnset => new PlayedOnset(
-                    $tap->t - $firstBeat,
-                    $tap->direction,
-                    $tap->muted,
-                    $tap->levelDb,
-                    $tap->seconds,
-                ),
-                $strokes,
-            ),
+            array_map(static fn (PlayedOnset $tap): PlayedOnset => $tap->at($tap->t - $firstBeat), $strokes),
             true,
             $ear,
             $firstBeat,
@@ -101,7 +92,8 @@ final readonly class Take
      */
     public static function placed(array $strokes, Timeline $timeline, ?GripEar $ear = null): self
     {
-        $firstBeat = FirstBeat::of($timeline, $strokes);
+        $sure = array_values(array_filter($strokes, static fn (PlayedOnset $stroke): bool => $stroke->sure));
+        $firstBeat = FirstBeat::of($timeline, $sure === [] ? $strokes : $sure);
 
         return new self(self::of($strokes, $firstBeat)->taps, false, $ear, $firstBeat);
     }
@@ -155,6 +147,12 @@ final readonly class Take
     }
 
     /** Played so many seconds later in the song; where it lies in its recording is the same. */
+    /** @return list<PlayedOnset> those that were played whatever was planned */
+    public function sure(): array
+    {
+        return array_values(array_filter($this->taps, static fn (PlayedOnset $tap): bool => $tap->sure));
+    }
+
     public function laterBy(float $seconds): self
     {
         return new self(

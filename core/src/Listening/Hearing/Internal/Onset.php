@@ -14,6 +14,7 @@ final readonly class Onset
     /**
      * @param int   $frame ms from the beginning of the recording
      * @param float $rise  nepers of energy by which the attack rises above what sounded before, 0 or more
+     * @param bool  $sure  whether it stands out far enough to be a beginning whatever was planned
      */
-    public function __construct(public int $frame, public float $rise) {}
+    public function __construct(public int $frame, public float $rise, public bool $sure) {}
 }

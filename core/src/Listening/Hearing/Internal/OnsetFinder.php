@@ -15,30 +15,39 @@ namespace Gravik\Listening\Hearing\Internal;
 final readonly class OnsetFinder
 {
     /** Peaks from this share of what a loud stroke brings are looked at; of those within so many steps the greatest. */
-    private const LOOKED_AT = 0.3;
+    private const LOOKED_AT = 0.05;
 
     private const APART = 7;
 
-    /** That another sound is left behind counts beside what comes anew, in the moment just ahead of the peak, ms. */
-    private const CHANGE_COUNTS = 0.1;
+    /**
+     * How much comes anew counts in nepers, so that a light stroke is weighed by how far it stands out and not by how loud others
+     * are; below this share all is nothing.
+     */
+    private const NOTHING = 0.02;
+
+    /** That another sound is left behind counts beside it, in the moment just ahead of the peak, ms: a clear change carries a weak beginning. */
+    private const CHANGE_COUNTS = 0.19;
 
     private const CHANGE_AT_MOST = 5.0;
 
     private const AHEAD = 8;
 
-    /** About so much in all is a beginning: in each recording, where there are fewest peaks within these limits. */
-    private const BEGINS = 0.46;
+    /** About so much in all, in nepers, is a beginning: in each recording, where there are fewest peaks within these limits. */
+    private const BEGINS = -1.2;
 
-    private const BEGINS_LEAST = 0.35;
+    private const BEGINS_LEAST = -1.45;
 
-    private const BEGINS_MOST = 0.6;
+    private const BEGINS_MOST = -0.9;
 
-    private const BEGINS_STEP = 1.06;
+    private const BEGINS_STEP = 0.06;
 
     /** Peaks so many nepers around count, the more the nearer; and a neper from the usual costs so much of all peaks. */
     private const NEAR = 0.12;
 
     private const UNUSUAL = 0.03;
+
+    /** What lies no farther below that, in nepers, may be one: it is told where nothing surer is near. */
+    private const MAY_BE = 0.6;
 
     /** A step of this share of the peak, and so much at least, within one sweep before it, is where the sweep began. */
     private const BEGAN = 0.4;
@@ -79,7 +88,7 @@ final readonly class OnsetFinder
     private const SHARP_AFTER = 13;
 
     /** A candidate that brings less than this share of the usual energy is no stroke. */
-    private const FAINT = 0.03;
+    private const FAINT = 0.01;
 
     /** Quantiles: the loud moments, and the usual stroke. */
     private const LOUD = 0.98;
@@ -101,7 +110,7 @@ final readonly class OnsetFinder
         ));
     }
 
-    /** @return list<Onset> where each strum begins */
+    /** @return list<Onset> where each strum begins, and where one may have begun that hardly stands out */
     public function find(): array
     {
         $novelty = Novelty::of($this->envelopes)?->values;
@@ -110,7 +119,7 @@ final readonly class OnsetFinder
         }
         $peaks = [];
         foreach (self::peaks($novelty) as $number) {
-            $peaks[$number] = $novelty[$number]
+            $peaks[$number] = log($novelty[$number] + self::NOTHING)
                 + self::CHANGE_COUNTS * min(self::CHANGE_AT_MOST, $this->change($number * Novelty::STEP_MS - self::AHEAD));
         }
         $begins = self::between($peaks);
@@ -122,14 +131,37 @@ final readonly class OnsetFinder
                 $found[] = $frame;
             }
         }
+        $sure = array_fill_keys($this->loudEnough($found), true);
+        $all = $sure;
+        foreach ($peaks as $number => $score) {
+            $frame = $score < $begins && $score >= $begins - self::MAY_BE ? $this->begin($rises, $novelty, $number, 0) : -1;
+            if ($frame >= 0 && self::isAlone($frame, $all)) {
+                $all[$frame] = false;
+            }
+        }
+        ksort($all);
 
         return array_map(
-            fn (int $frame): Onset => new Onset(
+            static fn (int $frame, bool $sure): Onset => new Onset(
                 $frame,
                 max([0.0, ...array_slice($rises, max(0, $frame - self::SHARP_BEFORE), self::SHARP_BEFORE + self::SHARP_AFTER)]),
+                $sure,
             ),
-            $this->loudEnough($found),
+            array_keys($all),
+            $all,
         );
+    }
+
+    /** @param array<int, bool> $others by frame */
+    private static function isAlone(int $frame, array $others): bool
+    {
+        foreach (array_keys($others) as $other) {
+            if (abs($other - $frame) < self::SWEEP) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**
@@ -156,18 +188,18 @@ final readonly class OnsetFinder
      * From where on a peak is a beginning: where there are fewest, between those of the strokes and the smaller ones of what
      * wavers as it rings.
      *
-     * @param array<int, float> $peaks step => how much it brings
+     * @param array<int, float> $peaks step => how much it brings, in nepers
      */
     private static function between(array $peaks): float
     {
         $best = self::BEGINS;
         $fewest = INF;
-        for ($least = self::BEGINS_LEAST; $least <= self::BEGINS_MOST; $least *= self::BEGINS_STEP) {
+        for ($least = self::BEGINS_LEAST; $least <= self::BEGINS_MOST; $least += self::BEGINS_STEP) {
             $near = array_sum(array_map(
-                static fn (float $peak): float => exp(-(log($peak / $least) / self::NEAR) ** 2 / 2),
+                static fn (float $peak): float => exp(-(($peak - $least) / self::NEAR) ** 2 / 2),
                 $peaks,
             )) / max(1, count($peaks));
-            $cost = $near + self::UNUSUAL * abs(log($least / self::BEGINS));
+            $cost = $near + self::UNUSUAL * abs($least - self::BEGINS);
             if ($cost < $fewest) {
                 [$fewest, $best] = [$cost, $least];
             }

@@ -50,7 +50,7 @@ final readonly class OtherTake
                 ? $this->another($kept, $report)
                 : null;
         }
-        if (count($take->taps) < 2 * FeelMeter::FEWEST) {
+        if (count($take->sure()) < 2 * FeelMeter::FEWEST) {
             return null;
         }
         $pace = $this->pace($take);
@@ -66,7 +66,7 @@ final readonly class OtherTake
                 ),
             );
         }
-        $kept = (new FeelMeter())->measure($take->taps, $this->timeline->map->first()->meter)->tempoBpm;
+        $kept = (new FeelMeter())->measure($take->sure(), $this->timeline->map->first()->meter)->tempoBpm;
         // Half and double may be the same tempo, counted otherwise.
         $apart = min(array_map(static fn (float $times): float => abs($times * $kept / $asked - 1), [0.5, 1.0, 2.0]));
         if ($apart > self::OTHER_TEMPO) {
@@ -96,7 +96,7 @@ final readonly class OtherTake
     private function pace(Take $take): ?string
     {
         foreach (self::PACES as $pace => $times) {
-            $played = array_map(static fn (PlayedOnset $tap): float => $times * $tap->t, $take->taps);
+            $played = array_map(static fn (PlayedOnset $tap): float => $times * $tap->t, $take->sure());
             $plan = Plan::of($this->timeline, max([0.0, ...$played]));
             $planned = array_map(static fn (PlannedOnset $onset): float => $onset->t, $plan->onsets);
             $until = max([0.0, ...$played]) + $plan->smallestGap() / 2;

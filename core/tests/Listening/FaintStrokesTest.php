@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+use Gravik\Formats\TakeFile;
+use Gravik\Listening\Lock\Internal\FaintStrokes;
+use Gravik\Listening\Lock\LockReporter;
+use Gravik\Listening\Lock\Matcher;
+use Gravik\Listening\Lock\Take;
+use Gravik\Listening\PlayedOnset;
+use Gravik\Performance\Performer;
+use Gravik\Simulation\Material\MaterialTake;
+use Gravik\Simulation\Material\Place;
+use Gravik\Simulation\Material\Way;
+use Gravik\Simulation\SimulatedPlayer;
+use Gravik\Simulation\SimulatedTake;
+use Gravik\Tests\Support\Examples;
+use Gravik\Time\SwingUnit;
+
+/** Half beats at 120, with one played elsewhere or not at all. */
+function halves(int $count): array
+{
+    return array_map(static fn (int $place): float => 0.25 * $place, range(0, $count - 1));
+}
+
+it('lets what is sure say where the player was, and fills what is left with what hardly stood out', function (): void {
+    $planned = halves(12);
+    // Everybody 20 ms late, number 5 faint, and a faint nothing beside number 7.
+    $played = array_map(static fn (float $t): float => $t + 0.02, $planned);
+    $sure = array_fill(0, 12, true);
+    $sure[5] = false;
+    $played[] = 7 * 0.25 + 0.09;
+    $sure[] = false;
+    array_multisort($played, $sure);
+    $matching = (new FaintStrokes(new Matcher()))->match($planned, $played, $sure, 0.25, 0.5);
+
+    expect($matching->pairs)->toHaveCount(12)->and($matching->missed)->toBe([])->and($matching->extra)->toBe([])
+        ->and($played[$matching->pairs[5]])->toEqualWithDelta(1.27, 1e-9)->and($played[$matching->pairs[7]])->toEqualWithDelta(1.77, 1e-9);
+});
+
+it('leaves a stroke missed where nothing was heard close by, and counts what is sure and met nothing', function (): void {
+    $planned = halves(12);
+    $played = array_values(array_filter($planned, static fn (float $t): bool => $t !== 1.0));
+    $sure = array_fill(0, 11, true);
+    foreach ([[1.07, false], [2.12, true]] as [$t, $is]) {
+        $played[] = $t;
+        $sure[] = $is;
+    }
+    array_multisort($played, $sure);
+    $matching = (new FaintStrokes(new Matcher()))->match($planned, $played, $sure, 0.25, 0.5);
+
+    expect($matching->missed)->toBe([4])->and(array_map(static fn (int $place): float => $played[$place], $matching->extra))->toBe([2.12]);
+});
+
+it('loses few light strokes under a ringing chord once the plan is known', function (Way $way, Place $place): void {
+    $song = Examples::breakdown(['tempo' => 104], 'XxxxXxxx');
+    $timeline = (new Performer())->perform($song);
+    $strokes = (new SimulatedPlayer(0, 0, 6, 0, 3))->play($timeline, 6);
+    $path = (string) tempnam(sys_get_temp_dir(), 'gravik-light-');
+    file_put_contents($path, (new MaterialTake($way, $place, 5, 10.0))->wav($strokes, 60 / 104));
+    $file = TakeFile::read($path, 'take.wav');
+    unlink($path);
+    $report = (new LockReporter())->report(Take::of($file->strokes, SimulatedTake::LEAD), $timeline, SwingUnit::Eighth, 0.0, bars: 6);
+
+    expect($report->matched)->toBeGreaterThanOrEqual(44)->and($report->missed)->toBeLessThanOrEqual(6)->and($report->extra)->toBeLessThanOrEqual(1)
+        ->and(abs((float) $report->biasMs))->toBeLessThan(6.0)
+        // More of them are heard where they were planned than are sure by themselves.
+        ->and(count($file->sure()))->toBeLessThanOrEqual(count($file->strokes))
+        ->and(array_filter($file->strokes, static fn (PlayedOnset $stroke): bool => $stroke->t < 0))->toBe([]);
+})->with([
+    'a physical string, dry' => [Way::Physical, Place::Dry],
+    'partials, in a room' => [Way::Additive, Place::Room],
+    'FM, by phone' => [Way::Fm, Place::Phone],
+    'driven, with hum' => [Way::Driven, Place::Hum],
+]);
