@@ -11,6 +11,7 @@ use App\Http\Controllers\Drafts;
 use App\Http\Controllers\Ears;
 use App\Http\Controllers\Grips;
 use App\Http\Controllers\Groups;
+use App\Http\Controllers\Hearings;
 use App\Http\Controllers\ListChoices;
 use App\Http\Controllers\ListPatterns;
 use App\Http\Controllers\ListStarts;
@@ -30,7 +31,9 @@ Route::patterns([
     'take' => $ulid,
     'grip' => $ulid,
     'group' => $ulid,
+    'balance' => $ulid,
     'invitation' => $ulid,
+    'hearing' => $ulid,
     'token' => '[0-9A-Za-z]{1,80}',
     'student' => '[0-9]{1,9}',
     'assignment' => '[0-9]{1,9}',
@@ -57,6 +60,7 @@ Route::middleware(['auth', 'auth.session'])->group(static function (): void {
 
     Route::put('account', People\ChangeAccount::class);
     Route::delete('account', People\DeleteAccount::class);
+    Route::put('account/sounds', People\KeepSounds::class);
     Route::get('account/export', People\ExportOwnData::class);
     Route::post('account/sign-out-everywhere', People\SignOutEverywhere::class);
     Route::get('invitations', People\ListInvitations::class);
@@ -68,6 +72,10 @@ Route::middleware(['auth', 'auth.session'])->group(static function (): void {
     Route::post('groups', Groups\MakeGroup::class);
     Route::put('groups/{group}', Groups\ChangeGroup::class)->can('own', 'group');
     Route::delete('groups/{group}', Groups\DropGroup::class)->can('own', 'group');
+    Route::get('groups/{group}/jobs', Groups\ShowJobs::class)->can('own', 'group');
+    Route::get('groups/{group}/balances', Groups\ListBalances::class)->can('own', 'group');
+    Route::post('groups/{group}/balances', Groups\NoteBalance::class)->can('own', 'group');
+    Route::delete('groups/{group}/balances/{balance}', Groups\ForgetBalance::class)->can('own', 'group');
 
     Route::get('choices', ListChoices::class);
     Route::get('patterns', ListPatterns::class);
@@ -80,9 +88,13 @@ Route::middleware(['auth', 'auth.session'])->group(static function (): void {
     Route::middleware('can:view,breakdown')->prefix('breakdowns/{breakdown}')->group(static function (): void {
         Route::get('', Breakdowns\ShowBreakdown::class);
         Route::get('export/{format}', Breakdowns\ExportBreakdown::class);
+        Route::get('practice', Day\ShowPractice::class);
+        Route::get('log', Students\ShowLog::class);
         Route::get('takes', Takes\ListTakes::class);
         Route::get('takes.csv', Takes\ExportTakes::class);
         Route::get('takes/{take}', Takes\ShowTake::class);
+        Route::get('takes/{take}/sound', Takes\PlaySound::class);
+        Route::delete('takes/{take}/sound', Takes\ForgetSound::class);
         Route::get('takes/{take}/remarks', Takes\ListRemarks::class);
         Route::post('takes/{take}/remarks', Takes\WriteRemark::class);
         Route::post('takes', Takes\RecordTake::class);
@@ -99,7 +111,8 @@ Route::middleware(['auth', 'auth.session'])->group(static function (): void {
 
     Route::post('drafts', Drafts\DraftBreakdown::class);
 
-    Route::get('hearing', Takes\ShowHearing::class);
+    Route::post('hearings', Hearings\AskHearing::class);
+    Route::get('hearings/{hearing}', Hearings\ShowHearing::class)->can('own', 'hearing');
 
     Route::get('calibrations/{device}', Calibration\ShowDelay::class);
     Route::put('calibrations/{device}', Calibration\MeasureDelay::class);

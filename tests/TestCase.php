@@ -9,7 +9,10 @@ use App\Models\Breakdown;
 use App\Models\Role;
 use App\Models\User;
 use Gravik\Formats\BreakdownJson;
+use Gravik\Performance\Performer;
+use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Tests\Support\Examples;
+use Gravik\Time\Tempo;
 use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
@@ -74,6 +77,24 @@ abstract class TestCase extends LaravelTestCase
         }
 
         return $document;
+    }
+
+    /** @return array{User, User, Breakdown} a teacher, a student of theirs and a breakdown on the shelf */
+    public function lesson(): array
+    {
+        [$teacher, $student] = [$this->teacher(), $this->student()];
+        $teacher->students()->attach($student);
+
+        return [$teacher, $student, $this->shelved($teacher)];
+    }
+
+    /** @return array<string, mixed> a take of the example, of the whole song or a stage of it, so late */
+    public function playedTake(float $biasMs, ?string $stage = null): array
+    {
+        $timeline = (new Performer())->perform(Examples::breakdown(), new Tempo(120));
+
+        return ['id' => $this->newId(), 'tempo' => 120, 'bars' => 8, 'latency_ms' => 0, 'stage' => $stage,
+            'taps' => (new SimulatedPlayer($biasMs, 0, 3, 0, 5))->taps($timeline, 8)];
     }
 
     public function newId(): string

@@ -43,6 +43,14 @@ final readonly class DemoClient
         return $this->write('PUT', $path, $body);
     }
 
+    public function sound(string $path, string $wav): string
+    {
+        $headers = $this->headers();
+        $headers['headers']['Content-Type'] = 'audio/wav';
+
+        return (string) $this->client->request('POST', $path, ['body' => $wav] + $headers)->getBody();
+    }
+
     /**
      * Sends all of these at once.
      *

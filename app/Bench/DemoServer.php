@@ -12,9 +12,13 @@ final class DemoServer
 {
     private Process $process;
 
+    /** @var list<Process> */
+    private array $workers = [];
+
     private function __construct(public readonly string $folder, private readonly int $port)
     {
         $this->process = $this->serve();
+        $this->work();
     }
 
     public static function start(): self
@@ -52,9 +56,31 @@ final class DemoServer
         $this->process = $this->serve();
     }
 
+    public function killWorkers(): void
+    {
+        array_walk($this->workers, static fn (Process $worker): ?int => $worker->stop(0, SIGKILL));
+    }
+
+    /** One worker more, that hears recordings. */
+    public function work(): Process
+    {
+        $worker = new Process(
+            [PHP_BINARY, 'artisan', 'queue:work', '--sleep=0.2', '--memory=1000'],
+            base_path(),
+            self::environment($this->folder),
+            null,
+            null,
+        );
+        $worker->disableOutput();
+        $worker->start();
+
+        return $this->workers[] = $worker;
+    }
+
     public function stop(): void
     {
         $this->kill();
+        array_walk($this->workers, static fn (Process $worker): ?int => $worker->stop(2));
         (new Process(['rm', '-rf', $this->folder]))->run();
     }
 
@@ -110,7 +136,18 @@ final class DemoServer
     /** @return array<string, string> */
     private static function environment(string $folder): array
     {
-        return ['APP_ENV' => 'production', 'APP_KEY' => 'base64:'.base64_encode(str_repeat('k', 32)), 'DB_DATABASE' => $folder.'/gravik.sqlite',
-            'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file', 'CACHE_PATH' => $folder.'/cache', 'PHP_CLI_SERVER_WORKERS' => '4'];
+        return [
+            'APP_ENV' => 'production',
+            'APP_KEY' => 'base64:'.base64_encode(str_repeat('k', 32)),
+            'DB_CONNECTION' => 'sqlite',
+            'DB_DATABASE' => $folder.'/gravik.sqlite',
+            'SESSION_DRIVER' => 'database',
+            'CACHE_STORE' => 'file',
+            'CACHE_PATH' => $folder.'/cache',
+            'SOUNDS_PATH' => $folder.'/sounds',
+            'QUEUE_CONNECTION' => 'database',
+            'QUEUE_RETRY_AFTER' => '3',
+            'PHP_CLI_SERVER_WORKERS' => '4',
+        ];
     }
 }

@@ -43,8 +43,14 @@ final readonly class UnderLoad
             $shelf = json_decode($client->get('/api/breakdowns'), true);
             $busiest = $shelf['items'][0]['id'];
             $lists = [
-                'the shelf' => '/api/breakdowns', 'its second page' => '/api/breakdowns?cursor='.$shelf['next'], 'looking for a word' => '/api/breakdowns?search=ferry',
-                'takes of one breakdown' => "/api/breakdowns/{$busiest}/takes", 'students' => '/api/students', 'versions' => "/api/breakdowns/{$busiest}/versions",
+                'the shelf' => '/api/breakdowns',
+                'its second page' => '/api/breakdowns?cursor='.$shelf['next'],
+                'looking for a word' => '/api/breakdowns?search=ferry',
+                'takes of one breakdown' => "/api/breakdowns/{$busiest}/takes",
+                'students' => '/api/students',
+                'the class board of all' => '/api/class',
+                'the log of a student' => "/api/breakdowns/{$busiest}/log",
+                'versions' => "/api/breakdowns/{$busiest}/versions",
             ];
             $rows = [];
             foreach ($lists as $what => $path) {

@@ -16,6 +16,7 @@ final readonly class AskedTake
      * @param ?StageKey $stage null for the whole song
      * @param int    $level of the pattern, 1 to 3
      * @param int    $from  bar of the song with which it begins, from 0
+     * @param int    $waited seconds for which it waited on a device without a connection, by that device's own clock
      */
     public function __construct(
         public string $id,
@@ -26,5 +27,21 @@ final readonly class AskedTake
         public ?float $latencyMs,
         public int $from = 0,
         public Arrangement $arrangement = Arrangement::WithBand,
+        public int $waited = 0,
     ) {}
+
+    public function waitedFor(int $seconds): self
+    {
+        return new self(
+            $this->id,
+            $this->tempo,
+            $this->bars,
+            $this->stage,
+            $this->level,
+            $this->latencyMs,
+            $this->from,
+            $this->arrangement,
+            $seconds,
+        );
+    }
 }

@@ -85,6 +85,12 @@ final readonly class BreakdownStore
         return $this->json->parse($breakdown->document);
     }
 
+    /** A document as it is stored. */
+    public function encoded(Document $document): string
+    {
+        return json_encode($this->json->write($document), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+    }
+
     /** The version that is saved now is what somebody plays, takes along or is given: later saves of the sitting do not overwrite it. */
     public function refer(Breakdown $breakdown): void
     {
@@ -137,7 +143,7 @@ final readonly class BreakdownStore
             'feel' => $feel,
             'words' => mb_strtolower("{$document->title} {$document->genre} {$document->start->key->text()} {$feel} {$document->start->meter->text()}"),
             'sketch' => $this->sketched($document),
-            'document' => json_encode($this->json->write($document), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+            'document' => $this->encoded($document),
         ];
     }
 

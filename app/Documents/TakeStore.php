@@ -7,6 +7,7 @@ namespace App\Documents;
 use App\Models\Breakdown;
 use App\Models\Take;
 use App\Models\User;
+use Carbon\CarbonImmutable;
 use Gravik\Formats\ReportJson;
 use Gravik\Listening\Lock\Finding;
 use Gravik\Listening\Lock\FindingKind;
@@ -66,10 +67,12 @@ final readonly class TakeStore
                 'bias_ms' => $report->biasMs === null ? null : round($report->biasMs, 2),
                 'spread_ms' => $report->spreadMs === null ? null : round($report->spreadMs, 2),
                 'finding' => self::first($report)?->text,
-                'strokes' => array_map(self::stroke(...), $played->taps),
+                'strokes' => array_map(self::stroke(...), $played->sure()),
                 'report' => ReportJson::write($report),
             ]);
             $take->id = $asked->id;
+            // What waited for a connection counts from when it was played; no two clocks need to agree for that.
+            $take->created_at = CarbonImmutable::now()->subSeconds($asked->waited);
             $take->save();
             $this->breakdowns->refer($breakdown);
 

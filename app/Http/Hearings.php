@@ -10,11 +10,11 @@ use Illuminate\Contracts\Cache\LockProvider;
 use Illuminate\Contracts\Cache\Repository;
 use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 
-/** Lets one person have one recording heard at a time, so that others are not kept waiting, and says how far it is. */
+/** Lets one person have one recording heard at a time at once, so that others are not kept waiting. */
 final readonly class Hearings
 {
-    /** Ten minutes of sound take half a minute here, and three times that on a slow machine. */
-    private const MOST_SECONDS = 300;
+    /** What is heard at once is short. */
+    private const MOST_SECONDS = 60;
 
     public function __construct(private Repository $cache) {}
 
@@ -41,27 +41,7 @@ final readonly class Hearings
         try {
             return $hear();
         } finally {
-            $this->cache->forget(self::place($user));
             $lock?->release();
         }
-    }
-
-    /** @param float $done share of the recording, 0 to 1 */
-    public function note(User $user, float $done): void
-    {
-        $this->cache->put(self::place($user), round($done, 3), self::MOST_SECONDS);
-    }
-
-    /** How much of this person's recording is heard, 0 to 1; null where none is being heard. */
-    public function progress(User $user): ?float
-    {
-        $done = $this->cache->get(self::place($user));
-
-        return is_numeric($done) ? (float) $done : null;
-    }
-
-    private static function place(User $user): string
-    {
-        return "hearing-progress:{$user->id}";
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -21,6 +22,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property bool                 $opens      whether a passed gate opens the next stage by itself
  * @property CarbonImmutable|null $due_on
  * @property int                  $minutes    it takes a day
+ * @property bool                 $eases      whether grips that its student's hand cannot take are given easier
+ * @property list<array{symbol: string, why: string, was: list<int|null>, now: list<int|null>}>|null $eased those that are
+ * @property string|null          $eased_document with them
  * @property int|null             $given_by
  * @property CarbonImmutable|null $passed_at  when the last stage was
  * @property CarbonImmutable      $created_at
@@ -30,6 +34,19 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 final class Assignment extends Model
 {
     protected $guarded = [];
+
+    /** All but the whole documents: for lists of many. */
+    private const LISTED = ['id', 'breakdown_id', 'student_id', 'revision', 'stages', 'reached', 'opens', 'eases', 'eased', 'due_on', 'minutes',
+        'given_by', 'passed_at', 'created_at', 'updated_at'];
+
+    /** @return Builder<self> */
+    public static function listed(): Builder
+    {
+        $listed = self::query();
+        $listed->select(self::LISTED);
+
+        return $listed;
+    }
 
     /** @return BelongsTo<Breakdown, $this> */
     public function breakdown(): BelongsTo
@@ -78,8 +95,16 @@ final class Assignment extends Model
     protected function casts(): array
     {
         return [
-            'stages' => 'array', 'opens' => 'boolean', 'due_on' => 'immutable_date', 'passed_at' => 'immutable_datetime',
-            'revision' => 'integer', 'reached' => 'integer', 'minutes' => 'integer', 'created_at' => 'immutable_datetime',
+            'eases' => 'boolean',
+            'eased' => 'array',
+            'stages' => 'array',
+            'opens' => 'boolean',
+            'due_on' => 'immutable_date',
+            'passed_at' => 'immutable_datetime',
+            'revision' => 'integer',
+            'reached' => 'integer',
+            'minutes' => 'integer',
+            'created_at' => 'immutable_datetime',
         ];
     }
 }

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\Pivot;
 
 /**
  * A class or a band.
@@ -32,9 +33,18 @@ final class Group extends Model
         return $this->belongsTo(User::class, 'teacher_id');
     }
 
+    /** The instrument of one of its members, as Instrument has it; '' for one who has none yet. */
+    public function playsOf(User $member): string
+    {
+        $pivot = $member->getRelation('pivot');
+        $plays = $pivot instanceof Pivot ? $pivot->getAttribute('plays') : null;
+
+        return is_string($plays) ? $plays : '';
+    }
+
     /** @return BelongsToMany<User, $this> */
     public function members(): BelongsToMany
     {
-        return $this->belongsToMany(User::class, 'group_members', 'group_id', 'student_id');
+        return $this->belongsToMany(User::class, 'group_members', 'group_id', 'student_id')->withPivot('plays');
     }
 }

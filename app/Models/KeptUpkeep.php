@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string          $stage        of the lesson; '' for the whole song
  * @property int             $days         between the last check and this one
  * @property CarbonImmutable $due_on
+ * @property CarbonImmutable $created_at   when it was passed for the first time
  * @property-read Breakdown  $breakdown
  */
 final class KeptUpkeep extends Model
@@ -40,6 +41,6 @@ final class KeptUpkeep extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['days' => 'integer', 'due_on' => 'immutable_date'];
+        return ['days' => 'integer', 'due_on' => 'immutable_date', 'created_at' => 'immutable_datetime'];
     }
 }

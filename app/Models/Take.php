@@ -33,6 +33,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property array<string, float> $gate
  * @property list<array{t: float, key?: string}> $strokes
  * @property array<string, mixed> $report
+ * @property float|null           $sound_at second of the kept recording at which bar 1 beat 1 lies; null where none is kept
  * @property CarbonImmutable      $created_at
  * @property-read User            $player
  */
@@ -53,7 +54,7 @@ final class Take extends Model
     {
         return [
             'tempo' => 'float', 'swing' => 'float', 'latency_ms' => 'float', 'bias_ms' => 'float', 'spread_ms' => 'float', 'gate_ms' => 'float',
-            'seconds' => 'float',
+            'seconds' => 'float', 'sound_at' => 'float',
             'revision' => 'integer', 'player_id' => 'integer', 'number' => 'integer', 'level' => 'integer',
             'bars' => 'integer', 'from_bar' => 'integer', 'passed' => 'boolean',
             'arrangement' => Arrangement::class,

@@ -19,13 +19,14 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property bool   $owner       sees the whole school and invites teachers
  * @property bool   $left_handed necks are drawn with the nut at the right
  * @property bool   $high_on_top necks are drawn with the highest string on top
+ * @property bool   $keeps_sound whether the sound of their takes is kept
  * @property string $hand  what the hand can do, as HandProfile writes it
  */
 final class User extends Authenticatable
 {
     protected $guarded = [];
 
-    protected $attributes = ['left_handed' => false, 'high_on_top' => false, 'owner' => false];
+    protected $attributes = ['left_handed' => false, 'high_on_top' => false, 'owner' => false, 'keeps_sound' => false, 'hand' => 'medium'];
 
     /** Nobody is remembered beyond the session, so there is no token to keep. */
     protected $rememberTokenName = '';
@@ -76,7 +77,12 @@ final class User extends Authenticatable
     protected function casts(): array
     {
         return [
-            'password' => 'hashed', 'role' => Role::class, 'owner' => 'boolean', 'left_handed' => 'boolean', 'high_on_top' => 'boolean',
+            'password' => 'hashed',
+            'role' => Role::class,
+            'owner' => 'boolean',
+            'keeps_sound' => 'boolean',
+            'left_handed' => 'boolean',
+            'high_on_top' => 'boolean',
         ];
     }
 }

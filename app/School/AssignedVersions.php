@@ -18,11 +18,18 @@ final readonly class AssignedVersions
         if ($breakdown->owner_id === $reader->id) {
             return $breakdown;
         }
-        $assignment = Assignment::query()->where('breakdown_id', $breakdown->id)->where('student_id', $reader->id)->first(['revision']);
+        $assignment = Assignment::query()->where('breakdown_id', $breakdown->id)->where('student_id', $reader->id)
+            ->first(['revision', 'eased_document']);
+        if ($assignment === null) {
+            return $breakdown;
+        }
+        $seen = $assignment->revision >= $breakdown->revision ? $breakdown : $this->at($breakdown, $assignment->revision);
+        if ($assignment->eased_document !== null) {
+            $seen = clone $seen;
+            $seen->document = $assignment->eased_document;
+        }
 
-        return $assignment === null || $assignment->revision >= $breakdown->revision
-            ? $breakdown
-            : $this->at($breakdown, $assignment->revision);
+        return $seen;
     }
 
     /** The breakdown at a revision; as it is now where that one was not kept. */

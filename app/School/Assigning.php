@@ -25,6 +25,7 @@ final readonly class Assigning
         private VoicedForms $voiced,
         private LessonPlanner $planner,
         private AssignedVersions $versions,
+        private Easing $easing,
     ) {}
 
     /**
@@ -52,19 +53,24 @@ final readonly class Assigning
             $this->store->refer($breakdown);
             Record::note($by, RecordKind::Gave, "“{$breakdown->title}” to ".implode(', ', array_column($students, 'name')));
 
-            return array_map(static fn (User $student): Assignment => Assignment::query()->updateOrCreate(
-                ['breakdown_id' => $breakdown->id, 'student_id' => $student->id],
-                [
-                    'revision' => $breakdown->revision,
-                    'stages' => $named === [] ? null : $named,
-                    'reached' => 0,
-                    'opens' => $opens,
-                    'due_on' => $due,
-                    'minutes' => $minutes,
-                    'given_by' => $by->id,
-                    'passed_at' => null,
-                ],
-            ), $students);
+            return array_map(function (User $student) use ($by, $breakdown, $named, $due, $minutes, $opens): Assignment {
+                $assignment = Assignment::query()->updateOrCreate(
+                    ['breakdown_id' => $breakdown->id, 'student_id' => $student->id],
+                    [
+                        'revision' => $breakdown->revision,
+                        'stages' => $named === [] ? null : $named,
+                        'reached' => 0,
+                        'opens' => $opens,
+                        'due_on' => $due,
+                        'minutes' => $minutes,
+                        'given_by' => $by->id,
+                        'passed_at' => null,
+                    ],
+                );
+                $this->easing->of($assignment->refresh()->setRelation('breakdown', $breakdown)->setRelation('student', $student));
+
+                return $assignment;
+            }, $students);
         });
     }
 
@@ -74,6 +80,7 @@ final readonly class Assigning
         DB::transaction(function () use ($assignment): void {
             $this->store->refer($assignment->breakdown);
             $assignment->update(['revision' => $assignment->breakdown->revision]);
+            $this->easing->of($assignment->loadMissing('student'));
         });
     }
 

@@ -9,7 +9,6 @@ use App\Models\KeptUpkeep;
 use App\Models\Take;
 use App\Models\User;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Collection;
 
 /** Where each student of a teacher stands: what they are on, where they are stuck and since when, who has not practised. */
 final readonly class ClassBoard
@@ -24,7 +23,7 @@ final readonly class ClassBoard
 
     /**
      * @return list<array{
-     *     student: User, on: ?Assignment, takes: list<Take>, stuck: ?Take, since: ?CarbonImmutable, minutes: int, late: int, new: int
+     *     student: User, on: ?Assignment, takes: list<TakeNote>, stuck: ?TakeNote, since: ?CarbonImmutable, minutes: int, late: int, new: int
      * }> by name; takes the newest first, minutes of the last fourteen days, checks that are late, takes since yesterday
      */
     public function of(User $teacher): array
@@ -32,14 +31,7 @@ final readonly class ClassBoard
         $students = User::taughtBy($teacher)->get()->sortBy('name')->values();
         /** @var list<int> $ids */
         $ids = $students->modelKeys();
-        $first = [];
-        $assigned = Assignment::query();
-        $assigned->whereIn('student_id', $ids);
-        foreach ($assigned->get()->sortBy(static fn (Assignment $each): string => $each->order())->all() as $each) {
-            $first[$each->student_id] ??= $each;
-        }
-        // Of the breakdowns only those that are shown.
-        (new Collection($first))->load('breakdown:id,title,meter,owner_id,revision');
+        $first = $this->first($ids);
         $takes = $this->takes->of($ids, self::SITTINGS);
         $minutes = $this->minutes($ids);
         $today = CarbonImmutable::today();
@@ -56,26 +48,47 @@ final readonly class ClassBoard
                 'on' => $first[$student->id] ?? null,
                 'takes' => $own,
                 'stuck' => $failing[0] ?? null,
-                'since' => $failing === [] ? null : $failing[count($failing) - 1]->created_at,
+                'since' => $failing === [] ? null : $failing[count($failing) - 1]->playedAt(),
                 'minutes' => $minutes[$student->id] ?? 0,
                 'late' => (int) $late->get($student->id, 0),
-                'new' => count(array_filter($own, static fn (Take $take): bool => $take->getRawOriginal('created_at') >= $since)),
+                'new' => count(array_filter($own, static fn (TakeNote $take): bool => $take->at >= $since)),
             ];
         })->all());
     }
 
     /**
+     * What each student comes to first; only that is made, and only the breakdowns of those are fetched.
+     *
+     * @param list<int> $students
+     *
+     * @return array<int, Assignment> by student
+     */
+    private function first(array $students): array
+    {
+        $ids = [];
+        $order = Assignment::query()->toBase()->select(['id', 'student_id'])->whereIn('student_id', $students)
+            ->orderByRaw('case when passed_at is null then 0 else 1 end')->orderByRaw("coalesce(due_on, '9999-12-31')")->orderBy('id');
+        foreach ($order->get() as $row) {
+            ['id' => $id, 'student_id' => $student] = (array) $row;
+            $ids[(int) $student] ??= (int) $id;
+        }
+
+        return Assignment::listed()->with('breakdown:id,title,meter,owner_id,revision')->whereKey(array_values($ids))->get()
+            ->keyBy('student_id')->all();
+    }
+
+    /**
      * The newest takes in a row that failed at the same thing.
      *
-     * @param list<Take> $takes the newest first
+     * @param list<TakeNote> $takes the newest first
      *
-     * @return list<Take>
+     * @return list<TakeNote>
      */
     private static function failing(array $takes): array
     {
         $failing = [];
         foreach ($takes as $take) {
-            if ($take->passed || [$take->breakdown_id, $take->stage] !== [$takes[0]->breakdown_id, $takes[0]->stage]) {
+            if ($take->passed || [$take->breakdown, $take->stage] !== [$takes[0]->breakdown, $takes[0]->stage]) {
                 break;
             }
             $failing[] = $take;

@@ -12,12 +12,12 @@ use Illuminate\Support\Facades\DB;
 /** The newest takes of each player, in one query however many there are. */
 final readonly class LastTakes
 {
-    private const COLUMNS = ['id', 'breakdown_id', 'player_id', 'number', 'created_at', 'tempo', 'bars', 'stage', 'passed', 'finding'];
+    private const COLUMNS = ['id', 'breakdown_id', 'player_id', 'created_at', 'tempo', 'stage', 'passed', 'finding'];
 
     /**
      * @param list<int> $players ids
      *
-     * @return array<int, list<Take>> by player, the newest first
+     * @return array<int, list<TakeNote>> by player, the newest first
      */
     public function of(array $players, int $most): array
     {
@@ -28,10 +28,9 @@ final readonly class LastTakes
             ->whereIn('users.id', $players)->select(array_map(static fn (string $column): string => "takes.{$column}", self::COLUMNS))
             ->orderByDesc('takes.created_at')->orderByDesc('takes.id')->get();
         $byPlayer = [];
-        /** @var Collection<int, Take> $takes */
-        $takes = Take::query()->hydrate($rows->map(static fn (object $row): array => (array) $row)->all());
-        foreach ($takes as $take) {
-            $byPlayer[$take->player_id][] = $take;
+        foreach ($rows as $row) {
+            $take = TakeNote::of($row);
+            $byPlayer[$take->player][] = $take;
         }
 
         return $byPlayer;

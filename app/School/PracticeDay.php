@@ -13,6 +13,7 @@ use Gravik\Lesson\Day\DayItem;
 use Gravik\Lesson\Day\DayPlanner;
 use Gravik\Lesson\Day\Due;
 use Gravik\Lesson\LessonException;
+use Illuminate\Database\Eloquent\Collection;
 
 /** What a student practises today: what is assigned and what comes back, fitted into the minutes there are. */
 final readonly class PracticeDay
@@ -20,15 +21,16 @@ final readonly class PracticeDay
     public function __construct(private LastTakes $takes, private DayPlanner $planner) {}
 
     /**
-     * @return list<array{item: DayItem, of: Assignment|KeptUpkeep|null, last: ?Take}> in the order in which it is played
+     * @return list<array{item: DayItem, of: Assignment|KeptUpkeep|null, last: ?Take, stage: string}> in the order in which it is
+     *                                                                                    played; stage as it was named
      *
      * @throws LessonException
      */
     public function of(User $student, int $minutes, bool $hurts): array
     {
         $today = CarbonImmutable::today();
-        $assignments = Assignment::query()->with('breakdown:id,title,revision,owner_id')->where('student_id', $student->id)
-            ->where('passed_at', null)->get()->all();
+        $given = Assignment::listed()->with('breakdown:id,title,revision,owner_id')->where('student_id', $student->id)->get();
+        $assignments = $given->where('passed_at', null)->values()->all();
         $checks = KeptUpkeep::query()->with('breakdown:id,title,revision,owner_id')->where('student_id', $student->id)
             ->where('due_on', '<=', $today->toDateString())->get()->all();
         $last = $this->takes->ofPlayer($student->id, array_values(array_unique(array_map(
@@ -50,7 +52,23 @@ final readonly class PracticeDay
             'item' => $item,
             'of' => $things[$item->of->id ?? ''][0] ?? null,
             'last' => $things[$item->of->id ?? ''][1] ?? null,
+            'stage' => self::named($things[$item->of->id ?? ''][0] ?? null, $given),
         ], $this->planner->plan($due, $minutes, $hurts));
+    }
+
+    /**
+     * A check has the name that its stage was given under.
+     *
+     * @param Collection<int, Assignment> $given
+     */
+    private static function named(Assignment|KeptUpkeep|null $of, Collection $given): string
+    {
+        if (! $of instanceof KeptUpkeep) {
+            return $of?->stageName() ?? '';
+        }
+        $stages = $given->firstWhere('breakdown_id', $of->breakdown_id)->stages ?? [];
+
+        return array_column($stages, 'name', 'key')[$of->stage] ?? '';
     }
 
     private static function due(Assignment $assignment, ?Take $last, CarbonImmutable $today): Due

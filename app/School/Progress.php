@@ -7,7 +7,6 @@ namespace App\School;
 use App\Models\Assignment;
 use App\Models\KeptUpkeep;
 use App\Models\Take;
-use Carbon\CarbonImmutable;
 use Gravik\Lesson\Day\Upkeep;
 
 /** What a take brings on: a passed gate opens the next stage, and what was passed comes back later to be checked. */
@@ -15,14 +14,14 @@ final readonly class Progress
 {
     public function took(Take $take): void
     {
-        $today = CarbonImmutable::now();
+        $today = $take->created_at;
         $kept = KeptUpkeep::query()->where('student_id', $take->player_id)->where('breakdown_id', $take->breakdown_id)
             ->where('stage', $take->stage)->first();
         if ($kept !== null) {
             $next = $kept->upkeep()->played($take->passed, $today);
             $kept->update(['days' => $next->days, 'due_on' => $next->due]);
         }
-        $assignment = Assignment::query()->where('student_id', $take->player_id)->where('breakdown_id', $take->breakdown_id)->first();
+        $assignment = Assignment::listed()->where('student_id', $take->player_id)->where('breakdown_id', $take->breakdown_id)->first();
         $isOn = $assignment !== null && $assignment->passed_at === null && ($assignment->stageKey() ?? '') === $take->stage;
         if (! $isOn || ! $take->passed) {
             return;

@@ -6,6 +6,8 @@
     <meta name="theme-color" content="#1f2a33">
     <title>Gravik</title>
     <link rel="icon" href="/mark.svg" type="image/svg+xml">
+    <link rel="manifest" href="/manifest.webmanifest">
+    <link rel="apple-touch-icon" href="/icon-192.png">
     @viteReactRefresh
     @vite('resources/js/main.tsx')
     <link rel="modulepreload" href="{{ Vite::asset('resources/js/app/start.tsx') }}">

@@ -5,10 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Documents\ExportFormat;
+use App\School\InvitationMail;
 use Gravik\Band\Groove;
+use Gravik\Band\Instrument;
+use Gravik\Band\Seat;
+use Gravik\Breakdown\BalanceVerdict;
 use Gravik\Breakdown\Gate;
 use Gravik\Breakdown\SetUp;
 use Gravik\Breakdown\Stage;
+use Gravik\Ensemble\BalanceTest;
 use Gravik\Lesson\UsualPractice;
 use Gravik\Neck\Grip\GripKind;
 use Gravik\Neck\Tuning;
@@ -33,9 +38,32 @@ final class ListChoices extends Controller
         'ornaments',
         'moves',
         'practice',
+        'mail',
         'set_up',
         'exports',
+        'instruments',
+        'listening',
     ], properties: [
+        new OA\Property(property: 'instruments', description: 'of a band', type: 'array', items: new OA\Items(required: ['slug', 'words'],
+            properties: [
+            new OA\Property(property: 'slug', type: 'string', enum: Instrument::class),
+            new OA\Property(property: 'words', type: 'string'),
+        ], type: 'object')),
+        new OA\Property(property: 'listening', description: 'a balance test: where a listener sits, what is heard, what can be said of it',
+            required: ['seats', 'gains', 'verdicts'], properties: [
+            new OA\Property(property: 'seats', type: 'array', items: new OA\Items(required: ['slug', 'words'], properties: [
+                new OA\Property(property: 'slug', type: 'string', enum: Seat::class),
+                new OA\Property(property: 'words', type: 'string'),
+            ], type: 'object')),
+            new OA\Property(property: 'gains', type: 'array', items: new OA\Items(required: ['gain_db', 'words'], properties: [
+                new OA\Property(property: 'gain_db', description: 'null without the guitar', type: 'number', nullable: true),
+                new OA\Property(property: 'words', type: 'string'),
+            ], type: 'object')),
+            new OA\Property(property: 'verdicts', type: 'array', items: new OA\Items(required: ['slug', 'words'], properties: [
+                new OA\Property(property: 'slug', type: 'string', enum: BalanceVerdict::class),
+                new OA\Property(property: 'words', type: 'string'),
+            ], type: 'object')),
+        ], type: 'object'),
         new OA\Property(property: 'exports', description: 'forms in which a song leaves the house, and what each keeps', type: 'array',
             items: new OA\Items(required: ['format', 'name', 'words', 'keeps'], properties: [
             new OA\Property(property: 'format', type: 'string', enum: ExportFormat::class),
@@ -73,6 +101,7 @@ final class ListChoices extends Controller
             new OA\Property(property: 'words', type: 'string'),
             new OA\Property(property: 'why', type: 'string'),
         ], type: 'object')),
+        new OA\Property(property: 'mail', description: 'whether links can be sent', type: 'boolean'),
         new OA\Property(property: 'practice', description: 'how practising begins until somebody says otherwise', required: [
             'startShare',
             'minutes',
@@ -120,7 +149,7 @@ final class ListChoices extends Controller
             new OA\Property(property: 'strings', description: 'lowest first', type: 'array', items: new OA\Items(type: 'string')),
         ], type: 'object')),
     ]))])]
-    public function __invoke(): JsonResponse
+    public function __invoke(InvitationMail $mail): JsonResponse
     {
         $tunings = [];
         foreach (Tuning::known() as $slug => [$name, $pitches]) {
@@ -133,6 +162,15 @@ final class ListChoices extends Controller
                 array_values(Groove::library()),
             ),
             'tunings' => $tunings,
+            'instruments' => self::worded(Instrument::cases()),
+            'listening' => [
+                'seats' => self::worded(Seat::cases()),
+                'gains' => array_map(
+                    static fn (?float $gain): array => ['gain_db' => $gain, 'words' => BalanceTest::words($gain)],
+                    BalanceTest::gains(),
+                ),
+                'verdicts' => self::worded(BalanceVerdict::cases()),
+            ],
             'schools' => array_map(
                 static fn (School $school): array => ['slug' => $school->value, 'name' => $school->words()],
                 School::cases(),
@@ -161,6 +199,7 @@ final class ListChoices extends Controller
                 static fn (BarMove $move): array => ['slug' => $move->value, 'words' => $move->words(), 'why' => $move->why()],
                 BarMove::cases(),
             ),
+            'mail' => $mail->canSend(),
             'practice' => get_object_vars(new UsualPractice()),
             'gates' => [
                 ['name' => 'beginner', ...get_object_vars(new Gate())],
@@ -171,5 +210,18 @@ final class ListChoices extends Controller
                 GripKind::cases(),
             ),
         ]);
+    }
+
+    /**
+     * @param list<Instrument|Seat|BalanceVerdict> $kinds
+     *
+     * @return list<array{slug: string, words: string}>
+     */
+    private static function worded(array $kinds): array
+    {
+        return array_map(
+            static fn (Instrument|Seat|BalanceVerdict $kind): array => ['slug' => $kind->value, 'words' => $kind->words()],
+            $kinds,
+        );
     }
 }

@@ -12,7 +12,11 @@ final class AssignmentChangeRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['reached' => ['sometimes', 'integer', 'between:0,39'], 'renew' => ['sometimes', 'boolean']] + AssignmentRequest::more();
+        return [
+            'reached' => ['sometimes', 'integer', 'between:0,39'],
+            'renew' => ['sometimes', 'boolean'],
+            'eases' => ['sometimes', 'boolean'],
+        ] + AssignmentRequest::more();
     }
 
     /** @return array<string, string> */
@@ -24,6 +28,6 @@ final class AssignmentChangeRequest extends FormRequest
     /** @return array<string, mixed> */
     public function changes(): array
     {
-        return array_intersect_key($this->validated(), array_flip(['due_on', 'minutes', 'opens', 'reached']));
+        return array_intersect_key($this->validated(), array_flip(['due_on', 'minutes', 'opens', 'reached', 'eases']));
     }
 }

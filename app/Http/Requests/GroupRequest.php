@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Gravik\Band\Instrument;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 final class GroupRequest extends FormRequest
 {
@@ -16,6 +18,9 @@ final class GroupRequest extends FormRequest
             'open' => ['sometimes', 'boolean'],
             'members' => ['sometimes', 'array', 'max:500'],
             'members.*' => ['integer'],
+            'plays' => ['sometimes', 'array', 'max:500'],
+            'plays.*.student' => ['required', 'integer'],
+            'plays.*.instrument' => ['present', 'nullable', Rule::enum(Instrument::class)],
         ];
     }
 
@@ -28,6 +33,14 @@ final class GroupRequest extends FormRequest
     public function name(): string
     {
         return trim($this->string('name')->toString());
+    }
+
+    /** @return array<int, ?string> by student: their instrument in a band */
+    public function plays(): array
+    {
+        $plays = $this->input('plays');
+
+        return array_column(is_array($plays) ? $plays : [], 'instrument', 'student');
     }
 
     /** @return ?list<int> */

@@ -12,13 +12,13 @@ use Illuminate\Foundation\Http\FormRequest;
 /** What a student's hand can do, as HandProfile writes it. */
 final class HandOfStudentRequest extends FormRequest
 {
-    /** Who is not taught here is not there. */
+    /** One's own hand, or that of somebody one teaches; who is not taught here is not there. */
     public function authorize(): Response
     {
         $teacher = $this->user();
         $student = $this->route('student');
 
-        return $teacher instanceof User && User::taughtBy($teacher)->whereKey($student)->exists()
+        return $teacher instanceof User && ((string) $teacher->id === $student || User::taughtBy($teacher)->whereKey($student)->exists())
             ? Response::allow()
             : Response::denyAsNotFound();
     }

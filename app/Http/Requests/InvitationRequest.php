@@ -16,6 +16,7 @@ final class InvitationRequest extends FormRequest
         return [
             'kind' => ['required', Rule::enum(InvitationKind::class)],
             'name' => ['sometimes', 'string', 'max:80'],
+            'email' => ['sometimes', 'nullable', 'string', 'max:160', 'email:rfc'],
             'group' => ['sometimes', 'nullable', 'string', 'ulid'],
             'person' => ['required_if:kind,password', 'nullable', 'integer'],
         ];
@@ -24,7 +25,11 @@ final class InvitationRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['person.*' => 'Choose whose password is to be set anew.', 'name.*' => 'A name has at most 80 letters.'];
+        return [
+            'person.*' => 'Choose whose password is to be set anew.',
+            'name.*' => 'A name has at most 80 letters.',
+            'email.*' => 'This is no e-mail address.',
+        ];
     }
 
     public function kind(): InvitationKind

@@ -16,6 +16,7 @@ final class RecordingRequest extends FormRequest
     public function rules(): array
     {
         return self::takeRules() + [
+            'keep_sound' => ['sometimes', 'boolean'],
             'first_beat' => ['sometimes', 'nullable', 'numeric', 'between:-10,600'],
             // An empty delay is one that was never measured.
             'latency_ms' => ['sometimes', 'nullable', 'numeric', 'between:-500,1000'],

@@ -15,6 +15,9 @@ use Illuminate\Validation\Rule;
 /** What every take is of, whether it is tapped or recorded: so many bars at a tempo and a level, of a stage of the lesson. */
 trait TakeOfBars
 {
+    /** What waited longer on a device was played at another time than its clock says. */
+    private const LONGEST_WAIT = 60 * 24 * 60 * 60;
+
     /** Ids are the same however they are capitalised. */
     public function asked(): AskedTake
     {
@@ -27,6 +30,7 @@ trait TakeOfBars
             $this->filled('latency_ms') ? $this->float('latency_ms') : null,
             $this->integer('from'),
             $this->enum('arrangement', Arrangement::class) ?? Arrangement::WithBand,
+            $this->integer('waited'),
         );
     }
 
@@ -39,6 +43,7 @@ trait TakeOfBars
             'bars' => ['required', 'integer', 'min:1', 'max:'.Take::MOST_BARS],
             'from' => ['sometimes', 'integer', 'between:0,2000'],
             'stage' => ['sometimes', 'nullable', 'string', 'max:120'],
+            'waited' => ['sometimes', 'integer', 'between:0,'.self::LONGEST_WAIT],
             'arrangement' => ['sometimes', 'nullable', Rule::enum(Arrangement::class)],
             'level' => ['sometimes', 'integer', 'between:1,'.Levels::HIGHEST],
         ];

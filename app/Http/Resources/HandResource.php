@@ -213,7 +213,7 @@ final class HandResource
      *
      * @return list<array<string, mixed>>
      */
-    private static function slots(Pattern $pattern, Ruler $ruler, ?int $grid, array $divided): array
+    public static function slots(Pattern $pattern, Ruler $ruler, ?int $grid = null, array $divided = []): array
     {
         $slots = SlotGrid::of($pattern, $grid, $divided);
 

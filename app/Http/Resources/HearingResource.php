@@ -42,11 +42,11 @@ final class HearingResource
     public static function of(TakeFile $file): array
     {
         $tuning = $file->hearing?->tuning;
-        $last = $file->strokes === [] ? 0.0 : $file->strokes[count($file->strokes) - 1]->t + 1.0;
+        $last = $file->sure() === [] ? 0.0 : $file->sure()[count($file->sure()) - 1]->t + 1.0;
 
         return [
             'seconds' => round($file->hearing->seconds ?? $last, 3),
-            'strokes' => array_map(self::stroke(...), $file->strokes),
+            'strokes' => array_map(self::stroke(...), $file->sure()),
             'outline' => array_map(static fn (float $level): int => (int) round(100 * $level), $file->hearing->outline ?? []),
             'tuning' => $tuning === null ? null : [
                 'cents' => round($tuning->cents, 1),

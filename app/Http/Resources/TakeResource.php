@@ -29,6 +29,7 @@ use OpenApi\Attributes as OA;
     'spread_ms',
     'gate_ms',
     'finding',
+    'sound_at',
 ], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'number', description: 'of this player on this breakdown, from 1', type: 'integer'),
@@ -48,6 +49,12 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'spread_ms', type: 'number', nullable: true),
     new OA\Property(property: 'gate_ms', description: 'what the bias was allowed to be, either way', type: 'number'),
     new OA\Property(property: 'finding', description: 'what is said of it first', type: 'string', nullable: true),
+    new OA\Property(
+        property: 'sound_at',
+        description: 'second of its kept sound at which bar 1 beat 1 lies; null where none is kept',
+        type: 'number',
+        nullable: true,
+    ),
 ])]
 #[OA\Schema(schema: 'Take', allOf: [new OA\Schema(ref: '#/components/schemas/TakeRow'), new OA\Schema(required: ['strokes', 'report'],
     properties: [
@@ -95,6 +102,7 @@ final class TakeResource
             'spread_ms' => $take->spread_ms,
             'gate_ms' => $take->gate_ms ?? (new Gate())->biasMs,
             'finding' => $take->finding,
+            'sound_at' => $take->sound_at,
         ];
     }
 }

@@ -9,6 +9,7 @@ use App\Http\Requests\AssignmentChangeRequest;
 use App\Http\Resources\AssignmentResource;
 use App\Models\Assignment;
 use App\School\Assigning;
+use App\School\Easing;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -22,11 +23,12 @@ final class ChangeAssignment extends Controller
         new OA\Property(property: 'minutes', type: 'integer'),
         new OA\Property(property: 'opens', type: 'boolean'),
         new OA\Property(property: 'reached', description: 'the stage that is to lie on the stand, from 0', type: 'integer'),
+        new OA\Property(property: 'eases', description: 'grips that the student’s hand cannot take are given easier', type: 'boolean'),
         new OA\Property(property: 'renew', description: 'it goes on with the breakdown as it is now', type: 'boolean'),
     ])), responses: [
         new OA\Response(response: 200, description: 'changed', content: new OA\JsonContent(ref: '#/components/schemas/Assignment')),
     ])]
-    public function __invoke(AssignmentChangeRequest $request, Assignment $assignment, Assigning $assigning): JsonResponse
+    public function __invoke(AssignmentChangeRequest $request, Assignment $assignment, Assigning $assigning, Easing $easing): JsonResponse
     {
         $changes = $request->changes();
         if (isset($changes['reached'])) {
@@ -34,6 +36,9 @@ final class ChangeAssignment extends Controller
             $changes['passed_at'] = null;
         }
         $assignment->update($changes);
+        if (isset($changes['eases'])) {
+            $easing->of($assignment->loadMissing(['breakdown', 'student']));
+        }
         if ($request->boolean('renew')) {
             $assigning->renew($assignment);
         }

@@ -29,7 +29,7 @@ final class ListAssignments extends Controller
     public function __invoke(Request $request, Assigning $assigning): JsonResponse
     {
         $user = $this->user($request);
-        $found = Assignment::query()->with('breakdown');
+        $found = Assignment::listed()->with('breakdown');
         if ($request->filled('student') && $request->integer('student') !== $user->id) {
             $found->where('student_id', $request->integer('student'));
             $found->whereHas('breakdown', static fn ($own) => $own->where('owner_id', $user->id));

@@ -15,7 +15,10 @@ use OpenApi\Attributes as OA;
 
 final class HearRecording extends Controller
 {
-    #[OA\Post(path: '/api/compute/hear', summary: 'The strums of a recording or a MIDI file, its outline and its tuning; nothing is kept',
+    private const MOST_BYTES = 4 * 1024 * 1024;
+
+    #[OA\Post(path: '/api/compute/hear',
+        summary: 'The strums of a few seconds while they are played, at once; whole recordings wait their turn (hearings)',
         requestBody: new OA\RequestBody(required: true, content: [
         new OA\MediaType(mediaType: 'audio/wav', schema: new OA\Schema(type: 'string', format: 'binary')),
         new OA\MediaType(mediaType: 'audio/midi', schema: new OA\Schema(type: 'string', format: 'binary')),
@@ -27,11 +30,11 @@ final class HearRecording extends Controller
     public function __invoke(SoundRequest $request, StrokeListener $listener, Hearings $hearings): JsonResponse
     {
         $user = $this->user($request);
-        $reached = static fn (float $done) => $hearings->note($user, $done);
+        abort_if(strlen($request->getContent()) > self::MOST_BYTES, 413, 'Only a few seconds are heard at once. Open the recording in Listen.');
 
         return new JsonResponse($hearings->of(
             $user,
-            static fn (): array => HearingResource::of(TakeFile::read($request->sound(), $request->soundName(), $listener, $reached)),
+            static fn (): array => HearingResource::of(TakeFile::read($request->sound(), $request->soundName(), $listener)),
         ));
     }
 }

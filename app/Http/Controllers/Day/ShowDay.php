@@ -61,7 +61,7 @@ final class ShowDay extends Controller
         $dose = HearingDose::none()->after($request->float('played'), $request->level());
 
         return new JsonResponse([
-            'items' => array_map(static fn (array $each): array => self::told($each['item'], $each['of'], $each['last']), $planned),
+            'items' => array_map(static fn (array $each): array => self::told($each['item'], $each['of'], $each['last'], $each['stage']), $planned),
             'minutes' => array_sum(array_map(static fn (array $each): int => $each['item']->minutes, $planned)),
             'asked' => $request->minutes(),
             'choices' => DayPlanner::CHOICES,
@@ -79,7 +79,7 @@ final class ShowDay extends Controller
     }
 
     /** @return array<string, mixed> */
-    private static function told(DayItem $item, Assignment|KeptUpkeep|null $of, ?Take $last): array
+    private static function told(DayItem $item, Assignment|KeptUpkeep|null $of, ?Take $last, string $stage): array
     {
         return [
             'kind' => match (true) {
@@ -93,7 +93,7 @@ final class ShowDay extends Controller
             'breakdown' => $of?->breakdown_id,
             'title' => $of->breakdown->title ?? 'Break',
             'stage' => $of instanceof KeptUpkeep ? ($of->stage === '' ? null : $of->stage) : $of?->stageKey(),
-            'stage_name' => $of instanceof Assignment ? $of->stageName() : '',
+            'stage_name' => $stage,
             'tempo' => $last->tempo ?? ($of instanceof Assignment ? $of->startTempo() : null),
             'begun' => $last !== null,
             'finding' => $last?->finding,

@@ -9,6 +9,7 @@ use App\Http\Requests\GroupRequest;
 use App\Models\Group;
 use App\Models\User;
 use App\School\Invitations;
+use Gravik\Band\Instrument;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -20,6 +21,14 @@ final class ChangeGroup extends Controller
         new OA\Property(property: 'name', type: 'string'),
         new OA\Property(property: 'open', description: 'a code is made, or the one there was works no more', type: 'boolean'),
         new OA\Property(property: 'members', description: 'ids of your students', type: 'array', items: new OA\Items(type: 'integer')),
+        new OA\Property(property: 'plays', description: 'instruments of members', type: 'array', items: new OA\Items(
+            required: ['student', 'instrument'],
+            properties: [
+                new OA\Property(property: 'student', type: 'integer'),
+                new OA\Property(property: 'instrument', type: 'string', enum: Instrument::class, nullable: true),
+            ],
+            type: 'object',
+        )),
     ])), responses: [
         new OA\Response(response: 200, description: 'changed', content: new OA\JsonContent(ref: '#/components/schemas/Group')),
     ])]
@@ -34,6 +43,10 @@ final class ChangeGroup extends Controller
         if ($members !== null) {
             // Whoever is not taught here is left out without a word: their ids are nobody else's business.
             $group->members()->sync(User::taughtBy($this->user($request))->whereKey($members)->pluck('id'));
+        }
+
+        foreach ($request->plays() as $student => $instrument) {
+            $group->members()->updateExistingPivot($student, ['plays' => $instrument]);
         }
 
         return new JsonResponse(ListGroups::told($group->load('members:id')));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\People;
 
+use App\Documents\SoundStore;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\AccountRequest;
 use App\Models\Record;
@@ -19,11 +20,12 @@ final class DeleteAccount extends Controller
         required: true,
         content: new OA\JsonContent(required: ['current'], properties: [new OA\Property(property: 'current', type: 'string')]),
     ), responses: [new OA\Response(response: 204, description: 'gone')])]
-    public function __invoke(AccountRequest $request): Response
+    public function __invoke(AccountRequest $request, SoundStore $sounds): Response
     {
         $user = $this->user($request);
         ! $user->owner || throw new SchoolNeedsOwner();
         Record::note($user, RecordKind::Left);
+        $sounds->forgetAllOf($user);
         Auth::logout();
         $user->delete();
         $request->session()->invalidate();

@@ -10,6 +10,7 @@ use App\Models\Group;
 use App\Models\Invitation;
 use App\Models\InvitationKind;
 use App\Models\User;
+use App\School\InvitationMail;
 use App\School\Invitations;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -27,16 +28,23 @@ final class MakeInvitation extends Controller
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['kind'], properties: [
             new OA\Property(property: 'kind', type: 'string', enum: InvitationKind::class),
             new OA\Property(property: 'name', type: 'string'),
+            new OA\Property(property: 'email', description: 'to which the link is sent where this school has mail', type: 'string', nullable: true),
             new OA\Property(property: 'group', description: 'they join', type: 'string', nullable: true),
             new OA\Property(property: 'person', description: 'whose password is set anew', type: 'integer', nullable: true),
         ])), responses: [new OA\Response(response: 201, description: 'made', content: new OA\JsonContent(
-            required: ['invitation', 'path'],
+            required: ['invitation', 'path', 'mailed'],
             properties: [
                 new OA\Property(property: 'invitation', ref: '#/components/schemas/Invitation'),
                 new OA\Property(property: 'path', description: 'to be passed on; it is shown once', type: 'string'),
+                new OA\Property(
+                    property: 'mailed',
+                    description: 'whether it is on its way to the address; null where none was told',
+                    type: 'boolean',
+                    nullable: true,
+                ),
             ],
         ))])]
-    public function __invoke(InvitationRequest $request, Invitations $invitations): JsonResponse
+    public function __invoke(InvitationRequest $request, Invitations $invitations, InvitationMail $mail): JsonResponse
     {
         $by = $this->user($request);
         $kind = $request->kind();
@@ -48,7 +56,11 @@ final class MakeInvitation extends Controller
         $for = $kind === InvitationKind::Password ? self::resettable($by, $request->integer('person')) : null;
         [$invitation, $token] = $invitations->make($by, $kind, trim($request->string('name')->toString()), $group, $for);
 
-        return new JsonResponse(['invitation' => self::told($invitation), 'path' => "/join/{$token}"], 201);
+        $path = "/join/{$token}";
+        $to = $request->string('email')->toString();
+        $mailed = $to === '' ? null : $mail->send($by, $invitation, $path, $to);
+
+        return new JsonResponse(['invitation' => self::told($invitation), 'path' => $path, 'mailed' => $mailed], 201);
     }
 
     /** @return array<string, mixed> */

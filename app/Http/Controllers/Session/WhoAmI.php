@@ -15,7 +15,10 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'left_handed', type: 'boolean', description: 'the nut is drawn at the right'),
     new OA\Property(property: 'high_on_top', type: 'boolean', description: 'the highest string is drawn on top'),
 ])]
-#[OA\Schema(schema: 'Person', required: ['name', 'email', 'role', 'owner', 'neck'], properties: [
+#[OA\Schema(schema: 'Person', required: ['id', 'name', 'email', 'role', 'owner', 'neck', 'keeps_sound', 'hand'], properties: [
+    new OA\Property(property: 'id', type: 'integer'),
+    new OA\Property(property: 'keeps_sound', description: 'with the takes', type: 'boolean'),
+    new OA\Property(property: 'hand', description: 'what it can do', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'email', type: 'string'),
     new OA\Property(property: 'role', type: 'string', enum: Role::class),
@@ -38,10 +41,18 @@ final class WhoAmI extends Controller
         return new JsonResponse(self::person($this->user($request)));
     }
 
-    /** @return array{name: string, email: string, role: string, owner: bool, neck: array{left_handed: bool, high_on_top: bool}} */
+    /**
+     * @return array{
+     *     id: int, keeps_sound: bool, hand: string, name: string, email: string, role: string, owner: bool,
+     *     neck: array{left_handed: bool, high_on_top: bool}
+     * }
+     */
     public static function person(User $user): array
     {
         return [
+            'id' => $user->id,
+            'keeps_sound' => $user->keeps_sound,
+            'hand' => $user->hand,
             'name' => $user->name,
             'email' => $user->email,
             'role' => $user->role->value,

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Students;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\HandOfStudentRequest;
 use App\Models\User;
+use App\School\Easing;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -24,11 +25,13 @@ final class SaveHand extends Controller
         description: 'kept',
         content: new OA\JsonContent(ref: '#/components/schemas/Student'),
     )])]
-    public function __invoke(HandOfStudentRequest $request, int $student): JsonResponse
+    public function __invoke(HandOfStudentRequest $request, int $student, Easing $easing): JsonResponse
     {
-        $taught = User::taughtBy($this->user($request))->findOrFail($student);
+        $user = $this->user($request);
+        $taught = $user->id === $student ? $user : User::taughtBy($user)->findOrFail($student);
         $taught->hand = $request->hand()->text();
         $taught->save();
+        $easing->allOf($taught);
 
         return new JsonResponse(['id' => $taught->id, 'name' => $taught->name, 'hand' => $taught->hand]);
     }

@@ -6,9 +6,9 @@ namespace App\Http\Controllers\Students;
 
 use App\Http\Controllers\Controller;
 use App\Http\Resources\AssignmentResource;
-use App\Models\Take;
 use App\Models\User;
 use App\School\ClassBoard;
+use App\School\TakeNote;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -51,19 +51,19 @@ final class ShowClass extends Controller
             'name' => $row['student']->name,
             'on' => $row['on'] === null ? null : AssignmentResource::of($row['on']),
             'sittings' => array_map(
-                static fn (Take $take): array => ['tempo' => $take->tempo, 'passed' => $take->passed],
+                static fn (TakeNote $take): array => ['tempo' => $take->tempo, 'passed' => $take->passed],
                 array_reverse($row['takes']),
             ),
             'stuck' => $row['stuck'] === null ? null : [
-                'finding' => $row['stuck']->finding ?? '',
+                'finding' => $row['stuck']->finding,
                 'since' => $row['since']?->toIso8601String(),
                 'take' => $row['stuck']->id,
-                'breakdown' => $row['stuck']->breakdown_id,
+                'breakdown' => $row['stuck']->breakdown,
             ],
             'minutes' => $row['minutes'],
             'late' => $row['late'],
             'new' => $row['new'],
-            'last' => ($row['takes'][0] ?? null)?->created_at->toIso8601String(),
+            'last' => ($row['takes'][0] ?? null)?->playedAt()->toIso8601String(),
         ], $board->of($this->user($request))));
     }
 }

@@ -4,24 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Takes;
 
-use App\Documents\TakeJudge;
+use App\Documents\HearingQueue;
 use App\Http\Controllers\Controller;
-use App\Http\Hearings;
 use App\Http\Requests\RecordingRequest;
-use App\Http\Resources\TakeResource;
+use App\Http\Resources\AskedHearingResource;
 use App\Models\Breakdown;
 use Gravik\Breakdown\Arrangement;
-use Gravik\Formats\TakeFile;
-use Gravik\Listening\Hearing\StrokeListener;
-use Gravik\Listening\Lock\Take;
-use Gravik\Performance\Timeline;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
 final class HearTake extends Controller
 {
     #[OA\Post(path: '/api/breakdowns/{id}/recordings',
-        summary: 'Hear, judge and keep a take that was recorded; the sound itself is not kept', parameters: [
+        summary: 'Have a recorded take heard in its turn, judged and kept; its sound only where its player agrees', parameters: [
         new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string')),
         new OA\QueryParameter(name: 'id', description: 'of the take', required: true, schema: new OA\Schema(type: 'string')),
         new OA\QueryParameter(name: 'tempo', required: true, schema: new OA\Schema(type: 'number')),
@@ -47,6 +42,16 @@ final class HearTake extends Controller
             description: 'of the pattern that was asked for, 1 to 3',
             schema: new OA\Schema(type: 'integer'),
         ),
+        new OA\QueryParameter(
+            name: 'waited',
+            description: 'seconds for which it waited on the device',
+            schema: new OA\Schema(type: 'integer'),
+        ),
+        new OA\QueryParameter(
+            name: 'keep_sound',
+            description: 'whether the sound is kept too; missing: as the account says',
+            schema: new OA\Schema(type: 'integer', enum: [0, 1]),
+        ),
         new OA\QueryParameter(name: 'latency_ms', description: 'missing or empty: never measured', schema: new OA\Schema(type: 'number')),
     ], requestBody: new OA\RequestBody(
         required: true,
@@ -55,38 +60,23 @@ final class HearTake extends Controller
             new OA\MediaType(mediaType: 'audio/midi', schema: new OA\Schema(type: 'string', format: 'binary')),
         ],
     ),
-        responses: [new OA\Response(
-            response: 201,
-            description: 'the take with its report',
-            content: new OA\JsonContent(ref: '#/components/schemas/Take'),
-        )])]
-    public function __invoke(
-        RecordingRequest $request,
-        Breakdown $breakdown,
-        StrokeListener $listener,
-        TakeJudge $judge,
-        Hearings $hearings,
-    ): JsonResponse {
+        responses: [
+            new OA\Response(response: 201, description: 'judged', content: new OA\JsonContent(ref: '#/components/schemas/AskedHearing')),
+            new OA\Response(response: 202, description: 'waits its turn', content: new OA\JsonContent(ref: '#/components/schemas/AskedHearing')),
+        ])]
+    public function __invoke(RecordingRequest $request, Breakdown $breakdown, HearingQueue $queue): JsonResponse
+    {
         $user = $this->user($request);
-        $asked = $request->asked();
-        $hear = static function (Timeline $timeline) use ($request, $listener, $hearings, $user, $asked): Take {
-            $file = TakeFile::read(
-                $request->sound(),
-                $request->soundName(),
-                $listener,
-                static fn (float $done) => $hearings->note($user, $done),
-            );
-            $ear = $file->hearing?->ear;
-            $firstBeat = $request->firstBeat();
-
-            return $firstBeat === null
-                ? Take::placed($file->strokes, $timeline, $ear)
-                : Take::of($file->strokes, $firstBeat, $ear)->within($asked->bars, $timeline, $asked->from);
-        };
-
-        return new JsonResponse(
-            TakeResource::of($hearings->of($user, static fn () => $judge->judge($breakdown, $user, $asked, $hear))),
-            201,
+        $hearing = $queue->take(
+            $user,
+            $breakdown,
+            $request->asked(),
+            $request->getContent(true),
+            $request->soundName(),
+            $request->firstBeat(),
+            $request->has('keep_sound') ? $request->boolean('keep_sound') : $user->keeps_sound,
         );
+
+        return AskedHearingResource::answer($hearing, $queue->judged($hearing));
     }
 }

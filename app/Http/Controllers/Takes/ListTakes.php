@@ -36,6 +36,7 @@ final class ListTakes extends Controller
         'spread_ms',
         'gate_ms',
         'finding',
+        'sound_at',
     ];
 
     #[OA\Get(path: '/api/breakdowns/{id}/takes', summary: 'Takes of this breakdown: one\'s own, and for its owner everybody\'s',

@@ -40,6 +40,7 @@ final class RecordTake extends Controller
                 nullable: true,
             ),
             new OA\Property(property: 'arrangement', type: 'string', enum: Arrangement::class, nullable: true),
+            new OA\Property(property: 'waited', description: 'seconds for which it waited on the device', type: 'integer'),
             new OA\Property(property: 'level', description: 'of the pattern that was asked for, 1 to 3', type: 'integer'),
             new OA\Property(property: 'taps', type: 'array', items: new OA\Items(required: ['t'], properties: [
                 new OA\Property(property: 't', type: 'number'),
