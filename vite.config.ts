@@ -4,6 +4,7 @@ import { defineConfig } from 'vitest/config'
 import { antdCss } from './vite/antdStyles.ts'
 import { handoutFonts } from './vite/handoutFonts.ts'
 import { gzipped, onlyTheSigns } from './vite/lighten.ts'
+import { serviceWorker } from './vite/serviceWorker.ts'
 
 export default defineConfig({
   // Tests need no page served; where CI is set, the plugin refuses to start a server for them.
@@ -14,6 +15,7 @@ export default defineConfig({
     onlyTheSigns(),
     handoutFonts(),
     gzipped(),
+    serviceWorker(),
   ],
   build: { chunkSizeWarningLimit: 1200 },
   test: { environment: 'jsdom', include: ['resources/js/**/*.test.{ts,tsx}', 'vite/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000 },

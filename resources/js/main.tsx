@@ -11,6 +11,8 @@ import '../css/band.css'
 import '../css/steps.css'
 import '../css/handout.css'
 import '../css/school.css'
+import '../css/log.css'
+import '../css/practise.css'
 import '../css/print.css'
 
 // The app comes as a piece of its own: a slow machine takes it in between two answers, not in one go with React.

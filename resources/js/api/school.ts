@@ -56,7 +56,8 @@ function useSchoolChange<T, R>(change: (asked: T) => Promise<R>) {
   return useMutation({
     mutationFn: change,
     onSuccess: () => {
-      for (const key of ['class', 'groups', 'invitations', 'assignments', 'students']) void client.invalidateQueries({ queryKey: [key] })
+      for (const key of ['class', 'groups', 'jobs', 'invitations', 'assignments', 'students'])
+        void client.invalidateQueries({ queryKey: [key] })
     },
   })
 }
@@ -71,6 +72,37 @@ export const useChangeGroup = () =>
   useSchoolChange(({ id, ...body }: Body<'PUT', '/api/groups/{group}'> & { id: string }) =>
     call('PUT', '/api/groups/{group}', { path: { group: id }, body }),
   )
+export const useJobs = (group: string, breakdown: string | undefined) =>
+  useQuery({
+    queryKey: ['jobs', group, breakdown],
+    enabled: breakdown !== undefined,
+    queryFn: () => call('GET', '/api/groups/{group}/jobs', { path: { group }, query: { breakdown: breakdown ?? '' } }),
+  })
+
+export const useBalances = (group: string, breakdown: string | undefined) =>
+  useQuery({
+    queryKey: ['balances', group, breakdown],
+    enabled: breakdown !== undefined,
+    queryFn: () => call('GET', '/api/groups/{group}/balances', { path: { group }, query: { breakdown: breakdown ?? '' } }),
+  })
+
+export type HeardBalance = Body<'POST', '/api/groups/{group}/balances'>
+
+/** Notes of balance tests: kept, and taken back. */
+export function useBalanceNotes(group: string) {
+  const client = useQueryClient()
+  const onSuccess = () => client.invalidateQueries({ queryKey: ['balances', group] })
+  const note = useMutation({
+    mutationFn: (body: HeardBalance) => call('POST', '/api/groups/{group}/balances', { path: { group }, body }),
+    onSuccess,
+  })
+  const takeBack = useMutation({
+    mutationFn: (balance: string) => call('DELETE', '/api/groups/{group}/balances/{balance}', { path: { group, balance } }),
+    onSuccess,
+  })
+  return { note, takeBack }
+}
+
 export const useGive = () => useSchoolChange((body: GivenWork) => call('POST', '/api/assignments', { body }))
 export const useChangeWork = () =>
   useSchoolChange(({ id, ...body }: Body<'PUT', '/api/assignments/{assignment}'> & { id: number }) =>

@@ -13,6 +13,7 @@ import { theme } from './theme'
 const Shelf = chunk(() => import('../features/shelf/Shelf'), 'Laying out the page …')
 const Students = chunk(() => import('../features/students/StudentsPage'), 'Calling the roll …')
 const Day = chunk(() => import('../features/day/DayPage'), 'Looking at the day …')
+const Practise = chunk(() => import('../features/practise/PractisePage'), 'Laying it on the stand …')
 const loadBench = () => import('../features/bench/Bench')
 const Bench = chunk(loadBench, 'Laying out the page …')
 // Who opens a breakdown by its address need not wait for the session first; where it fails, the chunk tries again.
@@ -25,7 +26,10 @@ const client = new QueryClient({
     },
   }),
   defaultOptions: {
+    // What lies in the browser's own store is answered without a connection too.
+    mutations: { networkMode: 'always' },
     queries: {
+      networkMode: 'always',
       refetchOnWindowFocus: false,
       retry: (count, problem) => count < 2 && problem instanceof ApiError && (problem.status === 0 || problem.status >= 500),
     },
@@ -63,6 +67,7 @@ export function App() {
                     <Route path="/" element={<Shelf />} />
                     <Route path="/students" element={<Students />} />
                     <Route path="/day" element={<Day />} />
+                    <Route path="/practise/:id" element={<Practise />} />
                     <Route path="/join/:token" element={<SignedInAlready />} />
                     <Route path="/breakdown/:id/:station?" element={<Bench />} />
                     <Route path="*" element={<NotHere />} />

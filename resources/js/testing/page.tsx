@@ -5,6 +5,7 @@ import { useState, type ReactNode } from 'react'
 import { MemoryRouter, Route, Routes } from 'react-router'
 import { afterEach, vi } from 'vitest'
 import { useStore } from 'zustand'
+import { useOutbox } from '../api/outbox'
 import { deskOf, withLine, withPattern } from '../api/desk'
 import type {
   BreakdownDocument,
@@ -68,6 +69,7 @@ const { ResizeObserver } = globalThis
 afterEach(() => {
   cleanup()
   sessionStorage.clear()
+  useOutbox.setState({ waiting: [], kept: true })
   asked.length = 0
   vi.unstubAllGlobals()
   globalThis.ResizeObserver = ResizeObserver

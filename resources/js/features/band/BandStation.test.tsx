@@ -199,12 +199,13 @@ it('says which roles would suit better and why, and takes them in one step', asy
 it('lays another\u2019s part beside the guitar\u2019s, proposes a role, and practises the hits at the end of a section', async () => {
   const bar = { bar: 1, likeness: 'nearly-alike', words: 'nearly alike', share: 0.5, own: ['1', '2'], theirs: ['2', '2&'], both: ['2'] }
   onBand({
-    'POST compute/hear': {
-      seconds: 4,
-      outline: [],
-      tuning: null,
-      remark: null,
-      strokes: [{ t: 0.5, direction: null, muted: false, level_db: 0 }],
+    'POST hearings': {
+      id: 'h1',
+      state: 'done',
+      done: 1,
+      message: null,
+      take: null,
+      heard: { seconds: 4, outline: [], tuning: null, remark: null, strokes: [{ t: 0.5, direction: null, muted: false, level_db: 0 }] },
     },
     'POST compute/beside': {
       offset_seconds: 0.5,

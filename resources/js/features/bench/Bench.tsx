@@ -18,6 +18,7 @@ import { BenchContext, type BenchValue } from './benchContext'
 import { openDocument } from './documentStore'
 import { browserKeeper, refreshDraft } from './keeper'
 import { BenchFinder } from './BenchFinder'
+import { FirstPath } from './FirstPath'
 import { Shortcuts } from './Shortcuts'
 import { StaleSheet } from './StaleSheet'
 import { StationBar } from './StationBar'
@@ -35,6 +36,7 @@ const load = {
   band: () => import('../band/BandStation'),
   steps: () => import('../steps/StepsStation'),
   lock: () => import('../lock/LockStation'),
+  log: () => import('../log/LogStation'),
   handout: () => import('../handout/HandoutStation'),
 }
 const ListenStation = chunk(load.listen, STATION_COMES)
@@ -44,6 +46,7 @@ const HandStation = chunk(load.hand, STATION_COMES)
 const BandStation = chunk(load.band, STATION_COMES)
 const StepsStation = chunk(load.steps, STATION_COMES)
 const LockStation = chunk(load.lock, STATION_COMES)
+const LogStation = chunk(load.log, STATION_COMES)
 const HandoutStation = chunk(load.handout, STATION_COMES)
 
 /** Fetches a breakdown and puts it on the bench. */
@@ -161,6 +164,7 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
       <div className="bench" style={{ '--lean': `${-lean.toFixed(2)}deg` } as React.CSSProperties}>
         <StationBar station={station} onGo={go} save={save} onHelp={() => setHelp(true)} />
         <TitleRow />
+        <FirstPath station={station} onGo={go} />
         <main className="station">
           {timeline.error instanceof ApiError && ![401, 419].includes(timeline.error.status) && (
             <p role="alert" className="finding finding-off">
@@ -175,6 +179,7 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
             {station === 'band' && <BandStation />}
             {station === 'steps' && <StepsStation onPractise={() => go('lock')} />}
             {station === 'lock' && <LockStation />}
+            {station === 'log' && <LogStation onPractise={() => go('lock')} />}
             {station === 'handout' && <HandoutStation />}
           </Later>
         </main>

@@ -9,7 +9,7 @@ const GROUPS: [string, [string, string][]][] = [
     'Everywhere',
     [
       ['Space', 'play, stop'],
-      ['Alt 1 – 8', 'go to a station'],
+      ['Alt 1 – 9', 'go to a station'],
       ["'", 'with the band, alone'],
       ['Alt 0', 'back to the shelf'],
       ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
@@ -73,6 +73,14 @@ const GROUPS: [string, [string, string][]][] = [
       ['N', 'add a stage'],
       ['G', 'give it to students'],
       ['Esc', 'none on the stand'],
+    ],
+  ],
+  [
+    'Log',
+    [
+      ['V', 'drawn, in figures'],
+      ['P', 'practise what sticks'],
+      ['L', 'print the page'],
     ],
   ],
   [
@@ -180,6 +188,7 @@ const GROUPS: [string, [string, string][]][] = [
     'Students, Today',
     [
       ['I', 'invite'],
+      ['B', 'bands: who does what'],
       ['G', 'give work'],
       ['Enter', 'begin what comes next today'],
     ],

@@ -32,7 +32,7 @@ export function StationBar({ station, onGo, save, onHelp }: Props) {
             key={id}
             ref={id === station ? here : null}
             type="button"
-            className={id === station ? 'station-tab active' : 'station-tab'}
+            className={['station-tab', id === station ? 'active' : '', id === 'lock' ? 'parts' : ''].join(' ').trim()}
             aria-current={id === station ? 'page' : undefined}
             onClick={() => onGo(id)}
           >
@@ -83,7 +83,7 @@ function useStateLines(): Record<Station, { text: string; off: boolean }> {
   return {
     listen: { text: recording, off: false },
     chart: unread > 0 ? { text: `${unread} unread`, off: true } : { text: countOf(bars, 'bar'), off: false },
-    shapes: { text: shapes === 0 ? 'no chords yet' : `${countOf(shapes, 'chord')}, ${desk.line.pins.length} pinned`, off: false },
+    shapes: { text: shapes === 0 ? 'no chords yet' : countOf(shapes, 'chord'), off: false },
     hand: { text: countOf(strokes, 'stroke'), off: strokes === 0 },
     band: { text: countOf(document.parts.length, 'part'), off: false },
     steps: { text: stage === null ? stepsWords(document) : 'a stage open', off: false },
@@ -96,6 +96,7 @@ function useStateLines(): Record<Station, { text: string; off: boolean }> {
             : `over ${takes.items.length} takes`,
       off: false,
     },
+    log: { text: 'stairs, slots', off: false },
     handout: { text: 'page and files', off: false },
   }
 }

@@ -7,6 +7,7 @@ export const STATIONS = [
   { id: 'band', name: 'Band' },
   { id: 'steps', name: 'Steps' },
   { id: 'lock', name: 'Lock' },
+  { id: 'log', name: 'Log' },
   { id: 'handout', name: 'Handout' },
 ] as const
 

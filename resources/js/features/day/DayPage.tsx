@@ -9,6 +9,8 @@ import { usePageTitle } from '../../ui/usePageTitle'
 import { countOf } from '../../ui/words'
 import { useShelfWork } from '../shelf/useShelfWork'
 import { DayLine } from './DayLine'
+import { WaitingTakes } from './WaitingTakes'
+import { useKeptDay } from './useKeptDay'
 import { useDayDone } from './useDayDone'
 
 const WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday']
@@ -23,17 +25,18 @@ export default function DayPage() {
   const { signOut } = useShelfWork(() => undefined)
   usePageTitle('Today')
   const items = day.data?.items ?? []
+  const kept = useKeptDay(items, done.hurts, day.dataUpdatedAt)
   const next = items.findIndex((_, place) => !done.has(place))
   const start = (item: DayItem, place: number) => {
     if (item.breakdown === null) {
       done.finish(place, 0)
       return
     }
-    // The stage that is asked for lies on the stand when the breakdown opens.
+    // At the bench, too, the stage that is asked for lies on the stand.
     sessionStorage.setItem(`stage:${item.breakdown}`, JSON.stringify(item.stage))
     if (item.tempo !== null) sessionStorage.setItem(`tempo:${item.breakdown}`, JSON.stringify(item.tempo))
     done.begin(place, item.minutes)
-    void navigate(`/breakdown/${item.breakdown}/lock`)
+    void navigate(`/practise/${item.breakdown}${item.stage === null ? '' : `?stage=${encodeURIComponent(item.stage)}`}`)
   }
   useKeys({ Enter: () => items[next] !== undefined && start(items[next], next) })
   return (
@@ -60,6 +63,7 @@ export default function DayPage() {
             ))}
           </div>
         </header>
+        <WaitingTakes player={person?.id} kept={kept} />
         {day.error !== null && (
           <p role="alert" className="finding finding-off">
             {day.error.message}

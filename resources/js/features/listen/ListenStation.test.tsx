@@ -58,7 +58,7 @@ const reading = {
   ],
 }
 const server: Server = {
-  'POST compute/hear': hearing,
+  'POST hearings': { id: 'h1', state: 'done', done: 1, message: null, take: null, heard: hearing },
   'POST compute/listen': reading,
   'POST compute/tuning': (body: unknown) => ({
     document: { ...(body as { document: object }).document, guitar: { tuning: 'half-down', capo: 0 } },
@@ -140,7 +140,7 @@ it('taps along: beats under one key, hits under the others', async () => {
 })
 
 it('says what is wrong with a file, and keeps what lay open', async () => {
-  serve({ ...server, 'POST compute/hear': [422, { message: 'This is no WAV file: it begins with "hell".' }] })
+  serve({ ...server, 'POST hearings': [422, { message: 'This is no WAV file: it begins with "hell".' }] })
   showOnBench(<ListenStation />)
   fireEvent.change(screen.getByLabelText('A recording'), { target: { files: [new File(['hello'], 'song.wav')] } })
   expect(await screen.findByText(/This is no WAV file/)).toBeTruthy()

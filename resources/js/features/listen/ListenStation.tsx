@@ -1,5 +1,6 @@
 import { App, Button } from 'antd'
 import { useRef, useState } from 'react'
+import { heardWords } from '../../api/hearings'
 import { useFeelReading } from '../../api/queries'
 import type { HeardStroke } from '../../api/types'
 import { FilePicker } from '../../ui/FilePicker'
@@ -12,7 +13,6 @@ import { MicrophoneSheet } from './MicrophoneSheet'
 import { NothingHeard } from './NothingHeard'
 import { Overview } from './Overview'
 import { hearFile } from './sources'
-import { heardWords, watchHearing } from './watchHearing'
 import { StrokeCard } from './StrokeCard'
 import { StrokeView } from './StrokeView'
 import { TakeOver } from './TakeOver'
@@ -42,16 +42,14 @@ export default function ListenStation() {
   const open = async (name: string, recording: File) => {
     setHearing(true)
     setHeardShare(null)
-    const stopWatching = watchHearing(setHeardShare)
     try {
-      const heard = await hearFile(recording)
+      const heard = await hearFile(recording, setHeardShare)
       playback.load(heard.sound)
       choose(0)
       change(listenedTo(name, heard.hearing))
     } catch (problem) {
       void message.error(problem instanceof Error ? problem.message : 'This recording could not be heard. Try another.', 10)
     } finally {
-      stopWatching()
       setHearing(false)
     }
   }

@@ -23,7 +23,7 @@ const sent = () => vi.mocked(fetch).mock.calls.map(([, options]) => options?.bod
 
 beforeEach(() => {
   Object.assign(room, { refuses: '', stopped: 0 })
-  serve({ 'POST compute/hear': hearing })
+  serve({ 'POST hearings': { id: 'h1', state: 'done', done: 1, message: null, take: null, heard: hearing } })
 })
 afterEach(() => vi.unstubAllGlobals())
 

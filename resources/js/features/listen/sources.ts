@@ -1,4 +1,4 @@
-import { compute } from '../../api/client'
+import { hearWhole, type Told } from '../../api/hearings'
 import type { Hearing } from '../../api/types'
 import { wavOf } from '../../audio/wav'
 
@@ -9,10 +9,10 @@ const isMidi = (file: File) => /\.midi?$/i.test(file.name)
 const isWav = (file: File) => /\.wav$/i.test(file.name)
 
 /** WAV and MIDI go to the core as they are; what else the browser can play is decoded to one channel of samples first. */
-export async function hearFile(file: File): Promise<{ hearing: Hearing; sound: Blob | null }> {
-  if (isMidi(file)) return { hearing: await compute('/api/compute/hear', new Blob([file], { type: 'audio/midi' })), sound: null }
+export async function hearFile(file: File, told: Told = () => undefined): Promise<{ hearing: Hearing; sound: Blob | null }> {
+  if (isMidi(file)) return { hearing: await hearWhole(new Blob([file], { type: 'audio/midi' }), told), sound: null }
   const sound = isWav(file) ? new Blob([file], { type: 'audio/wav' }) : await decoded(file)
-  return { hearing: await compute('/api/compute/hear', sound), sound }
+  return { hearing: await hearWhole(sound, told), sound }
 }
 
 async function decoded(file: File): Promise<Blob> {

@@ -1,10 +1,12 @@
 import { barAt, barEnd } from '../../audio/bars'
-import { useBench } from '../bench/benchContext'
+import type { Timeline } from '../../api/types'
 
 const WIDTH = 880
 const HEIGHT = 150
 /** Who plays so many seconds before the bar line means the bar after it. */
 const EARLY = 0.125
+
+type Props = { timeline: Timeline; strokes: LiveStroke[]; behind?: number; from?: number }
 
 export type LiveStroke = { t: number; key?: 'down' | 'up' | null }
 
@@ -18,9 +20,8 @@ const mark = (x: number, key: LiveStroke['key']): string =>
  * @param from bar of the song, from 0, with which the take begins
  * @param behind bars by which it stays behind, where strokes come in late and a few at a time
  */
-export function LiveStrip({ strokes: played, behind = 0, from: first = 0 }: { strokes: LiveStroke[]; behind?: number; from?: number }) {
-  const { timeline } = useBench()
-  if (timeline === undefined || timeline.bars.length === 0) return null
+export function LiveStrip({ timeline, strokes: played, behind = 0, from: first = 0 }: Props) {
+  if (timeline.bars.length === 0) return null
   const begins = timeline.bars[first]?.t ?? 0
   const strokes = played.map((stroke) => ({ ...stroke, t: stroke.t + begins }))
   const last = strokes.at(-1)

@@ -59,6 +59,7 @@ const take = (id: string, number: number, part: Partial<Take['report']> = {}): T
   spread_ms: 9,
   gate_ms: 15,
   finding: 'Your off-beats come 38 ms early.',
+  sound_at: null,
   latency_ms: null,
   strokes: [0.01, 0.52],
   report: {
@@ -156,12 +157,12 @@ it('keeps a take that could not be judged, and judges the same one when asked ag
   showOnBench(<LockStation />)
   await screen.findByText(/Student A, take 2/)
   await play()
-  await screen.findByText(/Your last take is not judged yet/)
+  await screen.findByText(/Your take of Tide Table, played today, is not judged yet/)
   answer = [201, take('t3', 3)]
   fireEvent.click(screen.getByText('Judge it now'))
   await waitFor(() => expect(screen.queryByText(/not judged yet/)).toBeNull())
   const [first, second] = callsTo('POST breakdowns/b1/takes')
-  expect(second).toEqual(first)
+  expect(second).toMatchObject({ ...(first as object), waited: expect.any(Number) as number })
 })
 
 it('sends the delay that was measured on this device', async () => {
@@ -194,6 +195,9 @@ it('says when it locks, and what to do before there are takes or strokes', async
   expect(screen.getByText(/There is nothing to play along to yet/)).toBeTruthy()
 })
 
+/** A recording that was heard at once. */
+const heardAs = (id: string, number: number) => ({ id, state: 'done', done: 1, message: null, take: take(id, number), heard: null })
+
 /** Calls to the address for recordings, with what their query says. */
 const recordings = () =>
   vi
@@ -215,7 +219,7 @@ const answersRecordings = (answer: [number, unknown]) => {
 }
 
 it('sends an uploaded recording whole, leaves its first beat to the core, and says what could not be heard', async () => {
-  answersRecordings([201, take('t3', 3)])
+  answersRecordings([201, heardAs('t3', 3)])
   showOnBench(<LockStation />)
   await screen.findByText(/Student A, take 2/)
   const choose = () => fireEvent.change(screen.getByLabelText('A recording'), { target: { files: [new File(['RIFF'], 'take.wav')] } })
@@ -225,14 +229,14 @@ it('sends an uploaded recording whole, leaves its first beat to the core, and sa
   answersRecordings([422, { message: 'This recording is silent.' }])
   choose()
   await screen.findByText('This recording is silent.')
-  answersRecordings([201, take('t3', 3)])
-  fireEvent.click(await screen.findByText('Hear it again'))
+  answersRecordings([201, heardAs('t3', 3)])
+  fireEvent.click(await screen.findByText('Judge it now'))
   await waitFor(() => expect(recordings().at(-1)).toMatchObject({ size: 4, bars: '8' }))
-  await waitFor(() => expect(screen.queryByText(/could not be heard/)).toBeNull())
+  await waitFor(() => expect(screen.queryByText(/was not taken/)).toBeNull())
 })
 
 it('records the microphone until the bars are over, and says where its first beat lies', async () => {
-  answersRecordings([201, take('t3', 3)])
+  answersRecordings([201, heardAs('t3', 3)])
   showOnBench(<LockStation />)
   await screen.findByText(/Student A, take 2/)
   key('m')
@@ -246,7 +250,7 @@ it('records the microphone until the bars are over, and says where its first bea
 })
 
 it('says why there is no microphone, and judges what was recorded until it went away', async () => {
-  answersRecordings([201, take('t3', 3)])
+  answersRecordings([201, heardAs('t3', 3)])
   showOnBench(<LockStation />)
   await screen.findByText(/Student A, take 2/)
   heard.refuses = 'The microphone was refused.'

@@ -14,13 +14,14 @@ import { ErrorSheet } from './ErrorSheet'
 import { Findings } from './Findings'
 import { FreePlay } from './FreePlay'
 import { GateForm } from './GateForm'
+import { KeepSound } from './KeepSound'
 import { LOUDNESSES } from './loudnesses'
 import { PracticeRoom } from './practice/PracticeRoom'
 import { TakeActions } from './TakeActions'
 import { TakeList } from './TakeList'
 import { TakeShown } from './TakeShown'
 import { Unjudged } from './Unjudged'
-import { useJudge } from './useJudge'
+import { useBenchJudge, type useJudge } from './useJudge'
 import { tapsOf, useReplay } from './useReplay'
 import { useShownTakes } from './useShownTakes'
 import { useTaking } from './useTaking'
@@ -34,7 +35,7 @@ export default function LockStation() {
   const choices = useChoices().data
   const lesson = useLesson(document, null).data
   const mine = useMine()
-  const judge = useJudge(stage)
+  const judge = useBenchJudge(stage)
   const takes = useShownTakes(store.getState().id)
   const taking = useTaking(judge, takes.show)
   const replay = useReplay()
@@ -44,7 +45,7 @@ export default function LockStation() {
   const upload = useRef<HTMLInputElement>(null)
   const { busy } = taking
   const { shown } = takes
-  const hear = () => shown !== null && (replay.playing === null ? void replay.start(tapsOf(shown)) : replay.stop())
+  const hear = () => shown !== null && (replay.playing === null ? void replay.start(tapsOf(shown, store.getState().id)) : replay.stop())
   const canRecord = timeline !== undefined && timeline.strokes.length > 0
   const canKeep = mine && shown !== null && shown.strokes.length > 0
   const atReport = sheet === 'report'
@@ -125,6 +126,7 @@ export default function LockStation() {
         {!busy && atReport && (
           <>
             <Wishes hidden={hidden} onHide={setHidden} />
+            <KeepSound judge={judge} />
             <div className="button-row lock-more">
               {shown !== null && (
                 <Button size="small" onClick={hear}>

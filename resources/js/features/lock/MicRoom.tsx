@@ -1,4 +1,5 @@
 import { useRef } from 'react'
+import type { Timeline } from '../../api/types'
 import { band } from '../../audio/band'
 import type { Listening } from '../../audio/useMicrophone'
 import { useBandFrames } from '../../audio/useBandFrames'
@@ -10,12 +11,14 @@ import { LiveStrip } from './LiveStrip'
  */
 export function MicRoom({
   microphone,
+  timeline,
   bars,
   from = 0,
   lateMs = 0,
   hideBeats = false,
 }: {
   microphone: Listening
+  timeline?: Timeline | undefined
   bars: number
   /** bar of the song, from 0, with which the take begins */ from?: number
   /** the device's delay, ms */ lateMs?: number
@@ -41,11 +44,15 @@ export function MicRoom({
       <div className="mic-level" role="img" aria-label="Level of the microphone">
         <b ref={bar} />
       </div>
-      {!hideBeats && <LiveStrip strokes={heard.map((stroke) => ({ ...stroke, t: stroke.t - lateMs / 1000 }))} behind={0.5} from={from} />}
-      <p className="muted">
-        Play along. Headphones keep the band out of the microphone: what it hears of drums and bass counts as yours. The sound stays in this
-        browser.
-      </p>
+      {!hideBeats && timeline !== undefined && (
+        <LiveStrip
+          timeline={timeline}
+          strokes={heard.map((stroke) => ({ ...stroke, t: stroke.t - lateMs / 1000 }))}
+          behind={0.5}
+          from={from}
+        />
+      )}
+      <p className="muted">Play along. Headphones keep the band out of the microphone: what it hears of drums and bass counts as yours.</p>
     </div>
   )
 }

@@ -1,5 +1,5 @@
 import { Button, Select } from 'antd'
-import { heardWords } from '../listen/watchHearing'
+import { heardWords } from '../../api/hearings'
 import type { useJudge } from './useJudge'
 import type { useTaking } from './useTaking'
 

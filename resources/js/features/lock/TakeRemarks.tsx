@@ -1,14 +1,12 @@
-import { Button, Input } from 'antd'
-import { useState } from 'react'
 import { useRemarks, useWriteRemark } from '../../api/school'
 import type { Take } from '../../api/types'
 import { ago } from '../../ui/words'
+import { WriteLine } from '../../ui/WriteLine'
 
 /** What teacher and student say of a take to one another. */
 export function TakeRemarks({ breakdown, take }: { breakdown: string; take: Take }) {
   const remarks = useRemarks(breakdown, take.id)
   const write = useWriteRemark(breakdown, take.id)
-  const [text, setText] = useState('')
   return (
     <section className="take-remarks" aria-label="Said of this take">
       <h3>Said of this take</h3>
@@ -22,29 +20,7 @@ export function TakeRemarks({ breakdown, take }: { breakdown: string; take: Take
           </li>
         ))}
       </ul>
-      <form
-        className="field-row"
-        onSubmit={(event) => {
-          event.preventDefault()
-          if (text.trim() !== '') write.mutate(text, { onSuccess: () => setText('') })
-        }}
-      >
-        <Input
-          aria-label="A sentence on this take"
-          placeholder="a sentence on this take"
-          maxLength={500}
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-        />
-        <Button htmlType="submit" disabled={text.trim() === ''} loading={write.isPending}>
-          Say it
-        </Button>
-      </form>
-      {write.error !== null && (
-        <p role="alert" className="finding finding-off">
-          {write.error.message}
-        </p>
-      )}
+      <WriteLine label="A sentence on this take" action="Say it" write={write} />
     </section>
   )
 }

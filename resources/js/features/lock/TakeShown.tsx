@@ -1,5 +1,7 @@
+import { useBench } from '../bench/benchContext'
 import { Beside } from './Beside'
 import { DelayOffer } from './DelayOffer'
+import { KeptSound } from './KeepSound'
 import { MicRoom } from './MicRoom'
 import { Report } from './Report'
 import { TakeRemarks } from './TakeRemarks'
@@ -18,10 +20,20 @@ type Props = {
 
 /** The take that runs, or the report of the one that is shown. */
 export function TakeShown({ taking, judge, takes, hidden, onMeasure }: Props) {
+  const { timeline } = useBench()
   const { recorder, microphone, bars, from } = taking
-  if (recorder.status !== 'idle') return <TapPads recorder={recorder} bars={bars} from={from} hideBeats={hidden} />
+  if (recorder.status !== 'idle') return <TapPads recorder={recorder} timeline={timeline} bars={bars} from={from} hideBeats={hidden} />
   if (microphone.status !== 'idle') {
-    return <MicRoom microphone={microphone} bars={bars} from={from} lateMs={judge.byMicrophone?.latency_ms} hideBeats={hidden} />
+    return (
+      <MicRoom
+        microphone={microphone}
+        timeline={timeline}
+        bars={bars}
+        from={from}
+        lateMs={judge.byMicrophone?.latency_ms}
+        hideBeats={hidden}
+      />
+    )
   }
   if (taking.delay === 'offered') {
     const measure = () => {
@@ -36,6 +48,7 @@ export function TakeShown({ taking, judge, takes, hidden, onMeasure }: Props) {
   ) : (
     <>
       <Report take={takes.shown} />
+      <KeptSound breakdown={takes.breakdown} take={takes.shown} />
       <TakeRemarks breakdown={takes.breakdown} take={takes.shown} />
     </>
   )

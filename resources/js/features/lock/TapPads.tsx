@@ -1,14 +1,15 @@
 import { useRef } from 'react'
+import type { Timeline } from '../../api/types'
 import { band } from '../../audio/band'
 import { useBandFrames } from '../../audio/useBandFrames'
 import type { Recorder } from '../../audio/useRecorder'
 import { LiveStrip } from './LiveStrip'
 
 /** from: bar of the song, from 0, with which the take begins */
-type Props = { recorder: Recorder; bars: number; from?: number; hideBeats?: boolean }
+type Props = { recorder: Recorder; timeline: Timeline | undefined; bars: number; from?: number; hideBeats?: boolean }
 
 /** While a take runs: two pads, the count, and the last bar of taps over the plan. The judgement comes afterwards. */
-export function TapPads({ recorder, bars, from = 0, hideBeats = false }: Props) {
+export function TapPads({ recorder, timeline, bars, from = 0, hideBeats = false }: Props) {
   const count = useRef<HTMLParagraphElement>(null)
   useBandFrames(() => {
     const at = band.position()
@@ -25,7 +26,7 @@ export function TapPads({ recorder, bars, from = 0, hideBeats = false }: Props) 
   return (
     <div className="recording">
       <p ref={count} className="recording-count" role="timer" />
-      {!hideBeats && <LiveStrip strokes={recorder.taps} from={from} />}
+      {!hideBeats && timeline !== undefined && <LiveStrip timeline={timeline} strokes={recorder.taps} from={from} />}
       <div className="pads">
         {(['down', 'up'] as const).map((key) => (
           <button

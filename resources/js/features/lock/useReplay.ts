@@ -3,15 +3,34 @@ import type { Take } from '../../api/types'
 import { band, output } from '../../audio/band'
 import { soundOf, type KeptSound } from './sounds'
 
-type Replayed = { id: string; tempo: number; bars: number; /** bar of the song with which it begins */ from?: number; taps: number[] }
+type Replayed = {
+  id: string
+  tempo: number
+  bars: number
+  /** bar of the song with which it begins */ from?: number
+  taps: number[]
+  /** where its player lets others hear it: its address, and the second at which bar 1 beat 1 sounds in it */
+  kept?: { address: string; firstBeat: number }
+}
 
-export const tapsOf = (take: Take): Replayed => ({
+export const tapsOf = (take: Take, breakdown: string): Replayed => ({
   id: take.id,
   tempo: take.tempo,
   bars: take.bars,
   from: take.from_bar,
   taps: take.strokes,
+  ...(take.sound_at === null
+    ? {}
+    : {
+        kept: { address: `/api/breakdowns/${breakdown}/takes/${take.id}/sound`, firstBeat: take.sound_at + (take.latency_ms ?? 0) / 1000 },
+      }),
 })
+
+/** The sound that the server keeps; null where it is gone by now. */
+async function fetched({ address, firstBeat }: NonNullable<Replayed['kept']>): Promise<KeptSound | null> {
+  const answer = await fetch(address, { credentials: 'same-origin' }).catch(() => null)
+  return answer?.ok === true ? { wav: await answer.blob(), firstBeat } : null
+}
 
 /** A take against the band, as it was played: its sound where this browser still has it, else a click for each stroke. */
 export function useReplay() {
@@ -22,7 +41,7 @@ export function useReplay() {
   useEffect(() => () => void (mine.current && band.stop()), [])
   const stop = () => band.stop()
   const start = async (take: Replayed, sound?: KeptSound) => {
-    const kept = sound ?? (await soundOf(take.id))
+    const kept = sound ?? (await soundOf(take.id)) ?? (take.kept === undefined ? null : await fetched(take.kept))
     const { guitar } = band.snapshot().muted
     band.stop()
     band.mute('guitar', true)

@@ -1,10 +1,11 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { App, Button, Input, Popconfirm } from 'antd'
+import { App, Button, Checkbox, Input, Popconfirm } from 'antd'
 import { useState } from 'react'
 import { ApiError, call } from '../../api/client'
-import { keys } from '../../api/queries'
+import { keys, saveHand } from '../../api/queries'
 import type { Person } from '../../api/types'
 import { Dialog } from '../../ui/Dialog'
+import { HandFields } from '../../ui/HandFields'
 
 /** One's own name, address and password; whatever changes asks for the password of today. */
 export function AccountDialog({ person, onClose }: { person: Person; onClose: () => void }) {
@@ -36,6 +37,27 @@ export function AccountDialog({ person, onClose }: { person: Person; onClose: ()
       client.setQueryData(keys.person, await call('PUT', '/api/account', { body }))
       void message.success('Kept.')
     })
+  const sounds = async (keep: boolean) => {
+    setBusy(true)
+    try {
+      client.setQueryData(keys.person, await call('PUT', '/api/account/sounds', { body: { keep } }))
+    } catch (refusal) {
+      if (refusal instanceof ApiError) setProblem(refusal)
+    } finally {
+      setBusy(false)
+    }
+  }
+  const setHand = async (hand: string) => {
+    setBusy(true)
+    try {
+      await saveHand(person.id, hand)
+      client.setQueryData(keys.person, { ...person, hand })
+    } catch (refusal) {
+      if (refusal instanceof ApiError) setProblem(refusal)
+    } finally {
+      setBusy(false)
+    }
+  }
   const everywhere = () =>
     attempt(async () => {
       await call('POST', '/api/account/sign-out-everywhere', { body: { current } })
@@ -49,6 +71,15 @@ export function AccountDialog({ person, onClose }: { person: Person; onClose: ()
   return (
     <Dialog title="Your account" open onCancel={onClose} footer={null} width={420}>
       <div className="sign-in-form">
+        {person.role === 'student' && (
+          <div>
+            <b>Your hand: what is given to you comes in grips that it can take</b>
+            <HandFields hand={person.hand} onHand={(hand) => void setHand(hand)} />
+          </div>
+        )}
+        <Checkbox checked={person.keeps_sound} disabled={busy} onChange={(event) => void sounds(event.target.checked)}>
+          Keep the sound of all my takes for my teacher; without it, all that was kept is deleted
+        </Checkbox>
         <label>
           Name
           <Input value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useEffect, type ReactNode } from 'react'
 import { keys, usePerson } from '../../api/queries'
 import { Door } from './Door'
+import { useDelivery } from './useDelivery'
 import { SignInForm } from './SignIn'
 import { signedOut, useSignedOut } from './signedOut'
 import { Dialog } from '../../ui/Dialog'
@@ -16,6 +17,7 @@ export function SessionGate({ children }: { children: ReactNode }) {
   useEffect(() => {
     if (neck !== undefined) useNeckView.setState(neck)
   }, [neck])
+  useDelivery(person.data?.id)
   const done = () => {
     signedOut.clear()
     void client.invalidateQueries({ queryKey: keys.person })

@@ -1,9 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { Button, Checkbox, Segmented } from 'antd'
+import { Button, Segmented } from 'antd'
 import { useState } from 'react'
 import { ApiError } from '../../api/client'
 import { saveHand, useEasier, useStudents } from '../../api/queries'
 import type { Student, VoicedChord, Voicing } from '../../api/types'
+import { HandFields } from '../../ui/HandFields'
 import { useDesk } from '../bench/benchContext'
 import { GripCard } from './GripCard'
 
@@ -42,48 +43,13 @@ export function HandsSheet({ chords, onPin }: Props) {
   )
 }
 
-const words = (hand: string): string[] => hand.split(',')
-
 function HandForm({ student }: { student: Student }) {
   const client = useQueryClient()
-  const [size = 'medium', ...more] = words(student.hand)
-  const save = async (next: string[]) => {
-    const saved = await saveHand(student.id, next.join(','))
+  const save = async (hand: string) => {
+    const saved = await saveHand(student.id, hand)
     client.setQueryData<Student[]>(['students'], (all) => all?.map((each) => (each.id === saved.id ? saved : each)))
   }
-  const toggle = (word: string, on: boolean) => void save([size, ...more.filter((each) => each !== word), ...(on ? [word] : [])])
-  return (
-    <div className="hand-form">
-      <Segmented
-        aria-label="Reach"
-        options={[
-          { value: 'small', label: 'small, 85 mm' },
-          { value: 'medium', label: 'medium, 100 mm' },
-          { value: 'large', label: 'large, 115 mm' },
-        ]}
-        value={size}
-        onChange={(value) => void save([value, ...more])}
-      />
-      <Checkbox checked={!more.includes('no-barre')} onChange={(event) => toggle('no-barre', !event.target.checked)}>
-        barre
-      </Checkbox>
-      <Checkbox checked={more.includes('thumb')} onChange={(event) => toggle('thumb', event.target.checked)}>
-        thumb over the neck
-      </Checkbox>
-      {[1, 2, 3, 4].map((finger) => (
-        <Checkbox
-          key={finger}
-          checked={!more.includes(`avoid-${finger}`)}
-          onChange={(event) => toggle(`avoid-${finger}`, !event.target.checked)}
-        >
-          finger {finger}
-        </Checkbox>
-      ))}
-      <p className="muted">
-        Reach is measured between the outer fingertips. Stop where it hurts; a hand that keeps hurting belongs before a clinician.
-      </p>
-    </div>
-  )
+  return <HandFields hand={student.hand} onHand={(hand) => void save(hand)} />
 }
 
 function Easier({ student, chords, onPin }: Props & { student: Student }) {

@@ -6,6 +6,7 @@ import type { BreakdownCard } from '../../api/types'
 import { useKeys } from '../../ui/keys'
 import { MoreButton } from '../../ui/MoreButton'
 import { PlaceRail } from '../../ui/PlaceRail'
+import { beginFirstPath } from '../bench/firstPath'
 import { usePageTitle } from '../../ui/usePageTitle'
 import { countOf } from '../../ui/words'
 import { Shortcuts } from '../bench/Shortcuts'
@@ -46,6 +47,10 @@ export default function Shelf() {
   const chosen = cards.find((card) => card.id === chosenId) ?? cards[0] ?? null
 
   const { refresh, duplicate, remove, rename, signOut } = useShelfWork(setChosenId)
+  const makeFirst = () => {
+    beginFirstPath()
+    setMaking(true)
+  }
   const open = (card: BreakdownCard) => void navigate(`/breakdown/${card.id}`)
   /** The focus goes along, so that who cannot see the frame knows where it is. */
   const step = (by: number) => {
@@ -116,7 +121,7 @@ export default function Shelf() {
               {shelf.error.message}
             </p>
           )}
-          {shelf.items?.length === 0 && search.trim() === '' && <EmptyShelf teacher={teacher} onNew={() => setMaking(true)} />}
+          {shelf.items?.length === 0 && search.trim() === '' && <EmptyShelf teacher={teacher} onNew={() => makeFirst()} />}
           {shelf.items?.length === 0 && search.trim() !== '' && (
             <p className="empty">
               Nothing on the shelf matches “{search}”.{' '}
@@ -169,7 +174,7 @@ function EmptyShelf({ teacher, onNew }: { teacher: boolean; onNew: () => void })
       <h2>{teacher ? 'The shelf is empty' : 'Nothing is assigned to you yet'}</h2>
       <p>
         {teacher
-          ? 'A breakdown starts with a chord line and a strum. It takes less than a minute.'
+          ? 'A breakdown starts with a chord line and a strum. From there it is five minutes through all the stations, and you may leave the way at any time.'
           : 'Your teacher puts breakdowns here for you. Ask for the first one.'}
       </p>
       {teacher && (

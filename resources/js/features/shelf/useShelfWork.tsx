@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { App, Button } from 'antd'
+import { forgetWhatIsKept } from '../../app/offline'
 import { call } from '../../api/client'
 import { fetchBreakdown, keys } from '../../api/queries'
 import type { BreakdownCard } from '../../api/types'
@@ -60,6 +61,7 @@ export function useShelfWork(onChosen: (id: string) => void) {
   const signOut = () =>
     attempt(async () => {
       await call('DELETE', '/api/session', {})
+      await forgetWhatIsKept()
       window.location.assign('/')
     })
   return { refresh, duplicate, remove, rename, signOut }

@@ -1,8 +1,10 @@
 import { Button, Input, QRCode, Segmented, Select } from 'antd'
 import { useState } from 'react'
 import { useChangeGroup, useGroups, useInvitations, useInvite, useMakeGroup, useWithdraw, type Group } from '../../api/school'
+import { useChoices } from '../../api/queries'
 import type { Person } from '../../api/types'
 import { Dialog } from '../../ui/Dialog'
+import { NameField } from './NameField'
 import { ManyLinks } from './ManyLinks'
 
 type Kind = 'student' | 'teacher'
@@ -17,8 +19,13 @@ export function InviteDialog({ person, reset, onClose }: Props) {
   const open = useInvitations().data ?? []
   const invite = useInvite()
   const withdraw = useWithdraw()
+  const [email, setEmail] = useState('')
+  const canMail = useChoices().data?.mail === true
   const make = () =>
-    invite.mutate(reset === undefined ? { kind, name, ...(kind === 'student' ? { group } : {}) } : { kind: 'password', person: reset.id })
+    invite.mutate({
+      ...(reset === undefined ? { kind, name, ...(kind === 'student' ? { group } : {}) } : { kind: 'password', person: reset.id }),
+      ...(email.trim() === '' ? {} : { email: email.trim() }),
+    })
   const link = invite.data === undefined ? null : `${window.location.origin}${invite.data.path}`
   return (
     <Dialog title={reset === undefined ? 'Invite' : `A new password for ${reset.name}`} open onCancel={onClose} footer={null} width={560}>
@@ -54,6 +61,12 @@ export function InviteDialog({ person, reset, onClose }: Props) {
               )}
             </>
           )}
+          {canMail && (
+            <label>
+              Send it by e-mail, if you like
+              <Input type="email" value={email} maxLength={160} onChange={(event) => setEmail(event.target.value)} />
+            </label>
+          )}
           {reset !== undefined && <p>Whoever follows the link chooses a new password. Pass it on to {reset.name} alone.</p>}
           <Button type="primary" loading={invite.isPending} onClick={make}>
             Make a link
@@ -70,6 +83,8 @@ export function InviteDialog({ person, reset, onClose }: Props) {
           <QRCode value={link} size={184} color="#1f2a33" bgColor="#fcfaf4" bordered={false} />
           <div>
             <p>It works once, and for seven days. Pass it on; it is not shown again.</p>
+            {invite.data?.mailed === true && <p className="held">It is on its way by e-mail too.</p>}
+            {invite.data?.mailed === false && <p className="off">It could not be sent by e-mail; pass it on yourself.</p>}
             <Input.TextArea aria-label="The link" readOnly autoSize value={link} onFocus={(event) => event.target.select()} />
             <div className="button-row">
               <Button onClick={() => void navigator.clipboard?.writeText(link)}>Copy</Button>
@@ -102,7 +117,6 @@ export function InviteDialog({ person, reset, onClose }: Props) {
 
 /** A class is open while it has a code; whoever has it comes in. */
 function Groups({ groups }: { groups: Group[] }) {
-  const [name, setName] = useState('')
   const make = useMakeGroup()
   const change = useChangeGroup()
   return (
@@ -117,16 +131,7 @@ function Groups({ groups }: { groups: Group[] }) {
         </li>
       ))}
       <li>
-        <Input
-          aria-label="Name of a new class"
-          placeholder="a new class"
-          maxLength={60}
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-        />
-        <Button disabled={name.trim() === ''} onClick={() => make.mutate(name, { onSuccess: () => setName('') })}>
-          Make it
-        </Button>
+        <NameField label="Name of a new class" placeholder="a new class" onName={(name) => make.mutate(name)} />
       </li>
     </ul>
   )

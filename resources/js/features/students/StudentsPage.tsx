@@ -9,6 +9,7 @@ import { usePageTitle } from '../../ui/usePageTitle'
 import { ago, countOf } from '../../ui/words'
 import { Shortcuts } from '../bench/Shortcuts'
 import { useShelfWork } from '../shelf/useShelfWork'
+import { BandDialog } from './BandDialog'
 import { GiveDialog } from './GiveDialog'
 import { InviteDialog } from './InviteDialog'
 import { RecordDialog } from './RecordDialog'
@@ -19,6 +20,7 @@ type Sheet =
   | { is: 'record' }
   | { is: 'give'; to: ClassRow[] }
   | { is: 'invite' }
+  | { is: 'band' }
   | { is: 'reset'; student: ClassRow }
   | { is: 'work'; student: ClassRow }
 
@@ -31,7 +33,12 @@ export default function StudentsPage() {
   const [help, setHelp] = useState(false)
   const { signOut } = useShelfWork(() => undefined)
   usePageTitle('Students')
-  useKeys({ '?': () => setHelp(true), i: () => setSheet({ is: 'invite' }), g: () => rows.length > 0 && setSheet({ is: 'give', to: [] }) })
+  useKeys({
+    '?': () => setHelp(true),
+    i: () => setSheet({ is: 'invite' }),
+    b: () => setSheet({ is: 'band' }),
+    g: () => rows.length > 0 && setSheet({ is: 'give', to: [] }),
+  })
   const close = () => setSheet(null)
   return (
     <div className="shelf">
@@ -47,6 +54,9 @@ export default function StudentsPage() {
         <p className="summary">{summaryOf(rows)}</p>
         <div className="title-actions">
           {person?.owner === true && <Button onClick={() => setSheet({ is: 'record' })}>Record</Button>}
+          <Button onClick={() => setSheet({ is: 'band' })}>
+            Bands <kbd>B</kbd>
+          </Button>
           <Button onClick={() => setSheet({ is: 'invite' })}>
             Invite <kbd>I</kbd>
           </Button>
@@ -93,6 +103,7 @@ export default function StudentsPage() {
         )}
       </main>
       {sheet?.is === 'give' && <GiveDialog to={sheet.to.map(({ id }) => id)} onClose={close} />}
+      {sheet?.is === 'band' && <BandDialog onClose={close} />}
       {sheet?.is === 'record' && <RecordDialog onClose={close} />}
       {sheet?.is === 'work' && (
         <WorkDialog student={sheet.student} onGive={() => setSheet({ is: 'give', to: [sheet.student] })} onClose={close} />
@@ -141,6 +152,12 @@ function Row({ row, onSheet }: { row: ClassRow; onSheet: (sheet: Sheet) => void 
       </td>
       <td>
         <Sittings sittings={row.sittings} />
+        {row.sittings.length > 0 && on !== null && (
+          <>
+            <br />
+            <Link to={`/breakdown/${on.breakdown}/log?student=${row.id}`}>log</Link>
+          </>
+        )}
       </td>
       <td>
         {countOf(row.minutes, 'minute')}

@@ -18,6 +18,16 @@ export function WorkDialog({ student, onGive, onClose }: Props) {
             <div>
               <b>{each.title}</b> {each.passed ? <span className="held">passed</span> : each.stage_name}
               {each.due_on !== null && <small className="muted">{` due ${each.due_on}`}</small>}
+              {(each.eased.length > 0 || !each.eases) && (
+                <p className="finding finding-swing">
+                  {each.eases
+                    ? `Easier for this hand: ${each.eased.map(({ symbol, was, now, why }) => `${symbol} as ${now}, not ${was}, since ${why}`).join('; ')}. `
+                    : 'Given in your own grips, whatever the hand. '}
+                  <Button size="small" onClick={() => change.mutate({ id: each.id, eases: !each.eases })}>
+                    {each.eases ? 'Give my grips' : 'Ease them'}
+                  </Button>
+                </p>
+              )}
               {each.differs.length > 0 && (
                 <p className="finding finding-swing">
                   You have changed it since: {each.differs.join('; ')}.

@@ -71,9 +71,16 @@ export function PracticeRoom({ judge, usual, stage, onClose, onShow }: Props) {
             />
           )}
           {settings.input === 'keys' ? (
-            <TapPads recorder={practice.recorder} bars={step?.bars ?? settings.bars} from={settings.from} hideBeats={settings.hideBeats} />
+            <TapPads
+              recorder={practice.recorder}
+              timeline={timeline}
+              bars={step?.bars ?? settings.bars}
+              from={settings.from}
+              hideBeats={settings.hideBeats}
+            />
           ) : (
             <MicRoom
+              timeline={timeline}
               microphone={practice.microphone}
               bars={step?.bars ?? settings.bars}
               from={settings.from}

@@ -49,7 +49,18 @@ const ladder = (body: unknown) => {
 const usual = { startShare: 0.6, minutes: 9, bars: 4, restAfter: 25 }
 const cycle = (clean: boolean, seconds = 60): Cycle => ({ take: `t${Math.random()}`, bpm: 120, clean, seconds })
 
-const judge = { taps: vi.fn(), sound: vi.fn(), hearing: false, heard: null, unsent: null, unheard: null, byKey: null, byMicrophone: null }
+const judge = {
+  taps: vi.fn(),
+  sound: vi.fn(),
+  hearing: false,
+  heard: null,
+  again: vi.fn(),
+  waiting: [],
+  keepsSound: false,
+  setKeepsSound: vi.fn(),
+  byKey: null,
+  byMicrophone: null,
+}
 
 beforeEach(() => {
   localStorage.clear()
