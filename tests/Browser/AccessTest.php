@@ -68,6 +68,7 @@ it('has no barrier at any station or in what lies over it', function (string $st
     ],
     'handout' => ['handout', '.sheet-pages svg', []],
     'steps' => ['steps', '.stage-strip', []],
+    'log' => ['log', '.log-station .log-figures', ['v' => '.log-tables']],
 ]);
 
 it('has no barrier for a student on a phone, whose fingers find room and whose station is in sight', function (): void {

@@ -31,7 +31,7 @@ function pressInRow(Page $page, string $student, string $words): void
         JS, [$student, $words]);
 }
 
-it('brings a student in by a link, gives them work, shows where they are stuck, opens the next stage when they pass', function (): void {
+it('brings a student in by a link, gives them work that is played without a connection, shows where they are stuck, and opens the next stage', function (): void {
     $teacher = Stage::running()->teacher()->makeBreakdown('Slack Water', '| Dm | A7 |')->station('hand', '.hand-wave .blade');
     $teacher->fill('[aria-label="Pattern as it is counted"]', '1 2 3 4'.WebDriverKeys::ENTER)->waitFor(
         fn (): bool => count($teacher->all('.wave-row .blade:not(.blade-air)')) === 4,
@@ -60,20 +60,36 @@ it('brings a student in by a link, gives them work, shows where they are stuck, 
 
     $student->open('/day')->sees('Both, slow and even')->sees('Slack Water');
     expect($student->barriers())->toBe([]);
-    $student->press('Begin')->element('.lock-more');
-    $song = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm | A7 |']]], 'xxxx', 1);
-    $timeline = (new Performer())->perform($song, new Tempo(90));
-    $send = function (float $bias) use ($student, $timeline): void {
-        $file = Stage::running()->server->folder."/take{$bias}.wav";
-        $strokes = (new SimulatedPlayer($bias, 0, 4, 0, 9))->play($timeline, 8);
-        file_put_contents($file, (new SimulatedTake($timeline, $bias > 0 ? array_slice($strokes, 0, 20) : $strokes))->wav());
-        $takes = count($student->all('.take-list button'));
-        $student->fill('input[aria-label=Tempo]', '90')->choose('Bars to record', '8 bars');
-        $student->driver->findElement(WebDriverBy::cssSelector('input[aria-label="A recording"]'))
-            ->setFileDetector(new LocalFileDetector())->sendKeys($file);
-        $student->waitFor(fn (): bool => count($student->all('.take-list button')) > $takes, 'the take is not judged');
-    };
-    $send(40);
+    // The device has the page, the day, and the stage at every tempo of its ladder: now the connection may go.
+    $student->waitFor(static fn (): bool => $student->script(<<<'JS'
+        return (async () => {
+            const sheets = await (await caches.open('gravik-data')).keys()
+            const page = await (await caches.open('gravik-page')).match('/')
+            return page !== undefined && sheets.filter(({ url }) => url.includes('/practice') && url.includes('tempo=')).length > 3
+        })()
+        JS) === true, 'nothing is kept for later');
+    $server = Stage::running()->server;
+    $takes = static fn (): int => (int) (new PDO("sqlite:{$server->folder}/gravik.sqlite"))->query('select count(*) from takes')->fetchColumn();
+    $before = $takes();
+    $server->kill();
+    $student->open('/day')->press('Begin')->element('.practise-ready');
+    expect($student->barriers())->toBe([]);
+    $student->press('Play along')->element('.pad');
+    $student->waitFor(static fn (): bool => str_contains($student->words('.recording-count'), 'Bar 1'), 'the count-in does not end');
+    foreach (range(1, 8) as $tap) {
+        $student->script('document.querySelectorAll(".pad")[arguments[0] % 2].dispatchEvent(new PointerEvent("pointerdown", { bubbles: true }))', [$tap]);
+    }
+    $student->press('Stop')->sees('is not judged yet');
+    $student->open('/day')->sees('1 take waits on this device to be judged');
+    $student->driver->get('about:blank');
+
+    $server->startAgain();
+    $student->open('/day')->waitFor(static fn (): bool => $takes() === $before + 1, 'the take that waited is not judged');
+    $student->waitFor(static fn (): bool => ! $student->says('waits on this device'), 'the judged take still waits');
+    $student->open('/day')->sees('minutes today')->press('Go on')->element('.practise-ready');
+    expect($takes())->toBe($before + 1);
+    $student->script('document.querySelector(".practise-bench").click()');
+    $student->element('.lock-more');
     $student->fill('[aria-label="A sentence on this take"]', 'I lost the third bar.')->press('Say it')
         ->sees('Pupil Nine I lost the third bar.');
 
@@ -82,7 +98,13 @@ it('brings a student in by a link, gives them work, shows where they are stuck, 
     $teacher->sees('I lost the third bar.')->fill('[aria-label="A sentence on this take"]', 'Count it aloud first.')->press('Say it')
         ->sees('Count it aloud first.');
 
-    $send(0);
+    $song = Examples::breakdown(['sections' => [['name' => 'A', 'line' => '| Dm | A7 |']]], 'xxxx', 1);
+    $timeline = (new Performer())->perform($song, new Tempo(90));
+    $file = "{$server->folder}/take.wav";
+    file_put_contents($file, (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 4, 0, 9))->play($timeline, 8)))->wav());
+    $student->fill('input[aria-label=Tempo]', '90')->choose('Bars to record', '8 bars');
+    $student->driver->findElement(WebDriverBy::cssSelector('input[aria-label="A recording"]'))
+        ->setFileDetector(new LocalFileDetector())->sendKeys($file);
     $student->sees('32 of 32 strokes met');
     $student->open('/day')->waitFor(fn (): bool => ! $student->says('Both, slow and even'), 'the next stage does not open');
     $teacher->open('/students')->waitFor(

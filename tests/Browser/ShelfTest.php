@@ -53,7 +53,7 @@ it('shows a student on a phone what is theirs to play, and nothing to change', f
     $page = Stage::running()->page()->resizeInside(390, 844)->open('/');
     $page->element('input[name=email]')->sendKeys(DatabaseSeeder::STUDENT['email']);
     $page->element('input[name=password]')->sendKeys(DatabaseSeeder::STUDENT['password']);
-    $page->press('Sign in')->sees('2 breakdowns');
+    $page->press('Sign in')->sees('3 breakdowns');
     expect($page->says('New breakdown'))->toBeFalse()->and($page->says('Delete'))->toBeFalse();
     $page->press('Open')->sees('Record a take');
     expect($page->script('return document.documentElement.scrollWidth <= window.innerWidth'))->toBeTrue()
@@ -61,3 +61,26 @@ it('shows a student on a phone what is theirs to play, and nothing to change', f
 });
 
 afterEach(fn () => Stage::running()->endExtraPages());
+
+it('leads whoever comes first through the stations on a breakdown of their own, and lets them go', function (): void {
+    $page = Stage::running()->page()->open('/');
+    $server = Stage::running()->server;
+    $database = new PDO("sqlite:{$server->folder}/gravik.sqlite");
+    $database->prepare("insert into users (name, email, password, role, owner) values ('Nils', 'nils@gravik.test', ?, 'teacher', 0)")
+        ->execute([password_hash('harbour-light', PASSWORD_BCRYPT, ['cost' => 4])]);
+    $page->signIn('nils@gravik.test', 'harbour-light');
+    $page->sees('The shelf is empty')->press('Make the first breakdown')->fill('input[name=title]', 'First Tide');
+    $page->fill('.line-field textarea', '| Dm | A7 |')->press('Make it')->sees('Type a line of chords, bar by bar');
+    expect($page->barriers())->toBe([]);
+    $page->press('On to Shapes')->sees('pin the one you teach');
+    $page->element('.candidate');
+    $page->keys(WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ENTER)->waitFor(
+        fn (): bool => $page->all('.first-path li.here.done') !== [],
+        'the pinned grip is not ticked off',
+    );
+    $page->open((string) parse_url($page->driver->getCurrentURL(), PHP_URL_PATH))->sees('pin the one you teach');
+    $page->press('I find my way')->waitFor(fn (): bool => $page->all('.first-path') === [], 'the way does not end');
+    $page->open((string) parse_url($page->driver->getCurrentURL(), PHP_URL_PATH))->element('.candidate');
+    expect($page->all('.first-path'))->toBe([]);
+    Stage::running()->endExtraPages();
+});

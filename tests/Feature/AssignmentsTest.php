@@ -4,35 +4,12 @@ declare(strict_types=1);
 
 use App\Documents\BreakdownStore;
 use App\Models\Assignment;
-use App\Models\Breakdown;
 use App\Models\KeptUpkeep;
-use App\Models\User;
-use Gravik\Performance\Performer;
-use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Tests\Support\Examples;
-use Gravik\Time\Tempo;
 use Illuminate\Support\Facades\DB;
 
-/** @return array{User, User, Breakdown} a teacher, a student of theirs and a breakdown on the shelf */
-function lessonOf(Tests\TestCase $case): array
-{
-    [$teacher, $student] = [$case->teacher(), $case->student()];
-    $teacher->students()->attach($student);
-
-    return [$teacher, $student, $case->shelved($teacher)];
-}
-
-/** @return array<string, mixed> a take of the whole song or a stage of it, clean or late */
-function playedBy(Tests\TestCase $case, float $biasMs, ?string $stage = null): array
-{
-    $timeline = (new Performer())->perform(Examples::breakdown(), new Tempo(120));
-
-    return ['id' => $case->newId(), 'tempo' => 120, 'bars' => 8, 'latency_ms' => 0, 'stage' => $stage,
-        'taps' => (new SimulatedPlayer($biasMs, 0, 3, 0, 5))->taps($timeline, 8)];
-}
-
 it('gives work to one’s own students alone, in the version of today', function (): void {
-    [$teacher, $student, $breakdown] = lessonOf($this);
+    [$teacher, $student, $breakdown] = $this->lesson();
     [$other, $stranger] = [$this->teacher('Other'), $this->student('Stranger')];
     $asked = ['breakdown' => $breakdown->id, 'students' => [$student->id], 'due_on' => '2027-01-09', 'minutes' => 12];
     $this->actingAs($other)->postJson('/api/assignments', $asked)->assertNotFound();
@@ -50,11 +27,11 @@ it('gives work to one’s own students alone, in the version of today', function
     $this->actingAs($stranger)->getJson('/api/assignments')->assertOk()->assertExactJson([]);
     $this->actingAs($other)->getJson("/api/assignments?student={$student->id}")->assertOk()->assertExactJson([]);
     $this->actingAs($teacher)->deleteJson("/api/assignments/{$id}")->assertNoContent();
-    $this->actingAs($student)->postJson("/api/breakdowns/{$breakdown->id}/takes", playedBy($this, 0))->assertNotFound();
+    $this->actingAs($student)->postJson("/api/breakdowns/{$breakdown->id}/takes", $this->playedTake(0))->assertNotFound();
 });
 
 it('keeps the version a student was given, says what differs since, and goes on with today’s when it is asked to', function (): void {
-    [$teacher, $student, $breakdown] = lessonOf($this);
+    [$teacher, $student, $breakdown] = $this->lesson();
     $asked = ['breakdown' => $breakdown->id, 'students' => [$student->id]];
     $id = $this->actingAs($teacher)->postJson('/api/assignments', $asked)->json('0.id');
     $store = app(BreakdownStore::class);
@@ -63,21 +40,21 @@ it('keeps the version a student was given, says what differs since, and goes on 
 
     expect($seen()['document']['start']['tempo'])->toBe(120)->and($seen()['revision'])->toBe(1);
     $this->getJson('/api/assignments')->assertJsonPath('0.differs', ['the tempo is 99 instead of 120']);
-    $this->postJson("/api/breakdowns/{$breakdown->id}/takes", playedBy($this, 0))->assertCreated()->assertJsonPath('revision', 1);
+    $this->postJson("/api/breakdowns/{$breakdown->id}/takes", $this->playedTake(0))->assertCreated()->assertJsonPath('revision', 1);
     $this->actingAs($teacher)->putJson("/api/assignments/{$id}", ['renew' => true])->assertOk()->assertJsonPath('revision', 2);
     expect($seen()['document']['start']['tempo'])->toBe(99);
     $this->getJson('/api/assignments')->assertJsonPath('0.differs', []);
 });
 
 it('opens the next stage when a gate is passed, and brings back what was passed', function (bool $opens): void {
-    [$teacher, $student, $breakdown] = lessonOf($this);
+    [$teacher, $student, $breakdown] = $this->lesson();
     $stages = ['slow-and-even', 'full-run'];
     $this->actingAs($teacher)->postJson('/api/assignments', [
         'breakdown' => $breakdown->id, 'students' => [$student->id], 'stages' => $stages, 'opens' => $opens,
     ])->assertCreated()->assertJsonPath('0.stage', 'slow-and-even');
     $this->actingAs($student);
     $play = fn (float $bias, ?string $stage) => $this
-        ->postJson("/api/breakdowns/{$breakdown->id}/takes", playedBy($this, $bias, $stage))->assertCreated();
+        ->postJson("/api/breakdowns/{$breakdown->id}/takes", $this->playedTake($bias, $stage))->assertCreated();
     $at = fn () => Assignment::query()->sole();
     $play(60, 'slow-and-even')->assertJsonPath('passed', false);
     expect($at()->reached)->toBe(0)->and(KeptUpkeep::query()->exists())->toBeFalse();
@@ -99,14 +76,14 @@ it('opens the next stage when a gate is passed, and brings back what was passed'
 })->with([true, false]);
 
 it('fits what is due into the minutes of the day, and takes it easy where the hand hurts', function (): void {
-    [$teacher, $student, $breakdown] = lessonOf($this);
+    [$teacher, $student, $breakdown] = $this->lesson();
     $second = $this->shelved($teacher, ['title' => 'Ebb']);
     foreach ([[$breakdown, now()->toDateString()], [$second, null]] as [$each, $due]) {
         $this->actingAs($teacher)->postJson('/api/assignments', [
             'breakdown' => $each->id, 'students' => [$student->id], 'minutes' => 20, 'due_on' => $due,
         ]);
     }
-    $this->actingAs($student)->postJson("/api/breakdowns/{$breakdown->id}/takes", playedBy($this, 60))->assertCreated();
+    $this->actingAs($student)->postJson("/api/breakdowns/{$breakdown->id}/takes", $this->playedTake(60))->assertCreated();
     $day = $this->getJson('/api/day?minutes=50&level=97&played=15')->assertOk();
 
     expect(array_column($day->json('items'), 'kind'))->toBe(['assignment', 'break', 'assignment'])
@@ -119,11 +96,11 @@ it('fits what is due into the minutes of the day, and takes it easy where the ha
 });
 
 it('shows a teacher where each student is stuck, and answers in as many queries for many as for one', function (): void {
-    [$teacher, $student, $breakdown] = lessonOf($this);
+    [$teacher, $student, $breakdown] = $this->lesson();
     $this->actingAs($teacher)->postJson('/api/assignments', ['breakdown' => $breakdown->id, 'students' => [$student->id]]);
     $this->actingAs($student);
     foreach ([0, 60, 60] as $bias) {
-        $take = $this->postJson("/api/breakdowns/{$breakdown->id}/takes", playedBy($this, $bias))->json();
+        $take = $this->postJson("/api/breakdowns/{$breakdown->id}/takes", $this->playedTake($bias))->json();
         $this->travel(1)->hours();
     }
     $count = function () use ($teacher): int {
@@ -147,11 +124,11 @@ it('shows a teacher where each student is stuck, and answers in as many queries 
 });
 
 it('keeps what teacher and student say of a take, between the two of them', function (): void {
-    [$teacher, $student, $breakdown] = lessonOf($this);
+    [$teacher, $student, $breakdown] = $this->lesson();
     $classmate = $this->student('Classmate');
     $this->actingAs($teacher)->postJson('/api/assignments', ['breakdown' => $breakdown->id, 'students' => [$student->id]]);
     $breakdown->students()->attach($classmate);
-    $take = $this->actingAs($student)->postJson("/api/breakdowns/{$breakdown->id}/takes", playedBy($this, 0))->json('id');
+    $take = $this->actingAs($student)->postJson("/api/breakdowns/{$breakdown->id}/takes", $this->playedTake(0))->json('id');
     $address = "/api/breakdowns/{$breakdown->id}/takes/{$take}/remarks";
     $this->postJson($address, ['text' => 'The 2& felt late.', 'seconds' => 3.5])->assertCreated();
     $this->actingAs($teacher)->postJson($address, ['text' => 'It was not. Lean on it.'])->assertCreated();
@@ -159,4 +136,23 @@ it('keeps what teacher and student say of a take, between the two of them', func
     $this->getJson($address)->assertOk()->assertJsonPath('0.by', 'Student')->assertJsonPath('1.text', 'It was not. Lean on it.');
     $this->actingAs($classmate)->getJson($address)->assertNotFound();
     $this->postJson($address, ['text' => 'Hm.'])->assertNotFound();
+});
+
+it('gives grips that the student’s hand can take, says which, and the teacher’s own where the teacher says so', function (): void {
+    [$teacher, $student] = [$this->teacher(), $this->student()];
+    $teacher->students()->attach($student);
+    $breakdown = $this->shelved($teacher, ['sections' => [['name' => 'A', 'line' => '| F | B♭ | C | Fm |']], 'company' => 'alone']);
+    $pins = fn (): array => $this->actingAs($student)->getJson("/api/breakdowns/{$breakdown->id}")->assertOk()->json('document.lines.0.pins');
+    $id = $this->actingAs($teacher)->postJson('/api/assignments', ['breakdown' => $breakdown->id, 'students' => [$student->id]])
+        ->assertCreated()->assertJsonPath('0.eased', [])->json('0.id');
+    expect($pins())->toBe([]);
+    $this->actingAs($teacher)->putJson("/api/students/{$student->id}/hand", ['hand' => 'small,no-barre'])->assertOk();
+    $work = $this->getJson("/api/assignments?student={$student->id}")->assertOk();
+    expect($work->json('0.eased'))->not->toBe([])->and($work->json('0.eased.0.why'))->not->toBe('')
+        ->and($pins())->not->toBe([]);
+    // The teacher's own breakdown is what it was.
+    $this->actingAs($teacher)->getJson("/api/breakdowns/{$breakdown->id}")->assertJsonPath('document.lines.0.pins', []);
+    $this->putJson("/api/assignments/{$id}", ['eases' => false])->assertOk()->assertJsonPath('eased', [])->assertJsonPath('eases', false);
+    expect($pins())->toBe([]);
+    $this->actingAs($student)->putJson("/api/assignments/{$id}", ['eases' => true])->assertNotFound();
 });

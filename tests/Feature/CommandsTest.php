@@ -309,3 +309,19 @@ it('simulates a take as sound and as taps with the truth beside them, hears it, 
         expect(artisan(...$wrong)[0])->toBe(2);
     }
 });
+
+it('measures the ear by a folder of takes with their truth, and says which truth is missing', function (): void {
+    $folder = sys_get_temp_dir().'/gravik-material-'.bin2hex(random_bytes(4));
+    mkdir($folder);
+    expect(Artisan::call('gravik:material', ['folder' => $folder, '--takes' => 1]))->toBe(0)
+        ->and(Artisan::call('gravik:listen', ['file' => $folder, '--against' => true, '--json' => true]))->toBe(0);
+    $measured = json_decode(Artisan::output(), true);
+    expect($measured['takes'])->toHaveCount(1)->and($measured['all']['f'])->toBeGreaterThan(0.6)->toBeLessThanOrEqual(1.0)
+        ->and($measured['all']['error_ms'])->toBeLessThan(6.0);
+    array_map(unlink(...), glob("{$folder}/*.truth.json"));
+    expect(Artisan::call('gravik:listen', ['file' => $folder, '--against' => true]))->toBe(2)
+        ->and(Artisan::call('gravik:material', ['folder' => $folder, '--half' => 'other']))->toBe(2)
+        ->and(Artisan::call('gravik:material', ['folder' => "{$folder}/nowhere"]))->toBe(2);
+    array_map(unlink(...), glob("{$folder}/*"));
+    rmdir($folder);
+});

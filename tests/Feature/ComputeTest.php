@@ -92,6 +92,9 @@ it('offers the grooves and tunings there are', function (): void {
         ->and(array_column($choices['tunings'], 'slug'))->toContain('drop-d')
         ->and($choices['stages'])->toHaveCount(17)
         ->and($choices['stages'][$choices['usual_stage'] - 1])->toBe(['slug' => 'full-band', 'words' => 'with the full band'])
+        ->and(array_column($choices['listening']['gains'], 'words'))
+        ->toBe(['without the guitar', 'guitar softer, −6 dB', 'guitar as written', 'guitar louder, +6 dB'])
+        ->and(array_column($choices['listening']['seats'], 'words', 'slug'))->toHaveKey('guitar', 'the guitar’s chair')
         ->and(array_column($choices['gates'], 'spreadMs', 'name'))->toEqual(['beginner' => 20, 'advanced' => 12]);
 });
 

@@ -17,13 +17,13 @@ it('hears a recording, measures its feel, and offers what the breakdown could ta
     $wav = (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 4, 0, 5))->play($timeline, 10)))->wav(16000);
     $heard = $this->call(
         'POST',
-        '/api/compute/hear',
+        '/api/hearings',
         [],
         [],
         [],
         ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
         $wav,
-    )->assertOk()->json();
+    )->assertCreated()->json('heard');
     $document = Examples::document(['tempo' => 90], 'xxxxxxxx');
     $reading = $this->postJson('/api/compute/listen', ['document' => $document, 'strokes' => $heard['strokes']])->assertOk()->json();
     $offers = array_column($reading['offers'], null, 'what');
@@ -57,7 +57,7 @@ it('refuses a recording of more minutes than are heard, and says how many are', 
         2,
         16,
     ).'data'.pack('V', $bytes).str_repeat("\0", $bytes);
-    $this->call('POST', '/api/compute/hear', [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $wav)
+    $this->call('POST', '/api/hearings', [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $wav)
         ->assertUnprocessable()->assertJsonFragment(['message' => 'This recording is 11.0 minutes long; up to 10 minutes are heard. Cut out the part you mean and send that.']);
 });
 
@@ -96,7 +96,7 @@ it('halves, doubles and moves the one as it is told', function (): void {
 });
 
 it('says what is wrong with what it is given', function (string $type, string $body, string $says): void {
-    $this->call('POST', '/api/compute/hear', [], [], [], ['CONTENT_TYPE' => $type, 'HTTP_ACCEPT' => 'application/json'], $body)
+    $this->call('POST', '/api/hearings', [], [], [], ['CONTENT_TYPE' => $type, 'HTTP_ACCEPT' => 'application/json'], $body)
         ->assertUnprocessable()->assertJsonFragment(['message' => $says]);
 })->with([
     'a text' => ['audio/wav', 'hello', 'This is no WAV file: it begins with "hello". Choose a recording saved as WAV.'],

@@ -194,3 +194,48 @@ it('keeps a record of who came in, was given something and left, for the owner a
     expect($told)->toBe(['Pupil deleted the account', 'Owner took work back: “Tide Table” from Pupil',
         'Owner gave work: “Tide Table” to Pupil', 'Owner made a link for Bo (student)', 'Owner signed in']);
 });
+
+it('gives everybody in a band something to do in each pass of a tune, and keeps what its listeners heard', function (): void {
+    [$teacher, $student, $breakdown] = $this->lesson();
+    $mate = $this->student('Mate');
+    $teacher->students()->attach($mate);
+    $this->actingAs($teacher);
+    $group = $this->postJson('/api/groups', ['name' => 'Night Ferry'])->assertCreated()->json('id');
+    $this->putJson("/api/groups/{$group}", ['name' => 'Night Ferry', 'members' => [$student->id, $mate->id], 'plays' => [
+        ['student' => $student->id, 'instrument' => 'guitar'],
+    ]])->assertOk()->assertJsonPath('plays', [['student' => $student->id, 'instrument' => 'guitar']]);
+    $this->putJson("/api/groups/{$group}", ['name' => 'Night Ferry', 'plays' => [['student' => $mate->id, 'instrument' => 'kazoo']]])->assertStatus(422);
+    $jobs = $this->getJson("/api/groups/{$group}/jobs?breakdown={$breakdown->id}")->assertOk()->json('0.jobs');
+
+    expect(array_column($jobs, 'plays', 'member'))->toEqualCanonicalizing([$student->id => true, $mate->id => false])
+        ->and(array_column($jobs, 'words'))->each->not->toBe('');
+    $heard = ['breakdown' => $breakdown->id, 'heard_by' => $mate->id, 'seat' => 'room', 'gain_db' => -6, 'verdict' => 'too-soft'];
+    $note = $this->postJson("/api/groups/{$group}/balances", $heard)->assertCreated()->json('id');
+    $this->postJson("/api/groups/{$group}/balances", ['gain_db' => null, 'verdict' => 'sits'] + $heard)->assertCreated();
+    $this->postJson("/api/groups/{$group}/balances", ['heard_by' => $teacher->id] + $heard)->assertNotFound();
+    $this->postJson("/api/groups/{$group}/balances", ['gain_db' => 60] + $heard)->assertStatus(422);
+    $list = "/api/groups/{$group}/balances?breakdown={$breakdown->id}";
+    expect($this->getJson($list)->assertOk()->json('*.gain_db'))->toEqualCanonicalizing([null, -6]);
+    $this->deleteJson("/api/groups/{$group}/balances/{$note}")->assertNoContent();
+    $this->getJson($list)->assertJsonCount(1)->assertJsonPath('0.heard_by', 'Mate');
+    $this->actingAs($student)->getJson($list)->assertNotFound();
+});
+
+it('sends a link by mail where the school has mail, and shows it all the same', function (): void {
+    $teacher = $this->teacher('Maren');
+    $this->actingAs($teacher);
+    $ask = ['kind' => 'student', 'name' => 'Pupil', 'email' => 'pupil@gravik.test'];
+    $this->getJson('/api/choices')->assertJsonPath('mail', false);
+    $this->postJson('/api/invitations', $ask)->assertCreated()->assertJsonPath('mailed', false);
+    $this->postJson('/api/invitations', ['kind' => 'student'])->assertCreated()->assertJsonPath('mailed', null);
+    $this->postJson('/api/invitations', ['email' => 'nowhere'] + $ask)->assertStatus(422);
+    config(['mail.default' => 'array', 'app.url' => 'https://school.test']);
+    $this->getJson('/api/choices')->assertJsonPath('mail', true);
+    $path = $this->postJson('/api/invitations', $ask)->assertCreated()->assertJsonPath('mailed', true)->json('path');
+    $sent = app('mail.manager')->mailer('array')->getSymfonyTransport()->messages();
+
+    expect($sent)->toHaveCount(1)->and($sent[0]->getOriginalMessage()->getTextBody())->toContain("https://school.test{$path}")
+        ->and($sent[0]->getEnvelope()->getRecipients()[0]->getAddress())->toBe('pupil@gravik.test');
+    config(['mail.default' => 'smtp', 'mail.mailers.smtp.port' => 1]);
+    $this->postJson('/api/invitations', $ask)->assertCreated()->assertJsonPath('mailed', false);
+});

@@ -32,8 +32,8 @@ it('hears a recording, judges and keeps it without its sound, and says what is w
         ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
         $sound,
     );
-    $report = $sent(soundOf(25), '&first_beat='.SimulatedTake::LEAD)->assertCreated()->json('report');
-    $found = $sent(soundOf(25))->assertCreated()->json('report');
+    $report = $sent(soundOf(25), '&first_beat='.SimulatedTake::LEAD)->assertCreated()->json('take.report');
+    $found = $sent(soundOf(25))->assertCreated()->json('take.report');
 
     expect($report['missed'])->toBe(0)->and($report['bias_ms'])->toEqualWithDelta(25, 2)->and($report['latency_ms'])->toBeNull()
         ->and(array_filter(array_column($report['slots'], 'muted_ok'), static fn (float $ok): bool => $ok < 0.75))->toBe([])
@@ -111,12 +111,12 @@ it('takes a MIDI file as a take, and says what is wrong with one that is cut sho
         $bytes,
     );
 
-    expect($send($midi)->assertCreated()->json('report'))->toMatchArray(['missed' => 0, 'extra' => 0, 'matched' => 12])
+    expect($send($midi)->assertCreated()->json('take.report'))->toMatchArray(['missed' => 0, 'extra' => 0, 'matched' => 12])
         ->and($send(substr($midi, 0, 200))->assertUnprocessable()->json('message'))->toContain('cut short')
         ->and(App\Models\Take::query()->count())->toBe(1);
 });
 
-it('hears one recording of a person at a time, and none of a stranger\'s', function (): void {
+it('hears a few seconds of a person at a time at once, and none of a stranger\'s', function (): void {
     $unread = fopen('php://temp', 'w+b');
     fwrite($unread, str_repeat('x', 4096));
     rewind($unread);
@@ -138,4 +138,85 @@ it('hears one recording of a person at a time, and none of a stranger\'s', funct
     expect($request('RIFF')->assertStatus(429)->json('message'))->toContain('still being heard');
     $lock->release();
     $request('RIFF')->assertStatus(422);
+    $request(str_repeat('x', 5_000_000))->assertStatus(413);
+});
+
+it('keeps the sound of a take only where its player agrees, shows it to the teacher, and deletes it when they do not any more', function (): void {
+    Illuminate\Support\Facades\Storage::fake('local');
+    [$teacher, $student, $breakdown] = $this->lesson();
+    $breakdown->students()->attach($student);
+    $send = fn (string $more): string => $this->actingAs($student)->call(
+        'POST',
+        "/api/breakdowns/{$breakdown->id}/recordings?id={$this->newId()}&tempo=120&bars=4{$more}",
+        [],
+        [],
+        [],
+        ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
+        soundOf(0),
+    )->assertCreated()->json('take.id');
+    $sound = static fn (string $take): string => "/api/breakdowns/{$breakdown->id}/takes/{$take}/sound";
+    [$silent, $once] = [$send(''), $send('&keep_sound=1&first_beat='.SimulatedTake::LEAD)];
+    $this->getJson($sound($silent))->assertNotFound();
+    $this->putJson('/api/account/sounds', ['keep' => true])->assertOk()->assertJsonPath('keeps_sound', true);
+    [$kept, $found] = [$send(''), $send('&keep_sound=0')];
+    $this->getJson($sound($found))->assertNotFound();
+
+    $this->actingAs($teacher)->get($sound($once))->assertOk()->assertHeader('Content-Type', 'audio/wav');
+    expect($this->getJson("/api/breakdowns/{$breakdown->id}/takes/{$once}")->json('sound_at'))->toEqual(SimulatedTake::LEAD)
+        // Where nobody said when it begins, the ear found it.
+        ->and($this->getJson("/api/breakdowns/{$breakdown->id}/takes/{$kept}")->json('sound_at'))->toEqualWithDelta(SimulatedTake::LEAD, 0.005);
+    $this->deleteJson($sound($once))->assertNotFound();
+    $this->actingAs($student)->deleteJson($sound($once))->assertNoContent();
+    $this->getJson($sound($once))->assertNotFound();
+    $this->putJson('/api/account/sounds', ['keep' => false])->assertOk();
+    $this->actingAs($teacher)->get($sound($kept))->assertNotFound();
+    expect(Illuminate\Support\Facades\Storage::disk('local')->allFiles())->toBe([]);
+});
+
+it('leaves a recording in its turn, says how far it is to its sender alone, and judges it once', function (): void {
+    [$teacher, $student, $breakdown] = $this->lesson();
+    $breakdown->students()->attach($student);
+    config(['queue.default' => 'database']);
+    $id = $this->newId();
+    $send = fn (): TestResponse => $this->call(
+        'POST',
+        "/api/breakdowns/{$breakdown->id}/recordings?id={$id}&tempo=120&bars=4",
+        [],
+        [],
+        [],
+        ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
+        soundOf(0),
+    );
+    $this->actingAs($student);
+    $send()->assertStatus(202)->assertJsonPath('state', 'waits')->assertJsonPath('take', null);
+    $send()->assertStatus(202);
+    $this->actingAs($teacher)->getJson("/api/hearings/{$id}")->assertNotFound();
+    expect(Illuminate\Support\Facades\DB::table('jobs')->count())->toBe(1);
+    $this->artisan('queue:work', ['--stop-when-empty' => true, '--memory' => 2000])->assertSuccessful();
+
+    $this->actingAs($student)->getJson("/api/hearings/{$id}")->assertOk()->assertJsonPath('state', 'done')->assertJsonPath('take.report.missed', 0);
+    $send()->assertCreated()->assertJsonPath('take.id', $id);
+    expect(Take::query()->count())->toBe(1);
+});
+
+it('does not judge what was taken back while the recording waited', function (): void {
+    [, $student, $breakdown] = $this->lesson();
+    $breakdown->students()->attach($student);
+    config(['queue.default' => 'database']);
+    $id = $this->newId();
+    $this->actingAs($student)->call(
+        'POST',
+        "/api/breakdowns/{$breakdown->id}/recordings?id={$id}&tempo=120&bars=4",
+        [],
+        [],
+        [],
+        ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
+        soundOf(0),
+    )->assertStatus(202);
+    $breakdown->students()->detach($student);
+    $this->artisan('queue:work', ['--stop-when-empty' => true, '--memory' => 2000])->assertSuccessful();
+
+    $this->getJson("/api/hearings/{$id}")->assertOk()->assertJsonPath('state', 'refused')
+        ->assertJsonPath('message', static fn (string $said): bool => str_contains($said, 'taken it back'));
+    expect(Take::query()->count())->toBe(0);
 });

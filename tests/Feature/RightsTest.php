@@ -3,7 +3,9 @@
 declare(strict_types=1);
 
 use App\Documents\BreakdownStore;
+use App\Models\AskedHearing;
 use App\Models\Group;
+use App\Models\HearingState;
 use App\Models\Invitation;
 use App\Models\InvitationKind;
 use App\Models\Take;
@@ -11,6 +13,7 @@ use App\Models\User;
 use App\School\Assigning;
 use Gravik\Tests\Support\Examples;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Storage;
 
 /** @return array<string, User|null> who might ask: of the breakdown, its teacher and their student are the owner's people */
 function everybody(Tests\TestCase $case): array
@@ -32,20 +35,23 @@ it('shows everything that has an owner to whom it belongs and to nobody else', f
     $people = everybody($this);
     ['teacher' => $teacher, 'student' => $student] = $people;
     $breakdown = app(BreakdownStore::class)->create($teacher, null, Examples::breakdown(), 'setting up');
-    app(Assigning::class)->give($teacher, $breakdown, [$student], [], null, 10, true);
+    [$assignment] = app(Assigning::class)->give($teacher, $breakdown, [$student], [], null, 10, true);
     $take = $this->actingAs($student)->postJson("/api/breakdowns/{$breakdown->id}/takes", [
         'id' => $this->newId(), 'tempo' => 120, 'bars' => 2, 'latency_ms' => 0, 'taps' => [['t' => 0.0], ['t' => 0.5]]])->assertCreated()->json('id');
     $group = Group::query()->create(['teacher_id' => $teacher->id, 'name' => 'Band']);
     $invitation = Invitation::query()->create([
         'kind' => InvitationKind::Student, 'token' => 'x', 'made_by' => $teacher->id, 'expires_at' => now()->addDay(),
     ]);
+    Storage::fake('local')->put("sounds/{$take}", 'RIFF');
+    Take::query()->whereKey($take)->update(['sound_at' => 0]);
+    $hearing = AskedHearing::query()->create(['user_id' => $teacher->id, 'name' => 'take.wav', 'state' => HearingState::Waits]);
     $this->actingAs($teacher)->postJson('/api/grips', ['name' => 'Knot', 'symbol' => 'Dm', 'frets' => 'x x 0 2 3 1'])->assertOk();
     $grip = $this->getJson('/api/grips')->json('0.id');
-    $names = ['breakdown' => $breakdown->id, 'id' => $breakdown->id, 'take' => $take, 'version' => '1', 'format' => 'json',
-        'student' => $student->id, 'assignment' => 1, 'group' => $group->id, 'invitation' => $invitation->id, 'grip' => $grip];
+    $names = ['breakdown' => $breakdown->id, 'id' => $breakdown->id, 'take' => $take, 'version' => $breakdown->revisions()->value('id'), 'format' => 'json',
+        'student' => $student->id, 'assignment' => $assignment->id, 'group' => $group->id, 'invitation' => $invitation->id, 'hearing' => $hearing->id, 'grip' => $grip];
     // What a student may do with what is given to them: look, play, hear, take along, remark.
-    $forStudents = '~^(GET api/breakdowns/\{breakdown\}(/takes.*|/export/\{format\}|/ears)?'
-        .'|POST api/breakdowns/\{breakdown\}/(takes.*|recordings|ears))$~';
+    $forStudents = '~^(GET api/breakdowns/\{breakdown\}(/log|/practice|/takes.*|/export/\{format\}|/ears)?'
+        .'|DELETE api/breakdowns/\{breakdown\}/takes/\{take\}/sound|POST api/breakdowns/\{breakdown\}/(takes.*|recordings|ears))$~';
     $wrong = [];
     $asked = 0;
     foreach (Route::getRoutes() as $route) {
@@ -67,7 +73,7 @@ it('shows everything that has an owner to whom it belongs and to nobody else', f
             }
             $asked++;
             $status = $this->json($method, '/'.$address)->baseResponse->getStatusCode();
-            $mine = $who === 'teacher' || ($who === 'student' && $shared) || ($who === 'owner' && str_contains($route->uri(), 'students/'));
+            $mine = $who === 'teacher' || ($who === 'student' && $shared) || (in_array($who, ['owner', 'student'], true) && str_contains($route->uri(), 'students/'));
             $fits = match (true) {
                 $who === 'nobody' => $status === 401,
                 $mine => in_array($status, THERE, true),

@@ -7,12 +7,12 @@ use Illuminate\Routing\Route as Known;
 use Illuminate\Support\Facades\Route;
 
 it('signs a teacher in and out', function (): void {
-    $this->teacher('Maren');
+    $maren = $this->teacher('Maren');
     $this->postJson(
         '/api/session',
         ['email' => 'maren@gravik.test', 'password' => 'harbour-light'],
     )->assertOk()->assertExactJson([
-        'name' => 'Maren', 'email' => 'maren@gravik.test', 'role' => 'teacher', 'owner' => false,
+        'id' => $maren->id, 'keeps_sound' => false, 'hand' => 'medium', 'name' => 'Maren', 'email' => 'maren@gravik.test', 'role' => 'teacher', 'owner' => false,
         'neck' => ['left_handed' => false, 'high_on_top' => false],
     ]);
     $this->getJson('/api/session')->assertOk();
@@ -153,7 +153,7 @@ it('answers nobody who is not signed in', function (): void {
         /** @var Known $route */
         if (str_starts_with($route->uri(), 'api/') && ! in_array("{$route->methods()[0]} {$route->uri()}", $open, true)) {
             $path = (string) preg_replace(
-                ['/\{(breakdown|id|take|grip|group|invitation)\}/', '/\{[^}]+\}/'],
+                ['/\{(breakdown|id|take|grip|group|invitation|hearing|balance)\}/', '/\{[^}]+\}/'],
                 [str_repeat('0', 26), '1'],
                 str_replace('{format}', 'midi', $route->uri()),
             );

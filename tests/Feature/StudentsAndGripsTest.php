@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\Models\Breakdown;
 use Gravik\Tests\Support\Examples;
 
-it('keeps what a student\'s hand can do, for the student\'s own teacher alone', function (): void {
+it('keeps what a student\'s hand can do, for the student and their own teacher alone', function (): void {
     [$teacher, $other, $student] = [$this->teacher(), $this->teacher('Other'), $this->student()];
     $id = $this->actingAs($teacher)->postJson(
         '/api/breakdowns',
@@ -24,7 +24,9 @@ it('keeps what a student\'s hand can do, for the student\'s own teacher alone', 
     $this->actingAs($other)->putJson("/api/students/{$student->id}/hand", ['hand' => 'large'])->assertNotFound();
     $this->getJson('/api/students')->assertOk()->assertExactJson([]);
     $this->actingAs($student)->getJson('/api/students')->assertOk()->assertExactJson([]);
-    $this->putJson("/api/students/{$student->id}/hand", ['hand' => 'large'])->assertNotFound();
+    // Their own hand students know best.
+    $this->putJson("/api/students/{$student->id}/hand", ['hand' => 'large'])->assertOk();
+    $this->putJson("/api/students/{$other->id}/hand", ['hand' => 'large'])->assertNotFound();
 });
 
 it('keeps grips under a teacher\'s own names and shows them on any root', function (): void {

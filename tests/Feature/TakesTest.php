@@ -309,7 +309,7 @@ it('takes an empty delay for one that was never measured', function (): void {
         ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'],
         $wav,
     )
-        ->assertCreated()->assertJsonPath('latency_ms', null);
+        ->assertCreated()->assertJsonPath('take.latency_ms', null);
 });
 
 it('neither hears nor judges a take again that was sent twice, and gives nobody another one\'s', function (): void {
@@ -327,7 +327,7 @@ it('neither hears nor judges a take again that was sent twice, and gives nobody 
         $silence,
     );
 
-    $again($breakdown->id)->assertCreated()->assertJsonPath('number', 1);
+    $again($breakdown->id)->assertCreated()->assertJsonPath('take.number', 1);
     $again($other->id)->assertStatus(409);
     $this->postJson("/api/breakdowns/{$other->id}/takes", takeOf($id))->assertStatus(409)->assertJsonMissingPath('report');
     expect(Take::query()->count())->toBe(1);

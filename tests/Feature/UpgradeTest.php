@@ -65,7 +65,7 @@ it('rewrites stored documents block by block, leaves alone what is done or canno
     }
     $old[3]->delete();
     Breakdown::query()->whereKey($old[2]->id)->toBase()->update(['document' => '{"format":"gravik-breakdown","version":1}']);
-    $before = Breakdown::withTrashed()->get(['id', 'revision', 'updated_at', 'deleted_at', 'title'])->toArray();
+    $before = Breakdown::withTrashed()->orderBy('id')->get(['id', 'revision', 'updated_at', 'deleted_at', 'title'])->toArray();
 
     expect(Artisan::call('gravik:upgrade', ['--block' => 2]))->toBe(1)
         ->and(Artisan::output())
@@ -73,7 +73,7 @@ it('rewrites stored documents block by block, leaves alone what is done or canno
         ->toContain("breakdowns {$old[2]->id}: ")
         ->toContain('4 versions rewritten')
         ->and(Breakdown::withTrashed()->whereKeyNot($old[2]->id)->pluck('document')->map(static fn (string $document): int => json_decode($document, true)['version'])->unique()->all())->toBe([2])
-        ->and(Breakdown::withTrashed()->get(['id', 'revision', 'updated_at', 'deleted_at', 'title'])->toArray())->toBe($before);
+        ->and(Breakdown::withTrashed()->orderBy('id')->get(['id', 'revision', 'updated_at', 'deleted_at', 'title'])->toArray())->toBe($before);
     Artisan::call('gravik:upgrade');
     expect(Artisan::output())->toContain('0 breakdowns rewritten')->toContain('0 versions rewritten');
 });

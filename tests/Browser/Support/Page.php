@@ -22,7 +22,7 @@ final class Page
 
     private const ATTEMPTS = 12;
 
-    private const STATIONS = ['listen', 'chart', 'shapes', 'hand', 'band', 'steps', 'lock', 'handout'];
+    private const STATIONS = ['listen', 'chart', 'shapes', 'hand', 'band', 'steps', 'lock', 'log', 'handout'];
 
     private const STANDSTILL_MS = 120.0;
 
