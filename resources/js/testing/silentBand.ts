@@ -4,6 +4,10 @@ const stopped = {
   status: 'stopped',
   muted: { drums: false, bass: false, guitar: false, 'second-guitar': false, keys: false, horns: false, lead: false },
   heardFrom: null,
+  clickOn: [1, 3],
+  countInBars: 1,
+  countAloud: false,
+  loop: null,
 }
 
 /** In place of the page's band, which needs a worker and an audio clock. */
@@ -17,6 +21,7 @@ export const band = {
   setTimeline: vi.fn(),
   mute: vi.fn(),
   start: vi.fn(),
+  punctuality: () => ({ scheduled: 0, late: 0, smallestMarginMs: null }),
   playing: false,
 }
 export const playbackLevel = (): number => 1

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button } from 'antd'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useLayoutEffect, useMemo, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { useStore } from 'zustand'
 import { ApiError } from '../../api/client'
@@ -100,9 +100,13 @@ function Bench({ stored }: { stored: StoredBreakdown }) {
   const timeline = useTimeline(desk, tempo, level, played)
   usePageTitle(`${document.title} · ${STATIONS.find((each) => each.id === station)?.name ?? ''}`)
 
+  // Before the effects of what lies on the bench: the transport starts the band as soon as it sees a tune.
+  useLayoutEffect(() => {
+    if (timeline.data !== undefined) band.setTimeline(timeline.data)
+  }, [timeline.data])
+
   useEffect(() => {
     if (timeline.data === undefined) return
-    band.setTimeline(timeline.data)
     const { events } = timeline.data
     const soon = setTimeout(() => output.prepare(events), UNTIL_DRAWN_MS)
     return () => clearTimeout(soon)

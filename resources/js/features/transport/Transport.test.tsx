@@ -18,7 +18,7 @@ vi.mock('../../audio/band', async () => {
   const silent = await import('../../testing/silentBand')
   return {
     ...silent,
-    band: { ...silent.band, snapshot: () => state, mute: vi.fn(), punctuality: () => ({ scheduled: 0, late: 0, smallestMarginMs: null }) },
+    band: { ...silent.band, snapshot: () => state },
   }
 })
 
