@@ -13,6 +13,7 @@ final readonly class Hearing
      * @param list<float>       $outline loudness of each hundredth of a second, 0–1 of the loudest
      * @param float             $seconds of the recording
      * @param GripEar           $ear     that hears more once the grips are known
+     * @param NotesEar          $notes   that hears which notes sounded
      */
     public function __construct(
         public array $strokes,
@@ -20,5 +21,6 @@ final readonly class Hearing
         public array $outline,
         public float $seconds,
         public GripEar $ear,
+        public NotesEar $notes,
     ) {}
 }

@@ -93,6 +93,7 @@ final readonly class StrokeListener
             array_map(static fn (float $level): float => $level / $loudest, $outline),
             $envelopes->frames() / Envelopes::FRAMES_A_SECOND,
             new GripEar(new SweepReader($envelopes), $tuning->cents ?? 0.0),
+            new NotesEar($envelopes, $tuning->cents ?? 0.0),
         );
     }
 

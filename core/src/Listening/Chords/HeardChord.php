@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Listening\Chords;
+
+use Gravik\Harmony\ChordSymbol;
+
+/** A chord as it was heard, from one change to the next within a bar. */
+final readonly class HeardChord
+{
+    /** From here on it may be taken as it is; below, it is marked unsure. */
+    private const SURE = 0.7;
+
+    /**
+     * @param int               $bar    from 0
+     * @param float             $from   seconds
+     * @param float             $until  seconds
+     * @param float             $chance that root, third and seventh are these, 0 to 1
+     * @param list<ChordSymbol> $others that it may be as well, the likeliest first
+     * @param ?int              $bass   pitch class of the lowest note heard; null where none stands out
+     */
+    public function __construct(
+        public int $bar,
+        public float $from,
+        public float $until,
+        public ChordSymbol $chord,
+        public float $chance,
+        public array $others,
+        public ?int $bass,
+    ) {}
+
+    public function isSure(): bool
+    {
+        return $this->chance >= self::SURE;
+    }
+}
