@@ -43,7 +43,7 @@ final readonly class ChordReader
     }
 
     /**
-     * @param non-empty-list<non-empty-list<float>> $bars each bar's stretches: seconds at which they begin, and those at which the bar ends
+     * @param list<non-empty-list<float>> $bars each bar's stretches: seconds at which they begin, and those at which the bar ends
      * @param Company $company with a bass player the root may be left to them
      * @param ?Key    $key     where it is known
      */
@@ -86,10 +86,10 @@ final readonly class ChordReader
     }
 
     /**
-     * @param non-empty-list<list<float>>                      $scores    of each stretch, one a candidate
+     * @param list<list<float>>                                $scores    of each stretch, one a candidate
      * @param list<array{bar: int, from: float, until: float}> $stretches
      *
-     * @return non-empty-list<int> a candidate for each stretch
+     * @return list<int> a candidate for each stretch
      */
     private function way(array $scores, array $stretches): array
     {

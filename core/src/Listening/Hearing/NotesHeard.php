@@ -57,7 +57,7 @@ final readonly class NotesHeard
             }
         }
 
-        return self::of(array_values($levels));
+        return self::of($levels);
     }
 
     /** @throws NotesNotReadable */
@@ -89,7 +89,7 @@ final readonly class NotesHeard
         $first = max(0, (int) round($from / self::STEP));
         for ($moment = $first, $last = max($first + 1, (int) round($until / self::STEP)); $moment < $last; $moment++) {
             foreach (str_split($this->moments[$moment] ?? str_repeat('0', self::NOTES)) as $note => $sign) {
-                $sums[self::LOWEST + $note] += strpos(self::SIGNS, $sign) ** 2;
+                $sums[self::LOWEST + $note] += ((int) strpos(self::SIGNS, $sign)) ** 2;
             }
         }
         $loudest = max($sums);

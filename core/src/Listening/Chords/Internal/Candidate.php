@@ -55,13 +55,13 @@ final readonly class Candidate
             $model = ChordSymbol::parse('C'.$ending);
             foreach (range(0, 11) as $root) {
                 $on = static fn (Degree $degree): int => ($root + $degree->semitones()) % 12;
-                $required = array_values(array_map($on, $model->required));
+                $required = array_map($on, $model->required);
                 $all[] = new self(
                     $root,
                     $ending,
                     $required,
                     array_values(array_diff(array_map($on, [...$model->optional, ...$model->oneOf]), [$root, ...$required])),
-                    array_values(array_map($on, $model->shell)),
+                    array_map($on, $model->shell),
                     $unusual,
                     $model->isMinor(),
                     in_array(($root + 10) % 12, $required, true) && in_array(($root + 4) % 12, $required, true),

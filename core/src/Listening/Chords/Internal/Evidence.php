@@ -49,7 +49,7 @@ final readonly class Evidence
      */
     public static function of(array $notes, array $candidates, bool $bassPlays): array
     {
-        if (max($notes) <= 0) {
+        if (max([0.0, ...$notes]) <= 0) {
             return array_fill(0, count($candidates), 0.0);
         }
         $says = array_map(

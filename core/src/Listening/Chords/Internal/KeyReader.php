@@ -25,8 +25,10 @@ final readonly class KeyReader
     private const ARRIVES = 1.0;
 
     /**
-     * @param non-empty-list<int> $way        of candidates
-     * @param list<Candidate>     $candidates
+     * @param list<int>       $way        of candidates
+     * @param list<Candidate> $candidates
+     *
+     * @return Key C major where there is no chord
      */
     public static function read(array $way, array $candidates): Key
     {
@@ -43,7 +45,7 @@ final readonly class KeyReader
         return $best ?? Key::parse('C major');
     }
 
-    /** @param non-empty-list<Candidate> $chords */
+    /** @param list<Candidate> $chords */
     private static function fit(array $chords, Key $key): float
     {
         $isTonic = static fn (Candidate $chord): bool => $chord->root === $key->tonic->pitchClass()
@@ -57,7 +59,9 @@ final readonly class KeyReader
             }
         }
 
-        return $sum + ($isTonic($chords[0]) ? self::BEGINS : 0.0) + ($isTonic($chords[count($chords) - 1]) ? self::ENDS : 0.0);
+        return $chords === []
+            ? 0.0
+            : $sum + ($isTonic($chords[0]) ? self::BEGINS : 0.0) + ($isTonic($chords[count($chords) - 1]) ? self::ENDS : 0.0);
     }
 
     /** @return iterable<Key> every key, in its plainer spelling */

@@ -15,10 +15,10 @@ final readonly class LikeliestWay
     public const FOLLOWED = 25;
 
     /**
-     * @param non-empty-list<list<float>>      $scores of each stretch, one a candidate
-     * @param \Closure(int, int, int): float   $step   what it counts to go from a candidate to another into a stretch
+     * @param list<list<float>>               $scores of each stretch, one a candidate
+     * @param \Closure(int, int, int): float $step   what it counts to go from a candidate to another into a stretch
      *
-     * @return non-empty-list<int> a candidate for each stretch
+     * @return list<int> a candidate for each stretch
      */
     public static function through(array $scores, \Closure $step): array
     {
@@ -40,8 +40,11 @@ final readonly class LikeliestWay
             }
             $best = $now;
         }
+        if ($best === []) {
+            return [];
+        }
         arsort($best);
-        $way = [(int) array_key_first($best)];
+        $way = [array_key_first($best)];
         for ($place = count($scores) - 1; $place > 0; $place--) {
             array_unshift($way, $from[$place][$way[0]]);
         }
