@@ -38,7 +38,7 @@ function soundingChords(array $chords): NotesHeard
 /** @param list<list<int>> $chords */
 function readChords(array $chords, Company $company = Company::Alone, ?string $key = null): ChordsHeard
 {
-    $bars = array_map(static fn (int $bar): array => [2.0 * $bar, 2.0 * $bar + 1, 2.0 * $bar + 2], range(0, count($chords) - 1));
+    $bars = array_map(static fn (int $bar): array => [[[2.0 * $bar, 2.0 * $bar + 1]], [[2.0 * $bar + 1, 2.0 * $bar + 2]]], range(0, count($chords) - 1));
 
     return (new ChordReader())->read(soundingChords($chords), $bars, $company, $key === null ? null : Key::parse($key));
 }
@@ -73,11 +73,11 @@ it('tells a chord that changes within its bar, and one that goes on as one', fun
         ...array_map(static fn (int $midi): array => ['t' => 2.0, 'seconds' => 1.0, 'midi' => $midi], [41, 48, 53, 57]),
         ...array_map(static fn (int $midi): array => ['t' => 3.0, 'seconds' => 1.0, 'midi' => $midi], [43, 50, 55, 59]),
     ]);
-    $heard = (new ChordReader())->read($notes, [[0.0, 1.0, 2.0], [2.0, 3.0, 4.0]], Company::Alone);
+    $heard = (new ChordReader())->read($notes, [[[[0.0, 1.0]], [[1.0, 2.0]]], [[[2.0, 3.0]], [[3.0, 4.0]]]], Company::Alone);
 
     expect(symbolsOf($heard))->toBe(['C', 'F', 'G'])
-        ->and(array_map(static fn (HeardChord $chord): array => [$chord->bar, $chord->from, $chord->until], $heard->chords))
-        ->toBe([[0, 0.0, 2.0], [1, 2.0, 3.0], [1, 3.0, 4.0]]);
+        ->and(array_map(static fn (HeardChord $chord): array => [$chord->bar, $chord->part, $chord->spans], $heard->chords))
+        ->toBe([[0, 0, [[0.0, 1.0], [1.0, 2.0]]], [1, 0, [[2.0, 3.0]]], [1, 1, [[3.0, 4.0]]]]);
 });
 
 it('is sure of what only one chord explains, and says what else four notes without a root may be', function (): void {
@@ -127,7 +127,7 @@ it('hears the notes of a chord by their harmonics, in a recording a third of a h
     }
     $file = tempnam(sys_get_temp_dir(), 'chord');
     file_put_contents($file, WavFile::write([$samples], count($samples), $rate));
-    $levels = (new StrokeListener())->hearAll(WavSource::open($file))->notes->notes()->between(0.5, 5.5);
+    $levels = (new StrokeListener())->hearAll(WavSource::open($file))->notes->notes()->over([[0.5, 5.5]]);
     unlink($file);
     arsort($levels);
     $loudest = array_slice(array_keys($levels), 0, count($chord));
@@ -140,16 +140,16 @@ it('keeps what it heard as text, and refuses what was damaged', function (): voi
     $notes = soundingChords([[48, 52], [50]]);
     $again = NotesHeard::unpack($notes->packed());
 
-    expect($again->between(0, 2))->toBe($notes->between(0, 2))->and($again->between(0, 2)[48])->toEqual(1.0)
-        ->and($again->between(0, 2)[50])->toEqual(0.0)->and($again->between(2, 4)[50])->toEqual(1.0)
-        ->and($again->between(90, 91)[50])->toEqual(0.0)
+    expect($again->over([[0, 2]]))->toBe($notes->over([[0, 2]]))->and($again->over([[0, 2]])[48])->toEqual(1.0)
+        ->and($again->over([[0, 2]])[50])->toEqual(0.0)->and($again->over([[2, 4]])[50])->toEqual(1.0)
+        ->and($again->over([[90, 91]])[50])->toEqual(0.0)
         ->and(fn () => NotesHeard::unpack('12<'))->toThrow(NotesNotReadable::class);
 });
 
 it('knows the grip by its strings', function (string $symbol, array $midi, array $frets): void {
     $grips = new HeldGrips(new Neck(Tuning::standard()), Company::Alone);
 
-    expect($grips->of(ChordSymbol::parse($symbol), soundingChords([$midi]), 0.0, 2.0)?->frets)->toBe($frets);
+    expect($grips->of(ChordSymbol::parse($symbol), soundingChords([$midi]), [[0.0, 2.0]])?->frets)->toBe($frets);
 })->with([
     'C by the nut' => ['C', [48, 52, 55, 60, 64], [null, 3, 2, 0, 1, 0]],
     'C at the eighth fret' => ['C', [48, 55, 60, 64, 67, 72], [8, 10, 10, 9, 8, 8]],

@@ -43,7 +43,8 @@ final readonly class ChordReader
     }
 
     /**
-     * @param list<non-empty-list<float>> $bars each bar's stretches: seconds at which they begin, and those at which the bar ends
+     * @param list<list<list<array{float, float}>>> $bars the stretches of each bar, and the seconds of each: from and until, several times over
+     *                                                    where the bar comes several times
      * @param Company $company with a bass player the root may be left to them
      * @param ?Key    $key     where it is known
      */
@@ -51,10 +52,10 @@ final readonly class ChordReader
     {
         $stretches = [];
         $heard = [];
-        foreach ($bars as $bar => $cuts) {
-            foreach (array_slice($cuts, 1) as $place => $until) {
-                $stretches[] = ['bar' => $bar, 'from' => $cuts[$place], 'until' => $until];
-                $heard[] = $notes->between($cuts[$place], $until);
+        foreach ($bars as $bar => $parts) {
+            foreach ($parts as $part => $spans) {
+                $stretches[] = ['bar' => $bar, 'part' => $part, 'spans' => $spans];
+                $heard[] = $notes->over($spans);
             }
         }
         $evidence = array_map(
@@ -69,16 +70,15 @@ final readonly class ChordReader
         );
         $chords = [];
         foreach ($this->way($scores, $stretches) as $place => $chosen) {
-            ['bar' => $bar, 'from' => $from, 'until' => $until] = $stretches[$place];
             [$chance, $others] = $this->doubts($scores[$place], $chosen, $home);
             $chords[] = new HeardChord(
-                $bar,
-                $from,
-                $until,
+                $stretches[$place]['bar'],
+                $stretches[$place]['spans'],
                 $this->candidates[$chosen]->symbol($home),
                 $chance,
                 $others,
                 Evidence::bass($heard[$place]),
+                $stretches[$place]['part'],
             );
         }
 
@@ -86,8 +86,8 @@ final readonly class ChordReader
     }
 
     /**
-     * @param list<list<float>>                                $scores    of each stretch, one a candidate
-     * @param list<array{bar: int, from: float, until: float}> $stretches
+     * @param list<list<float>>                                         $scores    of each stretch, one a candidate
+     * @param list<array{bar: int, part: int, spans: list<array{float, float}>}> $stretches
      *
      * @return list<int> a candidate for each stretch
      */
@@ -147,7 +147,15 @@ final readonly class ChordReader
             if ($last !== null && $last->bar === $chord->bar && $last->chord->text() === $chord->chord->text()) {
                 $surer = $last->chance >= $chord->chance ? $last : $chord;
                 array_pop($joined);
-                $chord = new HeardChord($chord->bar, $last->from, $chord->until, $chord->chord, $surer->chance, $surer->others, $last->bass);
+                $chord = new HeardChord(
+                    $chord->bar,
+                    [...$last->spans, ...$chord->spans],
+                    $chord->chord,
+                    $surer->chance,
+                    $surer->others,
+                    $last->bass,
+                    $last->part,
+                );
             }
             $joined[] = $chord;
         }

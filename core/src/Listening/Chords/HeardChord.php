@@ -14,20 +14,20 @@ final readonly class HeardChord
 
     /**
      * @param int               $bar    from 0
-     * @param float             $from   seconds
-     * @param float             $until  seconds
+     * @param list<array{float, float}> $spans seconds from and until which it sounds, several where the bar comes several times
      * @param float             $chance that root, third and seventh are these, 0 to 1
      * @param list<ChordSymbol> $others that it may be as well, the likeliest first
      * @param ?int              $bass   pitch class of the lowest note heard; null where none stands out
+     * @param int               $part   of the bar with which it begins, from 0
      */
     public function __construct(
         public int $bar,
-        public float $from,
-        public float $until,
+        public array $spans,
         public ChordSymbol $chord,
         public float $chance,
         public array $others,
         public ?int $bass,
+        public int $part = 0,
     ) {}
 
     public function isSure(): bool

@@ -38,10 +38,14 @@ final class HeldGrips
         $this->finder = new VoicingFinder($neck, new FretRange(0, 15), $company);
     }
 
-    /** @return ?Voicing null where this neck has no grip for the chord */
-    public function of(ChordSymbol $chord, NotesHeard $notes, float $from, float $until): ?Voicing
+    /**
+     * @param list<array{float, float}> $spans seconds from and until which it sounds
+     *
+     * @return ?Voicing null where this neck has no grip for the chord
+     */
+    public function of(ChordSymbol $chord, NotesHeard $notes, array $spans): ?Voicing
     {
-        $says = array_map(static fn (float $level): float => $level - self::SAYS_NOTHING, $notes->between($from, $until));
+        $says = array_map(static fn (float $level): float => $level - self::SAYS_NOTHING, $notes->over($spans));
         $strangers = array_filter(
             $says,
             static fn (float $level, int $midi): bool => $level > 0 && $midi <= self::HIGHEST,

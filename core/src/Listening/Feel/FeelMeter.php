@@ -74,6 +74,8 @@ final readonly class FeelMeter
                 1000 * ($stroke->t - $line->at($beats[$number] + $grid->places[$slots[$number]])),
                 $stroke->levelDb,
                 $stroke->muted,
+                $stroke->direction,
+                $stroke->seconds,
             );
         }
         $deviations = Deviations::of($hits);

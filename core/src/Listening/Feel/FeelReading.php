@@ -50,6 +50,27 @@ final readonly class FeelReading
         public array $slots,
     ) {}
 
+    /**
+     * The strokes of some bars alone, as if these followed one another.
+     *
+     * @param list<int> $bars from 0
+     */
+    public function of(array $bars): self
+    {
+        $places = array_flip($bars);
+        $strokes = [];
+        foreach ($this->strokes as $stroke) {
+            if (isset($places[$stroke->bar])) {
+                $strokes[] = $stroke->inBar($places[$stroke->bar]);
+            }
+        }
+
+        return new self(
+            $this->meter, $this->tempoBpm, $this->grid, $this->unit, $this->swing, $this->biasMs, $this->spreadMs, $this->driftBpmPerMin,
+            $this->firstBeat, $this->places, $this->beats, $strokes, $this->barTempos, $this->slots,
+        );
+    }
+
     /** As a breakdown would write it: whole beats a minute. */
     public function tempo(): Tempo
     {

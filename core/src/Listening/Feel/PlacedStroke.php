@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Listening\Feel;
 
+use Gravik\Strokes\Direction;
+
 /** A stroke that was heard, and the slot it belongs to. */
 final readonly class PlacedStroke
 {
@@ -19,6 +21,8 @@ final readonly class PlacedStroke
      * @param float  $ms      off its slot, + late
      * @param ?float $levelDb against the median stroke, where known
      * @param ?bool  $muted   where known
+     * @param ?Direction $direction where known
+     * @param ?float $seconds how long it sounded, where known
      */
     public function __construct(
         public float $t,
@@ -27,7 +31,14 @@ final readonly class PlacedStroke
         public float $ms,
         public ?float $levelDb,
         public ?bool $muted,
+        public ?Direction $direction = null,
+        public ?float $seconds = null,
     ) {}
+
+    public function inBar(int $bar): self
+    {
+        return new self($this->t, $bar, $this->slot, $this->ms, $this->levelDb, $this->muted, $this->direction, $this->seconds);
+    }
 
     /** @return int 0 soft, 1 plain, 2 accented */
     public function accent(): int

@@ -81,15 +81,19 @@ final readonly class NotesHeard
     }
 
     /**
-     * @return array<int, float> MIDI number => mean level between two seconds of the recording, 1 for the loudest note there; all 0 in silence
+     * @param list<array{float, float}> $spans seconds of the recording, from and until
+     *
+     * @return array<int, float> MIDI number => mean level there, 1 for the loudest note; all 0 in silence
      */
-    public function between(float $from, float $until): array
+    public function over(array $spans): array
     {
         $sums = array_fill_keys(range(self::LOWEST, self::HIGHEST), 0.0);
-        $first = max(0, (int) round($from / self::STEP));
-        for ($moment = $first, $last = max($first + 1, (int) round($until / self::STEP)); $moment < $last; $moment++) {
-            foreach (str_split($this->moments[$moment] ?? str_repeat('0', self::NOTES)) as $note => $sign) {
-                $sums[self::LOWEST + $note] += ((int) strpos(self::SIGNS, $sign)) ** 2;
+        foreach ($spans as [$from, $until]) {
+            $first = max(0, (int) round($from / self::STEP));
+            for ($moment = $first, $last = max($first + 1, (int) round($until / self::STEP)); $moment < $last; $moment++) {
+                foreach (str_split($this->moments[$moment] ?? str_repeat('0', self::NOTES)) as $note => $sign) {
+                    $sums[self::LOWEST + $note] += ((int) strpos(self::SIGNS, $sign)) ** 2;
+                }
             }
         }
         $loudest = max($sums);

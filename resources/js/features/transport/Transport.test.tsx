@@ -16,10 +16,7 @@ const state = {
 
 vi.mock('../../audio/band', async () => {
   const silent = await import('../../testing/silentBand')
-  return {
-    ...silent,
-    band: { ...silent.band, snapshot: () => state },
-  }
+  return { ...silent, band: { ...silent.band, snapshot: () => state } }
 })
 
 beforeEach(() => {
