@@ -82,7 +82,12 @@ final readonly class ChordReader
             );
         }
 
-        return new ChordsHeard(self::joined($chords), $home, $key !== null);
+        $joined = array_map(
+            static fn (HeardChord $chord): HeardChord => $chord->over(Evidence::bass($notes->over($chord->spans)), $company === Company::Alone),
+            self::joined($chords),
+        );
+
+        return new ChordsHeard($joined, $home, $key !== null);
     }
 
     /**

@@ -30,6 +30,21 @@ final readonly class HeardChord
         public int $part = 0,
     ) {}
 
+    /**
+     * With the lowest note of all of it.
+     *
+     * @param ?int $bass    pitch class
+     * @param bool $isNamed whether it stands in the symbol where it is not the root
+     */
+    public function over(?int $bass, bool $isNamed): self
+    {
+        $chord = $isNamed && $bass !== null && $bass !== $this->chord->rootPitchClass()
+            ? $this->chord->onRoot($this->chord->root, $this->chord->spell($bass))
+            : $this->chord;
+
+        return new self($this->bar, $this->spans, $chord, $this->chance, $this->others, $bass, $this->part);
+    }
+
     public function isSure(): bool
     {
         return $this->chance >= self::SURE;

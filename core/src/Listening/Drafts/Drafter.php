@@ -6,6 +6,7 @@ namespace Gravik\Listening\Drafts;
 
 use Gravik\Breakdown\Breakdown;
 use Gravik\Breakdown\Cell;
+use Gravik\Breakdown\Change\PatternChanger;
 use Gravik\Breakdown\Mark;
 use Gravik\Breakdown\Marked;
 use Gravik\Breakdown\MarkedValue;
@@ -59,6 +60,7 @@ final readonly class Drafter
     public function draft(FeelReading $reading, NotesHeard $notes, Breakdown $into, Company $company, ?Key $key = null): HeardDraft
     {
         $bars = self::bars($reading);
+        $into = (new PatternChanger())->meter($into, $reading->meter);
         if (count($bars) < self::FEWEST_BARS) {
             throw new TooFewBarsForDraft(count($bars), self::FEWEST_BARS);
         }
@@ -73,7 +75,7 @@ final readonly class Drafter
             $heard[0]->key ?? $alone->key,
             $reading->meter,
             $reading->tempo(),
-            $reading->feel() ?? $into->start->feel,
+            $reading->feel() ?? $reading->leaning() ?? $into->start->feel,
         );
         $patterns = SectionPatterns::of($reading, $times, $into->patterns[0]);
         [$sections, $pins, $marks] = $this->written($heard, $times, $reading, $notes, new HeldGrips($into->neck, $company));

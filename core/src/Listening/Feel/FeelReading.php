@@ -14,6 +14,7 @@ use Gravik\Strokes\Stroke;
 use Gravik\Time\Feel;
 use Gravik\Time\Meter;
 use Gravik\Time\Ruler;
+use Gravik\Time\Swing;
 use Gravik\Time\SwingUnit;
 use Gravik\Time\Tempo;
 
@@ -86,6 +87,17 @@ final readonly class FeelReading
         $ratio = $this->swing->isStraight() ? 1.0 : round(max(Feel::LOWEST, min(Feel::HIGHEST, $this->swing->ratio)), 2);
 
         return Feel::fixed($ratio, $this->unit ?? SwingUnit::Eighth);
+    }
+
+    /** As the slots lie in the beat, where the strokes make no pairs; null where no slot leans. */
+    public function leaning(): ?Feel
+    {
+        return $this->unit === null || $this->grid % 2 === 1
+            ? null
+            : Feel::fixed(
+                round(max(Feel::LOWEST, min(Feel::HIGHEST, Swing::ratio($this->places[1] * $this->grid / 2))), 2),
+                $this->unit,
+            );
     }
 
     /** @return list<?Direction> which way an arm that rocks through every slot goes, over one bar */

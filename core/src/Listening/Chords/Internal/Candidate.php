@@ -7,7 +7,6 @@ namespace Gravik\Listening\Chords\Internal;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Degree;
 use Gravik\Harmony\Key;
-use Gravik\Pitch\NoteName;
 
 /**
  * A chord that may have been played, as pitch classes.
@@ -85,10 +84,8 @@ final readonly class Candidate
         return $this->root === $other->root && $this->shell === $other->shell;
     }
 
-    public function symbol(?Key $key): ChordSymbol
+    public function symbol(Key $key): ChordSymbol
     {
-        $root = $key?->spell($this->root) ?? NoteName::plain($this->root, $this->root === 6);
-
-        return ChordSymbol::parse($root->text().$this->ending);
+        return ChordSymbol::parse($key->spell($this->root)->text().$this->ending);
     }
 }

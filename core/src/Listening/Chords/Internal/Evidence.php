@@ -38,7 +38,7 @@ final readonly class Evidence
     private const DOUBLES_ROOT = -1.5;
 
     /** The lowest note has at least this level, and none louder beside it. */
-    private const BASS_LEVEL = 0.25;
+    private const BASS_LEVEL = 0.4;
 
     /**
      * @param array<int, float> $notes MIDI number => level, 1 for the loudest
@@ -74,7 +74,7 @@ final readonly class Evidence
                 $root < 0 => $root + ($bassPlays && $chord->mayLackRoot ? 0.0 : self::LACKS_ROOT),
                 $bassPlays => 2 * $root + self::DOUBLES_ROOT,
                 $bass === $chord->root => 2 * $root + self::ROOT_IN_BASS,
-                $bass !== null && ! in_array($bass, $chord->classes(), true) => 2 * $root + self::STRANGER_IN_BASS,
+                $bass !== null && ! in_array($bass, $chord->classes(), true) => 2 * $root + self::STRANGER_IN_BASS + $says[$bass],
                 default => 2 * $root,
             };
         }, $candidates);

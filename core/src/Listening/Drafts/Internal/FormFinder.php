@@ -20,7 +20,7 @@ final readonly class FormFinder
     /** Lengths that songs have; another one costs so much more. */
     private const USUAL = [4, 8, 12, 16, 24, 32];
 
-    private const UNUSUAL = 1.0;
+    private const UNUSUAL = 2.0;
 
     /** A section is more than its bars; a bar that differs is more than one. */
     private const A_SECTION = 1.0;

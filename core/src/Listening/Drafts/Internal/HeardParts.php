@@ -68,16 +68,14 @@ final readonly class HeardParts
 
     private function feel(): HeardPart
     {
-        $feel = $this->reading->feel();
+        $feel = $this->reading->feel() ?? $this->reading->leaning();
+        $swing = $this->reading->swing;
 
         return $feel === null
-            ? new HeardPart('Feel', 'not told', 0.0, 'No stroke has a partner in its beat: the feel stays as it was.')
-            : new HeardPart(
-                'Feel',
-                FeelWords::of($feel, $this->reading->tempo()),
-                $this->reading->swing?->isSure() === true ? 0.9 : 0.5,
-                sprintf('From %d pairs of strokes.', $this->reading->swing?->pairs() ?? 0),
-            );
+            ? new HeardPart('Feel', 'not told', 0.0, 'Every stroke lies on a beat: the feel stays as it was.')
+            : new HeardPart('Feel', FeelWords::of($feel, $this->reading->tempo()), $swing?->isSure() === true ? 0.9 : 0.5, $swing === null
+                ? 'No off-beat has both its neighbours: told from where the off-beats lie.'
+                : sprintf('From %d pairs of strokes.', $swing->pairs()));
     }
 
     private function strokes(): HeardPart
