@@ -21,7 +21,6 @@ use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
 use Gravik\Listening\Chords\ChordReader;
 use Gravik\Listening\Chords\ChordsHeard;
-use Gravik\Listening\Chords\HeardChord;
 use Gravik\Listening\Chords\HeldGrips;
 use Gravik\Listening\Drafts\Internal\Block;
 use Gravik\Listening\Drafts\Internal\FormFinder;
