@@ -108,7 +108,7 @@ final readonly class ChordMaterial
         $start = $this->model->start->with(feel: Feel::fixed($swing), tempo: new Tempo($bpm), key: Key::parse($key));
         $section = $this->model->sections[0];
         $pins = [];
-        foreach (array_values(array_filter(array_map(trim(...), explode('|', $line)))) as $bar => $symbol) {
+        foreach (array_map(trim(...), explode('|', trim($line, '| '))) as $bar => $symbol) {
             $grips = $this->grips(ChordSymbol::parse($symbol), $rootless);
             $grip = $grips[($seed + 5 * $bar) % count($grips)];
             $pins[] = new Pin(new SongPlace($section->id, null, $bar, 0), ChordSymbol::parse($symbol)->text(), $grip->frets);

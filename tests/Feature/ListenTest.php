@@ -147,3 +147,29 @@ it('plays a simulated student with the band, early as it was told, and reports o
         ['document' => $document, 'bars' => 8, 'bias_ms' => 900],
     )->assertUnprocessable()->assertJsonFragment(['message' => 'That is more than a player would be off by.']);
 });
+
+it('drafts a breakdown from what it heard, marked where it is unsure, in the key and company it is told', function (): void {
+    $played = Examples::breakdown(['tempo' => 108, 'key' => 'C major', 'sections' => [['name' => 'A', 'line' => '| C | Am | F | G |']]], 'x.xcx.xx');
+    $timeline = (new Performer())->perform($played);
+    $wav = (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 4, 0, 5))->play($timeline, 8)))->wav(16000);
+    $heard = $this->call('POST', '/api/hearings', [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $wav)
+        ->assertCreated()->json('heard');
+    $asked = ['document' => Examples::document(['tempo' => 90], 'xxxxxxxx'), 'strokes' => $heard['strokes'], 'notes' => $heard['notes']];
+    $sketch = $this->postJson('/api/compute/sketch', $asked + ['company' => 'alone'])->assertOk()->json();
+
+    expect(array_column(array_slice($sketch['chords'], 0, 4), 'symbol'))->toBe(['C', 'Am', 'F', 'G'])
+        ->and($sketch['chords'][0]['frets'])->toHaveCount(6)
+        ->and($sketch['document']['start']['tempo'])->toEqualWithDelta(108, 1)
+        ->and($sketch['document']['sections'][0]['line'])->toBe('| C | Am | F | G |')
+        ->and($sketch['document']['form'])->toEqual([['section' => 's1', 'times' => 2]])
+        ->and(array_column($sketch['document']['patterns'][0]['streams'][0]['strokes'], 'at'))->toBe([0, 960, 1440, 1920, 2880, 3360])
+        ->and($sketch['chords_alone']['start']['tempo'])->toBe(90)
+        ->and($sketch['chords_alone']['sections'][0]['line'])->toBe('| C | Am | F | G |');
+    $this->postJson('/api/compute/timeline', ['document' => $sketch['document']])->assertOk();
+    $told = $this->postJson('/api/compute/sketch', $asked + ['company' => 'with-bass', 'key' => 'A minor'])->assertOk()->json();
+    expect($told['key'])->toBe('A minor')->and($told['key_given'])->toBeTrue();
+    $this->postJson('/api/compute/sketch', ['notes' => '12<'] + $asked + ['company' => 'alone'])->assertUnprocessable()
+        ->assertJsonPath('message', 'What was heard of the notes has been damaged on the way. Open the recording again.');
+    $this->postJson('/api/compute/sketch', ['strokes' => array_slice($heard['strokes'], 0, 8)] + $asked + ['company' => 'alone', 'key' => 'H major'])
+        ->assertUnprocessable();
+});

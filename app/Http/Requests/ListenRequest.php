@@ -4,89 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Gravik\Listening\PlayedOnset;
-use Gravik\Listening\Tapped\BeatTaps;
-use Gravik\Strokes\Direction;
-use Gravik\Time\Meter;
-use Gravik\Time\Tempo;
-
-/** Strokes that were heard or tapped, perhaps corrected by hand, whose feel is to be measured. */
+/** Strokes whose feel is to be measured. */
 final class ListenRequest extends DocumentRequest
 {
+    use HeardStrokes;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return [...parent::rules(),
-            'strokes' => ['present', 'list', 'max:20000'],
-            'strokes.*.t' => ['required', 'numeric', 'between:-10,3600'],
-            'strokes.*.direction' => ['nullable', 'in:down,up'],
-            'strokes.*.muted' => ['nullable', 'boolean'],
-            'strokes.*.level_db' => ['nullable', 'numeric', 'between:-120,120'],
-            'beats' => ['sometimes', 'list', 'max:5000'],
-            'beats.*' => ['numeric', 'between:-10,3600'],
-            'first_beat' => ['sometimes', 'nullable', 'numeric', 'between:-10,3600'],
-            'grid' => ['sometimes', 'nullable', 'in:1,2,3,4,6'],
-        ];
+        return [...parent::rules(), ...self::strokeRules()];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return parent::messages() + [
-            'strokes.*' => 'Strokes are a list of at most 20000, each with its second "t".',
-            'grid.*' => 'A beat divides into 1, 2, 3, 4 or 6.',
-        ];
-    }
-
-    /** @return list<PlayedOnset> in order of time; of beats tapped alone, the beats themselves */
-    public function strokes(): array
-    {
-        /** @var list<array{t: int|float|string, direction?: ?string, muted?: ?bool, level_db?: int|float|string|null}> $given */
-        $given = $this->input('strokes');
-        $strokes = array_map(static fn (array $stroke): PlayedOnset => new PlayedOnset(
-            (float) $stroke['t'],
-            Direction::tryFrom($stroke['direction'] ?? ''),
-            $stroke['muted'] ?? null,
-            isset($stroke['level_db']) ? (float) $stroke['level_db'] : null,
-        ), $given);
-        $strokes = $strokes === [] ? array_map(static fn (float $beat): PlayedOnset => new PlayedOnset($beat), $this->beats()) : $strokes;
-        usort($strokes, static fn (PlayedOnset $a, PlayedOnset $b): int => $a->t <=> $b->t);
-
-        return $strokes;
-    }
-
-    public function beatTaps(): ?BeatTaps
-    {
-        return $this->beats() === [] ? null : BeatTaps::of($this->beats());
-    }
-
-    public function meter(): ?Meter
-    {
-        return $this->input('meter') === null ? null : Meter::parse($this->string('meter')->toString());
-    }
-
-    public function knownTempo(): ?Tempo
-    {
-        return $this->tempo() ?? $this->beatTaps()?->tempo;
-    }
-
-    /** Where bar 1 beat 1 lies, seconds; null where nobody knows. */
-    public function firstBeat(): ?float
-    {
-        return $this->input('first_beat') === null ? $this->beatTaps()?->firstBeat : $this->float('first_beat');
-    }
-
-    public function grid(): ?int
-    {
-        return $this->input('grid') === null ? null : $this->integer('grid');
-    }
-
-    /** @return list<float> */
-    private function beats(): array
-    {
-        /** @var list<int|float|string> $beats */
-        $beats = $this->input('beats') ?? [];
-
-        return array_map(floatval(...), $beats);
+        return parent::messages() + self::strokeMessages();
     }
 }

@@ -5,18 +5,20 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Gravik\Formats\TakeFile;
+use Gravik\Listening\Hearing\NotesHeard;
 use Gravik\Listening\PlayedOnset;
 use Gravik\Neck\Tuning;
 use Gravik\Strokes\Direction;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'HeardStroke', required: ['t', 'direction', 'muted', 'level_db'], properties: [
+#[OA\Schema(schema: 'HeardStroke', required: ['t', 'direction', 'muted', 'level_db', 'length_s'], properties: [
     new OA\Property(property: 't', description: 'seconds into the recording', type: 'number'),
     new OA\Property(property: 'direction', type: 'string', enum: Direction::class, nullable: true),
     new OA\Property(property: 'muted', type: 'boolean', nullable: true),
     new OA\Property(property: 'level_db', description: 'against the median stroke', type: 'number', nullable: true),
+    new OA\Property(property: 'length_s', description: 'how long it sounded', type: 'number', nullable: true),
 ])]
-#[OA\Schema(schema: 'Hearing', required: ['seconds', 'strokes', 'outline', 'tuning', 'meter', 'remark'], properties: [
+#[OA\Schema(schema: 'Hearing', required: ['seconds', 'strokes', 'outline', 'tuning', 'meter', 'remark', 'notes'], properties: [
     new OA\Property(property: 'seconds', type: 'number'),
     new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(ref: '#/components/schemas/HeardStroke')),
     new OA\Property(
@@ -35,11 +37,16 @@ use OpenApi\Attributes as OA;
     ]),
     new OA\Property(property: 'meter', type: 'string', nullable: true),
     new OA\Property(property: 'remark', type: 'string', nullable: true),
+    new OA\Property(property: 'notes', description: 'which notes sounded, as drafts are made of; where they were asked for', type: 'string', nullable: true),
 ])]
 final class HearingResource
 {
-    /** @return array<string, mixed> */
-    public static function of(TakeFile $file): array
+    /**
+     * @param ?NotesHeard $notes where they were asked for
+     *
+     * @return array<string, mixed>
+     */
+    public static function of(TakeFile $file, ?NotesHeard $notes = null): array
     {
         $tuning = $file->hearing?->tuning;
         $last = $file->sure() === [] ? 0.0 : $file->sure()[count($file->sure()) - 1]->t + 1.0;
@@ -58,6 +65,7 @@ final class HearingResource
             ],
             'meter' => $file->meter?->text(),
             'remark' => $file->remark,
+            'notes' => $notes?->packed(),
         ];
     }
 
@@ -69,6 +77,7 @@ final class HearingResource
             'direction' => $stroke->direction?->value,
             'muted' => $stroke->muted,
             'level_db' => $stroke->levelDb === null ? null : round($stroke->levelDb, 1),
+            'length_s' => $stroke->seconds === null ? null : round($stroke->seconds, 3),
         ];
     }
 }

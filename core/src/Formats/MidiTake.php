@@ -6,6 +6,7 @@ namespace Gravik\Formats;
 
 use Gravik\Formats\Failure\MidiWithoutNotes;
 use Gravik\Formats\Internal\MidiReader;
+use Gravik\Listening\Hearing\NotesHeard;
 use Gravik\Listening\PlayedOnset;
 use Gravik\Strokes\Direction;
 use Gravik\Time\Meter;
@@ -29,9 +30,10 @@ final readonly class MidiTake
 
     /**
      * @param list<PlayedOnset> $strokes in order of time, seconds from the start of the file
-     * @param ?Meter    $meter   where the file states one that is known here
+     * @param NotesHeard        $notes   that sound
+     * @param ?Meter            $meter   where the file states one that is known here
      */
-    private function __construct(public array $strokes, public ?Meter $meter) {}
+    private function __construct(public array $strokes, public NotesHeard $notes, public ?Meter $meter) {}
 
     /** @throws MidiNotReadable */
     public static function read(string $bytes): self
@@ -41,10 +43,8 @@ final readonly class MidiTake
         if ($notes === []) {
             throw new MidiWithoutNotes();
         }
-        $strokes = [];
-        foreach (self::grouped($notes, $file) as $group) {
-            $strokes[] = self::stroke($group);
-        }
+        $groups = self::grouped($notes, $file);
+        $strokes = array_map(self::stroke(...), $groups);
         usort($strokes, static fn (PlayedOnset $a, PlayedOnset $b): int => $a->t <=> $b->t);
         $loudness = array_map(static fn (PlayedOnset $tap): float => (float) $tap->levelDb, $strokes);
         sort($loudness);
@@ -62,6 +62,11 @@ final readonly class MidiTake
                 ),
                 $strokes,
             ),
+            NotesHeard::sounding(array_map(static fn (array $note): array => [
+                't' => $note['from'],
+                'seconds' => max(0.0, $note['until'] - $note['from']),
+                'midi' => $note['pitch'],
+            ], array_merge([], ...$groups))),
             in_array($meter, Meter::KNOWN, true) ? Meter::parse($meter) : null,
         );
     }

@@ -7,6 +7,7 @@ namespace Gravik\Formats;
 use Gravik\Listening\Failure\NotATake;
 use Gravik\Listening\Hearing\HeardStroke;
 use Gravik\Listening\Hearing\Hearing;
+use Gravik\Listening\Hearing\NotesHeard;
 use Gravik\Listening\Hearing\StrokeListener;
 use Gravik\Listening\ListeningException;
 use Gravik\Listening\Lock\Take;
@@ -21,8 +22,21 @@ final readonly class TakeFile
      * @param ?Hearing  $hearing of a recording
      * @param ?Meter    $meter   that the file states
      * @param ?string   $remark  what was odd about the file
+     * @param ?NotesHeard $written notes that the file states
      */
-    private function __construct(public array $strokes, public ?Hearing $hearing, public ?Meter $meter, public ?string $remark) {}
+    private function __construct(
+        public array $strokes,
+        public ?Hearing $hearing,
+        public ?Meter $meter,
+        public ?string $remark,
+        private ?NotesHeard $written = null,
+    ) {}
+
+    /** The notes that sound; of a recording it takes as long as hearing its strokes. Null for taps. */
+    public function notes(): ?NotesHeard
+    {
+        return $this->written ?? $this->hearing?->notes->notes();
+    }
 
     /** @return list<PlayedOnset> those that were played whatever was planned */
     public function sure(): array
@@ -47,7 +61,7 @@ final readonly class TakeFile
         if ($begins === 'MThd' || in_array($ending, ['mid', 'midi'], true)) {
             $midi = MidiTake::read((string) file_get_contents($path));
 
-            return new self($midi->strokes, null, $midi->meter, null);
+            return new self($midi->strokes, null, $midi->meter, null, $midi->notes);
         }
         if ($ending !== 'wav' && $begins !== 'RIFF') {
             return new self(

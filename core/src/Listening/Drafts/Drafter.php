@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Gravik\Listening\Drafts;
 
 use Gravik\Breakdown\Breakdown;
-use Gravik\Breakdown\Cell;
 use Gravik\Breakdown\Change\PatternChanger;
 use Gravik\Breakdown\Mark;
 use Gravik\Breakdown\Marked;
@@ -21,6 +20,7 @@ use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Key;
 use Gravik\Listening\Chords\ChordReader;
 use Gravik\Listening\Chords\ChordsHeard;
+use Gravik\Listening\Chords\HeardChord;
 use Gravik\Listening\Chords\HeldGrips;
 use Gravik\Listening\Drafts\Internal\Block;
 use Gravik\Listening\Drafts\Internal\FormFinder;
@@ -33,6 +33,7 @@ use Gravik\Listening\Hearing\NotesHeard;
 use Gravik\Listening\ListeningException;
 use Gravik\Listening\Statistics;
 use Gravik\Neck\Company;
+use Gravik\Neck\Grip\Voicing;
 use Gravik\Time\Tempo;
 
 /**
@@ -77,9 +78,9 @@ final readonly class Drafter
             $reading->feel() ?? $reading->leaning() ?? $into->start->feel,
         );
         $patterns = SectionPatterns::of($reading, $times, $into->patterns[0]);
-        [$sections, $pins, $marks] = $this->written($heard, $times, $reading, $notes, new HeldGrips($into->neck, $company));
-        $line = $into->lines[0];
-        $breakdown = new Breakdown(
+        $grips = new HeldGrips($into->neck, $company);
+        [$sections, $pins, $marks] = $this->written($heard, $times, $reading, $notes, $grips);
+        $song = new Breakdown(
             $into->title,
             $into->genre,
             $into->notes,
@@ -88,19 +89,26 @@ final readonly class Drafter
             $sections,
             self::form($blocks),
             $patterns->patterns,
-            [$line->with(pins: $pins, company: $company)],
+            [$into->lines[0]->with(pins: $pins, company: $company)],
             $into->parts,
             [new Pass('1')],
-            array_map(
-                static fn (int $section, string $pattern): Cell => new Cell($into->guitar()->id, self::id($section), pattern: $pattern),
-                array_keys($patterns->elsewhere),
-                $patterns->elsewhere,
-            ),
+            $patterns->cells($into->guitar()->id, self::id(...)),
             setUp: $into->setUp,
             marks: $marks,
         );
 
-        return new HeardDraft($breakdown, (new HeardParts($reading, $blocks, $heard, $patterns, count($pins)))->all());
+        return new HeardDraft(
+            $song,
+            $song->with(
+                start: $into->start->with(key: $start->key),
+                sections: array_map(static fn (Section $each): Section => new Section($each->id, $each->name, $each->line), $sections),
+                patterns: [$into->patterns[0]],
+                cells: [],
+            ),
+            (new HeardParts($reading, $blocks, $heard, $patterns, count($pins)))->all(),
+            $alone,
+            array_map(static fn (HeardChord $chord): ?Voicing => $grips->of($chord->chord, $notes, $chord->spans), $alone->chords),
+        );
     }
 
     /**

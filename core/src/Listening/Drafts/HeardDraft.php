@@ -5,10 +5,23 @@ declare(strict_types=1);
 namespace Gravik\Listening\Drafts;
 
 use Gravik\Breakdown\Breakdown;
+use Gravik\Listening\Chords\ChordsHeard;
+use Gravik\Neck\Grip\Voicing;
 
 /** A breakdown drafted from a recording; what is unsure is marked in it. */
 final readonly class HeardDraft
 {
-    /** @param list<HeardPart> $parts form, tempo, feel, strokes, chords, grips */
-    public function __construct(public Breakdown $breakdown, public array $parts) {}
+    /**
+     * @param Breakdown       $chordsAlone the breakdown it was drafted into with the new form and chords, and its own tempo, feel and strokes
+     * @param list<HeardPart> $parts       form, tempo, feel, strokes, key, chords, grips
+     * @param ChordsHeard     $heard       bar by bar of the recording
+     * @param list<?Voicing>  $grips       of these chords; null where the neck has none
+     */
+    public function __construct(
+        public Breakdown $breakdown,
+        public Breakdown $chordsAlone,
+        public array $parts,
+        public ChordsHeard $heard,
+        public array $grips,
+    ) {}
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gravik\Listening\Drafts\Internal;
 
+use Gravik\Breakdown\Cell;
 use Gravik\Listening\Feel\FeelPattern;
 use Gravik\Listening\Feel\FeelReading;
 use Gravik\Strokes\NamedPattern;
@@ -64,6 +65,20 @@ final readonly class SectionPatterns
         }
 
         return new self($patterns, $elsewhere, $strokes, $heard);
+    }
+
+    /**
+     * @param \Closure(int): string $section its id
+     *
+     * @return list<Cell> what a part plays in sections that have another pattern than the song
+     */
+    public function cells(string $part, \Closure $section): array
+    {
+        return array_map(
+            static fn (int $number, string $pattern): Cell => new Cell($part, $section($number), pattern: $pattern),
+            array_keys($this->elsewhere),
+            $this->elsewhere,
+        );
     }
 
     /** @param array<int, array{pattern: Pattern, bars: int, sections: list<int>}> $kinds */
