@@ -164,8 +164,8 @@ it('drafts a breakdown from what it heard, marked where it is unsure, in the key
         ->and($sketch['document']['sections'][0]['line'])->toMatch('/^\| C \| Am7? \| F \| G7? \|$/')
         ->and($sketch['document']['form'])->toEqual([['section' => 's1', 'times' => 2]])
         ->and(array_column($sketch['document']['patterns'][0]['streams'][0]['strokes'], 'at'))->toBe([0, 960, 1440, 1920, 2880, 3360])
-        ->and($sketch['chords_alone']['start']['tempo'])->toBe(90)
-        ->and($sketch['chords_alone']['sections'])->toEqual($sketch['document']['sections']);
+        ->and($sketch['chords_alone']['document']['start']['tempo'])->toBe(90)
+        ->and($sketch['chords_alone']['document']['sections'])->toEqual($sketch['document']['sections']);
     $this->postJson('/api/compute/timeline', ['document' => $sketch['document']])->assertOk();
     $told = $this->postJson('/api/compute/sketch', $asked + ['company' => 'with-bass', 'key' => 'A minor'])->assertOk()->json();
     expect($told['key'])->toBe('A minor')->and($told['key_given'])->toBeTrue();

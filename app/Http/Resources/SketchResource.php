@@ -40,7 +40,9 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'why', type: 'string'),
     ])),
     new OA\Property(property: 'document', description: 'all of it', type: 'object'),
-    new OA\Property(property: 'chords_alone', description: 'form and chords, with the tempo, feel and strokes there were', type: 'object'),
+    new OA\Property(property: 'chords_alone', required: ['document'], description: 'form and chords, with the tempo, feel and strokes there were', properties: [
+        new OA\Property(property: 'document', type: 'object'),
+    ], type: 'object'),
 ])]
 final class SketchResource
 {
@@ -60,7 +62,7 @@ final class SketchResource
                 'why' => $part->why,
             ], $draft->parts),
             'document' => $json->write($draft->breakdown),
-            'chords_alone' => $json->write($draft->chordsAlone),
+            'chords_alone' => ['document' => $json->write($draft->chordsAlone)],
         ];
     }
 

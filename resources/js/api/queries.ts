@@ -159,6 +159,22 @@ export const useFeelReading = (
     strokes.length + beats.length > 0,
   )
 
+/** @param notes that were heard; null where none were */
+export const useSketch = (
+  desk: Desk,
+  strokes: HeardStroke[],
+  beats: number[],
+  told: { tempo?: number | undefined; first_beat?: number | undefined; grid?: number | undefined },
+  notes: string | null,
+  harmony: { company: 'alone' | 'with-bass'; key: string | null },
+) =>
+  useCompute(
+    '/api/compute/sketch',
+    [desk.document.guitar, desk.document.parts, desk.document.start.meter, strokes, beats, told, harmony],
+    { ...asked(desk), strokes, beats, ...told, notes: notes ?? '', ...harmony },
+    notes !== null && strokes.length > 0,
+  )
+
 export const useSchools = (desk: Desk, tempo: number) =>
   useCompute('/api/compute/schools', [...handParts(desk), tempo], { ...asked(desk), tempo })
 

@@ -10,6 +10,7 @@ const strokes = Array.from({ length: 16 }, (_, eighth) => ({
   direction: null,
   muted: eighth % 4 === 2,
   level_db: 0,
+  length_s: null,
 }))
 const hearing = {
   seconds: 5,
@@ -148,7 +149,18 @@ it('says what is wrong with a file, and keeps what lay open', async () => {
 
 it('keeps a recording over a reload, without its outline where the browser has no room', () => {
   const listened = withNewStroke(
-    { name: 'pier', seconds: 5, outline: [1, 2], tuning: null, remark: null, strokes, beats: [], told: {} },
+    {
+      name: 'pier',
+      seconds: 5,
+      outline: [1, 2],
+      tuning: null,
+      remark: null,
+      strokes,
+      beats: [],
+      told: {},
+      notes: null,
+      harmony: { company: 'alone', key: null },
+    },
     0.6,
   )
   keep('b9', listened)

@@ -1,7 +1,7 @@
 import { App, Button } from 'antd'
 import { useRef, useState } from 'react'
 import { heardWords } from '../../api/hearings'
-import { useFeelReading } from '../../api/queries'
+import { useFeelReading, useSketch } from '../../api/queries'
 import type { HeardStroke } from '../../api/types'
 import { FilePicker } from '../../ui/FilePicker'
 import { useKeys } from '../../ui/keys'
@@ -15,7 +15,7 @@ import { Overview } from './Overview'
 import { hearFile } from './sources'
 import { StrokeCard } from './StrokeCard'
 import { StrokeView } from './StrokeView'
-import { TakeOver } from './TakeOver'
+import { Taking } from './Taking'
 import { TapAlong } from './TapAlong'
 import { SwingFigure, TempoFigure, TuningFigure } from './figures'
 import { useCorrections } from './useCorrections'
@@ -37,6 +37,15 @@ export default function ListenStation() {
   const file = useRef<HTMLInputElement>(null)
   const reading = useFeelReading(desk, listened === null ? [] : counted(listened), listened?.beats ?? [], listened?.told ?? {})
   const shown = reading.data
+  const sketch = useSketch(
+    desk,
+    listened === null ? [] : counted(listened),
+    listened?.beats ?? [],
+    listened?.told ?? {},
+    listened?.notes ?? null,
+    listened?.harmony ?? { company: 'alone', key: null },
+  )
+  const chords = sketch.data?.chords ?? []
   const { strokes, places, chosen, choose, stroke, edit, nudge, tell, faster, insert, halfWay } = useCorrections(listened, change, shown)
 
   const open = async (name: string, recording: File) => {
@@ -149,6 +158,7 @@ export default function ListenStation() {
             <Overview
               listened={listened}
               reading={shown}
+              chords={chords}
               fromBar={firstShown}
               bars={SHOWN_BARS}
               onBar={(bar) => choose(nearestTo(strokes, shown.beats[bar * shown.beats_a_bar] ?? 0))}
@@ -156,6 +166,7 @@ export default function ListenStation() {
             <StrokeView
               listened={listened}
               reading={shown}
+              chords={chords}
               places={places}
               fromBar={firstShown}
               bars={SHOWN_BARS}
@@ -189,7 +200,13 @@ export default function ListenStation() {
               onOne={() => stroke !== undefined && tell({ first_beat: stroke.t })}
             />
             <Counted reading={shown} told={listened.told} onTell={tell} onTimes={faster} />
-            <TakeOver offers={shown.offers} tuning={listened.tuning} />
+            <Taking
+              listened={listened}
+              reading={shown}
+              sketch={sketch.data}
+              problem={sketch.error?.message ?? null}
+              onHarmony={(harmony) => change({ ...listened, harmony })}
+            />
           </>
         ) : (
           <>
@@ -221,4 +238,6 @@ const tapped = (hits: HeardStroke[], beats: number[]): Listened => ({
   strokes: hits,
   beats,
   told: {},
+  notes: null,
+  harmony: { company: 'alone', key: null },
 })

@@ -1,15 +1,17 @@
 import { useRef } from 'react'
-import type { FeelReading } from '../../api/types'
+import type { FeelReading, HeardChord } from '../../api/types'
 import type { Listened } from './listened'
 import { outlinePath } from './outline'
 import { useWidth } from '../../ui/useWidth'
 
-type Props = { listened: Listened; reading: FeelReading; fromBar: number; bars: number; onBar: (bar: number) => void }
+type Props = { listened: Listened; reading: FeelReading; chords: HeardChord[]; fromBar: number; bars: number; onBar: (bar: number) => void }
 
-const HEIGHT = 62
+const HEIGHT = 84
+/** Room that a chord symbol takes, px. */
+const SYMBOL = 46
 
-/** The whole recording with its bars; a press shows the bars around that place. */
-export function Overview({ listened, reading, fromBar, bars, onBar }: Props) {
+/** The whole recording with its bars and the chords heard in them; a press shows the bars around that place. */
+export function Overview({ listened, reading, chords, fromBar, bars, onBar }: Props) {
   const ref = useRef<HTMLDivElement>(null)
   const width = useWidth(ref)
   const toX = (t: number) => (t / listened.seconds) * width
@@ -58,13 +60,29 @@ export function Overview({ listened, reading, fromBar, bars, onBar }: Props) {
           <g key={bar}>
             <line x1={toX(barAt(bar))} x2={toX(barAt(bar))} y1={bar % every === 0 ? 1 : 40} y2={46} className="overview-bar" />
             {bar % every === 0 && (
-              <text x={toX(barAt(bar)) + 3} y={59} className="overview-word">
+              <text x={toX(barAt(bar)) + 3} y={81} className="overview-word">
                 {bar === 0 ? 'bar 1' : bar + 1}
               </text>
             )}
           </g>
         ))}
+        {fitting(chords, toX).map((chord) => (
+          <text key={chord.from} x={toX(chord.from) + 3} y={63} className={chord.sure ? 'overview-chord' : 'overview-chord unsure'}>
+            {chord.symbol}
+            {!chord.sure && '?'}
+          </text>
+        ))}
       </svg>
     </div>
   )
+}
+
+/** Chords that are new, and have room after the one before. */
+function fitting(chords: HeardChord[], toX: (t: number) => number): HeardChord[] {
+  let free = -Infinity
+  return chords.filter((chord, index) => {
+    if (chords[index - 1]?.symbol === chord.symbol || toX(chord.from) < free) return false
+    free = toX(chord.from) + SYMBOL
+    return true
+  })
 }

@@ -1,5 +1,5 @@
 import { useMemo, useRef } from 'react'
-import type { FeelReading } from '../../api/types'
+import type { FeelReading, HeardChord } from '../../api/types'
 import { Blade } from '../../ui/Blade'
 import { useWidth } from '../../ui/useWidth'
 import { leanAt, waveKnots, wavePath, type Crossing } from '../../ui/waveGeometry'
@@ -10,6 +10,7 @@ type Place = FeelReading['strokes'][number] | null
 type Props = {
   listened: Listened
   reading: FeelReading
+  chords: HeardChord[]
   places: Place[]
   fromBar: number
   bars: number
@@ -27,7 +28,7 @@ const MARGIN = 14
 const FOOT = MIDDLE + REACH + 12
 
 /** Two bars of a recording: blades where the first string is heard, and the arm drawn through them. */
-export function StrokeView({ listened, reading, places, fromBar, bars, chosen, onChoose, onInsert, at }: Props) {
+export function StrokeView({ listened, reading, chords, places, fromBar, bars, chosen, onChoose, onInsert, at }: Props) {
   const box = useRef<HTMLDivElement>(null)
   const width = useWidth(box)
   const beat = (number: number) => reading.beats[Math.max(0, Math.min(reading.beats.length - 1, number))] ?? 0
@@ -100,6 +101,24 @@ export function StrokeView({ listened, reading, places, fromBar, bars, chosen, o
         <g clipPath="url(#stroke-view)">
           <path d={wavePath(knots, toX, toY)} className="wave-fall" />
         </g>
+        {chords
+          .filter((chord) => chord.from > from - lead && chord.from < to - lead)
+          .map((chord) => (
+            <text
+              key={chord.from}
+              x={toX(chord.from) + (chord.part === 0 ? 62 : 6)}
+              y={20}
+              className={chord.sure ? 'listen-chord' : 'listen-chord unsure'}
+            >
+              {chord.symbol}
+              {!chord.sure && (
+                <tspan className="listen-chord-other">
+                  {' '}
+                  {Math.round(100 * chord.chance)} %{chord.others[0] === undefined ? '' : `, or ${chord.others[0]}`}
+                </tspan>
+              )}
+            </text>
+          ))}
         {air.map((crossing) => (
           <Blade
             key={crossing.x}

@@ -38,8 +38,17 @@ const listened = (strokes: Listened['strokes']): Listened => ({
   strokes,
   beats: [],
   told: {},
+  notes: null,
+  harmony: { company: 'alone', key: null },
 })
-const stroke = (t: number, part: Partial<Listened['strokes'][number]> = {}) => ({ t, direction: null, muted: false, level_db: 0, ...part })
+const stroke = (t: number, part: Partial<Listened['strokes'][number]> = {}) => ({
+  t,
+  direction: null,
+  muted: false,
+  level_db: 0,
+  length_s: null,
+  ...part,
+})
 const swing = {
   ratio: 1.5,
   low: 1.45,
@@ -102,7 +111,7 @@ it('says how the guitar is tuned, and when that cannot be told', () => {
 
 it('goes through the bars by arrow keys and by a press', () => {
   const onBar = vi.fn()
-  render(<Overview listened={listened([stroke(0), stroke(1)])} reading={reading()} fromBar={0} bars={2} onBar={onBar} />)
+  render(<Overview listened={listened([stroke(0), stroke(1)])} reading={reading()} chords={[]} fromBar={0} bars={2} onBar={onBar} />)
   const slider = screen.getByRole('slider', { name: 'Bars shown' })
   expect(slider.getAttribute('aria-valuemax')).toBe('4')
   fireEvent.keyDown(slider, { key: 'ArrowRight' })
@@ -129,6 +138,7 @@ it('stands a blade where a direction was told, a broken one where not, and cross
     <StrokeView
       listened={listened(strokes)}
       reading={reading()}
+      chords={[]}
       places={places}
       fromBar={0}
       bars={2}
@@ -156,6 +166,7 @@ it('puts a stroke where the drawing is pressed twice', () => {
     <StrokeView
       listened={listened([])}
       reading={reading()}
+      chords={[]}
       places={[]}
       fromBar={0}
       bars={2}

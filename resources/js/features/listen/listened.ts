@@ -7,6 +7,9 @@ export type ListenedStroke = HeardStroke & { byHand?: boolean; out?: boolean }
 /** What the listener was told about the recording. */
 export type Told = { tempo?: number | undefined; first_beat?: number | undefined; grid?: number | undefined }
 
+/** Who has the bass, and the key where somebody said it. */
+export type Harmony = { company: 'alone' | 'with-bass'; key: string | null }
+
 /** A recording that lies open, with everything corrected by hand. */
 export type Listened = {
   name: string
@@ -18,6 +21,9 @@ export type Listened = {
   /** tapped along */
   beats: number[]
   told: Told
+  /** which notes sounded; null for taps */
+  notes: string | null
+  harmony: Harmony
 }
 
 export const listenedTo = (name: string, hearing: Hearing): Listened => ({
@@ -29,6 +35,8 @@ export const listenedTo = (name: string, hearing: Hearing): Listened => ({
   strokes: hearing.strokes,
   beats: [],
   told: {},
+  notes: hearing.notes,
+  harmony: { company: 'alone', key: null },
 })
 
 const inOrder = (strokes: ListenedStroke[]) => [...strokes].sort((a, b) => a.t - b.t)
@@ -40,12 +48,14 @@ export const withStroke = (listened: Listened, index: number, part: Partial<List
 
 export const withNewStroke = (listened: Listened, t: number): Listened => ({
   ...listened,
-  strokes: inOrder([...listened.strokes, { t, direction: null, muted: false, level_db: 0, byHand: true }]),
+  strokes: inOrder([...listened.strokes, { t, direction: null, muted: false, level_db: 0, length_s: null, byHand: true }]),
 })
 
 /** Strokes that were struck out stay to be seen, but nobody counts them. */
 export const counted = (listened: Listened): HeardStroke[] =>
-  listened.strokes.filter((stroke) => stroke.out !== true).map(({ t, direction, muted, level_db }) => ({ t, direction, muted, level_db }))
+  listened.strokes
+    .filter((stroke) => stroke.out !== true)
+    .map(({ t, direction, muted, level_db, length_s }) => ({ t, direction, muted, level_db, length_s }))
 
 /** The reading's place of each stroke; none for those struck out, nor for one that was moved since it was measured. */
 export function placesOf(listened: Listened, reading: FeelReading): (FeelReading['strokes'][number] | null)[] {
@@ -58,10 +68,12 @@ const CHANGED = 'gravik:listened'
 const key = (id: string) => `gravik:listen:${id}`
 
 export function kept(id: string): Listened | null {
-  return recalled<Listened>(key(id))
+  // What an earlier version kept knows no notes.
+  const found = recalled<Listened>(key(id))
+  return found === null ? null : { ...found, notes: found.notes ?? null, harmony: found.harmony ?? { company: 'alone', key: null } }
 }
 
-/** A recording too long for the browser's store is kept without its outline. */
+/** A recording too long for the browser's store is kept without its outline and notes. */
 export function keep(id: string, listened: Listened | null): void {
   store(id, listened)
   window.dispatchEvent(new Event(CHANGED))
@@ -78,5 +90,5 @@ function store(id: string, listened: Listened | null): void {
     forget(key(id))
     return
   }
-  if (!remember(key(id), JSON.stringify(listened))) remember(key(id), JSON.stringify({ ...listened, outline: [] }))
+  if (!remember(key(id), JSON.stringify(listened))) remember(key(id), JSON.stringify({ ...listened, outline: [], notes: null }))
 }

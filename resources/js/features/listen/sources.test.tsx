@@ -18,7 +18,7 @@ vi.mock('../../audio/microphone', () => {
   }
 })
 
-const hearing = { seconds: 1, strokes: [], outline: [], tuning: null, meter: null, remark: null }
+const hearing = { seconds: 1, strokes: [], outline: [], tuning: null, meter: null, remark: null, notes: null }
 const sent = () => vi.mocked(fetch).mock.calls.map(([, options]) => options?.body as Blob)
 
 beforeEach(() => {

@@ -46,7 +46,12 @@ final readonly class HeardParts
 
         return new HeardPart(
             'Form',
-            sprintf('%d bars in %s', array_sum(array_column($this->blocks, 'bars')), $sections === 1 ? 'one section' : "{$sections} sections"),
+            sprintf(
+                '%s, %d bars',
+                implode(' ', array_map(static fn (Block $block): string => chr(ord('A') + $block->section % 26), array_slice($this->blocks, 0, 12)))
+                    .(count($this->blocks) > 12 ? ' …' : ''),
+                array_sum(array_column($this->blocks, 'bars')),
+            ),
             $again > 0 ? 0.9 : 0.5,
             match (true) {
                 $again === 0 => 'Nothing comes again, so where sections begin is a guess.',

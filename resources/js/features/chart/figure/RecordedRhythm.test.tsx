@@ -4,8 +4,19 @@ import { serve, showOnBench } from '../../../testing/page'
 import type { Listened } from '../../listen/listened'
 import { RecordedRhythm } from './RecordedRhythm'
 
-const stroke = { t: 0, direction: null, muted: false, level_db: 0 }
-const listened: Listened = { name: 'pier.wav', seconds: 8, outline: [], tuning: null, remark: null, strokes: [stroke], beats: [], told: {} }
+const stroke = { t: 0, direction: null, muted: false, level_db: 0, length_s: null }
+const listened: Listened = {
+  name: 'pier.wav',
+  seconds: 8,
+  outline: [],
+  tuning: null,
+  remark: null,
+  strokes: [stroke],
+  beats: [],
+  told: {},
+  notes: null,
+  harmony: { company: 'alone', key: null },
+}
 
 it('takes the rhythm of the bars of the recording that are asked for', async () => {
   serve({ 'POST compute/listen': { counted: ['1 & 2 (&)', '1 2', '1 (&) 2'] } })
