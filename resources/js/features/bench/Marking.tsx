@@ -17,12 +17,14 @@ const isOn = (mark: Mark, on: MarkedOn): boolean =>
   (['what', 'field', 'id', 'stream', 'tick'] as const).every((name) => (mark.on[name] ?? '') === (on[name] ?? '')) &&
   JSON.stringify(mark.on.at ?? null) === JSON.stringify(on.at ?? null)
 
+/** What is said of a value beside it; undefined where nothing is. */
+export const useMark = (on: MarkedOn): Mark | undefined => useDocument().marks?.find((each) => isOn(each, on))
+
 /** Marks a value as unsure, as good another way, or as meant; the other value is kept beside it. */
 export function Marking({ on, label, others = [], colour = false }: { on: MarkedOn; label: string; others?: string[]; colour?: boolean }) {
   const { store } = useBench()
-  const { marks = [] } = useDocument()
   const mine = useMine()
-  const mark = marks.find((each) => isOn(each, on))
+  const mark = useMark(on)
   const [open, setOpen] = useState(false)
   const set = (change: Partial<Mark> | null) =>
     store.change(

@@ -1,9 +1,10 @@
 import { useRef } from 'react'
-import type { ChartBar, ChartSection, Timeline } from '../../api/types'
+import type { ChartBar, ChartSection, PinDocument, Timeline } from '../../api/types'
 import { band } from '../../audio/band'
 import { useBandFrames } from '../../audio/useBandFrames'
 import { ChordName } from './ChordName'
 import { countOf, ordinal } from '../../ui/words'
+import { useMark } from '../bench/Marking'
 import { BarStrokes } from './BarStrokes'
 
 /** A short tune is written large, four bars a row, so that it is read from a music stand. */
@@ -18,7 +19,12 @@ export function SectionRows({ section, names, timeline, barsInAll }: Props) {
   const { beats } = section
   const large = barsInAll <= LARGE_UP_TO
   const barsARow = large ? 4 : 8
-  const written = [...section.bars, ...section.endings.flatMap((ending) => ending.bars)]
+  const written = [
+    ...section.bars.map((bar, number) => ({ bar, at: { section: section.id, ending: null as number | null, bar: number } })),
+    ...section.endings.flatMap((ending, place) =>
+      ending.bars.map((bar, number) => ({ bar, at: { section: section.id, ending: place as number | null, bar: number } })),
+    ),
+  ]
   const rows = Array.from({ length: Math.ceil(written.length / barsARow) }, (_, row) => written.slice(row * barsARow, (row + 1) * barsARow))
   const perRow = Math.min(barsARow, Math.max(4, written.length))
   const endings = endingsAt(section)
@@ -34,10 +40,11 @@ export function SectionRows({ section, names, timeline, barsInAll }: Props) {
       <div>
         {rows.map((row, index) => (
           <div key={index} className={large ? 'chart-row large' : 'chart-row'} style={{ gridTemplateColumns: `repeat(${perRow}, 1fr)` }}>
-            {row.map((bar) => (
+            {row.map(({ bar, at }) => (
               <BarBox
                 key={bar.written}
                 bar={bar}
+                at={at}
                 ending={endings.get(bar.written)}
                 beats={beats}
                 names={names}
@@ -58,6 +65,7 @@ const endingsAt = ({ endings }: ChartSection): Map<number, string> =>
 
 type BoxProps = {
   bar: ChartBar
+  at: Omit<PinDocument['at'], 'tick'>
   ending: string | undefined
   beats: number
   names: Props['names']
@@ -65,7 +73,7 @@ type BoxProps = {
   large: boolean
 }
 
-function BarBox({ bar, ending, beats, names, timeline, large }: BoxProps) {
+function BarBox({ bar, at, ending, beats, names, timeline, large }: BoxProps) {
   const box = useRef<HTMLDivElement>(null)
   const played = timeline?.bars.findIndex((each) => each.written === bar.written) ?? -1
   usePlayhead(box, timeline, bar.written, beats)
@@ -80,6 +88,7 @@ function BarBox({ bar, ending, beats, names, timeline, large }: BoxProps) {
       >
         {bar.chords.map((chord) => (
           <ChordName key={chord.at} chord={chord} names={names} size={size}>
+            <Doubt at={{ ...at, tick: chord.at }} />
             {chord.approach !== null && <small className="approach">↠ {chord.approach}</small>}
             {chord.shape !== null && (
               <small className="held" aria-label={`held as ${chord.shape}`}>
@@ -97,6 +106,19 @@ function BarBox({ bar, ending, beats, names, timeline, large }: BoxProps) {
       {timeline !== undefined && played >= 0 && <BarStrokes timeline={timeline} bar={played} />}
       <i className="bar-playhead" aria-hidden="true" />
     </div>
+  )
+}
+
+/** A chord that is marked: that it is unsure, and what else it may be. */
+function Doubt({ at }: { at: PinDocument['at'] }) {
+  const mark = useMark({ what: 'chord', field: 'symbol', at })
+  if (mark === undefined) return null
+  const [other] = (mark.other ?? '').split(', ')
+  return (
+    <small className="chord-doubt" title={[mark.other, mark.note].filter(Boolean).join(' · ')}>
+      {mark.is === 'unsure' ? '?' : 'or'} {mark.is === 'unsure' && other !== '' && 'or '}
+      {other}
+    </small>
   )
 }
 

@@ -7,6 +7,7 @@ namespace Gravik\Listening\Chords\Internal;
 use Gravik\Harmony\ChordSymbol;
 use Gravik\Harmony\Degree;
 use Gravik\Harmony\Key;
+use Gravik\Pitch\NoteName;
 
 /**
  * A chord that may have been played, as pitch classes.
@@ -86,6 +87,15 @@ final readonly class Candidate
 
     public function symbol(Key $key): ChordSymbol
     {
-        return ChordSymbol::parse($key->spell($this->root)->text().$this->ending);
+        $root = $key->spell($this->root);
+        // In a key of flats only a diminished chord stands on a sharp, from which it leads up.
+        $flat = NoteName::plain($this->root, false);
+
+        return ChordSymbol::parse(($root->alter > 0 && $key->signature() <= 0 && ! $this->leadsUp() ? $flat : $root)->text().$this->ending);
+    }
+
+    private function leadsUp(): bool
+    {
+        return str_starts_with($this->ending, 'dim') || $this->ending === 'm7b5';
     }
 }
