@@ -64,3 +64,29 @@ it('takes beats and hits tapped along to a record', function (): void {
         $page->press('Close it')->element('.drop');
     });
 });
+
+it('drafts a song from a recording put on the shelf, which is corrected on the chart and plays', function (): void {
+    $played = Examples::breakdown(['tempo' => 100, 'key' => 'C major', 'sections' => [['name' => 'A', 'line' => '| C | Am | F | G |']]], 'x.xx.xxx');
+    $timeline = (new Performer())->perform($played);
+    $file = Stage::running()->server->folder.'/Lamp Oil Quay.wav';
+    file_put_contents($file, (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 5, 0, 5))->play($timeline, 8)))->wav(22050));
+    $page = Stage::running()->teacher();
+    $page->driver->findElement(WebDriverBy::cssSelector('input[aria-label="Breakdown file"]'))
+        ->setFileDetector(new LocalFileDetector())
+        ->sendKeys($file);
+
+    $page->sees('Draft the song')->element('.overview-chord');
+    $page->waitFor(fn (): bool => count($page->all('.draft-parts li')) === 7, 'nothing is drafted');
+    expect($page->words('.draft-parts li:nth-child(1)'))->toContain('A A, 8 bars')
+        ->and($page->words('.draft-parts li:nth-child(2)'))->toContain('100 bpm');
+    $page->press('Draft all of it')->sees('What is unsure is marked on the chart');
+    $page->station('chart', '.chart-bar[data-bar="3"]');
+    expect($page->words('.chart-bar .chord-text'))->toMatch('/^C \| Am7? \| F(maj7)? \| G7?$/')->and($page->words('.title-row'))->toContain('Lamp Oil Quay');
+    $page->fill('.line-field input, .line-field textarea', '| C | Am | F | G7 |')->waitFor(
+        fn (): bool => $page->words('.chart-bar[data-bar="3"] .chord-text') === 'G7',
+        'the correction is not on the chart',
+    );
+    $page->driver->executeScript('document.activeElement.blur()');
+    $page->keys(' ')->waitFor(fn (): bool => str_starts_with($page->words('[data-testid=place]'), '2 .'), 'it does not play');
+    $page->keys(' ')->saved();
+});

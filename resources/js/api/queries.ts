@@ -54,13 +54,10 @@ export const useShelf = (search = '') => usePages(keys.shelf, '/api/breakdowns',
 
 export const useChoices = () => useQuery({ queryKey: ['choices'], queryFn: () => call('GET', '/api/choices', {}), staleTime: Infinity })
 
+export const fetchStarts = (key: string) => call('GET', '/api/starts', { query: { key } })
+
 export const useStarts = (key: string) =>
-  useQuery({
-    queryKey: ['starts', key],
-    queryFn: () => call('GET', '/api/starts', { query: { key } }),
-    staleTime: Infinity,
-    placeholderData: keepPreviousData,
-  })
+  useQuery({ queryKey: ['starts', key], queryFn: () => fetchStarts(key), staleTime: Infinity, placeholderData: keepPreviousData })
 
 export const fetchBreakdown = (id: string) => call('GET', '/api/breakdowns/{id}', { path: { id } })
 

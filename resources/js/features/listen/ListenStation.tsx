@@ -1,5 +1,5 @@
 import { App, Button } from 'antd'
-import { useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { heardWords } from '../../api/hearings'
 import { useFeelReading, useSketch } from '../../api/queries'
 import type { HeardStroke } from '../../api/types'
@@ -8,6 +8,7 @@ import { useKeys } from '../../ui/keys'
 import { useSheet } from '../../ui/useSheet'
 import { useBench } from '../bench/benchContext'
 import { Counted } from './Counted'
+import { handedOver } from './handedOver'
 import { counted, listenedTo, type Listened, type ListenedStroke } from './listened'
 import { MicrophoneSheet } from './MicrophoneSheet'
 import { NothingHeard } from './NothingHeard'
@@ -62,6 +63,11 @@ export default function ListenStation() {
       setHearing(false)
     }
   }
+  const handed = useRef(open)
+  useEffect(() => {
+    const recording = handedOver(store.getState().id)
+    if (recording !== null) void handed.current(recording.name, recording)
+  }, [store])
   const opening = sheet === 'none'
   useKeys(
     {

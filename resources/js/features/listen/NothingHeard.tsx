@@ -28,7 +28,7 @@ export function NothingHeard({ onFile }: { onFile: (file: File) => void }) {
       <h2>Nothing to listen to yet</h2>
       <p>
         Drop a recording here, or press <kbd>O</kbd>: a guitar that comps, alone or well in front. Gravik finds every strum, the tempo, how
-        the off-beats lean and how the guitar is tuned. WAV, MIDI, and whatever else your browser plays.
+        the off-beats lean, the chords and their grips, and drafts the song from them. WAV, MIDI, and whatever else your browser plays.
       </p>
       <p>
         A full band, or a record on the player: press <kbd>A</kbd> and tap along, beats with one hand and the comping with the other.{' '}

@@ -1,6 +1,7 @@
 import { Segmented } from 'antd'
 import { useTabState } from '../../ui/useTabState'
-import type { FeelReading, Sketch } from '../../api/types'
+import type { BreakdownDocument, FeelReading, Sketch } from '../../api/types'
+import { useDocument } from '../bench/benchContext'
 import { DraftSong } from './DraftSong'
 import type { Harmony, Listened } from './listened'
 import { TakeOver } from './TakeOver'
@@ -14,9 +15,13 @@ type Props = {
   onHarmony: (harmony: Harmony) => void
 }
 
+const isBlank = ({ sections }: BreakdownDocument): boolean => sections.every(({ line }) => line.trim() === '')
+
 /** What of the recording goes into the breakdown: its feel alone, or a whole song drafted from it. */
 export function Taking({ listened, reading, sketch, problem, onHarmony }: Props) {
-  const [whole, setWhole] = useTabState('listen:whole', false)
+  const document = useDocument()
+  // Where nothing is written yet, there is nothing to take a feel into.
+  const [whole, setWhole] = useTabState('listen:whole', isBlank(document))
   if (listened.notes === null) return <TakeOver offers={reading.offers} tuning={listened.tuning} />
   return (
     <>
