@@ -63,7 +63,7 @@ final readonly class ChordMaterial
      * @param string $half   seen or unseen
      * @param int    $number of the take, from 1
      *
-     * @return array{name: string, rootless: bool, plan: Breakdown, wav: string, truth: array{key: string, first_beat: float, strokes: list<array<string, mixed>>, bars: list<array{t: float, until: float, symbol: string, midi: list<int>}>}}
+     * @return array{name: string, plan: Breakdown, wav: string, truth: array{key: string, rootless: bool, bars: list<array{t: float, until: float, symbol: string, midi: list<int>}>, first_beat: float, strokes: list<array<string, mixed>>}}
      */
     public function take(string $half, int $number): array
     {
@@ -96,10 +96,9 @@ final readonly class ChordMaterial
 
         return [
             'name' => sprintf('%s-%02d-%s-%s%s', $half, $number, $way->value, $place->value, $rootless ? '-rootless' : ''),
-            'rootless' => $rootless,
             'plan' => $plan,
             'wav' => (new MaterialTake($way, $place, $seed, 6.0))->wav($strokes, $beat),
-            'truth' => ['key' => $key, 'bars' => array_slice($all, 0, self::BARS)] + (new SimulatedTake($timeline, $strokes))->truth(),
+            'truth' => ['key' => $key, 'rootless' => $rootless, 'bars' => array_slice($all, 0, self::BARS)] + (new SimulatedTake($timeline, $strokes))->truth(),
         ];
     }
 

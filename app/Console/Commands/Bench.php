@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Bench\ChordAccuracy;
 use App\Bench\Classroom;
 use App\Bench\DemoClient;
 use App\Bench\DemoServer;
@@ -66,6 +67,7 @@ final class Bench extends Command
             ...$this->core(),
             $hearing,
             ...(new HearingAccuracy(DemoBreakdowns::all()[0]))->rows(),
+            ...(new ChordAccuracy(DemoBreakdowns::all()[1]))->rows(),
             ...$paper->rows(),
             ...$this->http($voiced),
             ...$this->script(),

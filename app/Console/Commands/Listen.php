@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Bench\ChordReport;
 use App\Bench\HearingReport;
 use App\Console\CoreCommand;
 use App\Console\UnusableInput;
@@ -57,10 +58,14 @@ final class Listen extends CoreCommand
     private function measured(string $folder): void
     {
         $report = new HearingReport();
-        $all = $lines = [];
+        $all = $lines = $chords = [];
         foreach (is_dir($folder) ? glob(rtrim($folder, '/').'/*.wav') ?: [] : [] as $wav) {
             $all[basename($wav, '.wav')] = $one = $report->of($wav, self::truth(substr($wav, 0, -4).'.truth.json'));
             $lines[] = self::told(basename($wav, '.wav'), HearingReport::sum([$one]));
+            $held = self::held(substr($wav, 0, -4).'.truth.json');
+            if ($held !== null) {
+                $chords[] = (new ChordReport())->of($wav, $held, $held['rootless']);
+            }
         }
         if ($all === []) {
             throw UnusableInput::needs(
@@ -68,9 +73,21 @@ final class Listen extends CoreCommand
             );
         }
         $sum = HearingReport::sum(array_values($all));
-        $this->answer(['takes' => array_map(static fn (array $one): array => HearingReport::sum([$one]), $all), 'all' => $sum], [
+        $bars = array_sum(array_column($chords, 'bars'));
+        $harmony = $bars === 0 ? [] : ['chords' => [
+            'bars' => $bars,
+            'right' => array_sum(array_column($chords, 'right')) / $bars,
+            'grips' => array_sum(array_column($chords, 'grips')) / $bars,
+        ]];
+        $this->answer(['takes' => array_map(static fn (array $one): array => HearingReport::sum([$one]), $all), 'all' => $sum] + $harmony, [
             ...$lines,
             self::told(sprintf('all %d', count($all)), $sum),
+            ...array_map(static fn (array $told): string => sprintf(
+                'Chords: root, third and seventh right in %.1f %% of %d bars, all strings of the grip in %.1f %%',
+                100 * $told['right'],
+                $told['bars'],
+                100 * $told['grips'],
+            ), array_values($harmony)),
         ]);
     }
 
@@ -95,6 +112,31 @@ final class Listen extends CoreCommand
         }
 
         return ['first_beat' => (float) $truth['first_beat'], 'strokes' => $strokes];
+    }
+
+    /**
+     * What chords were held, where the truth says it.
+     *
+     * @return ?array{key: string, rootless: bool, bars: list<array{t: float, until: float, symbol: string, midi: list<int>}>}
+     */
+    private static function held(string $path): ?array
+    {
+        $truth = json_decode((string) file_get_contents($path), true);
+        if (! is_array($truth) || ! is_array($truth['bars'] ?? null) || ! is_string($truth['key'] ?? null)) {
+            return null;
+        }
+        $bars = [];
+        foreach ($truth['bars'] as $bar) {
+            $told = (is_array($bar) ? $bar : []) + ['t' => 0, 'until' => 0, 'symbol' => 'C', 'midi' => []];
+            $bars[] = [
+                't' => (float) $told['t'],
+                'until' => (float) $told['until'],
+                'symbol' => (string) $told['symbol'],
+                'midi' => array_map(intval(...), array_values((array) $told['midi'])),
+            ];
+        }
+
+        return ['key' => $truth['key'], 'rootless' => ($truth['rootless'] ?? false) === true, 'bars' => $bars];
     }
 
     /** @param array{f: float, precision: float, recall: float, error_ms: float, bias_ms: float, dead: float, direction: float, untold: float} $sum */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Bench\ChordMaterial;
 use App\Bench\Material;
 use App\Console\CoreCommand;
 use App\Console\UnusableInput;
@@ -12,7 +13,8 @@ use Gravik\Formats\BreakdownJson;
 
 final class MakeMaterial extends CoreCommand
 {
-    protected $signature = 'gravik:material {folder : to write into} {--half=seen : seen or unseen} {--takes=60} {--json}';
+    protected $signature = 'gravik:material {folder : to write into} {--half=seen : seen or unseen} {--takes=60}
+        {--chords : comping whose chords are to be heard, every third take in grips without a root} {--json}';
 
     protected $description = 'Takes by which the ear is measured: five ways of making sound, six places, each with its truth and its plan';
 
@@ -22,7 +24,7 @@ final class MakeMaterial extends CoreCommand
         is_dir($folder) && is_writable($folder) || throw UnusableInput::cannotWrite($folder);
         $half = $this->text('half', 'seen');
         isset(Material::HALVES[$half]) || throw UnusableInput::needs('There are two halves: seen and unseen.');
-        $material = new Material(DemoBreakdowns::all()[1]);
+        $material = $this->option('chords') === true ? new ChordMaterial(DemoBreakdowns::all()[1]) : new Material(DemoBreakdowns::all()[1]);
         $json = new BreakdownJson();
         $count = max(1, $this->whole('takes', 60));
         for ($number = 1; $number <= $count; $number++) {

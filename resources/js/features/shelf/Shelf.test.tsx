@@ -83,10 +83,10 @@ it('refuses files that are too large or no JSON, before anything is sent', async
   show(<Shelf />)
   const field = (await screen.findByLabelText('Breakdown file')) as HTMLInputElement
   const choose = (file: File) => fireEvent.change(field, { target: { files: [file] } })
-  const large = new File(['x'], 'opera.wav')
+  const large = new File(['x'], 'opera.mid')
   Object.defineProperty(large, 'size', { value: 40 * 1024 * 1024 })
   choose(large)
-  await screen.findByText(/“opera.wav” is 40.0 MB/)
+  await screen.findByText(/“opera.mid” is 40.0 MB/)
   choose(new File(['not json'], 'letter.json'))
   await screen.findByText(/“letter.json” is not a breakdown/)
   expect(asked.some((each) => each.call === 'POST breakdowns')).toBe(false)
