@@ -25,6 +25,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'n', type: 'integer'),
     new OA\Property(property: 'bias_ms', type: 'number', nullable: true),
+    new OA\Property(property: 'bias_within', description: 'within what it lies, 95 %: low and high', type: 'array', items: new OA\Items(type: 'number'), nullable: true),
     new OA\Property(property: 'spread_ms', type: 'number', nullable: true),
     new OA\Property(property: 'level_db', type: 'number', nullable: true),
     new OA\Property(property: 'length_share', type: 'number', nullable: true),
@@ -77,7 +78,9 @@ use OpenApi\Attributes as OA;
         nullable: true,
     ),
     new OA\Property(property: 'bias_ms', type: 'number', nullable: true),
+    new OA\Property(property: 'bias_within', description: 'within what it lies, 95 %: low and high; takes kept earlier have none', type: 'array', items: new OA\Items(type: 'number'), nullable: true),
     new OA\Property(property: 'spread_ms', type: 'number', nullable: true),
+    new OA\Property(property: 'spread_within', description: 'likewise', type: 'array', items: new OA\Items(type: 'number'), nullable: true),
     new OA\Property(
         property: 'drift_ms',
         description: 'what a changing tempo moves over the take, taken off bias, spread, swing and slots; null without one',
@@ -85,6 +88,7 @@ use OpenApi\Attributes as OA;
         nullable: true,
     ),
     new OA\Property(property: 'drift_bpm_per_min', type: 'number', nullable: true),
+    new OA\Property(property: 'drift_within', description: 'that figure, likewise', type: 'array', items: new OA\Items(type: 'number'), nullable: true),
     new OA\Property(property: 'swing', required: ['planned', 'played', 'low', 'high'], properties: [
         new OA\Property(property: 'planned', type: 'number'),
         new OA\Property(property: 'played', type: 'number'),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Formats;
 
 use Gravik\Listening\Hit;
+use Gravik\Listening\Interval;
 use Gravik\Listening\Lock\Finding;
 use Gravik\Listening\Lock\LockReport;
 use Gravik\Listening\Lock\SlotFigures;
@@ -44,9 +45,12 @@ final readonly class ReportJson
             'anchored' => $report->anchored,
             'latency_ms' => $report->latencyMs,
             'bias_ms' => self::ms($report->biasMs),
+            'bias_within' => self::interval($report->bias),
             'spread_ms' => self::ms($report->spreadMs),
+            'spread_within' => self::interval($report->spread),
             'drift_ms' => self::ms($report->driftMs),
             'drift_bpm_per_min' => $report->driftBpmPerMin === null ? null : round($report->driftBpmPerMin, 3),
+            'drift_within' => self::interval($report->drift),
             'swing' => $swing === null ? null : array_map(static fn (float $ratio): float => round($ratio, 4), [
                 'planned' => $swing->planned, 'played' => $swing->played, 'low' => $swing->low, 'high' => $swing->high,
             ]),
@@ -87,6 +91,7 @@ final readonly class ReportJson
             'name' => $slot->name,
             'n' => $slot->n,
             'bias_ms' => self::ms($slot->biasMs),
+            'bias_within' => self::interval($slot->bias),
             'spread_ms' => self::ms($slot->spreadMs),
             'level_db' => $slot->levelDb === null ? null : round($slot->levelDb, 1),
             'length_share' => $slot->lengthShare === null ? null : round($slot->lengthShare, 2),
@@ -105,6 +110,12 @@ final readonly class ReportJson
             'text' => $finding->text,
             'practise' => $finding->stage === null ? null : ['stage' => $finding->stage->value, 'tempo' => $finding->tempo],
         ];
+    }
+
+    /** @return ?list<float> low and high */
+    private static function interval(?Interval $interval): ?array
+    {
+        return $interval === null ? null : [round($interval->low, 2), round($interval->high, 2)];
     }
 
     private static function ms(?float $ms): ?float

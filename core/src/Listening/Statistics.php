@@ -67,26 +67,28 @@ final readonly class Statistics
     }
 
     /**
-     * 95 % bootstrap interval of the median, with a fixed seed: the same values give the same interval.
+     * 95 % bootstrap interval of a figure, with a fixed seed: the same values give the same interval.
      *
-     * @param non-empty-list<float> $values
+     * @param non-empty-list<float>                  $values
+     * @param ?\Closure(non-empty-list<float>): float $figure the median where null
      *
      * @return array{float, float}
      */
-    public static function interval(array $values): array
+    public static function interval(array $values, ?\Closure $figure = null): array
     {
+        $figure ??= self::median(...);
         $chance = new \Random\Randomizer(new \Random\Engine\Mt19937(20_240_917));
         $count = count($values);
-        $medians = [];
+        $figures = [];
         for ($sample = 0; $sample < self::RESAMPLES; $sample++) {
             $drawn = [];
             for ($index = 0; $index < $count; $index++) {
                 $drawn[] = $values[$chance->getInt(0, $count - 1)];
             }
-            $medians[] = self::median($drawn === [] ? $values : $drawn);
+            $figures[] = $figure($drawn === [] ? $values : $drawn);
         }
-        sort($medians);
+        sort($figures);
 
-        return [$medians[(int) floor(0.025 * self::RESAMPLES)], $medians[(int) ceil(0.975 * self::RESAMPLES) - 1]];
+        return [$figures[(int) floor(0.025 * self::RESAMPLES)], $figures[(int) ceil(0.975 * self::RESAMPLES) - 1]];
     }
 }

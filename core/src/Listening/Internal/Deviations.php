@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Listening\Internal;
 
 use Gravik\Listening\Hit;
+use Gravik\Listening\Interval;
 use Gravik\Listening\Statistics;
 
 /**
@@ -20,6 +21,8 @@ final readonly class Deviations
      * @param float  $lineSlope   ms a second that the deviations grow by; 10 for a tempo 1 % slower than planned
      * @param bool   $isLine      whether a steady tempo, another than planned perhaps, explains them at least as well as one that moves
      * @param ?Drift $drift       where the tempo moves
+     * @param ?Interval $bias     within what the bias lies
+     * @param ?Interval $spread   within what the spread lies
      */
     private function __construct(
         public float $biasMs,
@@ -27,6 +30,8 @@ final readonly class Deviations
         public float $lineSlope,
         public bool $isLine,
         public ?Drift $drift,
+        public ?Interval $bias,
+        public ?Interval $spread,
     ) {}
 
     /**
@@ -48,15 +53,19 @@ final readonly class Deviations
         $ms = $drift === null ? $raw : array_map(static fn (Hit $hit): float => $hit->ms - $drift->at($hit->t), $hits);
         [, $slope] = Statistics::line($times, self::withoutSlotMedians($hits, $ms));
 
+        $scatter = self::withoutSlotMedians(
+            $hits,
+            array_map(static fn (float $value, float $t): float => $value - $slope * $t, $ms, $times),
+        );
+
         return new self(
             Statistics::median($ms),
-            Statistics::spread(self::withoutSlotMedians(
-                $hits,
-                array_map(static fn (float $value, float $t): float => $value - $slope * $t, $ms, $times),
-            )),
+            Statistics::spread($scatter),
             $lineSlope,
             $drift === null || $offLine <= Statistics::spread(self::withoutSlotMedians($hits, $ms)),
             $drift,
+            Interval::ofMedian($ms),
+            Interval::ofSpread($scatter),
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gravik\Listening\Internal;
 
 use Gravik\Listening\Hit;
+use Gravik\Listening\Interval;
 use Gravik\Listening\Statistics;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -30,13 +31,17 @@ final readonly class Drift
 
     private const HUBER = 1.5;
 
-    /** @param ?float $bpmPerMin + faster and faster; null where the take is too short to put a figure to it */
+    /**
+     * @param ?float    $bpmPerMin + faster and faster; null where the take is too short to put a figure to it
+     * @param ?Interval $interval  within what that figure lies
+     */
     private function __construct(
         public ?float $bpmPerMin,
         public float $ms,
         public float $leastMs,
         private float $perMin,
         private float $bpm,
+        public ?Interval $interval,
     ) {}
 
     /**
@@ -62,11 +67,14 @@ final readonly class Drift
         $ms = self::curve($perMin, $bpm, $last) - self::curve($perMin, $bpm, 0.0);
         $long = max($bars) - min($bars) + 1 >= self::LONG_BARS;
         $least = $long ? self::LEAST_MS : 2 * self::LEAST_MS;
-        if (abs($ms) <= $least || ! self::isSure($points, $perMin)) {
+        if (abs($ms) <= $least) {
             return null;
         }
+        $interval = self::interval($points, $perMin);
 
-        return new self($long ? $perMin : null, $ms, $least, $perMin, $bpm);
+        return $interval->isBeyond(0.0)
+            ? new self($long ? $perMin : null, $ms, $least, $perMin, $bpm, $long ? $interval : null)
+            : null;
     }
 
     /** What the changing tempo alone adds at a planned time: ms, + late. */
@@ -154,11 +162,11 @@ final readonly class Drift
     }
 
     /**
-     * Whether the 95 % interval, from bars drawn anew with a fixed seed, leaves 0 out.
+     * The 95 % interval of the figure, from bars drawn anew with a fixed seed.
      *
      * @param list<array{x: float, y: float, weight: float}> $points what the curve leaves
      */
-    private static function isSure(array $points, float $perMin): bool
+    private static function interval(array $points, float $perMin): Interval
     {
         $chance = new Randomizer(new Mt19937(20_261_128));
         $last = count($points) - 1;
@@ -171,8 +179,10 @@ final readonly class Drift
         // Of few bars the bootstrap makes too narrow an interval: the two figures taken from them count as in Student's t.
         $wider = $last < 2 ? INF : (1 + 2.5 / ($last - 1)) * sqrt(($last + 1) / ($last - 1));
 
-        return $perMin + $wider * $slopes[(int) floor(0.025 * self::RESAMPLES)] > 0
-            || $perMin + $wider * $slopes[(int) ceil(0.975 * self::RESAMPLES) - 1] < 0;
+        return new Interval(
+            $perMin + $wider * $slopes[(int) floor(0.025 * self::RESAMPLES)],
+            $perMin + $wider * $slopes[(int) ceil(0.975 * self::RESAMPLES) - 1],
+        );
     }
 
     /**

@@ -15,6 +15,7 @@ final readonly class Finding
      * @param int       $strokes  affected
      * @param ?Stage    $stage    to practise
      * @param ?int      $tempo    to practise at
+     * @param bool      $sure     whether all that it may be lies beyond what is tolerated
      */
     public function __construct(
         public FindingKind $kind,
@@ -24,5 +25,6 @@ final readonly class Finding
         public int $strokes = 0,
         public ?Stage $stage = null,
         public ?int $tempo = null,
+        public bool $sure = true,
     ) {}
 }

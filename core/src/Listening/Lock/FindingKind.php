@@ -24,6 +24,8 @@ enum FindingKind: string
     case Direction = 'direction';
     case Muting = 'muting';
     case Length = 'length';
+    /** what may be off, said by too few strokes */
+    case Unsure = 'unsure';
     /** what sits, to be kept as an anchor */
     case Holds = 'holds';
 }

@@ -6,6 +6,7 @@ namespace Gravik\Listening\Lock;
 
 use Gravik\Breakdown\Gate;
 use Gravik\Listening\Hit;
+use Gravik\Listening\Interval;
 use Gravik\Listening\Statistics;
 
 /** A take held against its plan. ms: + late, − early. */
@@ -18,6 +19,7 @@ final readonly class LockReport
      * @param ?float            $driftMs   what a changing tempo alone moves from the first beat to the last stroke, + later; taken off bias, spread,
      *                                     swing and slots, not off the hits; null where the tempo does not move
      * @param ?float            $driftBpmPerMin + faster and faster; null without a drift and in takes of fewer than eight bars
+     * @param ?Interval         $bias      within what the bias lies, 95 %; spread and drift likewise
      * @param list<SlotFigures> $slots     that the plan uses, in order
      * @param list<Hit>         $hits
      * @param list<Finding>     $findings  worst first, then one that holds
@@ -43,6 +45,9 @@ final readonly class LockReport
         public array $failed,
         public Gate $gate,
         public bool $anchored,
+        public ?Interval $bias = null,
+        public ?Interval $spread = null,
+        public ?Interval $drift = null,
     ) {}
 
     /**
@@ -73,6 +78,9 @@ final readonly class LockReport
             $failed,
             $this->gate,
             $this->anchored,
+            $this->bias,
+            $this->spread,
+            $this->drift,
         );
     }
 

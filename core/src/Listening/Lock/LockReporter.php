@@ -9,6 +9,7 @@ use Gravik\Listening\Failure\DelayOutOfRange;
 use Gravik\Listening\Hit;
 use Gravik\Listening\Internal\Deviations;
 use Gravik\Listening\Internal\Drift;
+use Gravik\Listening\Interval;
 use Gravik\Listening\Lock\Internal\AskedBars;
 use Gravik\Listening\Lock\Internal\FaintStrokes;
 use Gravik\Listening\Lock\Internal\Findings;
@@ -109,6 +110,9 @@ final readonly class LockReporter
             failed: [],
             gate: $gate,
             anchored: $take->anchored,
+            bias: $deviations?->bias,
+            spread: $deviations?->spread,
+            drift: $drift?->interval,
         );
 
         return (new Findings($plan->ruler(), $unit, $cleanTempo))->addedTo(
@@ -166,6 +170,7 @@ final readonly class LockReporter
                 count(array_keys($missed, $slot, true)),
                 count(array_keys($extra, $slot, true)),
                 ...self::heard($own),
+                bias: Interval::ofMedian($ms),
             );
         }
 

@@ -85,7 +85,7 @@ export function LockStrip({
         </svg>
       </Drawing>
       <p className="legend">
-        <i className="key-gate" /> the gate, ±{Math.round(report.gate.bias_ms)} ms <i className="key-spread" /> bias ± 1 spread{' '}
+        <i className="key-gate" /> the gate, ±{Math.round(report.gate.bias_ms)} ms <i className="key-spread" /> bias ± 1 spread <i className="key-within" /> where the bias lies, 95 in 100{' '}
         <i className="key-median" /> median
         {sketch !== null && (
           <>
@@ -158,6 +158,12 @@ function Lens({ slot, x, width, bars, scale, gate, hits, chuck, wrongLength }: L
           className="lens-hit"
         />
       ))}
+      {slot.bias_within?.[0] !== undefined && slot.bias_within[1] !== undefined && (
+        <path
+          d={`M${place(slot.bias_within[0])} ${LENS_HEIGHT - 7}v6M${place(slot.bias_within[0])} ${LENS_HEIGHT - 4}H${place(slot.bias_within[1])}m0 -3v6`}
+          className="lens-within"
+        />
+      )}
       {slot.bias_ms !== null && (
         <path d={`M${place(slot.bias_ms)} 0V${LENS_HEIGHT}M${place(slot.bias_ms)} ${LENS_HEIGHT}l-6 9h12z`} className="lens-median" />
       )}

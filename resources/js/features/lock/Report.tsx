@@ -42,11 +42,15 @@ export function Report({ take }: { take: Take }) {
         <dl className="figures">
           <div>
             <dt>bias{report.anchored ? (report.latency_ms === null ? ', device included' : '') : ', from your own beats'}</dt>
-            <dd>{report.bias_ms === null ? '–' : lateness(report.bias_ms)}</dd>
+            <dd>
+              {report.bias_ms === null ? '–' : lateness(report.bias_ms)} <Within ms={report.bias_within} />
+            </dd>
           </div>
           <div>
             <dt>spread</dt>
-            <dd>{report.spread_ms === null ? '–' : `${Math.round(report.spread_ms)} ms`}</dd>
+            <dd>
+              {report.spread_ms === null ? '–' : `${Math.round(report.spread_ms)} ms`} <Within ms={report.spread_within} />
+            </dd>
           </div>
           <div>
             <dt>tempo {report.drift_ms == null ? '' : report.drift_ms < 0 ? 'rises' : 'falls'}</dt>
@@ -90,3 +94,16 @@ const fits = (take: Take, sketch: HandSketch | undefined): boolean => {
 
   return planned.length > 0 && struck.size === planned.length && planned.every((slot) => struck.has(slot))
 }
+
+/** Between what a figure lies, 95 times in a hundred. */
+function Within({ ms }: { ms: number[] | null | undefined }) {
+  const [low, high] = (ms ?? []).map(Math.round)
+  if (low === undefined || high === undefined) return null
+  return (
+    <small className="within" title="95 times in a hundred it lies between these">
+      {signed(low)} to {signed(high)}
+    </small>
+  )
+}
+
+const signed = (ms: number): string => (ms < 0 ? `−${-ms}` : `${ms}`)

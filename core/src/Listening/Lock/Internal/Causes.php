@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gravik\Listening\Lock\Internal;
 
+use Gravik\Listening\Hit;
+use Gravik\Listening\Interval;
 use Gravik\Listening\Lock\LockReport;
 use Gravik\Listening\Lock\SlotFigures;
 use Gravik\Listening\Statistics;
@@ -23,9 +25,16 @@ final readonly class Causes
      * @param float $sharedMs  what every slot is off by; of upbeats alone, whose swing is held against the band, 0
      * @param float $offBeatMs what off-beats are off by on top of it
      * @param bool  $isShared  whether the slots agree on it
+     * @param ?Interval $shared within what the shared shift lies, 95 %; null where there is none
      * @param bool  $isKnown   whether the device's delay is taken off and the band's beat known, so that early and late mean something
      */
-    private function __construct(public float $sharedMs, public float $offBeatMs, public bool $isShared, public bool $isKnown) {}
+    private function __construct(
+        public float $sharedMs,
+        public float $offBeatMs,
+        public bool $isShared,
+        public bool $isKnown,
+        public ?Interval $shared = null,
+    ) {}
 
     public static function of(LockReport $report): self
     {
@@ -48,7 +57,26 @@ final readonly class Causes
             $within += $slot->biasMs !== null && abs($slot->biasMs - $self->explains($slot)) <= $report->gate->biasMs ? $slot->n : 0;
         }
 
-        return new self($self->sharedMs, $self->offBeatMs, $within >= self::EXPLAINS * $of, $known);
+        return new self($self->sharedMs, $self->offBeatMs, $within >= self::EXPLAINS * $of, $known, self::interval($report, $onBeat !== []));
+    }
+
+    /** Of the strokes that the shared shift was taken from. */
+    private static function interval(LockReport $report, bool $onBeatsAlone): ?Interval
+    {
+        // After a drift the strokes themselves still have its curve.
+        if ($report->driftMs !== null) {
+            return $report->bias;
+        }
+        $own = array_column(
+            array_filter($report->slots, static fn (SlotFigures $slot): bool => ! $onBeatsAlone || ! $slot->offBeat),
+            'slot',
+            'slot',
+        );
+
+        return Interval::ofMedian(array_values(array_map(
+            static fn (Hit $hit): float => $hit->ms,
+            array_filter($report->hits, static fn (Hit $hit): bool => isset($own[$hit->slot])),
+        )));
     }
 
     /** What the causes move this slot by, ms. */

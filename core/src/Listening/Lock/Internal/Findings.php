@@ -71,9 +71,23 @@ final readonly class Findings
             ...(new HandFindings($this->practiceTempo()))->of($report),
         ], static fn (?Finding $finding): bool => $finding !== null && $finding->severity > 1);
         usort($off, static fn (Finding $a, Finding $b): int => [$b->severity, $b->strokes] <=> [$a->severity, $a->strokes]);
-        $holds = $this->holds($report, $causes);
+        $sure = array_values(array_filter($off, static fn (Finding $finding): bool => $finding->sure));
+        $unsure = array_values(array_filter($off, static fn (Finding $finding): bool => ! $finding->sure));
 
-        return $report->saying([...array_slice($off, 0, self::MOST), ...($holds === null ? [] : [$holds])], $this->failed($report));
+        return $report->saying(array_values(array_filter([
+            ...array_slice($sure, 0, self::MOST),
+            $sure === [] && $unsure !== [] ? self::tooFew($unsure[0]) : null,
+            $this->holds($report, $causes),
+        ])), $this->failed($report));
+    }
+
+    /** What may be off, where too few strokes say it. */
+    private static function tooFew(Finding $unsure): Finding
+    {
+        return new Finding(FindingKind::Unsure, $unsure->slots, sprintf(
+            'Perhaps: %s But too few strokes say so to be sure. Play more bars, and it will show.',
+            lcfirst($unsure->text),
+        ), 0.0, $unsure->strokes);
     }
 
     /**
@@ -97,7 +111,7 @@ final readonly class Findings
 
         return new Finding(FindingKind::Placement, $slots, sprintf(
             'Everything comes %s together. That is placement, not looseness: fine if you mean it, else listen for the drums.', self::early($causes->sharedMs),
-        ), $severity, $report->matched, Stage::BassAndDrums, $this->practiceTempo());
+        ), $severity, $report->matched, Stage::BassAndDrums, $this->practiceTempo(), $causes->shared?->isBeyond($report->gate->biasMs) ?? true);
     }
 
     private function swing(LockReport $report): ?Finding
@@ -122,7 +136,7 @@ final readonly class Findings
         ), abs($points) / $report->gate->swingPoints, array_sum(array_map(
             static fn (SlotFigures $slot): int => $slot->n,
             $offBeats,
-        )), Stage::DampedRhythm, $this->practiceTempo());
+        )), Stage::DampedRhythm, $this->practiceTempo(), $report->swing->isBeyond($report->gate->swingPoints));
     }
 
     /**
@@ -147,7 +161,8 @@ final readonly class Findings
                     $slot->name,
                     $comes,
                 ),
-                    abs($own) / $report->gate->biasMs, $slot->n, Stage::SlowAndEven, $this->practiceTempo());
+                    abs($own) / $report->gate->biasMs, $slot->n, Stage::SlowAndEven, $this->practiceTempo(),
+                    $slot->bias?->less($cause)->isBeyond($report->gate->biasMs) ?? false);
             }
         }
 
@@ -160,7 +175,8 @@ final readonly class Findings
 
         return new Finding(FindingKind::Looseness, array_map(static fn (SlotFigures $slot): int => $slot->slot, $report->slots), sprintf(
             'Your strokes scatter by %d ms where %d ms would lock. Keep the hand rocking through the air strokes.', (int) round($spread), (int) round($report->gate->spreadMs),
-        ), $spread / $report->gate->spreadMs, $report->matched, Stage::DampedRhythm, $this->practiceTempo());
+        ), $spread / $report->gate->spreadMs, $report->matched, Stage::DampedRhythm, $this->practiceTempo(),
+            $report->spread?->isBeyond($report->gate->spreadMs) ?? true);
     }
 
     private function missed(LockReport $report, int $after): ?Finding
