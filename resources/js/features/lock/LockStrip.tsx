@@ -85,8 +85,8 @@ export function LockStrip({
         </svg>
       </Drawing>
       <p className="legend">
-        <i className="key-gate" /> the gate, ±{Math.round(report.gate.bias_ms)} ms <i className="key-spread" /> bias ± 1 spread <i className="key-within" /> where the bias lies, 95 in 100{' '}
-        <i className="key-median" /> median
+        <i className="key-gate" /> the gate, ±{Math.round(report.gate.bias_ms)} ms <i className="key-spread" /> bias ± 1 spread{' '}
+        <i className="key-within" /> where the bias lies, 95 in 100 <i className="key-median" /> median
         {sketch !== null && (
           <>
             {' '}
