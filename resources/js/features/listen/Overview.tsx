@@ -7,8 +7,9 @@ import { useWidth } from '../../ui/useWidth'
 type Props = { listened: Listened; reading: FeelReading; chords: HeardChord[]; fromBar: number; bars: number; onBar: (bar: number) => void }
 
 const HEIGHT = 84
-/** Room that a chord symbol takes, px. */
-const SYMBOL = 46
+/** Room that a letter of a chord symbol takes, and that between two symbols, px. */
+const LETTER = 10
+const BETWEEN = 6
 
 /** The whole recording with its bars and the chords heard in them; a press shows the bars around that place. */
 export function Overview({ listened, reading, chords, fromBar, bars, onBar }: Props) {
@@ -82,7 +83,7 @@ function fitting(chords: HeardChord[], toX: (t: number) => number): HeardChord[]
   let free = -Infinity
   return chords.filter((chord, index) => {
     if (chords[index - 1]?.symbol === chord.symbol || toX(chord.from) < free) return false
-    free = toX(chord.from) + SYMBOL
+    free = toX(chord.from) + LETTER * chord.symbol.length + BETWEEN
     return true
   })
 }
