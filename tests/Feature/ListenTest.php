@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Gravik\Formats\WavFile;
 use Gravik\Performance\Performer;
 use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Simulation\SimulatedTake;
@@ -173,4 +174,17 @@ it('drafts a breakdown from what it heard, marked where it is unsure, in the key
         ->assertJsonPath('message', 'What was heard of the notes has been damaged on the way. Open the recording again.');
     $this->postJson('/api/compute/sketch', ['strokes' => array_slice($heard['strokes'], 0, 8)] + $asked + ['company' => 'alone', 'key' => 'H major'])
         ->assertUnprocessable();
+});
+
+it('hears the syllables of a sung rhythm, and says when nobody sang', function (): void {
+    $hear = fn (string $wav) => $this->call('POST', '/api/compute/sung', [], [], [], ['CONTENT_TYPE' => 'audio/wav', 'HTTP_ACCEPT' => 'application/json'], $wav);
+    $samples = [];
+    for ($i = 0; $i < 16000; $i++) {
+        $in = fmod($i / 16000, 0.5) - 0.2;
+        $samples[] = $in < 0 ? 0.0 : 0.4 * min(1.0, $in / 0.02) * exp(-6 * $in) * (sin(2 * M_PI * 180 * $i / 16000) + 0.4 * sin(2 * M_PI * 900 * $i / 16000));
+    }
+    $heard = $hear(WavFile::write([$samples], count($samples), 16000))->assertOk()->json('syllables');
+
+    expect($heard)->toHaveCount(2)->and($heard[0])->toEqualWithDelta(0.21, 0.02)->and($heard[1])->toEqualWithDelta(0.71, 0.02);
+    $hear(WavFile::write([array_fill(0, 8000, 0.0)], 8000, 16000))->assertUnprocessable();
 });

@@ -177,6 +177,9 @@ export const useSchools = (desk: Desk, tempo: number) =>
 
 export const readFeel = (typed: string, unit: Feel['unit']) => compute('/api/compute/feel', { typed, unit })
 
+/** Syllables of a sung rhythm, seconds into the sound. */
+export const hearSung = (sound: Blob) => call('POST', '/api/compute/sung', { body: sound })
+
 export const readTapped = (desk: Desk, tapped: { taps: (Pick<Tap, 't'> & Partial<Tap>)[]; tempo: number; bars: number; from?: number }) =>
   compute('/api/compute/tapped', { ...asked(desk), ...tapped })
 

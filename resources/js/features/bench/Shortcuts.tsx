@@ -150,7 +150,7 @@ const GROUPS: [string, [string, string][]][] = [
       ['H', 'hand the beat to the other line'],
       ['1 2 3', 'level'],
       ['L', 'patterns to start from'],
-      ['I', 'tap it in: D F J K'],
+      ['I', 'tap it in: D F J K; V sings it in'],
       ['K', 'schools side by side'],
       ['=', 'compare'],
     ],

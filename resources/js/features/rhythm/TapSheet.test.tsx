@@ -11,6 +11,17 @@ vi.mock('../../audio/band', async () => {
   return { ...silent, band: { ...silent.band, startedAt: 0, playing: true, elapsedBars: () => 0 } }
 })
 
+// A microphone that hands over its sound as soon as it is opened: bar 1 beat 1 lies half a second into it.
+vi.mock('../../audio/useMicrophone', () => ({
+  useMicrophone: (onTake: (sound: Blob, firstBeat: number) => void) => ({
+    status: 'idle',
+    level: () => 0,
+    heard: [],
+    start: async () => onTake(new Blob(['sung'], { type: 'audio/wav' }), 0.5),
+    stop: vi.fn(),
+  }),
+}))
+
 const sketch = { beats: 4, beats_a_bar: 4, p: 0.5, strokes: [] }
 const readings: PatternReading[] = [
   { words: 'straight eighths', counted: '1 & 2', shift_ms: 12, spread_ms: 6.2, left_out: 0, sketch, change: [] },
@@ -73,4 +84,12 @@ it('says what the core could not read, and that a click needs a form', async () 
   await act(async () => void fireEvent.pointerDown(screen.getByRole('button', { name: /^up/ })))
   await act(async () => vi.mocked(band.start).mock.lastCall?.[0]?.onEnd?.())
   expect((await screen.findByRole('alert')).textContent).toContain('Nothing was tapped')
+})
+
+it('has what was sung heard as syllables, and read like taps', async () => {
+  serve({ 'POST compute/tapped': readings, 'POST compute/sung': { syllables: [0.5, 1, 1.25] } })
+  showOnBench(<Sheet onClose={vi.fn()} />, { plays: timeline })
+  await act(async () => key('v'))
+  await screen.findByText('straight eighths')
+  expect((callsTo('POST compute/tapped')[0] as { taps: { t: number }[] }).taps.map(({ t }) => t)).toEqual([0, 0.5, 0.75])
 })

@@ -1,11 +1,12 @@
 import { Button, Segmented } from 'antd'
 import { useRef, useState } from 'react'
-import { readTapped } from '../../api/queries'
+import { hearSung, readTapped } from '../../api/queries'
 import type { PatternReading } from '../../api/types'
 import { band } from '../../audio/band'
 import { firstBeats } from '../../audio/bars'
 import { useBandFrames } from '../../audio/useBandFrames'
 import { STRUCK, useRecorder, type Recorded, type Recorder, type Struck } from '../../audio/useRecorder'
+import { useMicrophone } from '../../audio/useMicrophone'
 import { useKeys } from '../../ui/keys'
 import { useBench } from '../bench/benchContext'
 import { Readings } from './Readings'
@@ -38,6 +39,21 @@ export function TapSheet({ width, bars: barsNow, onTake, onClose }: Props) {
     }
   }
   const recorder = useRecorder((take) => void read(take), KEYS)
+  const sung = async (sound: Blob, firstBeat: number) => {
+    try {
+      const { syllables } = await hearSung(sound)
+      await read({ taps: syllables.map((t) => ({ t: t - firstBeat, key: 'down' as const })), tempo, bars })
+    } catch (problem) {
+      setRefusal(problem instanceof Error ? problem.message : 'That could not be heard. Sing it again.')
+    }
+  }
+  const voice = useMicrophone((sound, firstBeat) => void sung(sound, firstBeat), setRefusal)
+  const sing = () => {
+    if (silent) return
+    setReadings([])
+    setRefusal('')
+    void voice.start({ bars, clickOnly: 'every beat' })
+  }
   const silent = timeline === undefined || timeline.bars.length === 0
   const start = () => {
     if (silent) return
@@ -48,17 +64,19 @@ export function TapSheet({ width, bars: barsNow, onTake, onClose }: Props) {
     if (reading === undefined) return
     if (onTake(reading)) onClose()
   }
-  const idle = recorder.status === 'idle'
+  const idle = recorder.status === 'idle' && voice.status === 'idle'
+  const stop = () => (voice.status === 'idle' ? recorder.stop() : voice.stop())
   useKeys(
     idle
       ? {
           r: start,
+          v: sing,
           ArrowDown: () => setChosen(Math.min(readings.length - 1, chosen + 1)),
           ArrowUp: () => setChosen(Math.max(0, chosen - 1)),
           Enter: () => take(readings[chosen]),
           Escape: onClose,
         }
-      : { Escape: recorder.stop },
+      : { Escape: stop },
   )
   return (
     <section className="tap-sheet" aria-label="Tap a rhythm in">
@@ -72,8 +90,13 @@ export function TapSheet({ width, bars: barsNow, onTake, onClose }: Props) {
             {readings.length === 0 ? 'Count me in' : 'Tap it again'} <kbd className="on-ink">R</kbd>
           </Button>
         ) : (
-          <Button danger onClick={recorder.stop}>
+          <Button danger onClick={stop}>
             That is all <kbd>Esc</kbd>
+          </Button>
+        )}
+        {idle && (
+          <Button disabled={silent} onClick={sing} title="With headphones, so that the click is not heard along">
+            Sing it <kbd>V</kbd>
           </Button>
         )}
         {idle && (
@@ -84,7 +107,9 @@ export function TapSheet({ width, bars: barsNow, onTake, onClose }: Props) {
         <span className="muted">
           {silent
             ? 'The click needs a form to run through: type a chord line in Chart first.'
-            : `The click goes at ${tempo}. Tap once through ${bars === 1 ? 'the bar' : `${bars} bars`}.`}
+            : voice.status !== 'idle'
+              ? 'Sing or speak it: a syllable for every stroke. The click belongs in headphones.'
+              : `The click goes at ${tempo}. Tap or sing once through ${bars === 1 ? 'the bar' : `${bars} bars`}.`}
         </span>
       </div>
       {refusal !== '' && (
