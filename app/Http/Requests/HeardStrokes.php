@@ -59,7 +59,14 @@ trait HeardStrokes
 
     public function beatTaps(): ?BeatTaps
     {
-        return $this->beats() === [] ? null : BeatTaps::of($this->beats());
+        if ($this->beats() === []) {
+            return null;
+        }
+        $strokes = $this->strokes();
+        // Strokes that were tapped along with the beats are no better than these.
+        $heard = array_filter($strokes, static fn (PlayedOnset $stroke): bool => $stroke->levelDb !== null) !== [];
+
+        return $heard ? BeatTaps::along($this->beats(), $strokes) : BeatTaps::of($this->beats());
     }
 
     public function meter(): ?Meter

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Gravik\Breakdown\Beginning;
 use Gravik\Formats\WavFile;
 use Gravik\Formats\WavSource;
 use Gravik\Listening\Feel\FeelMeter;
@@ -9,6 +10,10 @@ use Gravik\Listening\Feel\FeelReading;
 use Gravik\Listening\Hearing\HeardStroke;
 use Gravik\Listening\Hearing\StrokeListener;
 use Gravik\Listening\PlayedOnset;
+use Gravik\Listening\Tapped\BeatTaps;
+use Gravik\Performance\Performer;
+use Gravik\Simulation\RenderedBand;
+use Gravik\Tests\Support\Examples;
 use Gravik\Tests\Support\PluckedTake;
 use Gravik\Time\Meter;
 use Gravik\Time\Tempo;
@@ -134,3 +139,31 @@ it('hears the rhythm of sung syllables as well', function (float $share): void {
         ->and($reading->tempoBpm)->toEqualWithDelta(100, 0.3)
         ->and($reading->swing?->ratio)->toEqualWithDelta($share / (1 - $share), 0.06);
 })->with(['straight' => [0.5], 'triplets' => [2 / 3]]);
+
+it('puts beats that fingers tapped along to a whole band where the band plays them', function (): void {
+    $song = Examples::breakdown([
+        'tempo' => 118,
+        'feel' => Examples::swing(1.8),
+        'sections' => [['name' => 'A', 'line' => '| Dm | A7 | Gm | A7 | Dm | A7 | Gm | A7 |']],
+    ], 'x.xcx.xx')->with(parts: Beginning::blank()->parts);
+    $timeline = (new Performer())->perform($song);
+    $file = tempnam(sys_get_temp_dir(), 'band');
+    $band = new RenderedBand(16000);
+    file_put_contents($file, WavFile::write($band->blocks($timeline), $band->samples($timeline), 16000));
+    $heard = array_map(static fn (HeardStroke $stroke): PlayedOnset => $stroke->asOnset(), (new StrokeListener())->hear(WavSource::open($file)));
+    unlink($file);
+    $beat = 60 / 118;
+    $chance = new Randomizer(new Mt19937(8));
+    foreach ([-45, 12, 50] as $late) {
+        $taps = array_map(
+            static fn (int $number): float => $number * $beat + ($late + $chance->getInt(-25, 25)) / 1000,
+            range(2, 20),
+        );
+        $put = BeatTaps::along($taps, $heard);
+        $reading = (new FeelMeter())->measure($heard, Meter::parse('4/4'), $put->tempo, $put->firstBeat);
+
+        expect(abs($put->tempo->bpm - 118))->toBeLessThan(0.4)
+            ->and(1000 * abs($put->firstBeat + 9 * $put->tempo->beatSeconds() - 11 * $beat))->toBeLessThan(8.0)
+            ->and($reading->swing?->ratio)->toEqualWithDelta(1.8, 0.1);
+    }
+});

@@ -18,6 +18,7 @@ import { StrokeCard } from './StrokeCard'
 import { StrokeView } from './StrokeView'
 import { Taking } from './Taking'
 import { TapAlong } from './TapAlong'
+import { TapBeats } from './TapBeats'
 import { SwingFigure, TempoFigure, TuningFigure } from './figures'
 import { useCorrections } from './useCorrections'
 import { useListened } from './useListened'
@@ -115,7 +116,10 @@ export default function ListenStation() {
                 Close it
               </Button>
             )}
-            <Button onClick={() => setSheet('taps')}>
+            <Button
+              onClick={() => setSheet('taps')}
+              title={playback.ready ? 'Tap the beats of the recording; the ear puts them right' : undefined}
+            >
               Tap along <kbd>A</kbd>
             </Button>
             <Button onClick={() => setSheet('microphone')}>
@@ -133,15 +137,28 @@ export default function ListenStation() {
           />
         </div>
         {sheet === 'taps' ? (
-          <TapAlong
-            onClose={() => setSheet('none')}
-            onTapped={(hits, beats) => {
-              setSheet('none')
-              choose(0)
-              playback.load(null)
-              change(tapped(hits, beats))
-            }}
-          />
+          listened !== null && playback.ready ? (
+            <TapBeats
+              recording={listened.name}
+              play={playback.run}
+              now={playback.now}
+              onClose={() => setSheet('none')}
+              onTapped={(beats) => {
+                setSheet('none')
+                change({ ...listened, beats, told: {} })
+              }}
+            />
+          ) : (
+            <TapAlong
+              onClose={() => setSheet('none')}
+              onTapped={(hits, beats) => {
+                setSheet('none')
+                choose(0)
+                playback.load(null)
+                change(tapped(hits, beats))
+              }}
+            />
+          )
         ) : sheet === 'microphone' ? (
           <MicrophoneSheet
             onClose={() => setSheet('none')}

@@ -39,5 +39,16 @@ export function usePlayback() {
     audio.currentTime = Math.max(0, from - 0.05)
     void audio.play().then(() => setAt(audio.currentTime))
   }
-  return { ready, at, load, toggle }
+  /** From the beginning; a second time stops it. */
+  const run = (on: boolean) => {
+    const audio = player.current
+    if (audio === null) return
+    audio.pause()
+    audio.currentTime = 0
+    if (on) void audio.play().then(() => setAt(audio.currentTime))
+    else setAt(null)
+  }
+  /** Seconds of the recording that sound just now; null while nothing does. */
+  const now = () => (player.current === null || player.current.paused ? null : player.current.currentTime)
+  return { ready, at, load, toggle, run, now }
 }
