@@ -167,6 +167,7 @@ Route::middleware(['auth', 'auth.session'])->group(static function (): void {
         Route::post('tapped', Compute\ReadTapped::class);
         Route::post('hear', Compute\HearRecording::class);
         Route::post('listen', Compute\MeasureFeel::class);
+        Route::post('hummed', Compute\HearHummed::class);
         Route::post('sung', Compute\HearSung::class);
         Route::post('sketch', Compute\DraftFromSound::class);
         Route::post('ladder', Compute\PlanLadder::class);

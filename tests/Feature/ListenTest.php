@@ -188,3 +188,21 @@ it('hears the syllables of a sung rhythm, and says when nobody sang', function (
     expect($heard)->toHaveCount(2)->and($heard[0])->toEqualWithDelta(0.21, 0.02)->and($heard[1])->toEqualWithDelta(0.71, 0.02);
     $hear(WavFile::write([array_fill(0, 8000, 0.0)], 8000, 16000))->assertUnprocessable();
 });
+
+it('writes a hummed melody down as it is typed, and asks for the beat it was hummed over', function (): void {
+    $hear = fn (string $wav, string $over) => $this->call('POST', "/api/compute/hummed?{$over}", [], [], [], [
+        'CONTENT_TYPE' => 'audio/wav',
+        'HTTP_ACCEPT' => 'application/json',
+    ], $wav);
+    $samples = [];
+    foreach ([62, 65, 69] as $midi) {
+        for ($i = 0; $i < 8000; $i++) {
+            $samples[] = 0.3 * min(1.0, $i / 400, (8000 - $i) / 800) * sin(2 * M_PI * 440 * 2 ** (($midi - 69) / 12) * $i / 16000);
+        }
+    }
+    $wav = WavFile::write([$samples], count($samples), 16000);
+
+    $hear($wav, 'first_beat=0&tempo=120&meter=2/4&key=D minor')->assertOk()->assertJsonPath('melody', 'D4 F4 | A4');
+    $hear($wav, 'first_beat=0&meter=2/4&key=D minor')->assertUnprocessable();
+    $hear(WavFile::write([array_fill(0, 8000, 0.0)], 8000, 16000), 'first_beat=0&tempo=120&meter=2/4&key=D minor')->assertUnprocessable();
+});

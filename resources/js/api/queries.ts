@@ -177,6 +177,10 @@ export const useSchools = (desk: Desk, tempo: number) =>
 
 export const readFeel = (typed: string, unit: Feel['unit']) => compute('/api/compute/feel', { typed, unit })
 
+/** A melody hummed over a click, as it is typed; the beat's one lies so many seconds into the sound. */
+export const hearHummed = (sound: Blob, over: { first_beat: number; tempo: number; meter: string; key: string }) =>
+  call('POST', '/api/compute/hummed', { query: over, body: sound })
+
 /** Syllables of a sung rhythm, seconds into the sound. */
 export const hearSung = (sound: Blob) => call('POST', '/api/compute/sung', { body: sound })
 

@@ -15,7 +15,8 @@ use Gravik\Listening\ListeningException;
  */
 final readonly class VoiceListener
 {
-    private const SILENCE = 3e-4;
+    /** Quieter than this, root mean square of the loud moments, is silence. */
+    public const SILENCE = 3e-4;
 
     /** Loudness is smoothed over so many ms to either side. */
     private const SMOOTH = 10;
@@ -45,9 +46,13 @@ final readonly class VoiceListener
     public function hear(AudioSource $source): array
     {
         $envelopes = Envelopes::of($source);
-        if ($envelopes->loud() < self::SILENCE) {
-            throw new RecordingSilent();
-        }
+
+        return $envelopes->loud() < self::SILENCE ? throw new RecordingSilent() : $this->of($envelopes);
+    }
+
+    /** @return list<float> seconds */
+    public function of(Envelopes $envelopes): array
+    {
         $loudness = self::smooth($envelopes);
         $sorted = new Series($loudness);
         $least = self::LEAST * $sorted->quantile(self::LOUD);

@@ -9,6 +9,7 @@ import { LongNeck, useLongNeck } from '../../ui/LongNeck'
 import { PressPlaces } from '../../ui/PressPlaces'
 import { useBench, useDocument, useMine } from '../bench/benchContext'
 import { useRemake } from '../bench/useRemake'
+import { HumIn } from './HumIn'
 
 /** A typed melody in double stops, or a figure in other registers and at IV and V. */
 export function MelodySheet({ chord }: { chord: VoicedChord }) {
@@ -55,6 +56,7 @@ function Melody({ bar, strings }: { bar: number; strings: number }) {
           onChange={(event) => setMelody(event.target.value)}
         />
       </label>
+      <HumIn onMelody={setMelody} />
       {melody.trim() !== '' && line.error instanceof ApiError && (
         <p role="alert" className="finding finding-off">
           {line.error.message}
