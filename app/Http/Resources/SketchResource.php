@@ -29,9 +29,15 @@ use OpenApi\Attributes as OA;
         nullable: true,
     ),
 ])]
-#[OA\Schema(schema: 'Sketch', required: ['key', 'key_given', 'chords', 'parts', 'document', 'chords_alone'], properties: [
+#[OA\Schema(schema: 'Sketch', required: ['key', 'key_given', 'remarks', 'chords', 'parts', 'document', 'chords_alone'], properties: [
     new OA\Property(property: 'key', type: 'string'),
     new OA\Property(property: 'key_given', type: 'boolean'),
+    new OA\Property(
+        property: 'remarks',
+        description: 'what speaks against its being comping',
+        type: 'array',
+        items: new OA\Items(type: 'string'),
+    ),
     new OA\Property(property: 'chords', type: 'array', items: new OA\Items(ref: '#/components/schemas/HeardChord')),
     new OA\Property(property: 'parts', type: 'array', items: new OA\Items(required: ['what', 'says', 'sure', 'why'], type: 'object', properties: [
         new OA\Property(property: 'what', type: 'string'),
@@ -54,6 +60,7 @@ final class SketchResource
         return [
             'key' => $draft->heard->key->text(),
             'key_given' => $draft->heard->keyIsGiven,
+            'remarks' => $draft->remarks,
             'chords' => array_map(self::chord(...), $draft->heard->chords, $draft->grips),
             'parts' => array_map(static fn (HeardPart $part): array => [
                 'what' => $part->what,

@@ -27,6 +27,7 @@ use Gravik\Simulation\SimulatedPlayer;
 use Gravik\Strokes\Written\CountLine;
 use Gravik\Tests\Support\Examples;
 use Gravik\Time\Meter;
+use Gravik\Time\Tempo;
 
 /** @return list<string> "B 4+4": section, first bar and length of each block */
 function formOf(string $bars): array
@@ -127,6 +128,30 @@ it('marks what it is not sure of, and says of each thing how sure it is', functi
         ->and(min(array_column($draft->parts, 'sure')))->toBeGreaterThanOrEqual(0.0)
         ->and(max(array_column($draft->parts, 'sure')))->toBeLessThanOrEqual(1.0);
 });
+
+it('says where a recording is hardly comping: no beat, or no notes', function (float $scatter, array $levels, array $words): void {
+    mt_srand(6);
+    $strokes = array_map(
+        static fn (int $number): PlayedOnset => new PlayedOnset(0.5 * $number + $scatter * (mt_rand() / mt_getrandmax() - 0.5)),
+        range(0, 31),
+    );
+    usort($strokes, static fn (PlayedOnset $a, PlayedOnset $b): int => $a->t <=> $b->t);
+    $draft = (new Drafter())->draft(
+        (new FeelMeter())->measure($strokes, Meter::parse('4/4'), new Tempo(120), 0.0, 1),
+        NotesHeard::of(array_fill(0, 90, $levels)),
+        Beginning::blank(),
+        Company::Alone,
+    );
+
+    expect(count($draft->remarks))->toBe(count($words));
+    foreach ($words as $number => $said) {
+        expect($draft->remarks[$number])->toContain($said);
+    }
+})->with([
+    'comping' => [0.02, [...array_fill(0, 44, 0.02), 1.0, 0.8, 0.9, 0.7, 0.6], []],
+    'drums' => [0.02, array_fill(0, 49, 0.5), ['drums']],
+    'speech' => [0.4, [...array_fill(0, 44, 0.02), 1.0, 0.8, 0.9, 0.7, 0.6], ['speech']],
+]);
 
 it('takes the band into a meter of three', function (): void {
     $strokes = array_map(static fn (int $number): PlayedOnset => new PlayedOnset(0.4 * $number), range(0, 23));

@@ -25,6 +25,7 @@ use Gravik\Listening\Chords\HeldGrips;
 use Gravik\Listening\Drafts\Internal\Block;
 use Gravik\Listening\Drafts\Internal\FormFinder;
 use Gravik\Listening\Drafts\Internal\HeardParts;
+use Gravik\Listening\Drafts\Internal\Misgivings;
 use Gravik\Listening\Drafts\Internal\SectionPatterns;
 use Gravik\Listening\Failure\TooFewBarsForDraft;
 use Gravik\Listening\Feel\FeelReading;
@@ -108,6 +109,7 @@ final readonly class Drafter
             (new HeardParts($reading, $blocks, $heard, $patterns, count($pins)))->all(),
             $alone,
             array_map(static fn (HeardChord $chord): ?Voicing => $grips->of($chord->chord, $notes, $chord->spans), $alone->chords),
+            Misgivings::of($reading, $notes),
         );
     }
 

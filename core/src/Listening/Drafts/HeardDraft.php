@@ -15,6 +15,7 @@ final readonly class HeardDraft
      * @param Breakdown       $chordsAlone the breakdown it was drafted into with the new form and chords, and its own tempo, feel and strokes
      * @param list<HeardPart> $parts       form, tempo, feel, strokes, key, chords, grips
      * @param ChordsHeard     $heard       bar by bar of the recording
+     * @param list<string>    $remarks     what speaks against its being comping at all
      * @param list<?Voicing>  $grips       of these chords; null where the neck has none
      */
     public function __construct(
@@ -23,5 +24,6 @@ final readonly class HeardDraft
         public array $parts,
         public ChordsHeard $heard,
         public array $grips,
+        public array $remarks,
     ) {}
 }

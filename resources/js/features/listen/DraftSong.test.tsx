@@ -9,6 +9,7 @@ vi.mock('../../audio/band', () => import('../../testing/silentBand'))
 const sketch: Sketch = {
   key: 'G major',
   key_given: false,
+  remarks: ['What begins here keeps no beat.'],
   chords: [],
   parts: [
     { what: 'Tempo', says: '96 bpm in 4/4', sure: 0.9, why: 'The strokes lie within 6 ms of its slots.' },
@@ -22,6 +23,7 @@ const alone = { company: 'alone', key: null } as const
 it('says of each thing how sure it is, and drafts all of it in one press', async () => {
   const { store, setTempo } = showOnBench(<DraftSong sketch={sketch} problem={null} harmony={alone} onHarmony={vi.fn()} />)
   expect(screen.getByLabelText('42 % sure')).toBeTruthy()
+  expect(screen.getByText('What begins here keeps no beat.')).toBeTruthy()
   key('Enter')
   expect([store.getState().document.start.tempo, store.getState().document.start.key]).toEqual([96, 'G major'])
   expect(setTempo).toHaveBeenCalledWith(96)

@@ -57,6 +57,11 @@ export function DraftSong({ sketch, problem, harmony, onHarmony }: Props) {
         <p className="loading">Reading the chords …</p>
       ) : (
         <>
+          {sketch.remarks.map((remark) => (
+            <p key={remark} className="finding finding-off">
+              {remark}
+            </p>
+          ))}
           <div className="draft-acts">
             <Button type="primary" disabled={!mine} onClick={() => take(sketch.document)}>
               Draft all of it <kbd className="on-ink">Enter</kbd>
