@@ -165,7 +165,6 @@ Route::middleware(['auth', 'auth.session'])->group(static function (): void {
         Route::post('schools', Compute\CompareSchools::class);
         Route::post('feel', Compute\ReadFeel::class);
         Route::post('tapped', Compute\ReadTapped::class);
-        Route::post('hear', Compute\HearRecording::class);
         Route::post('listen', Compute\MeasureFeel::class);
         Route::post('hummed', Compute\HearHummed::class);
         Route::post('sung', Compute\HearSung::class);

@@ -60,7 +60,7 @@ final class Fuzz
         $method = $route->methods()[0];
         $path = '/'.preg_replace_callback('/\{(\w+)\??\}/', fn (array $name): string => $this->segment($name[1]), $route->uri());
         $query = http_build_query($this->chance->getInt(0, 3) === 0 ? $this->some($this->words()) : []);
-        $sound = str_contains($path, 'hear') || str_contains($path, 'recording');
+        $sound = preg_match('#hearings|recording|sung|hummed#', $path) === 1;
         $body = $sound ? $this->sound() : (string) json_encode($this->some($this->words()), JSON_PARTIAL_OUTPUT_ON_ERROR);
         $request = Request::create(
             $path.($query === '' ? '' : '?'.$query),

@@ -116,13 +116,13 @@ it('takes a MIDI file as a take, and says what is wrong with one that is cut sho
         ->and(App\Models\Take::query()->count())->toBe(1);
 });
 
-it('hears a few seconds of a person at a time at once, and none of a stranger\'s', function (): void {
+it('hears what is sung by one person once at a time, and none of a stranger\'s', function (): void {
     $unread = fopen('php://temp', 'w+b');
     fwrite($unread, str_repeat('x', 4096));
     rewind($unread);
     $request = fn ($body) => $this->call(
         'POST',
-        '/api/compute/hear',
+        '/api/compute/sung',
         [],
         [],
         [],

@@ -1,63 +1,61 @@
-import { compute } from '../api/client'
-import { wavOf } from './wav'
+/** Strokes as they are heard while somebody still plays; the judgement comes from the core, of the whole take. */
+export type LiveStroke = { t: number }
 
-/** Strokes as they are heard while somebody still plays; the judgement comes from the whole take afterwards. */
-export type LiveStroke = { t: number; key: 'down' | 'up' | null }
+/** The sound is looked at in frames of so many seconds. */
+const FRAME_S = 0.005
+/** A stroke is louder, in the energy of its highs, by this factor than all of the frames before it, the last few left out. */
+const RISE = 2.4
+const BEFORE = 14
+const LEFT_OUT = 2
+/** Softer than this share of the loudest lately is no stroke; that fades by half in so many seconds. */
+const FAINT = 0.012
+const FADES_S = 4
+/** A sweep of the pick is one stroke. */
+const APART_S = 0.08
+/** What a room and its amplifier hiss at. */
+const SILENCE = 1e-7
 
-/** A stretch of so many seconds is heard at a time, every so often. */
-const STRETCH_S = 3
-const EVERY_S = 1.5
-/** At the edges of a stretch a stroke may be half there. */
-const EDGE_S = 0.3
-/** What lies nearer than this to the one before was heard already. */
-const SAME_S = 0.06
-
-/** Hands the newest stretch of a recording to the core again and again, one at a time, and gathers what it hears. */
+/** A sketch of what the microphone hears, at once and in the browser: where strokes begin, and no more. */
 export class LiveEar {
   private readonly strokes: LiveStroke[] = []
-  private heardUntil = 0
-  private busy = false
+  private readonly before: number[] = []
+  private readonly frame: number
+  private readonly fades: number
+  private energy = 0
+  private counted = 0
+  private last = 0
+  private loudest = 0
 
   constructor(
-    private readonly rate: number,
+    rate: number,
     private readonly onHeard: (strokes: LiveStroke[]) => void,
-  ) {}
-
-  /** @param blocks of the recording from its beginning on; @param since the audio second of its first sample */
-  async listen(blocks: Float32Array[], since: number): Promise<void> {
-    const samples = blocks.reduce((sum, block) => sum + block.length, 0)
-    const until = since + samples / this.rate
-    if (this.busy || until - this.heardUntil < EVERY_S) return
-    this.busy = true
-    this.heardUntil = until
-    const stretch = newest(blocks, Math.round(STRETCH_S * this.rate))
-    const begins = until - stretch.reduce((sum, block) => sum + block.length, 0) / this.rate
-    try {
-      const { strokes } = await compute('/api/compute/hear', wavOf(stretch, this.rate))
-      for (const stroke of strokes) {
-        const t = begins + stroke.t
-        const last = this.strokes.at(-1)?.t ?? -Infinity
-        if ((stroke.t > EDGE_S || begins <= since) && t < until - EDGE_S && t > last + SAME_S)
-          this.strokes.push({ t, key: stroke.direction })
-      }
-      this.onHeard([...this.strokes])
-    } catch {
-      // Silence, or a moment without the server: the next stretch comes soon.
-    } finally {
-      this.busy = false
-    }
+  ) {
+    this.frame = Math.round(FRAME_S * rate)
+    this.fades = 0.5 ** (FRAME_S / FADES_S)
   }
-}
 
-/** The last blocks that hold so many samples. */
-function newest(blocks: Float32Array[], samples: number): Float32Array[] {
-  const taken: Float32Array[] = []
-  let count = 0
-  for (let index = blocks.length - 1; index >= 0 && count < samples; index--) {
-    const block = blocks[index]
-    if (block === undefined) break
-    taken.unshift(block)
-    count += block.length
+  /** @param since the audio second of the first sample */
+  add(samples: Float32Array, since: number, rate: number): void {
+    const known = this.strokes.length
+    samples.forEach((sample, index) => {
+      // The step from sample to sample holds the highs, which a new stroke has and what rings on has lost.
+      const step = sample - this.last
+      this.last = sample
+      this.energy += step * step
+      if (++this.counted === this.frame) this.close(since + (index + 1 - this.frame) / rate)
+    })
+    if (this.strokes.length > known) this.onHeard([...this.strokes])
   }
-  return taken
+
+  private close(t: number): void {
+    const energy = this.energy / this.frame
+    this.energy = 0
+    this.counted = 0
+    this.loudest = Math.max(energy, this.loudest * this.fades)
+    const usual = Math.max(SILENCE, ...this.before.slice(0, -LEFT_OUT))
+    const apart = t - (this.strokes.at(-1)?.t ?? -Infinity)
+    if (energy > RISE * usual && energy > FAINT * this.loudest && apart > APART_S) this.strokes.push({ t })
+    this.before.push(energy)
+    if (this.before.length > BEFORE) this.before.shift()
+  }
 }

@@ -65,7 +65,7 @@ export function useMicrophone(onTake: (sound: Blob, firstBeat: number) => void, 
             if (taking.current === null) return
             sound.add(samples, at, rate)
             loudness.current = samples.reduce((most, sample) => Math.max(most, Math.abs(sample)), 0)
-            if (band.snapshot().status === 'playing') void ear.current?.listen(sound.blocks, sound.since ?? at)
+            ear.current?.add(samples, at, rate)
           },
           () => {
             handlers.current.onProblem('The microphone went away. What was recorded until then is judged.')

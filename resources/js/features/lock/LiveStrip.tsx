@@ -6,7 +6,7 @@ const HEIGHT = 150
 /** Who plays so many seconds before the bar line means the bar after it. */
 const EARLY = 0.125
 
-type Props = { timeline: Timeline; strokes: LiveStroke[]; behind?: number; from?: number }
+type Props = { timeline: Timeline; strokes: LiveStroke[]; from?: number }
 
 export type LiveStroke = { t: number; key?: 'down' | 'up' | null }
 
@@ -18,9 +18,8 @@ const mark = (x: number, key: LiveStroke['key']): string =>
  * The bar of the last stroke: planned strokes of the core's plan, and yours where they fell.
  *
  * @param from bar of the song, from 0, with which the take begins
- * @param behind bars by which it stays behind, where strokes come in late and a few at a time
  */
-export function LiveStrip({ timeline, strokes: played, behind = 0, from: first = 0 }: Props) {
+export function LiveStrip({ timeline, strokes: played, from: first = 0 }: Props) {
   if (timeline.bars.length === 0) return null
   const begins = timeline.bars[first]?.t ?? 0
   const strokes = played.map((stroke) => ({ ...stroke, t: stroke.t + begins }))
@@ -28,7 +27,7 @@ export function LiveStrip({ timeline, strokes: played, behind = 0, from: first =
   const round = last === undefined ? 0 : Math.max(0, Math.floor((last.t + EARLY) / timeline.seconds))
   const reached =
     last === undefined ? first : round * timeline.bars.length + barAt(timeline, Math.max(0, last.t + EARLY - round * timeline.seconds))
-  const bar = Math.max(0, reached - behind)
+  const bar = Math.max(0, reached)
   const inSong = bar % timeline.bars.length
   const { t: from, beats } = timeline.bars[inSong] ?? { t: 0, beats: [] }
   const barSeconds = barEnd(timeline, inSong) - from

@@ -45,12 +45,7 @@ export function MicRoom({
         <b ref={bar} />
       </div>
       {!hideBeats && timeline !== undefined && (
-        <LiveStrip
-          timeline={timeline}
-          strokes={heard.map((stroke) => ({ ...stroke, t: stroke.t - lateMs / 1000 }))}
-          behind={0.5}
-          from={from}
-        />
+        <LiveStrip timeline={timeline} strokes={heard.map((stroke) => ({ ...stroke, t: stroke.t - lateMs / 1000 }))} from={from} />
       )}
       <p className="muted">Play along. Headphones keep the band out of the microphone: what it hears of drums and bass counts as yours.</p>
     </div>
