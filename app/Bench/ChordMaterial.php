@@ -30,12 +30,17 @@ use Gravik\Time\Tempo;
 /**
  * Comping by which it is measured how well chords are heard: in two halves whose lines, keys and grips differ, one to set the ear
  * by, the other only to be looked at. Every third take is held in grips without a root.
+ *
+ * @phpstan-type Bar array{t: float, until: float, symbol: string, midi: list<int>}
+ * @phpstan-type Truth array{key: string, rootless: bool, bars: list<Bar>, first_beat: float, strokes: list<array<string, mixed>>}
  */
 final readonly class ChordMaterial
 {
     private const BARS = 8;
 
-    private const COMPING = [['x.x.x.x.', 1.0], ['x.xx.xxx', 1.0], ['x.xcx.xx', 2.0], ['X.xxX.xx', 1.5], ['x..xx.x.', 2.0], ['x.cxx.cx', 1.0]];
+    private const COMPING = [
+        ['x.x.x.x.', 1.0], ['x.xx.xxx', 1.0], ['x.xcx.xx', 2.0], ['X.xxX.xx', 1.5], ['x..xx.x.', 2.0], ['x.cxx.cx', 1.0],
+    ];
 
     private const LINES = [
         'seen' => [
@@ -51,8 +56,14 @@ final readonly class ChordMaterial
     ];
 
     private const ROOTLESS = [
-        'seen' => [['C major', '| Dm9 | G9 | Cmaj9 | A7♭9 |'], ['F major', '| Gm9 | C13 | Fmaj9 | D9 |'], ['D minor', '| Em7b5 | A7♭9 | Dm9 | Dm9 |']],
-        'unseen' => [['E♭ major', '| Fm9 | B♭9 | E♭maj9 | C9 |'], ['G major', '| Am9 | D13 | Gmaj9 | E7♭9 |'], ['A minor', '| Bm7b5 | E7♭9 | Am9 | D9 |']],
+        'seen' => [
+            ['C major', '| Dm9 | G9 | Cmaj9 | A7♭9 |'], ['F major', '| Gm9 | C13 | Fmaj9 | D9 |'],
+            ['D minor', '| Em7b5 | A7♭9 | Dm9 | Dm9 |'],
+        ],
+        'unseen' => [
+            ['E♭ major', '| Fm9 | B♭9 | E♭maj9 | C9 |'], ['G major', '| Am9 | D13 | Gmaj9 | E7♭9 |'],
+            ['A minor', '| Bm7b5 | E7♭9 | Am9 | D9 |'],
+        ],
     ];
 
     private const MOST_GRIPS = 40;
@@ -63,7 +74,7 @@ final readonly class ChordMaterial
      * @param string $half   seen or unseen
      * @param int    $number of the take, from 1
      *
-     * @return array{name: string, plan: Breakdown, wav: string, truth: array{key: string, rootless: bool, bars: list<array{t: float, until: float, symbol: string, midi: list<int>}>, first_beat: float, strokes: list<array<string, mixed>>}}
+     * @return array{name: string, plan: Breakdown, wav: string, truth: Truth}
      */
     public function take(string $half, int $number): array
     {
@@ -86,7 +97,7 @@ final readonly class ChordMaterial
                 't' => SimulatedTake::LEAD + 4 * $beat * count($bars),
                 'until' => SimulatedTake::LEAD + 4 * $beat * (count($bars) + 1),
                 'symbol' => $chord->chord->text(),
-                'midi' => $own === [] ? [] : array_values(array_filter($own[0]->voicing->midi, static fn (?int $midi): bool => $midi !== null)),
+                'midi' => $own === [] ? [] : self::sounding($own[0]->voicing),
             ];
         }
         $all = [...$bars, ...array_map(static fn (array $bar): array => [
@@ -98,7 +109,8 @@ final readonly class ChordMaterial
             'name' => sprintf('%s-%02d-%s-%s%s', $half, $number, $way->value, $place->value, $rootless ? '-rootless' : ''),
             'plan' => $plan,
             'wav' => (new MaterialTake($way, $place, $seed, 6.0))->wav($strokes, $beat),
-            'truth' => ['key' => $key, 'rootless' => $rootless, 'bars' => array_slice($all, 0, self::BARS)] + (new SimulatedTake($timeline, $strokes))->truth(),
+            'truth' => ['key' => $key, 'rootless' => $rootless, 'bars' => array_slice($all, 0, self::BARS)]
+                + (new SimulatedTake($timeline, $strokes))->truth(),
         ];
     }
 
@@ -129,14 +141,22 @@ final readonly class ChordMaterial
     private function grips(ChordSymbol $chord, bool $rootless): array
     {
         $finder = new VoicingFinder(new Neck(Tuning::standard()), new FretRange(0, 12), $rootless ? Company::WithBass : Company::Alone);
-        $sounding = static fn (Voicing $grip): array => array_values(array_filter($grip->midi, static fn (?int $midi): bool => $midi !== null));
-        $found = array_values(array_filter($finder->find($chord, self::MOST_GRIPS)->best, static function (Voicing $grip) use ($sounding, $chord, $rootless): bool {
-            $midi = $sounding($grip);
-            $rooted = in_array($chord->rootPitchClass(), array_map(static fn (int $note): int => $note % 12, $midi), true);
+        $found = array_values(array_filter(
+            $finder->find($chord, self::MOST_GRIPS)->best,
+            static function (Voicing $grip) use ($chord, $rootless): bool {
+                $midi = self::sounding($grip);
+                $rooted = in_array($chord->rootPitchClass(), array_map(static fn (int $note): int => $note % 12, $midi), true);
 
-            return count($midi) >= 4 && ($rootless ? ! $rooted : $rooted && min($midi) % 12 === $chord->rootPitchClass());
-        }));
+                return count($midi) >= 4 && ($rootless ? ! $rooted : $rooted && min($midi) % 12 === $chord->rootPitchClass());
+            },
+        ));
 
         return $found === [] ? throw new \LogicException('No such grip of '.$chord->text()) : array_slice($found, 0, 6);
+    }
+
+    /** @return list<int> */
+    private static function sounding(Voicing $grip): array
+    {
+        return array_values(array_filter($grip->midi, static fn (?int $midi): bool => $midi !== null));
     }
 }

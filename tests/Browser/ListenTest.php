@@ -66,7 +66,8 @@ it('takes beats and hits tapped along to a record', function (): void {
 });
 
 it('drafts a song from a recording put on the shelf, which is corrected on the chart and plays', function (): void {
-    $played = Examples::breakdown(['tempo' => 100, 'key' => 'C major', 'sections' => [['name' => 'A', 'line' => '| C | Am | F | G |']]], 'x.xx.xxx');
+    $line = [['name' => 'A', 'line' => '| C | Am | F | G |']];
+    $played = Examples::breakdown(['tempo' => 100, 'key' => 'C major', 'sections' => $line], 'x.xx.xxx');
     $timeline = (new Performer())->perform($played);
     $file = Stage::running()->server->folder.'/Lamp Oil Quay.wav';
     file_put_contents($file, (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 5, 0, 5))->play($timeline, 8)))->wav(22050));
@@ -81,7 +82,8 @@ it('drafts a song from a recording put on the shelf, which is corrected on the c
         ->and($page->words('.draft-parts li:nth-child(2)'))->toContain('100 bpm');
     $page->press('Draft all of it')->sees('What is unsure is marked on the chart');
     $page->station('chart', '.chart-bar[data-bar="3"]');
-    expect($page->words('.chart-bar .chord-text'))->toMatch('/^C \| Am7? \| F(maj7)? \| G7?$/')->and($page->words('.title-row'))->toContain('Lamp Oil Quay');
+    expect($page->words('.chart-bar .chord-text'))->toMatch('/^C \| Am7? \| F(maj7)? \| G7?$/')
+        ->and($page->words('.title-row'))->toContain('Lamp Oil Quay');
     $page->fill('.line-field input, .line-field textarea', '| C | Am | F | G7 |')->waitFor(
         fn (): bool => $page->words('.chart-bar[data-bar="3"] .chord-text') === 'G7',
         'the correction is not on the chart',

@@ -266,6 +266,7 @@ it('stops with status 2 and one line that says what to do', function (array $wor
     'a step nobody feels' => [['gravik:ladder', '--start=72', '--goal=132', '--minutes=9', '--step=1'], 'give 3 to 8'],
     'a recording that is not there' => [['gravik:listen', 'nowhere.wav'], 'There is no file'],
     'a recording that is none' => [['gravik:listen', 'composer.json'], 'This is no take'],
+    'a draft of taps' => [['gravik:listen', 'TAPS', '--draft=/tmp/x.json'], 'Taps have no notes'],
     'a meter that is none' => [['gravik:listen', 'TAPS', '--meter=4/3'], '4/3'],
     'a take without a plan' => [['gravik:lock', 'composer.json'], '--plan=FILE'],
     'a take that is none' => [['gravik:lock', 'composer.json', '--plan=FILE'], 'This is no take'],
@@ -292,13 +293,15 @@ it('simulates a take as sound and as taps with the truth beside them, hears it, 
     }
     // The recording came last: it begins with a moment of silence, as taps do not.
     $truth = json_decode((string) file_get_contents($out.'.truth.json'), true);
-    $heard = json_decode(artisan('gravik:listen', $out.'.wav', '--json')[1], true);
+    $heard = json_decode(artisan('gravik:listen', $out.'.wav', '--draft='.$out.'.gravik.json', '--json')[1], true);
+    $draft = (new BreakdownJson())->parse((string) file_get_contents($out.'.gravik.json'));
     $sound = json_decode(artisan('gravik:lock', $out.'.wav', '--plan='.$plan, '--first-beat='.$truth['first_beat'], '--json')[1], true);
     $taps = json_decode(artisan('gravik:lock', $out.'.json', '--plan='.$plan, '--json')[1], true);
 
     expect(count($heard['strokes']))->toEqualWithDelta(count($truth['strokes']), 2)
         ->and($heard['strokes'][0]['t'])->toEqualWithDelta($truth['strokes'][0]['t'] + $truth['first_beat'], 0.005)
         ->and($sound['bias_ms'])->toEqualWithDelta($taps['bias_ms'], 2)->and($sound['missed'])->toEqualWithDelta($taps['missed'], 2)
+        ->and($draft->start->tempo->bpm)->toEqualWithDelta(110, 1)->and($heard['chords'])->not->toBeEmpty()
         ->and($sound['slots'][0]['level_db'])->not->toBeNull()->and($taps['slots'][0]['level_db'])->toBeNull();
     foreach ([
         ['gravik:simulate', '--plan='.$plan, '-o', 'take.mp3'],

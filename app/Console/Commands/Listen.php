@@ -6,12 +6,22 @@ namespace App\Console\Commands;
 
 use App\Bench\ChordReport;
 use App\Bench\HearingReport;
+use App\Bench\PlayedTruth;
 use App\Console\CoreCommand;
 use App\Console\UnusableInput;
 use App\Http\Resources\FeelResource;
+use Gravik\Breakdown\Beginning;
+use Gravik\Formats\BreakdownJson;
+use Gravik\Formats\TakeFile;
+use Gravik\Harmony\Key;
+use Gravik\Listening\Chords\HeardChord;
+use Gravik\Listening\Drafts\Drafter;
+use Gravik\Listening\Drafts\HeardDraft;
+use Gravik\Listening\Drafts\HeardPart;
 use Gravik\Listening\Feel\FeelMeter;
 use Gravik\Listening\Feel\FeelReading;
 use Gravik\Listening\Hearing\TuningHeard;
+use Gravik\Neck\Company;
 use Gravik\Neck\Tuning;
 use Gravik\Quote;
 use Gravik\Time\Meter;
@@ -25,6 +35,9 @@ final class Listen extends CoreCommand
         {--first-beat= : seconds of bar 1 beat 1}
         {--meter=}
         {--grid= : slots a beat}
+        {--draft= : a breakdown is drafted of it into this file}
+        {--role=solo : of the draft: solo, or with-bass where a bass player has the root}
+        {--key= : of the draft, where it is known}
         {--json}';
 
     protected $description = 'Tempo, grid, swing and tuning of a recording, and its strums: '
@@ -43,15 +56,55 @@ final class Listen extends CoreCommand
         $reading = count($file->sure()) < FeelMeter::FEWEST
             ? null
             : (new FeelMeter())->measure($file->sure(), $meter, $this->tempo(), $this->number('first-beat'), $grid);
+        $draft = $reading === null ? null : $this->draft($reading, $file);
         $this->answer(
-            FeelResource::of($reading, $file->sure(), $file->hearing) + ['remark' => $file->remark],
+            FeelResource::of($reading, $file->sure(), $file->hearing) + ['remark' => $file->remark] + ($draft === null ? [] : [
+                'key' => $draft->heard->key->text(),
+                'chords' => array_map(static fn (HeardChord $chord): array => [
+                    'bar' => $chord->bar,
+                    't' => round($chord->spans[0][0], 3),
+                    'symbol' => $chord->chord->text(),
+                    'chance' => round($chord->chance, 2),
+                ], $draft->heard->chords),
+            ]),
             [
                 sprintf('%d strokes', count($file->sure())),
                 ...($reading === null ? ['Too few strokes to measure a feel.'] : self::feel($reading)),
                 ...($file->hearing?->tuning === null ? [] : [self::tuning($file->hearing->tuning)]),
                 ...($file->remark === null ? [] : [$file->remark]),
+                ...array_map(
+                    static fn (HeardPart $part): string => sprintf(
+                        '%s: %s (%d %% sure). %s',
+                        $part->what,
+                        $part->says,
+                        (int) round(100 * $part->sure),
+                        $part->why,
+                    ),
+                    $draft->parts ?? [],
+                ),
+                ...($draft->remarks ?? []),
             ],
         );
+    }
+
+    /** @throws UnusableInput */
+    private function draft(FeelReading $reading, TakeFile $file): ?HeardDraft
+    {
+        $path = $this->text('draft');
+        if ($path === '') {
+            return null;
+        }
+        $draft = (new Drafter())->draft(
+            $reading,
+            $file->notes() ?? throw UnusableInput::needs('Taps have no notes: a draft is made of a recording or a MIDI file.'),
+            Beginning::blank(),
+            Company::parse($this->text('role', 'solo')),
+            $this->text('key') === '' ? null : Key::parse($this->text('key')),
+        );
+        $written = @file_put_contents($path, json_encode((new BreakdownJson())->write($draft->breakdown), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE));
+        $written !== false || throw UnusableInput::cannotWrite($path);
+
+        return $draft;
     }
 
     /** @throws UnusableInput */
@@ -60,9 +113,9 @@ final class Listen extends CoreCommand
         $report = new HearingReport();
         $all = $lines = $chords = [];
         foreach (is_dir($folder) ? glob(rtrim($folder, '/').'/*.wav') ?: [] : [] as $wav) {
-            $all[basename($wav, '.wav')] = $one = $report->of($wav, self::truth(substr($wav, 0, -4).'.truth.json'));
+            $all[basename($wav, '.wav')] = $one = $report->of($wav, PlayedTruth::strokes(substr($wav, 0, -4).'.truth.json'));
             $lines[] = self::told(basename($wav, '.wav'), HearingReport::sum([$one]));
-            $held = self::held(substr($wav, 0, -4).'.truth.json');
+            $held = PlayedTruth::chords(substr($wav, 0, -4).'.truth.json');
             if ($held !== null) {
                 $chords[] = (new ChordReport())->of($wav, $held, $held['rootless']);
             }
@@ -89,54 +142,6 @@ final class Listen extends CoreCommand
                 100 * $told['grips'],
             ), array_values($harmony)),
         ]);
-    }
-
-    /**
-     * @return array{first_beat: float, strokes: list<array{t: float, direction: string, muted: bool}>}
-     *
-     * @throws UnusableInput
-     */
-    private static function truth(string $path): array
-    {
-        $truth = is_file($path) ? json_decode((string) file_get_contents($path), true) : null;
-        if (! is_array($truth) || ! is_array($truth['strokes'] ?? null) || ! is_numeric($truth['first_beat'] ?? null)) {
-            throw UnusableInput::needs(
-                sprintf('"%s" does not say what was played: first_beat and strokes are missing.', Quote::short($path)),
-            );
-        }
-        $strokes = [];
-        foreach ($truth['strokes'] as $stroke) {
-            $told = (is_array($stroke) ? $stroke : []) + ['t' => 0, 'direction' => '', 'muted' => false];
-            ['t' => $t, 'direction' => $direction, 'muted' => $muted] = $told;
-            $strokes[] = ['t' => (float) $t, 'direction' => (string) $direction, 'muted' => (bool) $muted];
-        }
-
-        return ['first_beat' => (float) $truth['first_beat'], 'strokes' => $strokes];
-    }
-
-    /**
-     * What chords were held, where the truth says it.
-     *
-     * @return ?array{key: string, rootless: bool, bars: list<array{t: float, until: float, symbol: string, midi: list<int>}>}
-     */
-    private static function held(string $path): ?array
-    {
-        $truth = json_decode((string) file_get_contents($path), true);
-        if (! is_array($truth) || ! is_array($truth['bars'] ?? null) || ! is_string($truth['key'] ?? null)) {
-            return null;
-        }
-        $bars = [];
-        foreach ($truth['bars'] as $bar) {
-            $told = (is_array($bar) ? $bar : []) + ['t' => 0, 'until' => 0, 'symbol' => 'C', 'midi' => []];
-            $bars[] = [
-                't' => (float) $told['t'],
-                'until' => (float) $told['until'],
-                'symbol' => (string) $told['symbol'],
-                'midi' => array_map(intval(...), array_values((array) $told['midi'])),
-            ];
-        }
-
-        return ['key' => $truth['key'], 'rootless' => ($truth['rootless'] ?? false) === true, 'bars' => $bars];
     }
 
     /** @param array{f: float, precision: float, recall: float, error_ms: float, bias_ms: float, dead: float, direction: float, untold: float} $sum */

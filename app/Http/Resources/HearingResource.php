@@ -37,7 +37,12 @@ use OpenApi\Attributes as OA;
     ]),
     new OA\Property(property: 'meter', type: 'string', nullable: true),
     new OA\Property(property: 'remark', type: 'string', nullable: true),
-    new OA\Property(property: 'notes', description: 'which notes sounded, as drafts are made of; where they were asked for', type: 'string', nullable: true),
+    new OA\Property(
+        property: 'notes',
+        description: 'which notes sounded, as drafts are made of; where they were asked for',
+        type: 'string',
+        nullable: true,
+    ),
 ])]
 final class HearingResource
 {

@@ -39,16 +39,27 @@ use OpenApi\Attributes as OA;
         items: new OA\Items(type: 'string'),
     ),
     new OA\Property(property: 'chords', type: 'array', items: new OA\Items(ref: '#/components/schemas/HeardChord')),
-    new OA\Property(property: 'parts', type: 'array', items: new OA\Items(required: ['what', 'says', 'sure', 'why'], type: 'object', properties: [
+    new OA\Property(property: 'parts', type: 'array', items: new OA\Items(required: [
+        'what',
+        'says',
+        'sure',
+        'why',
+    ], type: 'object', properties: [
         new OA\Property(property: 'what', type: 'string'),
         new OA\Property(property: 'says', type: 'string'),
         new OA\Property(property: 'sure', description: '0 to 1', type: 'number'),
         new OA\Property(property: 'why', type: 'string'),
     ])),
     new OA\Property(property: 'document', description: 'all of it', type: 'object'),
-    new OA\Property(property: 'chords_alone', required: ['document'], description: 'form and chords, with the tempo, feel and strokes there were', properties: [
-        new OA\Property(property: 'document', type: 'object'),
-    ], type: 'object'),
+    new OA\Property(
+        property: 'chords_alone',
+        required: ['document'],
+        description: 'form and chords, with the tempo, feel and strokes there were',
+        properties: [
+            new OA\Property(property: 'document', type: 'object'),
+        ],
+        type: 'object',
+    ),
 ])]
 final class SketchResource
 {

@@ -150,7 +150,10 @@ it('puts beats that fingers tapped along to a whole band where the band plays th
     $file = tempnam(sys_get_temp_dir(), 'band');
     $band = new RenderedBand(16000);
     file_put_contents($file, WavFile::write($band->blocks($timeline), $band->samples($timeline), 16000));
-    $heard = array_map(static fn (HeardStroke $stroke): PlayedOnset => $stroke->asOnset(), (new StrokeListener())->hear(WavSource::open($file)));
+    $heard = array_map(
+        static fn (HeardStroke $stroke): PlayedOnset => $stroke->asOnset(),
+        (new StrokeListener())->hear(WavSource::open($file)),
+    );
     unlink($file);
     $beat = 60 / 118;
     $chance = new Randomizer(new Mt19937(8));

@@ -16,7 +16,12 @@ final class DraftFromSound extends Controller
 {
     #[OA\Post(path: '/api/compute/sketch',
         summary: 'The chords of a recording, and a whole breakdown drafted from it, with how sure each thing is',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['document', 'strokes', 'notes', 'company'], properties: [
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: [
+            'document',
+            'strokes',
+            'notes',
+            'company',
+        ], properties: [
         new OA\Property(property: 'document', type: 'object'),
         new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(ref: '#/components/schemas/HeardStroke')),
         new OA\Property(property: 'beats', type: 'array', items: new OA\Items(type: 'number')),

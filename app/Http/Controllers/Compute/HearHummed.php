@@ -20,7 +20,12 @@ final class HearHummed extends Controller
     #[OA\Post(path: '/api/compute/hummed',
         summary: 'A melody that was hummed or whistled over a click, as it is typed',
         parameters: [
-            new OA\QueryParameter(name: 'first_beat', description: 'seconds of bar 1 beat 1', required: true, schema: new OA\Schema(type: 'number')),
+            new OA\QueryParameter(
+                name: 'first_beat',
+                description: 'seconds of bar 1 beat 1',
+                required: true,
+                schema: new OA\Schema(type: 'number'),
+            ),
             new OA\QueryParameter(name: 'tempo', required: true, schema: new OA\Schema(type: 'number')),
             new OA\QueryParameter(name: 'meter', required: true, schema: new OA\Schema(type: 'string')),
             new OA\QueryParameter(name: 'key', required: true, schema: new OA\Schema(type: 'string')),

@@ -43,8 +43,8 @@ final readonly class ChordReader
     }
 
     /**
-     * @param list<list<list<array{float, float}>>> $bars the stretches of each bar, and the seconds of each: from and until, several times over
-     *                                                    where the bar comes several times
+     * @param list<list<list<array{float, float}>>> $bars the stretches of each bar, and the seconds of each: from and until,
+     *                                                    several times over where the bar comes several times
      * @param Company $company with a bass player the root may be left to them
      * @param ?Key    $key     where it is known
      */
@@ -83,7 +83,10 @@ final readonly class ChordReader
         }
 
         $joined = array_map(
-            static fn (HeardChord $chord): HeardChord => $chord->over(Evidence::bass($notes->over($chord->spans)), $company === Company::Alone),
+            static fn (HeardChord $chord): HeardChord => $chord->over(
+                Evidence::bass($notes->over($chord->spans)),
+                $company === Company::Alone,
+            ),
             self::joined($chords),
         );
 
@@ -133,7 +136,10 @@ final readonly class ChordReader
 
         return [
             array_sum($kin) / array_sum($weights),
-            array_map(fn (int $other): ChordSymbol => $this->candidates[$other]->symbol($key), array_slice(array_keys($scores), 0, self::OTHERS)),
+            array_map(
+                fn (int $other): ChordSymbol => $this->candidates[$other]->symbol($key),
+                array_slice(array_keys($scores), 0, self::OTHERS),
+            ),
         ];
     }
 

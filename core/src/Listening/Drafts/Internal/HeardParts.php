@@ -18,6 +18,12 @@ use Gravik\Time\FeelWords;
  */
 final readonly class HeardParts
 {
+    /** Blocks of the form that are told. */
+    private const TOLD = 12;
+
+    /** Of so many grips all strings are right. */
+    private const GRIPS_RIGHT = 0.55;
+
     /**
      * @param list<Block>       $blocks
      * @param list<ChordsHeard> $heard  of each section
@@ -36,7 +42,15 @@ final readonly class HeardParts
     {
         $chords = array_merge([], ...array_map(static fn (ChordsHeard $section): array => $section->chords, $this->heard));
 
-        return [$this->form(), $this->tempo(), $this->feel(), $this->strokes(), $this->key($chords), $this->chords($chords), $this->grips($chords)];
+        return [
+            $this->form(),
+            $this->tempo(),
+            $this->feel(),
+            $this->strokes(),
+            $this->key($chords),
+            $this->chords($chords),
+            $this->grips($chords),
+        ];
     }
 
     private function form(): HeardPart
@@ -48,8 +62,10 @@ final readonly class HeardParts
             'Form',
             sprintf(
                 '%s, %d bars',
-                implode(' ', array_map(static fn (Block $block): string => chr(ord('A') + $block->section % 26), array_slice($this->blocks, 0, 12)))
-                    .(count($this->blocks) > 12 ? ' …' : ''),
+                implode(' ', array_map(
+                    static fn (Block $block): string => chr(ord('A') + $block->section % 26),
+                    array_slice($this->blocks, 0, self::TOLD),
+                )).(count($this->blocks) > self::TOLD ? ' …' : ''),
                 array_sum(array_column($this->blocks, 'bars')),
             ),
             $again > 0 ? 0.9 : 0.5,
@@ -97,14 +113,21 @@ final readonly class HeardParts
     private function key(array $chords): HeardPart
     {
         $key = $this->heard[0]->key;
-        $home = count(array_filter($chords, static fn (HeardChord $chord): bool => $chord->chord->root->equals($key->spell($chord->chord->rootPitchClass()))
-            && in_array(($chord->chord->rootPitchClass() - $key->tonic->pitchClass() + 12) % 12, $key->mode->steps(), true)));
+        $home = count(array_filter($chords, static fn (HeardChord $chord): bool => in_array(
+            ($chord->chord->rootPitchClass() - $key->tonic->pitchClass() + 12) % 12,
+            $key->mode->steps(),
+            true,
+        )));
 
         return new HeardPart(
             'Key',
             $key->text(),
             $home / max(1, count($chords)),
-            sprintf('%d of %d chords stand on its notes. A relative key has the same ones: change it if it is that.', $home, count($chords)),
+            sprintf(
+                '%d of %d chords stand on its notes. A relative key has the same ones: change it if it is that.',
+                $home,
+                count($chords),
+            ),
         );
     }
 
@@ -128,7 +151,7 @@ final readonly class HeardParts
         return new HeardPart(
             'Grips',
             $this->grips === 1 ? 'one pinned' : "{$this->grips} pinned",
-            0.55 * $this->grips / max(1, count($chords)),
+            self::GRIPS_RIGHT * $this->grips / max(1, count($chords)),
             'By the strings that sounded; an octave doubled in a grip is easily missed.',
         );
     }

@@ -33,7 +33,7 @@ final readonly class Causes
         public float $offBeatMs,
         public bool $isShared,
         public bool $isKnown,
-        public ?Interval $shared = null,
+        private ?Interval $shared = null,
     ) {}
 
     public static function of(LockReport $report): self
@@ -58,6 +58,12 @@ final readonly class Causes
         }
 
         return new self($self->sharedMs, $self->offBeatMs, $within >= self::EXPLAINS * $of, $known, self::interval($report, $onBeat !== []));
+    }
+
+    /** Whether the shared shift surely is more than this, ms. */
+    public function isBeyond(float $ms): bool
+    {
+        return $this->shared?->isBeyond($ms) ?? true;
     }
 
     /** Of the strokes that the shared shift was taken from. */

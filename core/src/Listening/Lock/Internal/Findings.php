@@ -103,15 +103,16 @@ final readonly class Findings
         $severity = abs($causes->sharedMs) / $report->gate->biasMs;
         if (! $causes->isKnown) {
             return new Finding(FindingKind::Device, $slots, sprintf(
-                'Everything comes %s by about the same. The delay of this device was never measured, so that may be the device alone: measure it first, then play again.', $causes->sharedMs < 0
-                    ? 'early'
-                    : 'late',
+                'Everything comes %s by about the same. The delay of this device was never measured, so that may be the device alone: '
+                    .'measure it first, then play again.',
+                $causes->sharedMs < 0 ? 'early' : 'late',
             ), $severity, $report->matched);
         }
 
         return new Finding(FindingKind::Placement, $slots, sprintf(
-            'Everything comes %s together. That is placement, not looseness: fine if you mean it, else listen for the drums.', self::early($causes->sharedMs),
-        ), $severity, $report->matched, Stage::BassAndDrums, $this->practiceTempo(), $causes->shared?->isBeyond($report->gate->biasMs) ?? true);
+            'Everything comes %s together. That is placement, not looseness: fine if you mean it, else listen for the drums.',
+            self::early($causes->sharedMs),
+        ), $severity, $report->matched, Stage::BassAndDrums, $this->practiceTempo(), $causes->isBeyond($report->gate->biasMs));
     }
 
     private function swing(LockReport $report): ?Finding
@@ -174,7 +175,9 @@ final readonly class Findings
         $spread = (float) $report->spreadMs;
 
         return new Finding(FindingKind::Looseness, array_map(static fn (SlotFigures $slot): int => $slot->slot, $report->slots), sprintf(
-            'Your strokes scatter by %d ms where %d ms would lock. Keep the hand rocking through the air strokes.', (int) round($spread), (int) round($report->gate->spreadMs),
+            'Your strokes scatter by %d ms where %d ms would lock. Keep the hand rocking through the air strokes.',
+            (int) round($spread),
+            (int) round($report->gate->spreadMs),
         ), $spread / $report->gate->spreadMs, $report->matched, Stage::DampedRhythm, $this->practiceTempo(),
             $report->spread?->isBeyond($report->gate->spreadMs) ?? true);
     }
