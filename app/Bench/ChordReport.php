@@ -16,13 +16,17 @@ use Gravik\Neck\Company;
 use Gravik\Neck\Neck;
 use Gravik\Neck\Tuning;
 
-/** How well chords are heard, held against files that say what was held: right are bars whose root, third and seventh are. */
+/**
+ * How well chords are heard, held against files that say what was held: right are bars whose root, third and seventh are.
+ *
+ * @phpstan-import-type Bar from ChordMaterial
+ */
 final readonly class ChordReport
 {
     public function __construct(private StrokeListener $listener = new StrokeListener(), private ChordReader $reader = new ChordReader()) {}
 
     /**
-     * @param array{key: string, rootless: bool, bars: list<array{t: float, until: float, symbol: string, midi: list<int>}>} $truth
+     * @param array{key: string, rootless: bool, bars: list<Bar>} $truth
      * @param bool $keyKnown whether the reader is told the key
      *
      * @return array{bars: int, right: int, sure: int, sure_right: int, grips: int, key: int}

@@ -7,7 +7,11 @@ namespace App\Bench;
 use App\Console\UnusableInput;
 use Gravik\Quote;
 
-/** What a file beside a recording says was played. */
+/**
+ * What a file beside a recording says was played.
+ *
+ * @phpstan-import-type Bar from ChordMaterial
+ */
 final readonly class PlayedTruth
 {
     /**
@@ -33,7 +37,7 @@ final readonly class PlayedTruth
         return ['first_beat' => (float) $truth['first_beat'], 'strokes' => $strokes];
     }
 
-    /** @return ?array{key: string, rootless: bool, bars: list<array{t: float, until: float, symbol: string, midi: list<int>}>} null where it says nothing of chords */
+    /** @return ?array{key: string, rootless: bool, bars: list<Bar>} null where it says nothing of chords */
     public static function chords(string $path): ?array
     {
         $truth = json_decode((string) file_get_contents($path), true);

@@ -101,7 +101,7 @@ final class Listen extends CoreCommand
             Company::parse($this->text('role', 'solo')),
             $this->text('key') === '' ? null : Key::parse($this->text('key')),
         );
-        $written = @file_put_contents($path, json_encode((new BreakdownJson())->write($draft->breakdown), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE));
+        $written = @file_put_contents($path, (new BreakdownJson())->print($draft->breakdown));
         $written !== false || throw UnusableInput::cannotWrite($path);
 
         return $draft;

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Gravik\Breakdown\Desk;
+use Gravik\Listening\Feel\FeelMeter;
+use Gravik\Listening\Feel\FeelReading;
+use Gravik\Listening\ListeningException;
 use Gravik\Listening\PlayedOnset;
 use Gravik\Listening\Tapped\BeatTaps;
 use Gravik\Strokes\Direction;
@@ -40,7 +44,7 @@ trait HeardStrokes
     }
 
     /** @return list<PlayedOnset> in order of time; of beats tapped alone, the beats themselves */
-    public function strokes(): array
+    private function strokes(): array
     {
         /** @var list<array{t: int|float|string, direction?: ?string, muted?: ?bool, level_db?: int|float|string|null, length_s?: int|float|string|null}> $given */
         $given = $this->input('strokes');
@@ -57,7 +61,23 @@ trait HeardStrokes
         return $strokes;
     }
 
-    public function beatTaps(): ?BeatTaps
+    /**
+     * The feel of these strokes in the meter of the desk, where nobody said another.
+     *
+     * @throws ListeningException where there are too few
+     */
+    public function reading(FeelMeter $meter, Desk $desk): FeelReading
+    {
+        return $meter->measure(
+            $this->strokes(),
+            $this->meter() ?? $desk->setting->meter,
+            $this->knownTempo(),
+            $this->firstBeat(),
+            $this->grid(),
+        );
+    }
+
+    private function beatTaps(): ?BeatTaps
     {
         if ($this->beats() === []) {
             return null;
@@ -69,23 +89,23 @@ trait HeardStrokes
         return $heard ? BeatTaps::along($this->beats(), $strokes) : BeatTaps::of($this->beats());
     }
 
-    public function meter(): ?Meter
+    private function meter(): ?Meter
     {
         return $this->input('meter') === null ? null : Meter::parse($this->string('meter')->toString());
     }
 
-    public function knownTempo(): ?Tempo
+    private function knownTempo(): ?Tempo
     {
         return $this->tempo() ?? $this->beatTaps()?->tempo;
     }
 
     /** Where bar 1 beat 1 lies, seconds; null where nobody knows. */
-    public function firstBeat(): ?float
+    private function firstBeat(): ?float
     {
         return $this->input('first_beat') === null ? $this->beatTaps()?->firstBeat : $this->float('first_beat');
     }
 
-    public function grid(): ?int
+    private function grid(): ?int
     {
         return $this->input('grid') === null ? null : $this->integer('grid');
     }

@@ -38,7 +38,10 @@ function soundingChords(array $chords): NotesHeard
 /** @param list<list<int>> $chords */
 function readChords(array $chords, Company $company = Company::Alone, ?string $key = null): ChordsHeard
 {
-    $bars = array_map(static fn (int $bar): array => [[[2.0 * $bar, 2.0 * $bar + 1]], [[2.0 * $bar + 1, 2.0 * $bar + 2]]], range(0, count($chords) - 1));
+    $bars = array_map(
+        static fn (int $bar): array => [[[2.0 * $bar, 2.0 * $bar + 1]], [[2.0 * $bar + 1, 2.0 * $bar + 2]]],
+        array_keys($chords),
+    );
 
     return (new ChordReader())->read(soundingChords($chords), $bars, $company, $key === null ? null : Key::parse($key));
 }
@@ -54,7 +57,11 @@ it('tells chords and their key from notes', function (array $chords, array $symb
 
     expect(symbolsOf($heard))->toBe($symbols)->and($heard->key->text())->toBe($key)->and($heard->keyIsGiven)->toBeFalse();
 })->with([
-    'triads' => [[[48, 52, 55, 60], [45, 52, 57, 60], [41, 48, 53, 57], [43, 50, 55, 59], [48, 52, 55, 60]], ['C', 'Am', 'F', 'G', 'C'], 'C major'],
+    'triads' => [
+        [[48, 52, 55, 60], [45, 52, 57, 60], [41, 48, 53, 57], [43, 50, 55, 59], [48, 52, 55, 60]],
+        ['C', 'Am', 'F', 'G', 'C'],
+        'C major',
+    ],
     'sevenths' => [[[50, 57, 60, 65], [43, 53, 59, 62], [48, 55, 59, 64], [48, 55, 59, 64]], ['Dm7', 'G7', 'Cmaj7', 'Cmaj7'], 'C major'],
     'a sixth, and a ninth' => [[[46, 53, 55, 62], [51, 55, 61, 65], [46, 53, 55, 62]], ['B♭6', 'E♭9', 'B♭6'], 'B♭ major'],
     'minor' => [[[40, 52, 55, 59], [45, 52, 57, 60], [47, 51, 57, 59], [40, 52, 55, 59]], ['Em', 'Am', 'B7', 'Em'], 'E minor'],

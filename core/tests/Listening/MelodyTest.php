@@ -47,7 +47,12 @@ function hummed(array $notes, array $harmonics, float $cents = 0.0, bool $breaks
     }
 }
 
-it('hears the notes of one voice, whoever sings and however flat', function (array $harmonics, int $higher, float $cents, bool $breaks): void {
+it('hears the notes of one voice, whoever sings and however flat', function (
+    array $harmonics,
+    int $higher,
+    float $cents,
+    bool $breaks,
+): void {
     $tune = [[0.5, 0.5, 50], [1.0, 0.5, 53], [1.5, 0.25, 57], [1.75, 0.25, 55], [2.0, 1.0, 53], [3.0, 0.5, 53 - 12 + 7], [3.5, 0.5, 50]];
     $tune = array_map(static fn (array $note): array => [$note[0], $note[1], $note[2] + $higher], $tune);
     $heard = hummed($tune, $harmonics, $cents, $breaks);

@@ -84,7 +84,8 @@ it('tells straight, swung and triplets apart in what is sung', function (array $
     $taps = array_map(static fn (float $t): PlayedOnset => new PlayedOnset($t - 1), heardSyllables(syllables($beats)));
     $reading = (new PatternReader(new Tempo(60 / $beat), Meter::parse('4/4')))->read($taps, 2)[0];
 
-    expect($reading->feel->ratio)->toEqualWithDelta($ratio, 0.25)->and(CountLine::write($reading->pattern))->toBe("{$counted} | {$counted}");
+    expect($reading->feel->ratio)->toEqualWithDelta($ratio, 0.25)
+        ->and(CountLine::write($reading->pattern))->toBe("{$counted} | {$counted}");
 })->with([
     'straight' => [[0.0, 0.5], 1.0, '1 2 & 3 4 &'],
     'swung' => [[0.0, 2 / 3], 2.0, '1 2 & 3 4 &'],

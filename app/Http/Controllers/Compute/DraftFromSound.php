@@ -40,16 +40,15 @@ final class DraftFromSound extends Controller
     public function __invoke(SketchRequest $request, FeelMeter $meter, Drafter $drafter): JsonResponse
     {
         $desk = $request->desk();
-        $reading = $meter->measure(
-            $request->strokes(),
-            $request->meter() ?? $desk->setting->meter,
-            $request->knownTempo(),
-            $request->firstBeat(),
-            $request->grid(),
-        );
 
         return new JsonResponse(SketchResource::of(
-            $drafter->draft($reading, $request->notes(), $desk->breakdown, $request->company(), $request->key()),
+            $drafter->draft(
+                $request->reading($meter, $desk),
+                $request->notes(),
+                $desk->breakdown,
+                $request->company(),
+                $request->key(),
+            ),
         ));
     }
 }

@@ -36,14 +36,7 @@ final class MeasureFeel extends Controller
     public function __invoke(ListenRequest $request, FeelMeter $meter): JsonResponse
     {
         $desk = $request->desk();
-        $reading = $meter->measure(
-            $request->strokes(),
-            $request->meter() ?? $desk->setting->meter,
-            $request->knownTempo(),
-            $request->firstBeat(),
-            $request->grid(),
-        );
 
-        return new JsonResponse(FeelReadingResource::of($reading, $desk));
+        return new JsonResponse(FeelReadingResource::of($request->reading($meter, $desk), $desk));
     }
 }

@@ -12,7 +12,7 @@ use Gravik\Neck\Grip\Voicing;
 final readonly class HeardDraft
 {
     /**
-     * @param Breakdown       $chordsAlone the breakdown it was drafted into with the new form and chords, and its own tempo, feel and strokes
+     * @param Breakdown       $chordsAlone the breakdown it was drafted into with the new form and chords alone
      * @param list<HeardPart> $parts       form, tempo, feel, strokes, key, chords, grips
      * @param ChordsHeard     $heard       bar by bar of the recording
      * @param list<string>    $remarks     what speaks against its being comping at all

@@ -36,7 +36,8 @@ final readonly class Misgivings
                 (int) round($reading->scatterMs()),
             ) : null,
             self::pitched($reading, $notes) < self::PITCHED
-                ? 'Hardly a note can be heard in this. Are these drums, or damped strings? Tempo, feel and strokes stand; the chords are guesses.'
+                ? 'Hardly a note can be heard in this. Are these drums, or damped strings? Tempo, feel and strokes stand; '
+                    .'the chords are guesses.'
                 : null,
         ]));
     }

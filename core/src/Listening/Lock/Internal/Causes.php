@@ -57,7 +57,13 @@ final readonly class Causes
             $within += $slot->biasMs !== null && abs($slot->biasMs - $self->explains($slot)) <= $report->gate->biasMs ? $slot->n : 0;
         }
 
-        return new self($self->sharedMs, $self->offBeatMs, $within >= self::EXPLAINS * $of, $known, self::interval($report, $onBeat !== []));
+        return new self(
+            $self->sharedMs,
+            $self->offBeatMs,
+            $within >= self::EXPLAINS * $of,
+            $known,
+            self::interval($report, $onBeat !== []),
+        );
     }
 
     /** Whether the shared shift surely is more than this, ms. */
