@@ -7,9 +7,10 @@ import { useWidth } from '../../ui/useWidth'
 type Props = { listened: Listened; reading: FeelReading; chords: HeardChord[]; fromBar: number; bars: number; onBar: (bar: number) => void }
 
 const HEIGHT = 84
-/** Room that a letter of a chord symbol takes, and that between two symbols, px. */
-const LETTER = 10
-const BETWEEN = 6
+/** A letter of a chord symbol is so wide against its height; symbols are written between these heights, px. */
+const LETTER = 0.64
+const LARGEST = 15
+const SMALLEST = 9
 
 /** The whole recording with its bars and the chords heard in them; a press shows the bars around that place. */
 export function Overview({ listened, reading, chords, fromBar, bars, onBar }: Props) {
@@ -67,23 +68,28 @@ export function Overview({ listened, reading, chords, fromBar, bars, onBar }: Pr
             )}
           </g>
         ))}
-        {fitting(chords, toX).map((chord) => (
-          <text key={chord.from} x={toX(chord.from) + 3} y={63} className={chord.sure ? 'overview-chord' : 'overview-chord unsure'}>
-            {chord.symbol}
-            {!chord.sure && '?'}
-          </text>
-        ))}
+        {changes(chords, listened.seconds).map(({ chord, until }) => {
+          const words = chord.sure ? chord.symbol : `${chord.symbol}?`
+          const size = Math.min(LARGEST, (toX(until) - toX(chord.from) - 5) / (LETTER * words.length))
+          return (
+            <text
+              key={chord.from}
+              x={toX(chord.from) + 3}
+              y={63}
+              fontSize={Math.max(SMALLEST, size)}
+              className={chord.sure ? 'overview-chord' : 'overview-chord unsure'}
+            >
+              {size < SMALLEST ? '·' : words}
+            </text>
+          )
+        })}
       </svg>
     </div>
   )
 }
 
-/** Chords that are new, and have room after the one before. */
-function fitting(chords: HeardChord[], toX: (t: number) => number): HeardChord[] {
-  let free = -Infinity
-  return chords.filter((chord, index) => {
-    if (chords[index - 1]?.symbol === chord.symbol || toX(chord.from) < free) return false
-    free = toX(chord.from) + LETTER * chord.symbol.length + BETWEEN
-    return true
-  })
-}
+/** Chords where they change, and until when each holds; one that has no room is drawn as a point, so that none is taken to go on. */
+const changes = (chords: HeardChord[], end: number): { chord: HeardChord; until: number }[] =>
+  chords
+    .filter((chord, index) => chords[index - 1]?.symbol !== chord.symbol)
+    .map((chord, index, all) => ({ chord, until: all[index + 1]?.from ?? end }))

@@ -120,6 +120,25 @@ it('goes through the bars by arrow keys and by a press', () => {
   expect(onBar.mock.calls).toEqual([[2], [0], [2]])
 })
 
+it('writes each chord where it changes, smaller where there is less room, and none as if the one before went on', () => {
+  const chord = (from: number, symbol: string, sure = true) => ({
+    bar: 0,
+    part: 0,
+    from,
+    until: from + 1,
+    symbol,
+    chance: 0.9,
+    sure,
+    others: [],
+    frets: null,
+  })
+  const chords = [chord(0, 'Fm9'), chord(2, 'Fm9'), chord(4, 'A♭maj7', false), chord(4.02, 'Dm7'), chord(5, 'G')]
+  const { container } = render(
+    <Overview listened={listened([stroke(0), stroke(1)])} reading={reading()} chords={chords} fromBar={0} bars={2} onBar={vi.fn()} />,
+  )
+  expect([...container.querySelectorAll('.overview-chord')].map((text) => text.textContent)).toEqual(['Fm9', '·', 'Dm7', 'G'])
+})
+
 it('stands a blade where a direction was told, a broken one where not, and crosses out what was struck out', () => {
   const strokes = [
     stroke(0, { direction: 'down' }),
