@@ -29,16 +29,9 @@ final readonly class StrokeListener
     private const ATTACK = 50;
 
     /**
-     * A dead stroke has fallen this far below its attack, in dB, when the next one comes or after a ninth of a second; and
-     * so far right after its loudest moment, where a short one that rings still holds.
+     * A dead stroke has fallen this far below its attack, in dB, when the next one comes or after a ninth of a second.
      */
-    private const DEAD_DB = -12.3;
-
-    private const FALLS_DB = -4.5;
-
-    private const FALLS_FROM = 20;
-
-    private const FALLS_TO = 34;
+    private const DEAD_DB = -15.0;
 
     private const LATE = 110;
 
@@ -47,9 +40,9 @@ final readonly class StrokeListener
     private const ENDED_DB = -20.0;
 
     /** Nepers: an attack that rises so far is plain, and one that rises no further than this is hardly one. */
-    private const PLAIN_RISE = 2.0;
+    private const PLAIN_RISE = 3.0;
 
-    private const FAINT_RISE = 1.0;
+    private const FAINT_RISE = 1.5;
 
     private const LATER_AT_MOST = 8.0;
 
@@ -119,6 +112,7 @@ final readonly class StrokeListener
         // What may have been a stroke ends none that is one for sure.
         $ends = self::ends($onsets, count($envelopes->total()->values));
         $energy = $envelopes->total();
+        $middle = $envelopes->bands()[1];
         $peaks = [];
         foreach ($begins as $place => $begin) {
             $next = $ends[$place];
@@ -130,7 +124,7 @@ final readonly class StrokeListener
         $strokes = [];
         foreach ($begins as $place => $begin) {
             $next = $ends[$place];
-            $isDead = self::isDead($energy, $begin, $next, $peaks[$place]);
+            $isDead = self::isDead($middle, $begin, $next);
             $sweep = $isDead ? null : $sweeps->read($begin / Envelopes::FRAMES_A_SECOND, $next / Envelopes::FRAMES_A_SECOND);
             $strokes[] = new HeardStroke(
                 ($begin + self::moved($onsets[$place], $sweep)) / Envelopes::FRAMES_A_SECOND,
@@ -181,25 +175,16 @@ final readonly class StrokeListener
             return min(0.5 * $sweep->firstMs, self::LATER_AT_MOST) * max(0.0, 1 - $onset->rise / self::FAINT_RISE);
         }
 
-        return $sweep->firstMs * $doubt * ($sweep->direction === null ? 0.5 : 1.0);
+        return $sweep->direction === null ? 0.0 : $sweep->firstMs * $doubt;
     }
 
-    private static function isDead(Series $energy, int $begin, int $next, float $peak): bool
+    /** @param Series $middle the energy between the body's boom and the pick's noise: hum and a chord's low end hide no knock there */
+    private static function isDead(Series $middle, int $begin, int $next): bool
     {
+        $peak = $middle->loudest($begin, $begin + max(10, min($next - 5 - $begin, self::ATTACK)));
         $until = $begin + min($next - 8 - $begin, self::LATE);
-        if (self::decibels($energy->mean(max($begin, $until - self::LATE_SPAN), $until), $peak) >= self::DEAD_DB) {
-            return false;
-        }
-        $loudest = 0.0;
-        $at = $begin;
-        for ($frame = $begin, $last = $begin + max(12, min($next - 25 - $begin, self::ATTACK)); $frame < $last; $frame++) {
-            $here = $energy->mean($frame - 1, $frame + 3);
-            if ($here > $loudest) {
-                [$loudest, $at] = [$here, $frame];
-            }
-        }
 
-        return self::decibels($energy->mean($at + self::FALLS_FROM, $at + self::FALLS_TO), $loudest) < self::FALLS_DB;
+        return self::decibels($middle->mean(max($begin, $until - self::LATE_SPAN), $until), $peak) < self::DEAD_DB;
     }
 
     private static function decibels(float $energy, float $against): float

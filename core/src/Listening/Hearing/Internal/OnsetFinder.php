@@ -5,54 +5,47 @@ declare(strict_types=1);
 namespace Gravik\Listening\Hearing\Internal;
 
 /**
- * Finds where strums begin: where enough comes anew into the sound, and there, to the millisecond, where the high band rises
- * against what came before. What begins within one sweep of the pick is one onset; what leaves the sound as it was, or lies
- * far below the strokes (a click, a band that bleeds in), is left out. Its figures were set on takes made in several ways,
- * see docs/decisions.
+ * Finds where strums begin. Wherever the sound leaves what was foretold, or enough comes anew into it, one may begin; how
+ * plainly is told by both together. Of what lies within one sweep of the pick the plainest is kept, and where the plain ones
+ * end and the rest begins is seen in each recording. A strum begins, to the millisecond, where its first string breaks off what
+ * was foretold. The figures were set on takes made in several ways, see docs/decisions.
  *
  * @internal used by StrokeListener
  */
 final readonly class OnsetFinder
 {
-    /** Peaks from this share of what a loud stroke brings are looked at; of those within so many steps the greatest. */
-    private const LOOKED_AT = 0.05;
+    /** Nepers of energy by which the first moments of a beginning rise above what was left over before, at least. */
+    private const LEAST_RISE = 0.4;
 
-    private const APART = 7;
+    /** Rises this near, ms, are of one string. */
+    private const APART = 20;
 
-    /**
-     * How much comes anew counts in nepers, so that a light stroke is weighed by how far it stands out and not by how loud others
-     * are; below this share all is nothing.
-     */
+    /** Peaks of the novelty from this share of what a loud stroke brings are looked at; of those within so many steps the greatest. */
+    private const LEAST_NOVELTY = 0.05;
+
+    private const STEPS_APART = 7;
+
+    /** A peak of the novelty this near a rise, ms, is that rise. */
+    private const SAME = 35;
+
+    /** What each cue counts, in nepers: the first moments, the whole attack, how much comes anew, and that another sound is left behind. */
+    private const RISE_COUNTS = 0.22;
+
+    private const ATTACK_COUNTS = 0.72;
+
+    private const NOVELTY_COUNTS = 1.25;
+
+    private const CHANGE_COUNTS = 0.96;
+
+    /** A cue that is plainer than this is no plainer for it. */
+    private const PLAIN = 2.0;
+
+    /** Below this share of a loud stroke's novelty all is nothing; and below this change. */
     private const NOTHING = 0.02;
 
-    /** That another sound is left behind counts beside it, in the moment just ahead of the peak, ms: a clear change carries a weak beginning. */
-    private const CHANGE_COUNTS = 0.19;
+    private const NO_CHANGE = 0.1;
 
-    private const CHANGE_AT_MOST = 5.0;
-
-    private const AHEAD = 8;
-
-    /** About so much in all, in nepers, is a beginning: in each recording, where there are fewest peaks within these limits. */
-    private const BEGINS = -1.2;
-
-    private const BEGINS_LEAST = -1.45;
-
-    private const BEGINS_MOST = -0.9;
-
-    private const BEGINS_STEP = 0.06;
-
-    /** Peaks so many nepers around count, the more the nearer; and a neper from the usual costs so much of all peaks. */
-    private const NEAR = 0.12;
-
-    private const UNUSUAL = 0.03;
-
-    /** What lies no farther below that, in nepers, may be one: it is told where nothing surer is near. */
-    private const MAY_BE = 0.6;
-
-    /** A step of this share of the peak, and so much at least, within one sweep before it, is where the sweep began. */
-    private const BEGAN = 0.4;
-
-    private const BEGAN_LEAST = 0.24;
+    private const CHANGE_AT_MOST = 8.0;
 
     /** A band that rises by so many nepers of energy, or falls by so many more than it was falling, is different. */
     private const RISES = 0.3;
@@ -64,50 +57,71 @@ final readonly class OnsetFinder
 
     private const FALLS_BY_ITSELF = 1.0;
 
-    private const SLOW_ATTACK = 7;
+    /** What falls by more nepers than this ends, and nothing has begun. */
+    private const ENDS = 3.8;
 
-    /** Share of the attack's energy above what sounded before. */
-    private const AUDIBLE = 0.04;
+    /** Milliseconds that are held against each other: of the first moments, and of the attack. */
+    private const MOMENT = [3, 2, 32];
 
-    /** Milliseconds after and before that are held against each other. */
-    private const AFTER = 4;
+    private const ATTACK = [14, 3, 40];
 
-    private const BEFORE = 10;
+    /** The novelty of a candidate is the greatest of so many steps before and after it. */
+    private const NOVELTY_BEFORE = 2;
 
-    private const GAP = 1;
+    private const NOVELTY_AFTER = 4;
 
-    /** Below the loud moments of a band by this much, nothing is heard as a rise. */
-    private const FLOOR = 1e-4;
+    /** About so plain, and so much more or less, is a beginning: in each recording, where there are fewest that are as plain. */
+    private const BEGINS = -1.0;
+
+    private const BEGINS_WITHIN = 3.0;
+
+    private const BEGINS_STEP = 0.15;
+
+    /** Candidates so much plainer or less so count, the more the nearer; and each neper above or below the usual costs so much of all. */
+    private const NEAR = 0.4;
+
+    private const UNUSUALLY_PLAIN = 0.05;
+
+    private const UNUSUALLY_FAINT = 0.03;
+
+    /** What is so much less plain may be one: it is told where nothing surer is near. */
+    private const MAY_BE = 1.0;
 
     /** The pick takes no longer through the strings, ms; what begins within that is the same strum. */
     private const SWEEP = 62;
 
-    /** An attack is as sharp as the greatest rise so many ms around its beginning. */
-    private const SHARP_BEFORE = 3;
+    /** So long after one that is plainer by so many nepers, ms, what wavers is its wake. */
+    private const WAKE = 100;
 
-    private const SHARP_AFTER = 13;
+    private const WAKE_BELOW = 4.0;
 
-    /** A candidate that brings less than this share of the usual energy is no stroke. */
-    private const FAINT = 0.01;
+    /** A string struck before the plainest one rises by this share of it, and by so many nepers, at least; and so long before at most. */
+    private const BEGAN = 0.4;
 
-    /** Quantiles: the loud moments, and the usual stroke. */
+    private const BEGAN_LEAST = 0.3;
+
+    private const BEGAN_AT_MOST = 5.0;
+
+    private const BEGAN_WITHIN = 38;
+
+    /** An attack that takes its time, ms, began where so much of it stood above what was left over before. */
+    private const SLOW_ATTACK = 9;
+
+    private const AUDIBLE = 0.02;
+
+    /** Nothing is foretold better than this share of what the loud moments leave over. */
+    private const FLOOR = 1e-6;
+
     private const LOUD = 0.98;
 
-    private const USUAL_STROKE = 0.6;
+    private Series $innovation;
 
-    /** The attack in which a stroke's energy is taken, ms. */
-    private const ATTACK = 25;
-
-    /** The energy in which attacks show: the high band, and a little of the middle one. */
-    private Series $attacks;
+    private float $floor;
 
     public function __construct(private Envelopes $envelopes)
     {
-        $this->attacks = new Series(array_map(
-            static fn (float $high, float $middle): float => $high + 0.1 * $middle,
-            $envelopes->high,
-            $envelopes->middle,
-        ));
+        $this->innovation = Innovation::of($envelopes);
+        $this->floor = self::FLOOR * $this->innovation->quantile(self::LOUD) + 1e-9;
     }
 
     /** @return list<Onset> where each strum begins, and where one may have begun that hardly stands out */
@@ -117,67 +131,133 @@ final readonly class OnsetFinder
         if ($novelty === null) {
             return [];
         }
-        $peaks = [];
-        foreach (self::peaks($novelty) as $number) {
-            $peaks[$number] = log($novelty[$number] + self::NOTHING)
-                + self::CHANGE_COUNTS * min(self::CHANGE_AT_MOST, $this->change($number * Novelty::STEP_MS - self::AHEAD));
-        }
-        $begins = self::between($peaks);
         $rises = $this->rises();
-        $found = [];
-        foreach ($peaks as $number => $score) {
-            $earliest = $found === [] ? 0 : $found[count($found) - 1] + self::SWEEP;
-            if ($score >= $begins && ($frame = $this->begin($rises, $novelty, $number, $earliest)) >= $earliest) {
-                $found[] = $frame;
+        $kept = self::plainest($this->scores($novelty, $rises));
+        $begins = self::between($kept);
+        $onsets = [];
+        foreach ($kept as $frame => $score) {
+            if ($score >= $begins - self::MAY_BE) {
+                $first = $this->left(self::first($rises, $frame));
+                $onsets[] = new Onset($first, max(0.0, ...array_slice($rises, max(0, $first - 3), 16)), $score >= $begins);
             }
         }
-        $sure = array_fill_keys($this->loudEnough($found), true);
-        $all = $sure;
-        foreach ($peaks as $number => $score) {
-            $frame = $score < $begins && $score >= $begins - self::MAY_BE ? $this->begin($rises, $novelty, $number, 0) : -1;
-            if ($frame >= 0 && self::isAlone($frame, $all)) {
-                $all[$frame] = false;
-            }
-        }
-        ksort($all);
 
-        return array_map(
-            static fn (int $frame, bool $sure): Onset => new Onset(
-                $frame,
-                max([0.0, ...array_slice($rises, max(0, $frame - self::SHARP_BEFORE), self::SHARP_BEFORE + self::SHARP_AFTER)]),
-                $sure,
-            ),
-            array_keys($all),
-            $all,
-        );
+        return $onsets;
     }
 
-    /** @param array<int, bool> $others by frame */
-    private static function isAlone(int $frame, array $others): bool
+    /** @return list<float> nepers by which the next moments rise above what was left over before, frame by frame */
+    private function rises(): array
     {
-        foreach (array_keys($others) as $other) {
-            if (abs($other - $frame) < self::SWEEP) {
-                return false;
-            }
+        $rises = [];
+        foreach ($this->innovation->values as $frame => $_) {
+            $rises[] = $this->rise($frame, self::MOMENT);
         }
 
-        return true;
+        return $rises;
+    }
+
+    /** @param array{int, int, int} $spans ms after, ms left out before, ms before those */
+    private function rise(int $frame, array $spans): float
+    {
+        [$after, $gap, $before] = $spans;
+
+        return log(($this->innovation->mean($frame, $frame + $after) + $this->floor)
+            / ($this->innovation->mean($frame - $before, $frame - $gap) + $this->floor));
     }
 
     /**
      * @param list<float> $novelty
+     * @param list<float> $rises
      *
-     * @return list<int> steps that bring more than those around them
+     * @return array<int, float> frame => how plainly a strum may begin there
      */
-    private static function peaks(array $novelty): array
+    private function scores(array $novelty, array $rises): array
+    {
+        $scores = [];
+        foreach ($this->candidates($novelty, $rises) as $frame) {
+            $step = intdiv($frame, Novelty::STEP_MS);
+            $new = max(0.0, ...array_slice($novelty, max(0, $step - self::NOVELTY_BEFORE), 1 + self::NOVELTY_BEFORE + self::NOVELTY_AFTER));
+            $scores[$frame] = self::RISE_COUNTS * min(self::PLAIN, max(array_slice($rises, max(0, $frame - 4), 13)))
+                + self::ATTACK_COUNTS * min(self::PLAIN, $this->rise($frame, self::ATTACK))
+                + self::NOVELTY_COUNTS * log($new + self::NOTHING)
+                + self::CHANGE_COUNTS * log(self::NO_CHANGE + min(self::CHANGE_AT_MOST, $this->change($frame)));
+        }
+
+        return $scores;
+    }
+
+    /**
+     * How much another sound stands after this moment than before it: a click over a ringing chord leaves it as it was, and
+     * what only dies away goes on as it did. Each band counts in units of a change that is plain.
+     */
+    private function change(int $frame): float
+    {
+        $goesOn = $this->grows($this->envelopes->total(), $frame, 1e-12) > -self::ENDS;
+        $change = 0.0;
+        foreach ($this->envelopes->bands() as $band) {
+            $floor = 1e-3 * $band->loudest($frame - 200, $frame + 200) + 1e-15;
+            $nepers = $this->grows($band, $frame, $floor);
+            $falling = max(
+                -self::FALLS_BY_ITSELF,
+                min(0.0, self::FALLS_FASTER * log(($band->mean($frame - 24, $frame - 4) + $floor) / ($band->mean($frame - 64, $frame - 44) + $floor))),
+            );
+            $change += match (true) {
+                $nepers >= 0 => $nepers / self::RISES,
+                $goesOn => max(0.0, $falling - $nepers) / self::FALLS,
+                default => 0.0,
+            };
+        }
+
+        return $change;
+    }
+
+    /** @return float nepers of energy by which what is left after a moment stands above what was before it */
+    private function grows(Series $energy, int $frame, float $floor): float
+    {
+        return log(($energy->mean($frame + 26, $frame + 46) + $floor) / ($energy->mean($frame - 24, $frame - 4) + $floor));
+    }
+
+    /**
+     * @param list<float> $novelty
+     * @param list<float> $rises
+     *
+     * @return list<int> frames
+     */
+    private function candidates(array $novelty, array $rises): array
+    {
+        $frames = self::peaks($rises, self::LEAST_RISE, self::APART);
+        $near = [];
+        foreach ($frames as $frame) {
+            for ($about = -1; $about <= 1; $about++) {
+                $near[intdiv($frame, self::SAME) + $about][] = $frame;
+            }
+        }
+        $others = [];
+        foreach (self::peaks($novelty, self::LEAST_NOVELTY, self::STEPS_APART) as $step) {
+            $frame = $step * Novelty::STEP_MS;
+            $same = array_filter(
+                $near[intdiv($frame, self::SAME)] ?? [],
+                static fn (int $other): bool => abs($other - $frame) < self::SAME,
+            );
+            if ($same === [] && $frame < count($rises)) {
+                $others[] = $frame;
+            }
+        }
+
+        return [...$frames, ...$others];
+    }
+
+    /**
+     * @param list<float> $values
+     *
+     * @return list<int> places of values that are no less than the least, and than any so near
+     */
+    private static function peaks(array $values, float $least, int $apart): array
     {
         $peaks = [];
-        foreach ($novelty as $number => $new) {
-            if ($new >= self::LOOKED_AT && $new >= max(
-                $new,
-                ...array_slice($novelty, max(0, $number - self::APART), 2 * self::APART + 1),
-            )) {
-                $peaks[] = $number;
+        foreach ($values as $place => $value) {
+            if ($value >= $least && $value >= max(array_slice($values, max(0, $place - $apart), 2 * $apart + 1))) {
+                $peaks[] = $place;
             }
         }
 
@@ -185,21 +265,46 @@ final readonly class OnsetFinder
     }
 
     /**
-     * From where on a peak is a beginning: where there are fewest, between those of the strokes and the smaller ones of what
-     * wavers as it rings.
+     * @param array<int, float> $scores by frame
      *
-     * @param array<int, float> $peaks step => how much it brings, in nepers
+     * @return array<int, float> those without a plainer one within a sweep, nor in the wake of one, in order of time
      */
-    private static function between(array $peaks): float
+    private static function plainest(array $scores): array
+    {
+        arsort($scores);
+        $kept = [];
+        $taken = [];
+        foreach ($scores as $frame => $score) {
+            $cell = intdiv($frame, self::WAKE);
+            foreach ([...$taken[$cell - 1] ?? [], ...$taken[$cell] ?? [], ...$taken[$cell + 1] ?? []] as $other) {
+                $since = $frame - $other;
+                if (abs($since) < self::SWEEP || ($since > 0 && $since < self::WAKE && $kept[$other] - $score > self::WAKE_BELOW)) {
+                    continue 2;
+                }
+            }
+            $kept[$frame] = $score;
+            $taken[$cell][] = $frame;
+        }
+        ksort($kept);
+
+        return $kept;
+    }
+
+    /**
+     * From where on one is a beginning: where fewest are as plain, between the strokes and what wavers as it rings.
+     *
+     * @param array<int, float> $scores
+     */
+    private static function between(array $scores): float
     {
         $best = self::BEGINS;
         $fewest = INF;
-        for ($least = self::BEGINS_LEAST; $least <= self::BEGINS_MOST; $least += self::BEGINS_STEP) {
+        for ($least = self::BEGINS - self::BEGINS_WITHIN; $least <= self::BEGINS + self::BEGINS_WITHIN; $least += self::BEGINS_STEP) {
             $near = array_sum(array_map(
-                static fn (float $peak): float => exp(-(($peak - $least) / self::NEAR) ** 2 / 2),
-                $peaks,
-            )) / max(1, count($peaks));
-            $cost = $near + self::UNUSUAL * abs($least - self::BEGINS);
+                static fn (float $score): float => exp(-(($score - $least) / self::NEAR) ** 2 / 2),
+                $scores,
+            )) / max(1, count($scores));
+            $cost = $near + max(self::UNUSUALLY_PLAIN * ($least - self::BEGINS), self::UNUSUALLY_FAINT * (self::BEGINS - $least));
             if ($cost < $fewest) {
                 [$fewest, $best] = [$cost, $least];
             }
@@ -209,90 +314,39 @@ final readonly class OnsetFinder
     }
 
     /**
-     * Where around a step the energy rises most; where a sweep began before its loudest string, there.
+     * Where the first string of a strum was struck, if that was not the plainest one.
      *
      * @param list<float> $rises
-     * @param list<float> $novelty
-     * @param int         $earliest frame
      */
-    private function begin(array $rises, array $novelty, int $number, int $earliest): int
+    private static function first(array $rises, int $frame): int
     {
-        $step = Novelty::STEP_MS;
-        $first = $number;
-        for ($back = $number - 1; $back >= 0 && ($number - $back) * $step <= self::SWEEP && $back * $step >= $earliest; $back--) {
-            if ($novelty[$back] >= self::BEGAN * $novelty[$number] && $novelty[$back] >= self::BEGAN_LEAST) {
-                $first = $back;
+        for ($best = $frame, $near = max(0, $frame - 14); $near <= $frame + 9 && isset($rises[$near]); $near++) {
+            $best = $rises[$near] > $rises[$best] ? $near : $best;
+        }
+        $least = max(self::BEGAN_LEAST, self::BEGAN * min(self::BEGAN_AT_MOST, $rises[$best]));
+        for ($early = max(0, $best - self::BEGAN_WITHIN); $early < $best; $early++) {
+            if ($rises[$early] >= $least) {
+                while ($early < $best && $rises[$early + 1] > $rises[$early]) {
+                    $early++;
+                }
+
+                return $early;
             }
         }
-        $around = $first * $step;
-        $best = max(0, $around - 4);
-        for ($frame = max(0, $around - 14, $earliest); $frame <= $around + 9 && isset($rises[$frame]); $frame++) {
-            if ($rises[$frame] > $rises[$best]) {
-                $best = $frame;
-            }
-        }
-        // An attack that takes its time rises most when it is half over: it began where it left what sounded before.
-        $before = $this->attacks->mean($best - 2 * self::SLOW_ATTACK, $best - self::SLOW_ATTACK);
-        $left = $before + self::AUDIBLE * ($this->attacks->loudest($best, $best + self::SLOW_ATTACK + 1) - $before);
-        $begin = $best;
-        while ($begin > max($best - self::SLOW_ATTACK, $earliest, 0) && $this->attacks->values[$begin - 1] > $left) {
+
+        return $best;
+    }
+
+    /** An attack that takes its time rises most when it is half over: it began where it left what sounded before. */
+    private function left(int $frame): int
+    {
+        $before = $this->innovation->mean($frame - 2 * self::SLOW_ATTACK, $frame - self::SLOW_ATTACK);
+        $left = $before + self::AUDIBLE * ($this->innovation->loudest($frame, $frame + self::SLOW_ATTACK + 1) - $before);
+        $begin = $frame;
+        while ($begin > max(0, $frame - self::SLOW_ATTACK) && $this->innovation->values[$begin - 1] > $left) {
             $begin--;
         }
 
         return $begin;
-    }
-
-    /**
-     * How much another sound stands after this moment than before it: a click over a ringing chord leaves it as it was, and
-     * what only dies away goes on as it did. Each band counts in units of a change that is plain.
-     */
-    private function change(int $frame): float
-    {
-        $change = 0.0;
-        foreach ($this->envelopes->bands() as $band) {
-            $floor = 1e-3 * $band->loudest($frame - 200, $frame + 200) + 1e-15;
-            $before = $band->mean($frame - 24, $frame - 4) + $floor;
-            $falling = max(
-                -self::FALLS_BY_ITSELF,
-                min(0.0, self::FALLS_FASTER * log($before / ($band->mean($frame - 64, $frame - 44) + $floor))),
-            );
-            $nepers = log(($band->mean($frame + 26, $frame + 46) + $floor) / $before);
-            $change += $nepers >= 0 ? $nepers / self::RISES : max(0.0, $falling - $nepers) / self::FALLS;
-        }
-
-        return $change;
-    }
-
-    /** @return list<float> how much each frame rises above those before, in nepers of energy */
-    private function rises(): array
-    {
-        $floor = self::FLOOR * $this->attacks->quantile(self::LOUD) + 1e-12;
-        $rises = [];
-        foreach ($this->attacks->values as $frame => $_) {
-            $rises[] = log(($this->attacks->mean($frame, $frame + self::AFTER) + $floor) / ($this->attacks->mean(
-                $frame - self::GAP - self::BEFORE,
-                $frame - self::GAP,
-            ) + $floor));
-        }
-
-        return $rises;
-    }
-
-    /**
-     * @param list<int> $found
-     *
-     * @return list<int>
-     */
-    private function loudEnough(array $found): array
-    {
-        $total = $this->envelopes->total();
-        $after = array_map(static fn (int $frame): float => $total->mean($frame, $frame + self::ATTACK), $found);
-        $least = self::FAINT * (new Series($after))->quantile(self::USUAL_STROKE);
-
-        return array_values(array_filter(
-            $found,
-            static fn (int $frame, int $place): bool => $after[$place] >= $least,
-            ARRAY_FILTER_USE_BOTH,
-        ));
     }
 }

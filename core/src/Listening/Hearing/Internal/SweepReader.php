@@ -37,11 +37,11 @@ final class SweepReader
     private const STEP = 0.004;
 
     /** The string may be struck so long before and after the beginning, seconds. */
-    private const EARLIEST = -0.01;
+    private const EARLIEST = -0.022;
 
     private const LATEST = 0.055;
 
-    private const BEFORE = 0.05;
+    private const BEFORE = 0.058;
 
     private const AFTER = 0.1;
 

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gravik\Listening\Hearing\Internal;
+
+use Closure;
+
+/**
+ * What the sound so far does not foretell. Strings that ring go on as they did, each sample a fixed mixture of those before it
+ * (linear prediction by the autocorrelation method, Levinson's recursion); a string that is struck breaks that off to the
+ * millisecond, however loud the others ring on, and so does a light stroke that takes the place of a loud one.
+ *
+ * @internal used by OnsetFinder
+ */
+final class Innovation
+{
+    private const ORDER = 16;
+
+    /** Seconds of sound by which the next are foretold, and for how many. */
+    private const WINDOW = 0.024;
+
+    private const AHEAD = 0.02;
+
+    /** Samples a second that are enough; twice as many are halved. */
+    private const ENOUGH = 9000;
+
+    /** So much noise is always assumed, as a share of the energy and as energy: nothing is foretold better than that. */
+    private const NOISE = 1e-6;
+
+    private const LEAST_NOISE = 1e-9;
+
+    /** @return Series energy of what was not foretold, one figure a millisecond */
+    public static function of(Envelopes $envelopes): Series
+    {
+        $every = max(1, (int) ($envelopes->slowRate / self::ENOUGH));
+
+        return self::along(
+            static fn (float $from, int $count): array => self::samples($envelopes, $from, $count, $every),
+            $envelopes->slowRate / $every,
+            self::WINDOW,
+            $envelopes->frames(),
+        );
+    }
+
+    /** @param Closure(float, int): list<float> $sound samples from a second on, so many */
+    private static function along(Closure $sound, float $rate, float $seconds, int $frames): Series
+    {
+        $window = (int) round($seconds * $rate);
+        $ahead = (int) round(self::AHEAD * $rate);
+        $shape = array_map(static fn (int $i): float => 0.5 - 0.5 * cos(2 * M_PI * ($i + 0.5) / $window), range(0, $window - 1));
+        $sums = array_fill(0, $frames + 1, 0.0);
+        $aMillisecond = $rate / Envelopes::FRAMES_A_SECOND;
+        for ($at = 0, $last = (int) ($frames * $aMillisecond) - $ahead; $at < $last; $at += $ahead) {
+            $samples = $sound(($at - $window) / $rate, $window + $ahead);
+            $mixture = self::mixture($samples, $shape);
+            for ($i = $window, $end = $window + $ahead; $i < $end; $i++) {
+                $off = $samples[$i];
+                foreach ($mixture as $back => $share) {
+                    $off += $share * $samples[$i - $back];
+                }
+                $sums[(int) (($at + $i - $window) / $aMillisecond)] += $off * $off;
+            }
+        }
+        array_pop($sums);
+
+        return new Series(array_map(static fn (float $sum): float => $sum / $aMillisecond, $sums));
+    }
+
+    /** @return list<float> */
+    private static function samples(Envelopes $envelopes, float $from, int $count, int $every): array
+    {
+        $samples = $envelopes->slow($from, $count * $every);
+        if ($every === 1) {
+            return $samples;
+        }
+        $fewer = [];
+        foreach (array_chunk($samples, $every) as $few) {
+            $fewer[] = array_sum($few) / $every;
+        }
+
+        return $fewer;
+    }
+
+    /**
+     * @param list<float> $samples
+     * @param list<float> $shape   of the window at their beginning
+     *
+     * @return array<int, float> samples back => share that is added to what comes, so that nothing is left
+     */
+    private static function mixture(array $samples, array $shape): array
+    {
+        $shaped = [];
+        foreach ($shape as $i => $share) {
+            $shaped[] = $share * $samples[$i];
+        }
+        $count = count($shaped);
+        $alike = [];
+        for ($back = 0; $back <= self::ORDER; $back++) {
+            $sum = 0.0;
+            for ($i = $back; $i < $count; $i++) {
+                $sum += $shaped[$i] * $shaped[$i - $back];
+            }
+            $alike[] = $sum;
+        }
+        $left = $alike[0] * (1 + self::NOISE) + self::LEAST_NOISE;
+        $mixture = [];
+        for ($order = 1; $order <= self::ORDER; $order++) {
+            $turn = $alike[$order];
+            foreach ($mixture as $back => $share) {
+                $turn += $share * $alike[$order - $back];
+            }
+            $turn = -$turn / $left;
+            $longer = [];
+            foreach ($mixture as $back => $share) {
+                $longer[$back] = $share + $turn * $mixture[$order - $back];
+            }
+            $mixture = $longer;
+            $mixture[$order] = $turn;
+            $left *= 1 - $turn * $turn;
+        }
+
+        return $mixture;
+    }
+}
