@@ -41,7 +41,7 @@ final readonly class TakeFile
     /** @return list<PlayedOnset> those that were played whatever was planned */
     public function sure(): array
     {
-        return array_values(array_filter($this->strokes, static fn (PlayedOnset $stroke): bool => $stroke->sure));
+        return array_values(array_filter($this->strokes, static fn (PlayedOnset $stroke): bool => $stroke->isSure()));
     }
 
     /**

@@ -15,7 +15,8 @@ final readonly class PlayedOnset
      * @param ?bool      $muted     whether it was dead, where it is known
      * @param ?float     $levelDb   against the median stroke; null for a tap
      * @param ?float     $seconds   how long it sounded; null for a tap
-     * @param bool       $sure      false for what may have been heard where nothing was played: it meets a planned stroke, but is none too many
+     * @param float      $plain     nepers by which it stood out of the sound, farther than a stroke must; a tap does without end. Below 0
+     *                              it may be nothing: it meets a planned stroke, but is none too many
      */
     public function __construct(
         public float $t,
@@ -23,11 +24,16 @@ final readonly class PlayedOnset
         public ?bool $muted = null,
         public ?float $levelDb = null,
         public ?float $seconds = null,
-        public bool $sure = true,
+        public float $plain = INF,
     ) {}
+
+    public function isSure(): bool
+    {
+        return $this->plain >= 0;
+    }
 
     public function at(float $t): self
     {
-        return new self($t, $this->direction, $this->muted, $this->levelDb, $this->seconds, $this->sure);
+        return new self($t, $this->direction, $this->muted, $this->levelDb, $this->seconds, $this->plain);
     }
 }

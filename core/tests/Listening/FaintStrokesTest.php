@@ -27,27 +27,28 @@ it('lets what is sure say where the player was, and fills what is left with what
     $planned = halves(12);
     // Everybody 20 ms late, number 5 faint, and a faint nothing beside number 7.
     $played = array_map(static fn (float $t): float => $t + 0.02, $planned);
-    $sure = array_fill(0, 12, true);
-    $sure[5] = false;
+    $plain = array_fill(0, 12, 2.0);
+    $plain[5] = -0.4;
     $played[] = 7 * 0.25 + 0.09;
-    $sure[] = false;
-    array_multisort($played, $sure);
-    $matching = (new FaintStrokes(new Matcher()))->match($planned, $played, $sure, 0.25, 0.5);
+    $plain[] = -0.4;
+    array_multisort($played, $plain);
+    $matching = (new FaintStrokes(new Matcher()))->match($planned, $played, $plain, 0.25, 0.5);
 
     expect($matching->pairs)->toHaveCount(12)->and($matching->missed)->toBe([])->and($matching->extra)->toBe([])
         ->and($played[$matching->pairs[5]])->toEqualWithDelta(1.27, 1e-9)->and($played[$matching->pairs[7]])->toEqualWithDelta(1.77, 1e-9);
 });
 
-it('leaves a stroke missed where nothing was heard close by, and counts what is sure and met nothing', function (): void {
+it('leaves a stroke missed where nothing was heard close by, and counts what met nothing only where it is as plain as the rest', function (): void {
     $planned = halves(12);
     $played = array_values(array_filter($planned, static fn (float $t): bool => $t !== 1.0));
-    $sure = array_fill(0, 11, true);
-    foreach ([[1.07, false], [2.12, true]] as [$t, $is]) {
+    $plain = array_fill(0, 11, 2.0);
+    // Beside a stroke as plain as the others one that is sure, but less plain than any that was met: a click that bleeds in.
+    foreach ([[1.07, -0.4], [1.62, 0.3], [2.12, 2.0]] as [$t, $farther]) {
         $played[] = $t;
-        $sure[] = $is;
+        $plain[] = $farther;
     }
-    array_multisort($played, $sure);
-    $matching = (new FaintStrokes(new Matcher()))->match($planned, $played, $sure, 0.25, 0.5);
+    array_multisort($played, $plain);
+    $matching = (new FaintStrokes(new Matcher()))->match($planned, $played, $plain, 0.25, 0.5);
 
     expect($matching->missed)->toBe([4])->and(array_map(static fn (int $place): float => $played[$place], $matching->extra))->toBe([2.12]);
 });

@@ -16,7 +16,7 @@ final readonly class HeardStroke
      * @param float $seconds until it lies 20 dB below its peak, at the latest until the next stroke
      * @param bool  $muted   a dead stroke, without pitch
      * @param ?Direction $direction which way it went through the strings; null where that cannot be told
-     * @param bool  $sure    false where it hardly stands out of what rings on
+     * @param float $plain   nepers by which it stands out of what rings on, farther than a stroke must; below 0 it may be nothing
      */
     public function __construct(
         public float $t,
@@ -24,11 +24,16 @@ final readonly class HeardStroke
         public float $seconds,
         public bool $muted,
         public ?Direction $direction = null,
-        public bool $sure = true,
+        public float $plain = INF,
     ) {}
+
+    public function isSure(): bool
+    {
+        return $this->plain >= 0;
+    }
 
     public function asOnset(): PlayedOnset
     {
-        return new PlayedOnset($this->t, $this->direction, $this->muted, $this->levelDb, $this->seconds, $this->sure);
+        return new PlayedOnset($this->t, $this->direction, $this->muted, $this->levelDb, $this->seconds, $this->plain);
     }
 }

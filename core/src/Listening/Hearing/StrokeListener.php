@@ -58,7 +58,7 @@ final readonly class StrokeListener
     {
         return array_values(array_filter(
             $this->strokes(self::envelopes($source)),
-            static fn (HeardStroke $stroke): bool => $stroke->sure,
+            static fn (HeardStroke $stroke): bool => $stroke->isSure(),
         ));
     }
 
@@ -118,7 +118,7 @@ final readonly class StrokeListener
             $next = $ends[$place];
             $peaks[] = max(1e-12, $energy->loudest($begin, $begin + max(10, min($next - 5 - $begin, self::ATTACK))));
         }
-        $sure = array_filter($peaks, static fn (int $place): bool => $onsets[$place]->sure, ARRAY_FILTER_USE_KEY);
+        $sure = array_filter($peaks, static fn (int $place): bool => $onsets[$place]->isSure(), ARRAY_FILTER_USE_KEY);
         $usual = Statistics::median($sure === [] ? $peaks : array_values($sure));
         $sweeps = new SweepReader($envelopes);
         $strokes = [];
@@ -132,7 +132,7 @@ final readonly class StrokeListener
                 self::lasts($energy, $begin, $next, $peaks[$place]) / Envelopes::FRAMES_A_SECOND,
                 $isDead,
                 $sweep?->direction,
-                $onsets[$place]->sure,
+                $onsets[$place]->plain,
             );
         }
 
@@ -150,7 +150,7 @@ final readonly class StrokeListener
         $ends = [];
         foreach ($onsets as $place => $onset) {
             $next = $place + 1;
-            while ($onset->sure && isset($onsets[$next]) && ! $onsets[$next]->sure) {
+            while ($onset->isSure() && isset($onsets[$next]) && ! $onsets[$next]->isSure()) {
                 $next++;
             }
             $ends[] = isset($onsets[$next]) ? $onsets[$next]->frame : $last;

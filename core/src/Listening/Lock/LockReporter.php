@@ -58,7 +58,7 @@ final readonly class LockReporter
         $matching = (new FaintStrokes($this->matcher))->match(
             $planned,
             $played,
-            array_column($take->taps, 'sure'),
+            array_column($take->taps, 'plain'),
             $plan->smallestGap(),
             $plan->ruler()->tempo->beatSeconds(),
         );

@@ -92,7 +92,7 @@ final readonly class Take
      */
     public static function placed(array $strokes, Timeline $timeline, ?GripEar $ear = null): self
     {
-        $sure = array_values(array_filter($strokes, static fn (PlayedOnset $stroke): bool => $stroke->sure));
+        $sure = array_values(array_filter($strokes, static fn (PlayedOnset $stroke): bool => $stroke->isSure()));
         $firstBeat = FirstBeat::of($timeline, $sure === [] ? $strokes : $sure);
 
         return new self(self::of($strokes, $firstBeat)->taps, false, $ear, $firstBeat);
@@ -150,7 +150,7 @@ final readonly class Take
     /** @return list<PlayedOnset> those that were played whatever was planned */
     public function sure(): array
     {
-        return array_values(array_filter($this->taps, static fn (PlayedOnset $tap): bool => $tap->sure));
+        return array_values(array_filter($this->taps, static fn (PlayedOnset $tap): bool => $tap->isSure()));
     }
 
     public function laterBy(float $seconds): self

@@ -15,7 +15,7 @@ namespace Gravik\Listening\Hearing\Internal;
  */
 final class Novelty
 {
-    public const STEP_MS = 7;
+    public const STEP_MS = 10;
 
     /** Seconds; the window is the next power of two of samples. */
     private const SHORTEST_WINDOW = 0.029;
@@ -23,7 +23,7 @@ final class Novelty
     /** Levels are taken as log(1 + energy), in units of this share of the loud amplitudes, squared. */
     private const SOFT = 0.003;
 
-    private const BACK = 3;
+    private const BACK = 2;
 
     /** A surprise counts as far as it stands out of this share of the level that was there. */
     private const EXPECTED = 0.7;

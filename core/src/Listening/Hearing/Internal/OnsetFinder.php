@@ -23,7 +23,7 @@ final readonly class OnsetFinder
     /** Peaks of the novelty from this share of what a loud stroke brings are looked at; of those within so many steps the greatest. */
     private const LEAST_NOVELTY = 0.05;
 
-    private const STEPS_APART = 7;
+    private const STEPS_APART = 5;
 
     /** A peak of the novelty this near a rise, ms, is that rise. */
     private const SAME = 35;
@@ -66,9 +66,9 @@ final readonly class OnsetFinder
     private const ATTACK = [14, 3, 40];
 
     /** The novelty of a candidate is the greatest of so many steps before and after it. */
-    private const NOVELTY_BEFORE = 2;
+    private const NOVELTY_BEFORE = 1;
 
-    private const NOVELTY_AFTER = 4;
+    private const NOVELTY_AFTER = 3;
 
     /** About so plain, and so much more or less, is a beginning: in each recording, where there are fewest that are as plain. */
     private const BEGINS = -1.0;
@@ -85,7 +85,7 @@ final readonly class OnsetFinder
     private const UNUSUALLY_FAINT = 0.03;
 
     /** What is so much less plain may be one: it is told where nothing surer is near. */
-    private const MAY_BE = 1.0;
+    private const MAY_BE = 1.5;
 
     /** The pick takes no longer through the strings, ms; what begins within that is the same strum. */
     private const SWEEP = 62;
@@ -138,7 +138,7 @@ final readonly class OnsetFinder
         foreach ($kept as $frame => $score) {
             if ($score >= $begins - self::MAY_BE) {
                 $first = $this->left(self::first($rises, $frame));
-                $onsets[] = new Onset($first, max(0.0, ...array_slice($rises, max(0, $first - 3), 16)), $score >= $begins);
+                $onsets[] = new Onset($first, max(0.0, ...array_slice($rises, max(0, $first - 3), 16)), $score - $begins);
             }
         }
 

@@ -41,7 +41,7 @@ final readonly class Hits
                 $tap->levelDb,
                 $planned === null ? null : $tap->seconds / $planned,
                 $planned === null ? null : $tap->seconds - $planned,
-                $tap->sure,
+                $tap->isSure(),
             );
         }
 
