@@ -2,6 +2,8 @@ import type { FeelReading, Hearing } from '../../api/types'
 
 const WIDTH = 252
 const HEIGHT = 108
+/** Narrower than that, it all shrinks: nothing of it is cut off. */
+const BOX = `0 0 ${WIDTH} ${HEIGHT}`
 const PAD = 26
 
 /** The tempo bar by bar. */
@@ -17,7 +19,7 @@ export function TempoFigure({ reading }: { reading: FeelReading }) {
       <h3>
         Tempo <span className="muted">bar by bar</span>
       </h3>
-      <svg width={WIDTH} height={HEIGHT} role="img" aria-label={`${reading.tempo_bpm.toFixed(1)} beats a minute on average`}>
+      <svg width={WIDTH} height={HEIGHT} viewBox={BOX} role="img" aria-label={`${reading.tempo_bpm.toFixed(1)} beats a minute on average`}>
         {[high, low].map((bpm) => (
           <g key={bpm}>
             <line x1={PAD + 4} x2={WIDTH} y1={toY(bpm)} y2={toY(bpm)} className="slot-line solid" />
@@ -77,6 +79,7 @@ export function SwingFigure({ reading }: { reading: FeelReading }) {
       <svg
         width={WIDTH}
         height={HEIGHT}
+        viewBox={BOX}
         role="img"
         aria-label={swing === null ? slots : `Off-beats at ${(100 * swing.p).toFixed(1)} percent`}
       >
@@ -148,7 +151,7 @@ export function TuningFigure({ tuning }: { tuning: Hearing['tuning'] }) {
       <h3>
         Tuning <span className="muted">cents from A = 440</span>
       </h3>
-      <svg width={WIDTH} height={HEIGHT} role="img" aria-label={tuning === null ? 'not heard' : `${cents} cents`}>
+      <svg width={WIDTH} height={HEIGHT} viewBox={BOX} role="img" aria-label={tuning === null ? 'not heard' : `${cents} cents`}>
         <line x1={16} x2={WIDTH - 16} y1={HEIGHT - 30} y2={HEIGHT - 30} className="gauge-axis" />
         {[-50, -25, 0, 25, 50].map((tick) => (
           <line key={tick} x1={toX(tick)} x2={toX(tick)} y1={HEIGHT - 34} y2={HEIGHT - 26} className="gauge-axis" />

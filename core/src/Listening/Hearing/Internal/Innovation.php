@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Gravik\Listening\Hearing\Internal;
 
-use Closure;
-
 /**
  * What the sound so far does not foretell. Strings that ring go on as they did, each sample a fixed mixture of those before it
  * (linear prediction by the autocorrelation method, Levinson's recursion); a string that is struck breaks that off to the
@@ -34,40 +32,33 @@ final class Innovation
     public static function of(Envelopes $envelopes): Series
     {
         $every = max(1, (int) ($envelopes->slowRate / self::ENOUGH));
-
-        return self::along(
-            static fn (float $from, int $count): array => self::samples($envelopes, $from, $count, $every),
-            $envelopes->slowRate / $every,
-            self::WINDOW,
-            $envelopes->frames(),
-        );
-    }
-
-    /** @param Closure(float, int): list<float> $sound samples from a second on, so many */
-    private static function along(Closure $sound, float $rate, float $seconds, int $frames): Series
-    {
-        $window = (int) round($seconds * $rate);
+        $rate = $envelopes->slowRate / $every;
+        $frames = $envelopes->frames();
+        $window = (int) round(self::WINDOW * $rate);
         $ahead = (int) round(self::AHEAD * $rate);
         $shape = array_map(static fn (int $i): float => 0.5 - 0.5 * cos(2 * M_PI * ($i + 0.5) / $window), range(0, $window - 1));
-        $sums = array_fill(0, $frames + 1, 0.0);
+        $sums = array_fill(0, $frames, 0.0);
         $aMillisecond = $rate / Envelopes::FRAMES_A_SECOND;
         for ($at = 0, $last = (int) ($frames * $aMillisecond) - $ahead; $at < $last; $at += $ahead) {
-            $samples = $sound(($at - $window) / $rate, $window + $ahead);
+            $samples = self::samples($envelopes, ($at - $window) / $rate, $window + $ahead, $every);
             $mixture = self::mixture($samples, $shape);
             for ($i = $window, $end = $window + $ahead; $i < $end; $i++) {
                 $off = $samples[$i];
                 foreach ($mixture as $back => $share) {
                     $off += $share * $samples[$i - $back];
                 }
-                $sums[(int) (($at + $i - $window) / $aMillisecond)] += $off * $off;
+                $sums[min($frames - 1, (int) (($at + $i - $window) / $aMillisecond))] += $off * $off;
             }
         }
-        array_pop($sums);
 
-        return new Series(array_map(static fn (float $sum): float => $sum / $aMillisecond, $sums));
+        return new Series(array_map(static fn (float $sum): float => $sum / $aMillisecond, array_values($sums)));
     }
 
-    /** @return list<float> */
+    /**
+     * @param positive-int $every
+     *
+     * @return list<float>
+     */
     private static function samples(Envelopes $envelopes, float $from, int $count, int $every): array
     {
         $samples = $envelopes->slow($from, $count * $every);

@@ -78,7 +78,8 @@ final class Novelty
         $surpriseScale = 1 / max(self::LEAST_SURPRISE, $surprises->quantile(self::LOUD) - $expected);
 
         return new Series(array_map(
-            static fn (float $flux, float $surprise): float => (($flux - $usual) * $fluxScale + self::SURPRISE_COUNTS * ($surprise - $expected) * $surpriseScale) / (1 + self::SURPRISE_COUNTS),
+            static fn (float $flux, float $surprise): float => (($flux - $usual) * $fluxScale
+                + self::SURPRISE_COUNTS * ($surprise - $expected) * $surpriseScale) / (1 + self::SURPRISE_COUNTS),
             $flux,
             $surprise,
         ));
