@@ -50,12 +50,16 @@ final readonly class Hits
 
     /**
      * How long a stroke was to sound: one that the next stroke ends lasts as long as the player took to get there, and has no
-     * length to be held against where that next stroke was not met.
+     * length to be held against where that next stroke was not met; nor has one that sounds past the next, which was not heard.
      */
     private function length(int $index, int $stroke): ?float
     {
         $onset = $this->plan->onsets[$index];
         $next = $this->plan->onsets[$index + 1] ?? null;
+        if ($next !== null && $this->played[$stroke] + (float) $this->take->taps[$stroke]->seconds
+            > $next->t + ($this->matching->shifts[$index + 1] ?? 0.0) + self::ENDED_BY_NEXT) {
+            return null;
+        }
         if ($next === null || abs($next->t - $onset->t - $onset->seconds) > self::ENDED_BY_NEXT) {
             return $onset->seconds;
         }
