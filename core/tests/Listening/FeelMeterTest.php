@@ -11,6 +11,11 @@ use Gravik\Listening\Feel\Internal\ClockTracker;
 use Gravik\Listening\Hearing\StrokeListener;
 use Gravik\Listening\ListeningException;
 use Gravik\Listening\PlayedOnset;
+use Gravik\Performance\Performer;
+use Gravik\Performance\PlayedStroke;
+use Gravik\Simulation\SimulatedPlayer;
+use Gravik\Strokes\Direction;
+use Gravik\Tests\Support\Examples;
 use Gravik\Tests\Support\PluckedTake;
 use Gravik\Time\Feel;
 use Gravik\Time\Meter;
@@ -210,3 +215,15 @@ it('measures how a recording is tuned, and names what lies nearest', function (f
     expect($tuning?->cents)->toEqualWithDelta($cents, 3.0)
         ->and($tuning?->nearest()[0]->slug)->toBe($nearest);
 })->with([[-28.0, 0, 'standard'], [41.0, 0, 'standard'], [12.0, -1, 'half-down'], [0.0, -2, 'whole-down']]);
+
+it('hears even strokes as halves of a beat where the hand is known to go up on every other one; without that they may be beats', function (): void {
+    $timeline = (new Performer())->perform(Examples::breakdown(['tempo' => 96], 'xxxxxxxx'));
+    $played = (new SimulatedPlayer(-15, 0, 10, 0.02, 2))->play($timeline, 8);
+    $tempo = static fn (callable $way): float => (new FeelMeter())->measure(
+        array_map(static fn (PlayedStroke $stroke): PlayedOnset => new PlayedOnset($stroke->t, $way($stroke)), $played),
+        Meter::parse('4/4'),
+    )->tempoBpm;
+
+    expect($tempo(static fn (PlayedStroke $stroke): ?Direction => $stroke->stroke->direction))->toEqualWithDelta(96.0, 0.5)
+        ->and($tempo(static fn (): ?Direction => null))->toEqualWithDelta(192.0, 1.0);
+});

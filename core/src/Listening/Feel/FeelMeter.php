@@ -16,6 +16,7 @@ use Gravik\Listening\Internal\Deviations;
 use Gravik\Listening\ListeningException;
 use Gravik\Listening\PlayedOnset;
 use Gravik\Listening\Statistics;
+use Gravik\Strokes\Direction;
 use Gravik\Time\Meter;
 use Gravik\Time\Swing;
 use Gravik\Time\Tempo;
@@ -49,7 +50,8 @@ final readonly class FeelMeter
         }
         $times = array_map(static fn (PlayedOnset $tap): float => $tap->t, $strokes);
         $search = new BeatSearch($meter, $this->tracker);
-        $found = $search->find($times, $tempo?->bpm, $division, $firstBeat);
+        $ups = array_filter($strokes, static fn (PlayedOnset $stroke): bool => $stroke->direction === Direction::Up);
+        $found = $search->find($times, $tempo?->bpm, $division, $firstBeat, $ups);
         ['beats' => $beats, 'slots' => $slots] = $search->tracked($times, $found['beat'], $found['grid'], $tempo?->bpm, $firstBeat);
         $line = BeatLine::through($times, $beats, $slots, $found['grid']);
         $grid = $line->grid;

@@ -68,6 +68,9 @@ final readonly class BeatSearch
     /** Scatter below this says nothing, seconds. */
     private const LEAST_SCATTER = 0.004;
 
+    /** The arm comes down on the beat: an up stroke there costs so many nepers (the ear takes one direction in ten for the other). */
+    private const UP_ON_BEAT = 0.5;
+
     /** One stroke in so many belongs to no slot. */
     private const STRAY = 0.02;
 
@@ -78,10 +81,11 @@ final readonly class BeatSearch
      * @param ?float                $bpm      where the tempo is about known
      * @param ?int                  $division where it is known how the beat divides
      * @param ?float                $firstBeat seconds of a beat, where it is known
+     * @param array<int, mixed>     $ups       numbers of the strokes that are known to have gone up, as keys
      *
      * @return array{grid: BeatGrid, beat: float} beat in seconds
      */
-    public function find(array $times, ?float $bpm = null, ?int $division = null, ?float $firstBeat = null): array
+    public function find(array $times, ?float $bpm = null, ?int $division = null, ?float $firstBeat = null, array $ups = []): array
     {
         $times = array_slice($times, 0, self::LOOKED_AT);
         $best = ['score' => INF, 'grid' => new BeatGrid($division ?? 1), 'beat' => 60 / ($bpm ?? 120)];
@@ -98,7 +102,7 @@ final readonly class BeatSearch
             }
             sort($rough);
             foreach (array_slice($rough, 0, self::WEIGHED) as [, $tempo]) {
-                $weighed = $this->weigh($times, 60 / $tempo, $grid, $bpm, $firstBeat, $division !== null);
+                $weighed = $this->weigh($times, 60 / $tempo, $grid, $bpm, $firstBeat, $division !== null, $ups);
                 $best = $weighed['score'] < $best['score'] ? $weighed : $best;
             }
         }
@@ -139,11 +143,19 @@ final readonly class BeatSearch
 
     /**
      * @param non-empty-list<float> $times
+     * @param array<int, mixed>     $ups
      *
      * @return array{score: float, grid: BeatGrid, beat: float}
      */
-    private function weigh(array $times, float $beat, BeatGrid $grid, ?float $bpm, ?float $firstBeat, bool $gridKnown): array
-    {
+    private function weigh(
+        array $times,
+        float $beat,
+        BeatGrid $grid,
+        ?float $bpm,
+        ?float $firstBeat,
+        bool $gridKnown,
+        array $ups,
+    ): array {
         $tracked = $this->tracked($times, $beat, $grid, $bpm, $firstBeat);
         $line = BeatLine::through($times, $tracked['beats'], $tracked['slots'], $grid);
         for ($round = 0; $round < self::ROUNDS && $line->beatSeconds() > self::SHORTEST_BEAT; $round++) {
@@ -171,6 +183,7 @@ final readonly class BeatSearch
         }
 
         $score += self::skipsBeats($tracked['beats'], $tracked['slots']) ? self::SKIPPING : 0.0;
+        $score += self::UP_ON_BEAT * count(array_filter(array_intersect_key($tracked['slots'], $ups), static fn (int $slot): bool => $slot === 0));
 
         return ['score' => $score + $this->pattern($tracked['beats'], $tracked['slots'], $grid), 'grid' => $grid, 'beat' => $beat];
     }
