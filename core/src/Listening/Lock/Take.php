@@ -146,13 +146,13 @@ final readonly class Take
         );
     }
 
-    /** Played so many seconds later in the song; where it lies in its recording is the same. */
     /** @return list<PlayedOnset> those that were played whatever was planned */
     public function sure(): array
     {
         return array_values(array_filter($this->taps, static fn (PlayedOnset $tap): bool => $tap->isSure()));
     }
 
+    /** Played so many seconds later in the song; where it lies in its recording is the same. */
     public function laterBy(float $seconds): self
     {
         return new self(
