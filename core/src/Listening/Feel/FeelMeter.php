@@ -50,7 +50,7 @@ final readonly class FeelMeter
         }
         $times = array_map(static fn (PlayedOnset $tap): float => $tap->t, $strokes);
         $search = new BeatSearch($meter, $this->tracker);
-        $ups = array_filter($strokes, static fn (PlayedOnset $stroke): bool => $stroke->direction === Direction::Up);
+        $ups = array_keys(array_filter($strokes, static fn (PlayedOnset $stroke): bool => $stroke->direction === Direction::Up));
         $found = $search->find($times, $tempo?->bpm, $division, $firstBeat, $ups);
         ['beats' => $beats, 'slots' => $slots] = $search->tracked($times, $found['beat'], $found['grid'], $tempo?->bpm, $firstBeat);
         $line = BeatLine::through($times, $beats, $slots, $found['grid']);

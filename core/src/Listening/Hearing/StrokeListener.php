@@ -28,9 +28,7 @@ final readonly class StrokeListener
     /** The attack in which a stroke is loudest, ms. */
     private const ATTACK = 50;
 
-    /**
-     * A dead stroke has fallen this far below its attack, in dB, when the next one comes or after a ninth of a second.
-     */
+    /** A dead stroke has fallen this far below its attack, in dB, when the next one comes or after a ninth of a second. */
     private const DEAD_DB = -15.0;
 
     private const LATE = 110;

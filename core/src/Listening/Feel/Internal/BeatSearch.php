@@ -81,7 +81,7 @@ final readonly class BeatSearch
      * @param ?float                $bpm      where the tempo is about known
      * @param ?int                  $division where it is known how the beat divides
      * @param ?float                $firstBeat seconds of a beat, where it is known
-     * @param array<int, mixed>     $ups       numbers of the strokes that are known to have gone up, as keys
+     * @param list<int>             $ups       places of the strokes that are known to have gone up
      *
      * @return array{grid: BeatGrid, beat: float} beat in seconds
      */
@@ -143,7 +143,7 @@ final readonly class BeatSearch
 
     /**
      * @param non-empty-list<float> $times
-     * @param array<int, mixed>     $ups
+     * @param list<int>             $ups
      *
      * @return array{score: float, grid: BeatGrid, beat: float}
      */
@@ -183,7 +183,9 @@ final readonly class BeatSearch
         }
 
         $score += self::skipsBeats($tracked['beats'], $tracked['slots']) ? self::SKIPPING : 0.0;
-        $score += self::UP_ON_BEAT * count(array_filter(array_intersect_key($tracked['slots'], $ups), static fn (int $slot): bool => $slot === 0));
+        foreach ($ups as $number) {
+            $score += ($tracked['slots'][$number] ?? null) === 0 ? self::UP_ON_BEAT : 0.0;
+        }
 
         return ['score' => $score + $this->pattern($tracked['beats'], $tracked['slots'], $grid), 'grid' => $grid, 'beat' => $beat];
     }

@@ -76,7 +76,9 @@ final readonly class OnsetFinder
         $onsets = [];
         foreach ($kept as $frame => $score) {
             if ($score >= $begins - self::MAY_BE) {
-                $first = self::left($cues->innovation, self::first($cues->rises, $frame));
+                // None reaches back over the one before it.
+                $after = $onsets === [] ? 0 : $onsets[count($onsets) - 1]->frame + 1;
+                $first = max($after, self::left($cues->innovation, self::first($cues->rises, $frame)));
                 $onsets[] = new Onset(
                     $first,
                     $cues->greatestRise($first - self::SHARP_BEFORE, $first + self::SHARP_AFTER),
