@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Gravik\Formats\TakeFile;
+use Gravik\Listening\Hit;
 use Gravik\Listening\Lock\Internal\FaintStrokes;
 use Gravik\Listening\Lock\LockReporter;
 use Gravik\Listening\Lock\Matcher;
@@ -74,3 +75,17 @@ it('loses few light strokes under a ringing chord once the plan is known', funct
     'FM, by phone' => [Way::Fm, Place::Phone],
     'driven, with hum' => [Way::Driven, Place::Hum],
 ]);
+
+it('tells chucks from strokes that ring where a mains hum lies under both', function (Way $way): void {
+    $song = Examples::breakdown(['tempo' => 112], 'XcxcXcxc');
+    $timeline = (new Performer())->perform($song);
+    $strokes = (new SimulatedPlayer(0, 0, 6, 0, 7))->play($timeline, 4);
+    $path = (string) tempnam(sys_get_temp_dir(), 'gravik-hum-');
+    file_put_contents($path, (new MaterialTake($way, Place::Hum, 5, 6.0))->wav($strokes, 60 / 112));
+    $file = TakeFile::read($path, 'take.wav');
+    unlink($path);
+    $report = (new LockReporter())->report(Take::of($file->strokes, SimulatedTake::LEAD), $timeline, SwingUnit::Eighth, 0.0, bars: 4);
+    $wrong = array_filter($report->hits, static fn (Hit $hit): bool => $hit->mutedRight === false);
+
+    expect(count($report->hits))->toBeGreaterThanOrEqual(30)->and(count($wrong))->toBeLessThanOrEqual(1);
+})->with([Way::Physical, Way::Driven, Way::Granular]);
