@@ -66,7 +66,9 @@ final readonly class OtherTake
                 ),
             );
         }
-        $kept = (new FeelMeter())->measure($take->sure(), $this->timeline->map->first()->meter)->tempoBpm;
+        // By their times alone: a plan may have up strokes on the beat.
+        $times = array_map(static fn (PlayedOnset $tap): PlayedOnset => new PlayedOnset($tap->t), $take->sure());
+        $kept = (new FeelMeter())->measure($times, $this->timeline->map->first()->meter)->tempoBpm;
         // Half and double may be the same tempo, counted otherwise.
         $apart = min(array_map(static fn (float $times): float => abs($times * $kept / $asked - 1), [0.5, 1.0, 2.0]));
         if ($apart > self::OTHER_TEMPO) {
