@@ -151,9 +151,10 @@ it('hands no event to the audio clock after its time in a minute of six parts', 
     $page->undisturbed(function () use ($page): void {
         playFromTheTop($page);
         $until = microtime(true) + 60;
-        foreach ([2, 3, 1, 3, 2, 1] as $station) {
+        // As often faster as slower, so that a minute measured again is the same minute.
+        foreach ([2, 3, 1, 3, 2, 1] as $number => $station) {
             usleep(9_000_000);
-            $page->chord(WebDriverKeys::ALT, (string) $station)->keys($station === 1 ? ']' : '[');
+            $page->chord(WebDriverKeys::ALT, (string) $station)->keys($number % 2 === 0 ? '[' : ']');
         }
         while (microtime(true) < $until) {
             usleep(200_000);

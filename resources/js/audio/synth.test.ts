@@ -35,20 +35,23 @@ function pitchOf(sound: Float32Array, near: number): number {
   return RATE / (best + (a - c) / (2 * (a - 2 * b + c)))
 }
 
+const SIZE = 4096
+const COSINES = Float64Array.from({ length: SIZE }, (_, i) => Math.cos((2 * Math.PI * i) / SIZE))
+
 /** The centre of the spectrum of the first tenth of a second, in Hz: what the ear calls bright. */
 function brightness(sound: Float32Array): number {
-  const size = 4096
+  const windowed = COSINES.map((cosine, i) => (sound[i] ?? 0) * (0.5 - 0.5 * cosine))
   let weighted = 0
   let whole = 0
-  for (let bin = 1; bin < size / 2; bin += 1) {
+  for (let bin = 1; bin < SIZE / 2; bin += 1) {
     let re = 0
     let im = 0
-    for (let i = 0; i < size; i++) {
-      const value = (sound[i] ?? 0) * (0.5 - 0.5 * Math.cos((2 * Math.PI * i) / size))
-      re += value * Math.cos((2 * Math.PI * bin * i) / size)
-      im += value * Math.sin((2 * Math.PI * bin * i) / size)
+    for (let i = 0; i < SIZE; i++) {
+      const value = windowed[i] ?? 0
+      re += value * (COSINES[(bin * i) % SIZE] ?? 0)
+      im += value * (COSINES[(bin * i + SIZE / 4) % SIZE] ?? 0)
     }
-    weighted += (re * re + im * im) * ((bin * RATE) / size)
+    weighted += (re * re + im * im) * ((bin * RATE) / SIZE)
     whole += re * re + im * im
   }
   return weighted / whole

@@ -146,8 +146,12 @@ const contents = (xml: string) =>
       return closed ? [told, `/${name}`] : [ends ? `/${name}` : told]
     },
   )
-/** What is left where everything that the published schema of 4.0 doesn't allow in its place is put right. */
-const byTheSchema = (xml: string) => contents(MusicXML.parse(xml).serialize())
+/** What is first put right where something is not as the published schema of 4.0 allows; nothing where all is. */
+const putRight = (xml: string) => {
+  const [asked, told] = [contents(MusicXML.parse(xml).serialize()), contents(xml)]
+  const place = asked.findIndex((each, index) => each !== told[index])
+  return place >= 0 || asked.length !== told.length ? { place, asked: asked[place], told: told[place] } : null
+}
 
 it('writes every demo song as the published schema asks', () => {
   const songs = execFileSync(
@@ -163,18 +167,17 @@ it('writes every demo song as the published schema asks', () => {
     .split('\0')
     .filter((song) => song !== '')
   expect(songs).toHaveLength(6)
-  for (const song of songs) expect(byTheSchema(song)).toEqual(contents(song))
+  for (const song of songs) expect(putRight(song)).toBeNull()
   // What is out of place or no number is found.
-  const told = contents(songs[0] ?? '')
+  const shortest = songs.reduce((least, song) => (song.length < least.length ? song : least))
   for (const [right, wrong] of [
     [/<fret>\d+</, '<fret>open<'],
     [/<swing>/, '<swing><sway/>'],
     [/(<duration>\d+<\/duration>)\s*(<voice>1<\/voice>)/, '$2$1'],
   ] as const) {
-    const spoilt = (songs[0] ?? '').replace(right, wrong)
-    expect(spoilt).not.toBe(songs[0])
-    expect(byTheSchema(spoilt)).not.toEqual(contents(spoilt))
-    expect(contents(spoilt)).not.toEqual(told)
+    const spoilt = shortest.replace(right, wrong)
+    expect(spoilt).not.toBe(shortest)
+    expect(putRight(spoilt)).not.toBeNull()
   }
 }, 120_000)
 
