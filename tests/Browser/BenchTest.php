@@ -228,9 +228,11 @@ it('keeps the work of a signed-out tab and saves it after signing in again', fun
     $page->element('.ant-modal input[name=email]')->sendKeys(DatabaseSeeder::TEACHER['email']);
     // By key: the sheet may still be on its way in, and a click would miss the button.
     $page->element('.ant-modal input[name=password]')->sendKeys(DatabaseSeeder::TEACHER['password'].WebDriverKeys::ENTER);
-    $page->saved()->driver->navigate()->refresh();
-    $page->waitFor(fn (): bool => $page->words('.bar-chord') === 'Dm | Gm', 'what was typed while signed out is lost');
-    expect($page->says('Sign in again'))->toBeFalse();
+    $typed = fn (): bool => $page->words('.bar-chord') === 'Dm | Gm';
+    $page->saved()->waitFor($typed, 'what was refused while signed out is not drawn');
+    $page->waitFor(fn (): bool => ! $page->says('Sign in again'), 'the sheet stays');
+    $page->driver->navigate()->refresh();
+    $page->waitFor($typed, 'what was typed while signed out is lost');
 });
 
 it('prints the sheet, takes each form once it was said what it loses, and imports the JSON and the score', function (): void {

@@ -127,6 +127,20 @@ describe('saving', () => {
     expect(keeper.saves).toHaveLength(1)
   })
 
+  it('saves after signing in again, though the save before that was still on its way to being refused', async () => {
+    let refuse: (problem: ApiError) => void = () => undefined
+    keeper.answer = () => new Promise((_, reject) => (refuse = reject))
+    const store = openDocument(stored(), keeper)
+    store.change(titled('Signed out'))
+    await vi.advanceTimersByTimeAsync(1000)
+    keeper.answer = async (document, revision) => stored(document, revision + 1)
+    void store.saveNow()
+    refuse(new ApiError('You are signed out.', 401, {}))
+    await vi.advanceTimersByTimeAsync(0)
+    expect(keeper.saves.map(({ document }) => document.title)).toEqual(['Signed out', 'Signed out'])
+    expect(store.getState().save.status).toBe('saved')
+  })
+
   it('says that a save failed, keeps the draft, and saves on the next try', async () => {
     const store = openDocument(stored(), keeper)
     keeper.answer = () => Promise.reject(new ApiError('Gravik cannot be reached.', 0, {}))

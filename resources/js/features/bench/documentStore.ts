@@ -107,8 +107,8 @@ export function openDocument(stored: StoredBreakdown, keeper: Keeper): DocumentS
     clearTimeout(timer)
     if (running !== null) {
       await running
-      if (store.getState().save.status === 'waiting') return saveNow()
-      return
+      // Whoever asks meanwhile may know more than the save that failed: they have signed in again, say.
+      return ['waiting', 'failed'].includes(store.getState().save.status) ? saveNow() : undefined
     }
     const { id, document, revision, mine, save } = store.getState()
     if (!mine || save.status === 'saved' || save.status === 'stale') return

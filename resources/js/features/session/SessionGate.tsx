@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useEffect, type ReactNode } from 'react'
-import { keys, usePerson } from '../../api/queries'
+import { usePerson } from '../../api/queries'
 import { Door } from './Door'
 import { useDelivery } from './useDelivery'
 import { SignInForm } from './SignIn'
@@ -20,7 +20,8 @@ export function SessionGate({ children }: { children: ReactNode }) {
   useDelivery(person.data?.id)
   const done = () => {
     signedOut.clear()
-    void client.invalidateQueries({ queryKey: keys.person })
+    // All of it: what was refused meanwhile is asked again, and what is still on its way to being refused is called off.
+    void client.invalidateQueries()
     window.dispatchEvent(new Event('gravik:signed-in'))
   }
   if (person.isPending) return <p className="loading">Opening the door …</p>
