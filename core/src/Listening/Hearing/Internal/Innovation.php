@@ -44,8 +44,9 @@ final class Innovation
             $mixture = self::mixture($samples, $shape);
             for ($i = $window, $end = $window + $ahead; $i < $end; $i++) {
                 $off = $samples[$i];
-                foreach ($mixture as $back => $share) {
-                    $off += $share * $samples[$i - $back];
+                $earlier = $i;
+                foreach ($mixture as $share) {
+                    $off += $share * $samples[--$earlier];
                 }
                 $sums[min($frames - 1, (int) (($at + $i - $window) / $aMillisecond))] += $off * $off;
             }
@@ -89,8 +90,8 @@ final class Innovation
         $alike = [];
         for ($back = 0; $back <= self::ORDER; $back++) {
             $sum = 0.0;
-            for ($i = $back; $i < $count; $i++) {
-                $sum += $shaped[$i] * $shaped[$i - $back];
+            for ($i = $back, $earlier = 0; $i < $count; $i++, $earlier++) {
+                $sum += $shaped[$i] * $shaped[$earlier];
             }
             $alike[] = $sum;
         }
