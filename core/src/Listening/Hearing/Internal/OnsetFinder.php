@@ -62,6 +62,11 @@ final readonly class OnsetFinder
 
     private const SHARP_AFTER = 12;
 
+    /** Beside the click of a metronome a string rises by so many nepers at least; a click alone is so much less plain than it seems. */
+    private const BESIDE_A_CLICK = 1.0;
+
+    private const CLICK_ALONE = 1.5;
+
     public function __construct(private Envelopes $envelopes) {}
 
     /** @return list<Onset> where each strum begins, and where one may have begun that hardly stands out */
@@ -73,12 +78,18 @@ final readonly class OnsetFinder
         }
         $kept = self::plainest($cues->scores());
         $begins = self::between($kept);
+        $rises = $cues->rises;
+        $metronome = Metronome::among($rises, array_keys(array_filter($kept, static fn (float $score): bool => $score >= $begins)));
+        $strings = $metronome?->takenOutOf($rises) ?? $rises;
         $onsets = [];
         foreach ($kept as $frame => $score) {
+            $beside = $strings[$frame] === $rises[$frame] ? $frame : self::besideAClick($strings, $frame);
+            $score -= $beside === null ? self::CLICK_ALONE : 0.0;
             if ($score >= $begins - self::MAY_BE) {
                 // None reaches back over the one before it.
                 $after = $onsets === [] ? 0 : $onsets[count($onsets) - 1]->frame + 1;
-                $first = max($after, self::left($cues->innovation, self::first($cues->rises, $frame)));
+                $string = $beside === null ? self::first($rises, $frame) : self::first($strings, $beside);
+                $first = max($after, self::left($cues->innovation, $string));
                 $onsets[] = new Onset(
                     $first,
                     $cues->greatestRise($first - self::SHARP_BEFORE, $first + self::SHARP_AFTER),
@@ -140,9 +151,24 @@ final readonly class OnsetFinder
     }
 
     /**
+     * The plainest string that is struck about when a metronome clicks.
+     *
+     * @param array<int, float> $strings rises without the clicks
+     */
+    private static function besideAClick(array $strings, int $click): ?int
+    {
+        $plainest = $click;
+        for ($frame = max(0, $click - self::PLAINEST_BEFORE); $frame < $click + self::BEGAN_WITHIN && isset($strings[$frame]); $frame++) {
+            $plainest = $strings[$frame] > $strings[$plainest] ? $frame : $plainest;
+        }
+
+        return $strings[$plainest] >= self::BESIDE_A_CLICK ? $plainest : null;
+    }
+
+    /**
      * Where the first string of a strum was struck, if that was not the plainest one.
      *
-     * @param list<float> $rises
+     * @param array<int, float> $rises
      */
     private static function first(array $rises, int $frame): int
     {

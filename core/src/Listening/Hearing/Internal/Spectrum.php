@@ -114,7 +114,8 @@ final class Spectrum
             $im[$i + 3] = $bIm + $dRe;
         }
         // Two rounds at once, four values a turn: half as many are fetched and put back. All in local variables for speed.
-        for ($part = 4; $part << 2 <= $size; $part <<= 2) {
+        $part = 4;
+        for (; $part << 2 <= $size; $part <<= 2) {
             $step = intdiv($size, $part << 2);
             for ($turn = 0; $turn < $part; $turn++) {
                 $at = $turn * $step;
