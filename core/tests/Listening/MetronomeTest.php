@@ -57,8 +57,9 @@ it('tells strokes at their own moments where a click comes ahead of them, and ha
     $strokes = (new SimulatedPlayer(14, 0, 7, 0, 3))->play($timeline, 8);
     $path = (string) tempnam(sys_get_temp_dir(), 'gravik-clicks-');
     file_put_contents($path, (new MaterialTake($way, Place::Bleed, 5, 6.0))->wav($strokes, 60 / 124));
-    $heard = array_map(static fn (PlayedOnset $stroke): float => $stroke->t - SimulatedTake::LEAD, TakeFile::read($path, 'take.wav')->sure());
+    $sure = TakeFile::read($path, 'take.wav')->sure();
     unlink($path);
+    $heard = array_map(static fn (PlayedOnset $stroke): float => $stroke->t - SimulatedTake::LEAD, $sure);
     $off = array_map(
         static fn (PlayedStroke $stroke): float => min(array_map(static fn (float $t): float => 1000 * abs($t - $stroke->t), $heard)),
         $strokes,

@@ -184,7 +184,7 @@ final readonly class Cues
      *
      * @return list<int> places of values that are no less than the least, and than any so near
      */
-    private static function peaks(array $values, float $least, int $apart): array
+    public static function peaks(array $values, float $least, int $apart): array
     {
         $peaks = [];
         foreach ($values as $place => $value) {

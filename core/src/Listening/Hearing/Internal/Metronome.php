@@ -31,7 +31,7 @@ final readonly class Metronome
 
     private const AT_FIRST = 4;
 
-    /** So many clicks at least, and this share of all that are due; so many in a row may be missed before that is asked. */
+    /** So many clicks at least, and this share of all that are due; so many may be missed before that is asked. */
     private const FEWEST = 14;
 
     private const SHARE = 0.6;
@@ -48,8 +48,10 @@ final readonly class Metronome
 
     private const ONE_PLACE = 25;
 
-    /** A hand scatters by more than this, ms. */
+    /** A hand scatters by more than this, ms, which is told by so many strokes of a place at least. */
     private const BY_HAND = 2.5;
+
+    private const FEWEST_STROKES = 4;
 
     /** What rises by so many nepers more than most clicks do is a stroke that came with one. */
     private const WITH_A_STROKE = 2.0;
@@ -67,7 +69,7 @@ final readonly class Metronome
      */
     public static function among(array $rises, array $strokes): ?self
     {
-        $peaks = self::peaks($rises);
+        $peaks = Cues::peaks($rises, self::LEAST_RISE, self::AROUND);
         $at = array_flip($peaks);
         $until = min(count($rises), self::FOLLOWED);
         $best = ['weight' => 0.0, 'first' => 0.0, 'period' => 1.0, 'hits' => []];
@@ -83,7 +85,9 @@ final readonly class Metronome
             return null;
         }
 
-        return new self($best['first'], $best['period'], Statistics::median(array_map(static fn (int $hit): float => $rises[$hit], $best['hits'])));
+        $clicks = array_map(static fn (int $hit): float => $rises[$hit], $best['hits']);
+
+        return new self($best['first'], $best['period'], Statistics::median($clicks));
     }
 
     /**
@@ -171,26 +175,9 @@ final readonly class Metronome
         }
         $scatters = array_map(
             static fn (array $place): float => Statistics::spread($place),
-            array_values(array_filter($places, static fn (array $place): bool => count($place) >= self::AT_FIRST)),
+            array_values(array_filter($places, static fn (array $place): bool => count($place) >= self::FEWEST_STROKES)),
         );
 
         return $scatters !== [] && Statistics::median($scatters) > self::BY_HAND;
-    }
-
-    /**
-     * @param list<float> $rises
-     *
-     * @return list<int> frames
-     */
-    private static function peaks(array $rises): array
-    {
-        $peaks = [];
-        foreach ($rises as $frame => $rise) {
-            if ($rise >= self::LEAST_RISE && $rise >= max([$rise, ...array_slice($rises, max(0, $frame - self::AROUND), 2 * self::AROUND + 1)])) {
-                $peaks[] = $frame;
-            }
-        }
-
-        return $peaks;
     }
 }

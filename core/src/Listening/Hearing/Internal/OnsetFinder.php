@@ -157,10 +157,7 @@ final readonly class OnsetFinder
      */
     private static function besideAClick(array $strings, int $click): ?int
     {
-        $plainest = $click;
-        for ($frame = max(0, $click - self::PLAINEST_BEFORE); $frame < $click + self::BEGAN_WITHIN && isset($strings[$frame]); $frame++) {
-            $plainest = $strings[$frame] > $strings[$plainest] ? $frame : $plainest;
-        }
+        $plainest = self::highest($strings, $click, self::BEGAN_WITHIN);
 
         return $strings[$plainest] >= self::BESIDE_A_CLICK ? $plainest : null;
     }
@@ -172,10 +169,7 @@ final readonly class OnsetFinder
      */
     private static function first(array $rises, int $frame): int
     {
-        $plainest = $frame;
-        for ($near = max(0, $frame - self::PLAINEST_BEFORE); $near <= $frame + self::PLAINEST_AFTER && isset($rises[$near]); $near++) {
-            $plainest = $rises[$near] > $rises[$plainest] ? $near : $plainest;
-        }
+        $plainest = self::highest($rises, $frame, self::PLAINEST_AFTER);
         $least = max(self::BEGAN_LEAST, self::BEGAN * min(self::BEGAN_AT_MOST, $rises[$plainest]));
         for ($early = max(0, $plainest - self::BEGAN_WITHIN); $early < $plainest; $early++) {
             if ($rises[$early] >= $least) {
@@ -188,6 +182,22 @@ final readonly class OnsetFinder
         }
 
         return $plainest;
+    }
+
+    /**
+     * Where the plainest string near a candidate is.
+     *
+     * @param array<int, float> $rises
+     * @param int               $after ms after it that are looked at
+     */
+    private static function highest(array $rises, int $frame, int $after): int
+    {
+        $highest = $frame;
+        for ($near = max(0, $frame - self::PLAINEST_BEFORE); $near <= $frame + $after && isset($rises[$near]); $near++) {
+            $highest = $rises[$near] > $rises[$highest] ? $near : $highest;
+        }
+
+        return $highest;
     }
 
     /** An attack that takes its time rises most when it is half over: it began where it left what sounded before. */
