@@ -134,7 +134,8 @@ it('measures the swing of a MIDI file and takes its strokes to the grid', functi
     $draft = DraftFile::read((new MidiFile())->write($song, (new Performer())->perform($song)), 'Tide Table')->breakdown;
     $ticks = static fn (Breakdown $of): array => array_map(static fn (array $stroke): int => $stroke[0], Told::strokes($of));
 
-    expect($draft->title)->toBe('Tide Table')->and($ticks($draft))->toBe($ticks($song))->and(Told::chords($draft))->toBe(Told::chords($song))
+    expect($draft->title)->toBe('Tide Table')->and($ticks($draft))->toBe($ticks($song))
+        ->and(Told::chords($draft))->toBe(Told::chords($song))
         ->and($draft->start->feel->ratio)->toEqualWithDelta($ratio, 0.06)->and($draft->start->tempo->bpm)->toBe(120.0);
 })->with([1.0, 1.5, 2.0]);
 

@@ -10,18 +10,27 @@ use Gravik\Performance\Performer;
 use Gravik\Tests\Support\Examples;
 use Gravik\Tests\Support\Told;
 
+function scoreWith(string $measures): string
+{
+    return '<score-partwise><part-list><score-part id="P"/></part-list><part id="P">'.$measures.'</part></score-partwise>';
+}
+
 it('reads spellings of other programs: divisions of their own, ties, two staves in two parts, a flat score', function (): void {
     $xml = <<<'XML'
         <?xml version="1.0" encoding="UTF-8" standalone="no"?>
         <!DOCTYPE score-partwise PUBLIC "-//Nobody//DTD Score Partwise//EN" "http://nowhere.invalid/partwise.dtd">
         <score-partwise><movement-title>Of others</movement-title>
-        <part-list><score-part id="V"><part-name>Voice</part-name></score-part><score-part id="G"><part-name>Gtr.</part-name></score-part></part-list>
+        <part-list><score-part id="V"><part-name>Voice</part-name></score-part>
+          <score-part id="G"><part-name>Gtr.</part-name></score-part></part-list>
         <part id="V"><measure number="1"><attributes><divisions>2</divisions></attributes>
           <harmony><root><root-step>B</root-step><root-alter>-1</root-alter></root><kind>major-seventh</kind></harmony>
           <note><pitch><step>D</step><octave>5</octave></pitch><duration>4</duration></note>
-          <harmony><root><root-step>G</root-step></root><kind>minor</kind><degree><degree-value>7</degree-value><degree-alter>-1</degree-alter><degree-type>add</degree-type></degree></harmony>
+          <harmony><root><root-step>G</root-step></root><kind>minor</kind>
+            <degree><degree-value>7</degree-value><degree-alter>-1</degree-alter><degree-type>add</degree-type></degree></harmony>
           <note><rest/><duration>4</duration></note></measure></part>
-        <part id="G"><measure number="1"><attributes><divisions>4</divisions><key><fifths>-2</fifths></key><time><beats>4</beats><beat-type>4</beat-type></time></attributes>
+        <part id="G"><measure number="1">
+          <attributes><divisions>4</divisions><key><fifths>-2</fifths></key>
+            <time><beats>4</beats><beat-type>4</beat-type></time></attributes>
           <sound tempo="96"/>
           <note><rest/><duration>2</duration><voice>1</voice></note>
           <note><pitch><step>D</step><octave>4</octave></pitch><duration>2</duration><tie type="start"/><voice>1</voice></note>
@@ -87,10 +96,16 @@ it('says what is wrong with a file that cannot be read, or too large', function 
     'cut short' => [fn (): string => '<score-partwise><part-list><score-part id="P1">', 'not a score'],
     'another kind of XML' => [fn (): string => '<svg xmlns="http://www.w3.org/2000/svg"/>', 'another kind of file'],
     'time by time' => [fn (): string => '<score-timewise/>', 'part by part'],
-    'an empty score' => [fn (): string => '<score-partwise><part-list><score-part id="P"/></part-list><part id="P"><measure/></part></score-partwise>', 'Neither chords nor notes'],
+    'an empty score' => [fn (): string => scoreWith('<measure/>'), 'Neither chords nor notes'],
     'an archive of nothing' => [fn (): string => "PK\x03\x04nonsense", 'damaged'],
-    'a way out of the archive' => [fn (): string => packed(['META-INF/container.xml' => '<rootfile full-path="../../etc/passwd"/>']), 'which of its files'],
-    'many entries' => [fn (): string => packed(array_fill_keys(array_map(static fn (int $n): string => "e{$n}", range(1, 25)), 'x')), '25 entries'],
+    'a way out of the archive' => [
+        fn (): string => packed(['META-INF/container.xml' => '<rootfile full-path="../../etc/passwd"/>']),
+        'which of its files',
+    ],
+    'many entries' => [
+        fn (): string => packed(array_fill_keys(array_map(static fn (int $n): string => "e{$n}", range(1, 25)), 'x')),
+        '25 entries',
+    ],
     'a bomb' => [
         fn (): string => packed(['META-INF/container.xml' => '<rootfile full-path="s.xml"/>', 's.xml' => str_repeat("\0", 40 * 1048576)]),
         'at most 30 MB',
@@ -114,10 +129,15 @@ function packed(array $entries): string
     return $bytes;
 }
 
-it('names chords by their kind and degrees, and lists those that have no name here', function (string $harmony, array $chords, array $unread): void {
-    $draft = DraftFile::read('<score-partwise><part-list><score-part id="P"/></part-list><part id="P"><measure>'
-        .'<harmony><root><root-step>F</root-step></root><kind>major</kind></harmony></measure><measure><harmony><root><root-step>C</root-step></root>'
-        .$harmony.'</harmony></measure></part></score-partwise>');
+it('names chords by their kind and degrees, and lists those that have no name here', function (
+    string $harmony,
+    array $chords,
+    array $unread,
+): void {
+    $draft = DraftFile::read(scoreWith(
+        '<measure><harmony><root><root-step>F</root-step></root><kind>major</kind></harmony></measure>'
+        .'<measure><harmony><root><root-step>C</root-step></root>'.$harmony.'</harmony></measure>',
+    ));
 
     expect(array_column(Told::chords($draft->breakdown), 1))->toBe($chords)->and($draft->unread)->toBe($unread);
 })->with([
@@ -133,8 +153,8 @@ it('opens no other file that a score asks for', function (string $asks): void {
     $secret = (string) tempnam(sys_get_temp_dir(), 'secret');
     file_put_contents($secret, 'LOW-WATER-MARK');
     $xml = sprintf('<!DOCTYPE score-partwise [%s]><score-partwise><work><work-title>Slack &x;</work-title></work>', sprintf($asks, $secret))
-        .'<part-list><score-part id="P"/></part-list><part id="P"><measure><harmony><root><root-step>C</root-step></root><kind>major</kind></harmony>'
-        .'</measure></part></score-partwise>';
+        .'<part-list><score-part id="P"/></part-list><part id="P"><measure>'
+        .'<harmony><root><root-step>C</root-step></root><kind>major</kind></harmony></measure></part></score-partwise>';
 
     try {
         $told = DraftFile::read($xml)->breakdown->title;
@@ -154,11 +174,13 @@ it('takes a score out of its archive, whatever that is called', function (): voi
 
 it('lists what is beyond what a song may have', function (): void {
     $bar = '<measure><harmony><root><root-step>C</root-step></root><kind>major</kind></harmony></measure>';
-    $score = static fn (string $measures): string => '<score-partwise><part-list><score-part id="P"/></part-list><part id="P">'.$measures.'</part></score-partwise>';
-    $long = DraftFile::read($score(str_repeat($bar, 900)));
-    $odd = DraftFile::read($score('<measure><attributes><time><beats>11</beats><beat-type>16</beat-type></time></attributes></measure>'.$bar));
+    $long = DraftFile::read(scoreWith(str_repeat($bar, 900)));
+    $odd = DraftFile::read(scoreWith(
+        '<measure><attributes><time><beats>11</beats><beat-type>16</beat-type></time></attributes></measure>'.$bar,
+    ));
 
-    expect($long->unread)->toBe(['bars 401 to 900: a written song has at most 400 bars'])->and(count($long->breakdown->course()->bars))->toBe(400)
+    expect($long->unread)->toBe(['bars 401 to 900: a written song has at most 400 bars'])
+        ->and(count($long->breakdown->course()->bars))->toBe(400)
         ->and($odd->unread)->toBe(['the meter 11/16 in bar 1: 4/4 goes on']);
 });
 

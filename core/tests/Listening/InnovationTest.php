@@ -8,7 +8,10 @@ use Gravik\Listening\Hearing\Internal\Onset;
 use Gravik\Listening\Hearing\Internal\OnsetFinder;
 use Gravik\Tests\Support\Tones;
 
-it('is left with little while strings ring on, and with much in the moment a soft one is struck', function (array $tones, int $struck): void {
+it('is left with little while strings ring on, and with much in the moment a soft one is struck', function (
+    array $tones,
+    int $struck,
+): void {
     $left = Innovation::of(Envelopes::of(new Tones($tones, 0.0002)));
     $ringing = [];
     for ($frame = $struck - 400; $frame < $struck - 20; $frame += 4) {
