@@ -65,14 +65,16 @@ it('measures the device, records a take by key, judges it, keeps and lists it', 
         DatabaseSeeder::TEACHER['password'],
     )->makeBreakdown('Take One', '| Dm6 | A7 |');
     $page->station('lock', '.empty')->sees('No takes yet');
-    $page->fill('input[aria-label=Tempo]', '120')->choose('Bars to record', '4 bars');
+    $lock = $page->driver->getCurrentURL();
 
     $takes = fn (): int => count($page->all('.take-list button'));
-    $record = function (array $beats, bool $repeat) use ($page, $takes): void {
+    $record = function (array $beats, bool $repeat) use ($page, $lock, $takes): void {
+        $page->beginsAt($lock)->fill('input[aria-label=Tempo]', '120')->choose('Bars to record', '4 bars');
+        $page->waitFor(fn (): bool => ! $page->says('Fetching the take'), 'the takes so far do not come');
         $before = $takes();
         $page->script(TAPPER, [$beats, 120, 4, 0, $repeat]);
-        $page->keys('r')->sees('Count-in');
-        $page->waitFor(fn (): bool => $takes() > $before, 'the take is not listed', 60);
+        $page->keys('r')->element('.pad-down');
+        $page->waitFor(fn (): bool => $takes() > $before, 'the take is not listed');
     };
     // Without a measured delay the bias says that it includes the device; the repeats of a held key do not count.
     $page->undisturbed(function () use ($page, $record): void {
@@ -99,13 +101,31 @@ it('measures the device, records a take by key, judges it, keeps and lists it', 
 
 it('takes taps on the pads, and ends early without losing what was played', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Early Stop', '| Dm6 | A7 |');
-    $page->station('lock', '.empty')->keys('r')->sees('Bar 1 of 8');
-    foreach (range(1, 8) as $tap) {
-        $page->element($tap % 2 === 1 ? '.pad-down' : '.pad-up')->click();
-        usleep(200_000);
-    }
-    $page->keys(WebDriverKeys::ESCAPE)->waitFor(fn (): bool => str_contains($page->words('.take-list'), 'Take 1'), 'the take is lost');
+    $page->station('lock', '.empty');
+    $page->undisturbed(function () use ($page): void {
+        $page->keys(WebDriverKeys::ESCAPE, 'r')->sees('Bar 1 of 8');
+        foreach (range(1, 8) as $tap) {
+            $page->element($tap % 2 === 1 ? '.pad-down' : '.pad-up')->click();
+            usleep(200_000);
+        }
+        $page->keys(WebDriverKeys::ESCAPE)->waitFor(fn (): bool => str_contains($page->words('.take-list'), 'Take 1'), 'the take is lost');
+    });
     expect($page->words('.report > .muted'))->toContain('8 bars');
+});
+
+it('keeps what was played when the sound goes away in the middle of it, says so, and sounds again afterwards', function (): void {
+    $page = Stage::running()->page()->signIn(
+        DatabaseSeeder::TEACHER['email'],
+        DatabaseSeeder::TEACHER['password'],
+    )->makeBreakdown('Pulled Plug', '| Dm6 | A7 |');
+    $page->station('lock', '.empty')->choose('Bars to record', '8 bars');
+    $page->undisturbed(function () use ($page): void {
+        $page->keys(WebDriverKeys::ESCAPE, 'r')->sees('Bar 1 of 8')->keys('f', 'f', 'j')->sees('3 strokes so far');
+    });
+    $page->losesItsSound()->sees('This device gives no sound, so everything stopped');
+    $page->waitFor(fn (): bool => str_contains($page->words('.take-list'), 'Take 1'), 'what was played is lost');
+    expect($page->words('.report > .muted'))->toContain('of 48 strokes met');
+    $page->keys('r')->sees('Count-in: ')->element('.pad-down');
 });
 
 it('measures the delay of the device with sixteen taps and takes it off from then on', function (): void {
@@ -131,14 +151,14 @@ it('measures the delay of the device with sixteen taps and takes it off from the
             }
             watch()
             JS);
-        $page->waitFor(fn (): bool => $page->says('The delay is'), 'no delay is measured', 60);
+        $page->waitFor(fn (): bool => $page->says('The delay is'), 'no delay is measured');
         $ms = (int) (preg_match('/The delay is (-?\d+) ms/', $page->words('.ant-modal'), $found) === 1 ? $found[1] : -999);
         expect($ms)->toBeGreaterThan(5)->toBeLessThan(150);
         $page->press('Done')->sees("keys {$ms} ms, today");
     });
 
     $page->element('.delay-button')->click();
-    $page->press('Start the clicks')->waitFor(fn (): bool => $page->says('too few'), 'nobody says that no tap came', 60);
+    $page->press('Start the clicks')->waitFor(fn (): bool => $page->says('too few'), 'nobody says that no tap came');
 });
 
 afterEach(fn () => Stage::running()->endExtraPages());
@@ -168,14 +188,13 @@ it('measures the microphone by its own clicks, and reports of a take by micropho
     $takes = fn (): int => count($page->all('.take-list button'));
     $lock = (string) preg_replace('~/\w+$~', '/lock', $page->driver->getCurrentURL());
     $page->undisturbed(function () use ($page, $lock, $microphone, $takes, $timeline, $player, $truth): void {
-        $page->driver->get($lock);
-        $page->element('.delay-button');
+        $page->beginsAt($lock)->element('.delay-button');
         $page->fill('input[aria-label=Tempo]', '112')->choose('Bars to record', '8 bars');
         $microphone->hearsTheSpeaker(45);
         $page->element('.delay-button')->click();
         $page->element('.ant-modal');
         $page->script("[...document.querySelectorAll('.ant-modal .ant-segmented-item')].find((item) => item.textContent === 'microphone').click()");
-        $page->press('Start the clicks')->waitFor(fn (): bool => $page->says('The delay is'), 'no delay is measured', 60);
+        $page->press('Start the clicks')->waitFor(fn (): bool => $page->says('The delay is'), 'no delay is measured');
         $ms = (int) (preg_match('/The delay is (-?\d+) ms/', $page->words('.ant-modal'), $found) === 1 ? $found[1] : -999);
         // What the air adds, and besides it the limiter's looking ahead (6 ms).
         expect($ms)->toBeGreaterThanOrEqual(49)->toBeLessThan(54);

@@ -54,8 +54,7 @@ it('goes up the ladder by itself: each cycle is judged, and the next begins at t
     $page->script('document.activeElement.blur()');
     $page->sees(' tempos, ');
     $page->script(LADDER_TAPPER, [8]);
-    $page->keys('r')->sees('Next at', 60)->sees('of 1 cycles clean');
-    $page->sees('of 2 cycles clean', 60);
+    $page->keys('r')->sees('Next at')->sees('of 1 cycles clean')->sees('of 2 cycles clean');
     $page->keys(WebDriverKeys::ESCAPE)->sees('Go on');
 
     expect($page->script('return window.cyclesTapped'))->toBeGreaterThanOrEqual(2)
@@ -69,12 +68,14 @@ it('ends a cycle early without losing it, and lets nobody climb on a day that hu
     $page = quarters('Early Out');
     $page->keys('p')->element('.stairs');
     $page->script("[...document.querySelectorAll('.wishes label')].find((label) => label.textContent.includes('hurts')).click()");
-    $page->keys('r')->sees('Bar 1 of 4');
-    foreach (range(1, 8) as $tap) {
-        $page->keys('f');
-    }
-    $page->keys(WebDriverKeys::ESCAPE)->sees('0 of 1 cycles clean');
-    expect(count($page->all('.take-list button')))->toBe(1);
+    $page->undisturbed(function () use ($page): void {
+        $page->keys('r')->sees('Bar 1 of 4');
+        foreach (range(1, 8) as $tap) {
+            $page->keys('f');
+        }
+        $page->keys(WebDriverKeys::ESCAPE)->sees('0 of 1 cycles clean');
+        expect(count($page->all('.take-list button')))->toBe(1);
+    });
 });
 
 it('lets an error be heard: the guitar sounds as early as the report says', function (): void {
@@ -103,7 +104,7 @@ it('records free play over the form without marks, keeps it over a reload, and p
         (new SimulatedTake($timeline, (new SimulatedPlayer(0, 0, 5, 0, 3))->play($timeline, 4)))->wav(22050),
         4 * 60 / 200 - SimulatedTake::LEAD,
     );
-    $page->choose('Bars to play', '4 bars')->keys('r')->sees('Bar 4 of 4');
+    $page->choose('Bars to play', '4 bars')->keys('r');
     $page->waitFor(fn (): bool => count($page->all('.free-plays li')) === 1, 'what was played is not kept');
     expect($page->says('locks'))->toBeFalse()->and($page->says('They are listed here with their reports'))->toBeTrue();
 
@@ -117,7 +118,6 @@ it('records free play over the form without marks, keeps it over a reload, and p
     $page->waitFor(
         fn (): bool => $page->script("return document.querySelector('[aria-label=Play]') !== null") === true,
         'it does not end by itself',
-        20,
     );
     $page->press('Delete')->waitFor(fn (): bool => $page->all('.free-plays li') === [], 'it is not deleted');
 });
@@ -126,15 +126,17 @@ it('sets two takes beside each other, and hears one again with the band', functi
     $page = quarters('Side by Side');
     $page->fill('input[aria-label=Tempo]', '180')->choose('Bars to record', '4 bars');
     foreach ([1, 2] as $take) {
-        $page->keys('r')->sees('Bar 1 of 4');
-        foreach (range(1, 7) as $tap) {
-            $page->keys('f');
-            usleep(150_000);
-        }
-        $page->keys(WebDriverKeys::ESCAPE)->waitFor(
-            fn (): bool => count($page->all('.take-list button')) === $take,
-            'the take is not kept',
-        );
+        $page->undisturbed(function () use ($page, $take): void {
+            $page->keys(WebDriverKeys::ESCAPE, 'r')->sees('Bar 1 of 4');
+            foreach (range(1, 7) as $tap) {
+                $page->keys('f');
+                usleep(150_000);
+            }
+            $page->keys(WebDriverKeys::ESCAPE)->waitFor(
+                fn (): bool => count($page->all('.take-list button')) === $take,
+                'the take is not kept',
+            );
+        });
     }
     $page->script("[...document.querySelectorAll('.take-list button')].at(-1).dispatchEvent(new MouseEvent('click', { bubbles: true, shiftKey: true }))");
     $page->element('.beside-figures');

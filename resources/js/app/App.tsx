@@ -8,6 +8,7 @@ import { signedOut } from '../features/session/signedOut'
 import { chunk } from '../ui/chunk'
 import { Hatches } from '../ui/Hatches'
 import { Later } from '../ui/Later'
+import { SoundGone } from './SoundGone'
 import { theme } from './theme'
 
 const Shelf = chunk(() => import('../features/shelf/Shelf'), 'Laying out the page …')
@@ -59,6 +60,7 @@ export function App() {
       <Later>
         <AntApp notification={{ placement: 'bottomLeft', bottom: 92 }} message={{ top: 70 }}>
           <Hatches />
+          <SoundGone />
           <QueryClientProvider client={client}>
             <ErrorBoundary>
               <BrowserRouter>

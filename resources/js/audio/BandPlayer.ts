@@ -4,7 +4,8 @@ import { barAt, barEnd, barsUntil, firstAtOrAfter, nextBeat, placeAt, secondsOf 
 /** What the player needs of the machine it plays on. Times are seconds of the audio clock. */
 export type Output = {
   now(): number
-  resume(): Promise<void>
+  /** Lets the machine sound; says whether it does. */
+  resume(): Promise<boolean>
   play(event: TimedEvent, time: number): void
   click(high: boolean, time: number): void
   /** a syllable: 0 the bar's one, 1 a beat, 2 its division, 3 finer */
@@ -136,7 +137,7 @@ export class BandPlayer {
   async start(options: { fromBar?: number; bars?: number; clickOnly?: 'every beat' | 'as set'; onEnd?: () => void } = {}): Promise<void> {
     const timeline = this.timeline
     if (timeline === null || timeline.bars.length === 0) return
-    await this.output.resume()
+    if (!(await this.output.resume())) return
     const [first, last] = this.span(timeline)
     const bar = Math.min(Math.max(options.fromBar ?? first, first), last)
     const t = timeline.bars[bar]?.t ?? 0

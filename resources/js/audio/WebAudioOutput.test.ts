@@ -47,7 +47,9 @@ class Gain extends Node {
 class Context {
   sampleRate = 8000
   destination = new Node()
+  state = 'running'
   resume = async () => undefined
+  addEventListener = () => undefined
   decodeAudioData = async () => ({})
   get currentTime() {
     return room.now

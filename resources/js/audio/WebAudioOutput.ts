@@ -1,6 +1,6 @@
 import type { TimedEvent } from '../api/types'
 import type { Output } from './BandPlayer'
-import { audio } from './context'
+import { audio, sounds } from './context'
 import { DRUM_OF_KEY, isTone, type DrumName, type Pluck } from './synth'
 import { makeSound, type MadeSound, type WantedSound } from './synthWorker'
 
@@ -63,9 +63,10 @@ export class WebAudioOutput implements Output {
     return audio().currentTime
   }
 
-  async resume(): Promise<void> {
-    await audio().resume()
-    this.bus()
+  async resume(): Promise<boolean> {
+    const sounding = await sounds()
+    if (sounding) this.bus()
+    return sounding
   }
 
   /** Has the sounds a piece needs made ahead of time, beside the page. One that is due before it comes is made at once. */

@@ -1,6 +1,7 @@
 import { recall, remember } from '../ui/remembered'
 import { BandPlayer } from './BandPlayer'
 import { TapClock } from './tapClock'
+import { onSoundGone } from './context'
 import { WebAudioOutput } from './WebAudioOutput'
 
 /** The one band of the page. Its clock runs in a worker, so that a hidden tab keeps time. */
@@ -25,6 +26,8 @@ export function setPlaybackCeiling(db: number): void {
 output.setCeiling(playbackCeiling())
 
 export const band = new BandPlayer(output)
+// A clock that stands still plays nothing and ends no take.
+onSoundGone(() => band.stop())
 export const tapClock = new TapClock(() => output.now())
 
 const TICK_MS = 40

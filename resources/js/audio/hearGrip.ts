@@ -8,13 +8,13 @@ const BETWEEN_GRIPS = 0.42
 
 /** Strums a grip slowly from its lowest string, so that every note is heard. */
 export async function hearGrip(voicing: Voicing): Promise<void> {
-  await output.resume()
+  if (!(await output.resume())) return
   strum(voicing, output.now() + 0.03, RINGS)
 }
 
 /** One grip after another, the last one ringing. */
 export async function hearInTurn(voicings: Voicing[]): Promise<void> {
-  await output.resume()
+  if (!(await output.resume())) return
   const start = output.now() + 0.03
   voicings.forEach((voicing, index) => strum(voicing, start + index * BETWEEN_GRIPS, index === voicings.length - 1 ? RINGS : BETWEEN_GRIPS))
 }
@@ -34,7 +34,7 @@ function strum(voicing: Voicing, start: number, dur: number): void {
 
 /** Sounds some notes together, as a double stop or a single note of a fill. */
 export async function hearNotes(midi: number[]): Promise<void> {
-  await output.resume()
+  if (!(await output.resume())) return
   const start = output.now() + 0.03
   midi.forEach((pitch, index) =>
     output.play(
@@ -46,7 +46,7 @@ export async function hearNotes(midi: number[]): Promise<void> {
 
 /** Notes one after another, several at once where they belong together. */
 export async function hearLine(notes: number[][]): Promise<void> {
-  await output.resume()
+  if (!(await output.resume())) return
   const start = output.now() + 0.03
   notes.forEach((together, index) =>
     together.forEach((pitch, voice) =>

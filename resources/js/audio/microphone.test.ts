@@ -3,15 +3,15 @@ import { NoMicrophone, openMicrophone } from './microphone'
 
 vi.mock('./microphoneWorklet?worker&url', () => ({ default: '/worklet.js' }))
 
-const room = vi.hoisted(() => ({ port: {} as { onmessage?: (event: unknown) => void }, cut: [] as string[] }))
+const room = vi.hoisted(() => ({ port: {} as { onmessage?: (event: unknown) => void }, cut: [] as string[], sounds: true }))
 const part = (name: string) => ({ connect: () => undefined, disconnect: () => void room.cut.push(name) })
 vi.mock('./context', () => ({
   audio: () => ({
     sampleRate: 1000,
-    resume: async () => undefined,
     audioWorklet: { addModule: async () => undefined },
     createMediaStreamSource: () => part('source'),
   }),
+  sounds: async () => room.sounds,
 }))
 vi.stubGlobal(
   'AudioWorkletNode',
@@ -34,6 +34,15 @@ it.each([
   const problem = await openMicrophone(vi.fn(), vi.fn()).catch((why: unknown) => why)
   expect(problem).toBeInstanceOf(NoMicrophone)
   expect((problem as Error).message).toMatch(words)
+})
+
+it('gives the microphone back where the device has no sound to keep time by', async () => {
+  const track = { stop: () => void room.cut.push('track') }
+  microphones(async () => ({ getTracks: () => [track] }))
+  room.sounds = false
+  await expect(openMicrophone(vi.fn(), vi.fn())).rejects.toThrow(/keeps time by this device's sound/)
+  expect(room.cut.splice(0)).toEqual(['track'])
+  room.sounds = true
 })
 
 it('tells each block its own second, says when the device went away, and lets go of all of it', async () => {

@@ -1,4 +1,4 @@
-import { audio } from './context'
+import { audio, sounds } from './context'
 import worklet from './microphoneWorklet?worker&url'
 
 export type Microphone = { rate: number; stop: () => void }
@@ -33,7 +33,10 @@ export async function openMicrophone(
       )
     })
   const context = audio()
-  await context.resume()
+  if (!(await sounds())) {
+    stream.getTracks().forEach((track) => track.stop())
+    throw new NoMicrophone("The microphone keeps time by this device's sound, which does not start.")
+  }
   loaded ??= context.audioWorklet.addModule(worklet)
   await loaded
   const node = new AudioWorkletNode(context, 'gravik-listener')

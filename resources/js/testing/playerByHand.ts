@@ -65,7 +65,7 @@ export class FakeOutput implements Output {
   clicks: { high: boolean; time: number }[] = []
   silences = 0
   now = () => this.clock
-  resume = async () => undefined
+  resume = async () => true
   play = (event: TimedEvent, time: number) => void this.played.push({ event, time, at: this.clock })
   click = (high: boolean, time: number) => void this.clicks.push({ high, time })
   counted: { depth: number; time: number }[] = []

@@ -30,7 +30,7 @@ export const playbackCeiling = (): number => 0
 export const setPlaybackCeiling = vi.fn()
 export const output = {
   now: () => 0,
-  resume: async () => undefined,
+  resume: async () => true,
   prepare: vi.fn(),
   play: vi.fn(),
   click: vi.fn(),

@@ -13,12 +13,13 @@ use Facebook\WebDriver\WebDriverDimension;
 use Facebook\WebDriver\WebDriverElement;
 use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\AssertionFailedError;
+use Symfony\Component\Process\Process;
 
 /** A page as a person uses it: things are found by their words or labels, and everything waits until it is there. */
 final class Page
 {
-    /** Far more than any screen takes: a busy machine is no reason to call a screen broken. */
-    private const PATIENCE_SECONDS = 30.0;
+    /** Far more than any screen takes: machines have stood still for 30 s, and that is no reason to call a screen broken. */
+    private const PATIENCE_SECONDS = 90.0;
 
     private const ATTEMPTS = 12;
 
@@ -29,16 +30,28 @@ final class Page
     /** The audio clock goes on by 100 ms at a time (see Stage). */
     private const SLIP_MS = 160.0;
 
-    /** The span of audio time against the page's time: steady where the sound card's thread gets its turns. */
-    private const WATCH_THE_AUDIO_CLOCK = <<<'JS'
-        clearInterval(window.slipWatch)
+    private const CALM_SECONDS = 3.0;
+
+    private const UNTIL_CALM_SECONDS = 240.0;
+
+    /**
+     * How long the page stood still at most, and the span of audio time against the page's time: steady where the sound
+     * card's thread gets its turns. A sound card that gave up while the machine stood still has a clock that stands.
+     */
+    private const WATCH_BOTH_CLOCKS = <<<'JS'
+        clearInterval(window.clockWatch)
         window.slipContext ??= new AudioContext()
-        window.clockSlip = 0
+        void window.slipContext.resume()
+        Object.assign(window, { longestStandstill: 0, clockSlip: 0 })
+        let last = performance.now()
         let early = Infinity
         let late = -Infinity
-        window.slipWatch = setInterval(() => {
-          if (window.slipContext.state !== 'running' || window.slipContext.currentTime < 0.3) return
-          const apart = performance.now() - 1000 * window.slipContext.currentTime
+        window.clockWatch = setInterval(() => {
+          const now = performance.now()
+          window.longestStandstill = Math.max(window.longestStandstill, now - last)
+          last = now
+          if (window.slipContext.currentTime < 0.3) return
+          const apart = now - 1000 * window.slipContext.currentTime
           early = Math.min(early, apart)
           late = Math.max(late, apart)
           window.clockSlip = late - early
@@ -192,22 +205,20 @@ final class Page
     /**
      * Measures something in real time. Where the page itself stood still meanwhile, or its audio clock slipped against
      * the page's, because the machine was busy with something else, what was measured says nothing: then it is measured
-     * again, up to twelve times.
+     * again once the machine is calm, up to twelve times.
      *
-     * @param callable(): void $measure
+     * @param callable(): void $measure which begins from wherever it was broken off the time before
      */
     public function undisturbed(callable $measure): void
     {
         for ($attempt = 1; ; $attempt++) {
-            $this->script('clearInterval(window.stillness); window.longestStandstill = 0; let last = performance.now(); window.stillness = setInterval(() => { const now = performance.now(); window.longestStandstill = Math.max(window.longestStandstill, now - last); last = now }, 10)');
-            $this->script(self::WATCH_THE_AUDIO_CLOCK);
+            $this->script(self::WATCH_BOTH_CLOCKS);
             try {
                 $measure();
 
                 return;
             } catch (AssertionFailedError|\RuntimeException $problem) {
-                $stood = (float) $this->script('return window.longestStandstill ?? 0');
-                $slipped = (float) $this->script('return window.clockSlip ?? 0');
+                [$stood, $slipped] = $this->disturbance();
                 if ($attempt === self::ATTEMPTS || ($stood < self::STANDSTILL_MS && $slipped < self::SLIP_MS)) {
                     throw $problem;
                 }
@@ -215,8 +226,47 @@ final class Page
                     STDERR,
                     sprintf("\n  the page stood still for %.0f ms, its audio clock slipped %.0f ms; measuring again\n", $stood, $slipped),
                 );
+                $this->calmsDown();
             }
         }
+    }
+
+    /** Opens an address in the midst of a measurement: on the new page both clocks are watched on. */
+    public function beginsAt(string $address): self
+    {
+        $this->driver->get($address);
+        $this->script(self::WATCH_BOTH_CLOCKS);
+
+        return $this;
+    }
+
+    /** Waits for seconds in which nothing stood still; where there are none, what comes next has to try its luck. */
+    private function calmsDown(): void
+    {
+        $until = microtime(true) + self::UNTIL_CALM_SECONDS;
+        do {
+            $this->script(self::WATCH_BOTH_CLOCKS);
+            usleep((int) (1e6 * self::CALM_SECONDS));
+            [$stood, $slipped] = $this->disturbance();
+        } while (($stood >= self::STANDSTILL_MS || $slipped >= self::SLIP_MS) && microtime(true) < $until);
+    }
+
+    /** @return array{float, float} ms by which the page stood still at most, and by which its audio clock slipped, since they are watched */
+    private function disturbance(): array
+    {
+        return [
+            (float) $this->script('return window.longestStandstill ?? 0'),
+            (float) $this->script('return window.clockSlip ?? 0'),
+        ];
+    }
+
+    /** Ends the part of the browser that sounds, as a device does that is unplugged. */
+    public function losesItsSound(): self
+    {
+        $profile = $this->driver->getCapabilities()?->getCapability('chrome')['userDataDir'];
+        (new Process(['pkill', '-KILL', '-f', "utility-sub-type=audio.*{$profile} "]))->mustRun();
+
+        return $this;
     }
 
     /** @return list<string> what the accessibility rules of axe-core find against the page as it stands */

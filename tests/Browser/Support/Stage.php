@@ -60,7 +60,7 @@ final class Stage
         );
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
-        $driver = RemoteWebDriver::create('http://127.0.0.1:'.$this->driverPort, $capabilities, 30_000, 120_000);
+        $driver = RemoteWebDriver::create('http://127.0.0.1:'.$this->driverPort, $capabilities, 60_000, 300_000);
         $this->drivers[] = $driver;
         $driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
             'cmd' => 'Page.addScriptToEvaluateOnNewDocument',

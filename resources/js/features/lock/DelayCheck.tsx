@@ -5,6 +5,7 @@ import { call } from '../../api/client'
 import { keys } from '../../api/queries'
 import type { Calibration } from '../../api/types'
 import { band, output, tapClock } from '../../audio/band'
+import { onSoundGone } from '../../audio/context'
 import { NoMicrophone, openMicrophone, type Microphone } from '../../audio/microphone'
 import { Recording } from '../../audio/Recording'
 import { wavOf } from '../../audio/wav'
@@ -16,6 +17,8 @@ const LEAD_IN = 4
 const SECONDS_A_CLICK = 0.6
 /** A delay that moved by more than this is worth a word, ms. */
 const MOVED_MS = 10
+
+const NO_SOUND = 'The clicks stopped: this device gives no sound. Check its loudspeaker or headphones.'
 
 type Input = 'keys' | 'microphone'
 type State =
@@ -73,7 +76,7 @@ export function DelayCheck({ onClose }: { onClose: () => void }) {
   }
   const start = async () => {
     band.stop()
-    await output.resume()
+    if (!(await output.resume())) return setState({ status: 'refused', message: NO_SOUND })
     taps.current = []
     if (input === 'microphone') {
       const sound = new Recording()
@@ -107,6 +110,15 @@ export function DelayCheck({ onClose }: { onClose: () => void }) {
       recording.current?.microphone.stop()
       output.silence()
     },
+    [],
+  )
+  useEffect(
+    () =>
+      onSoundGone(() => {
+        clearInterval(timer.current)
+        recording.current?.microphone.stop()
+        setState((now) => (now.status === 'clicking' ? { status: 'refused', message: NO_SOUND } : now))
+      }),
     [],
   )
   useEffect(() => {

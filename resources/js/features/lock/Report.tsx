@@ -35,7 +35,7 @@ export function Report({ take }: { take: Take }) {
         ) : (
           <p className="muted">
             {report.anchored
-              ? 'This pattern has no pairs of beat and off-beat to measure a swing from.'
+              ? 'No swing to tell: that takes two off-beats that were met, with the beats around them.'
               : 'Swing needs pairs of beat and off-beat, or the band’s beat to hold off-beats against.'}
           </p>
         )}

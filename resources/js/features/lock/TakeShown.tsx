@@ -42,7 +42,8 @@ export function TakeShown({ taking, judge, takes, hidden, onMeasure }: Props) {
     }
     return <DelayOffer onMeasure={measure} onWithout={taking.listenNow} onLater={() => taking.setDelay('unasked')} />
   }
-  if (takes.shown === null) return takes.rows.length > 0 ? <p className="loading">Fetching the take …</p> : <NoTakes />
+  const coming = takes.list.items === undefined && takes.list.error === null
+  if (takes.shown === null) return coming || takes.rows.length > 0 ? <p className="loading">Fetching the take …</p> : <NoTakes />
   return takes.beside !== null ? (
     <Beside one={takes.shown} other={takes.beside} onClose={() => takes.putBeside(null)} />
   ) : (
