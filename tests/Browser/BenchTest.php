@@ -158,8 +158,8 @@ it('writes a bass under the chords, and keeps both when the upper line is counte
 
 it('takes a rhythm that is tapped in, and shows the schools side by side', function (): void {
     $page = Stage::running()->teacher()->makeBreakdown('Tapped Loft', '| Dm6 | A7 |')->station('hand', '.hand-wave .blade');
-    // Slow: half a sixteenth is 150 ms then, longer than what undisturbed lets pass as a moment's delay.
-    $page->fill('[aria-label=Tempo]', '50');
+    // Slow: half a sixteenth is 234 ms then, longer than the delays together that undisturbed lets pass.
+    $page->fill('[aria-label=Tempo]', '32');
     $taps = <<<'JS'
         const place = document.querySelector('[data-testid=place]')
         const tap = (key) => window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }))
@@ -170,13 +170,13 @@ it('takes a rhythm that is tapped in, and shows the schools side by side', funct
           counted ||= place.textContent.startsWith('–')
           if (!counted || !place.textContent.startsWith('1 . 1')) return requestAnimationFrame(watch)
           const rhythm = [['f', 0], ['j', 0.5], ['d', 1], ['f', 2], ['j', 2.5], ['d', 3]]
-          for (const [key, beats] of rhythm) setTimeout(() => tap(key), beats * 1200)
+          for (const [key, beats] of rhythm) setTimeout(() => tap(key), beats * 1875)
         }
         requestAnimationFrame(watch)
         JS;
     $page->undisturbed(function () use ($page, $taps): void {
         // Where it was broken off, one key ends the taking and the next closes the sheet.
-        $page->waitFor(fn (): bool => $page->all('.pads.four') === [] || ! $page->keys(WebDriverKeys::ESCAPE), 'the sheet stays');
+        $page->waitFor(fn (): bool => $page->all('.tap-sheet') === [] || ! $page->keys(WebDriverKeys::ESCAPE), 'the sheet stays');
         $page->keys('i')->element('.pads.four');
         $page->script($taps);
         $page->keys('r')->sees('taps within');

@@ -19,7 +19,7 @@ vi.stubGlobal(
   },
 )
 const gone = vi.fn()
-let leave = () => undefined as void
+let leave: () => void = () => undefined
 
 beforeEach(() => {
   vi.useFakeTimers()

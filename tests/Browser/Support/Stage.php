@@ -61,6 +61,7 @@ final class Stage
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $driver = RemoteWebDriver::create('http://127.0.0.1:'.$this->driverPort, $capabilities, 60_000, 300_000);
+        $driver->manage()->timeouts()->setScriptTimeout(300);
         $this->drivers[] = $driver;
         $driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
             'cmd' => 'Page.addScriptToEvaluateOnNewDocument',
