@@ -98,7 +98,7 @@ final class DemoServer
 
     public static function waitForPort(int $port): void
     {
-        $until = microtime(true) + 20;
+        $until = microtime(true) + 90;
         while (microtime(true) < $until) {
             $socket = @stream_socket_client("tcp://127.0.0.1:{$port}", $code, $message, 0.2);
             if ($socket !== false) {

@@ -15,7 +15,7 @@ use Symfony\Component\Process\Process;
 function artisan(string ...$words): array
 {
     $process = new Process([PHP_BINARY, 'artisan', ...$words], base_path(), ['DB_DATABASE' => ':memory:']);
-    $process->run();
+    $process->setTimeout(300)->run();
 
     return [$process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];
 }

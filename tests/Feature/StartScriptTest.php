@@ -9,7 +9,7 @@ use Symfony\Component\Process\Process;
 function script(array $words, array $environment = [], ?string $folder = null): array
 {
     $process = new Process([($folder ?? base_path()).'/bin/gravik', ...$words], $folder, $environment);
-    $process->setTimeout(20)->run();
+    $process->setTimeout(180)->run();
 
     return [(int) $process->getExitCode(), $process->getOutput(), trim($process->getErrorOutput())];
 }
