@@ -6,11 +6,7 @@ vi.mock('./microphoneWorklet?worker&url', () => ({ default: '/worklet.js' }))
 const room = vi.hoisted(() => ({ port: {} as { onmessage?: (event: unknown) => void }, cut: [] as string[], sounds: true }))
 const part = (name: string) => ({ connect: () => undefined, disconnect: () => void room.cut.push(name) })
 vi.mock('./context', () => ({
-  audio: () => ({
-    sampleRate: 1000,
-    audioWorklet: { addModule: async () => undefined },
-    createMediaStreamSource: () => part('source'),
-  }),
+  audio: () => ({ sampleRate: 1000, audioWorklet: { addModule: async () => undefined }, createMediaStreamSource: () => part('source') }),
   sounds: async () => room.sounds,
 }))
 vi.stubGlobal(

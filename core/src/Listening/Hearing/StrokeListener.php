@@ -28,12 +28,17 @@ final readonly class StrokeListener
     /** The attack in which a stroke is loudest, ms. */
     private const ATTACK = 50;
 
-    /** A dead stroke has fallen this far below its attack, in dB, when the next one comes or after a ninth of a second. */
-    private const DEAD_DB = -15.0;
+    /** A dead stroke has fallen this far below its beginning, in dB, when the next one comes or after a ninth of a second. */
+    private const DEAD_DB = -12.0;
+
+    /** Frames of the beginning that count: the pick's own knock, a peak of a millisecond, comes before them. */
+    private const AFTER_THE_KNOCK = 5;
+
+    private const BEGINNING = 40;
 
     private const LATE = 110;
 
-    private const LATE_SPAN = 25;
+    private const LATE_SPAN = 15;
 
     private const ENDED_DB = -20.0;
 
@@ -179,10 +184,11 @@ final readonly class StrokeListener
     /** @param Series $middle the energy between the body's boom and the pick's noise: hum and a chord's low end hide no knock there */
     private static function isDead(Series $middle, int $begin, int $next): bool
     {
-        $peak = $middle->loudest($begin, $begin + max(10, min($next - 5 - $begin, self::ATTACK)));
         $until = $begin + min($next - 8 - $begin, self::LATE);
+        $begun = min(self::BEGINNING, max(2 * self::AFTER_THE_KNOCK, intdiv($until - $begin, 2)));
+        $beginning = $middle->mean($begin + self::AFTER_THE_KNOCK, $begin + $begun);
 
-        return self::decibels($middle->mean(max($begin, $until - self::LATE_SPAN), $until), $peak) < self::DEAD_DB;
+        return self::decibels($middle->mean(max($begin, $until - self::LATE_SPAN), $until), $beginning) < self::DEAD_DB;
     }
 
     private static function decibels(float $energy, float $against): float
