@@ -10,6 +10,7 @@ use Gravik\Listening\Lock\Matcher;
 use Gravik\Listening\Lock\Take;
 use Gravik\Listening\PlayedOnset;
 use Gravik\Performance\Performer;
+use Gravik\Performance\PlayedStroke;
 use Gravik\Simulation\Material\MaterialTake;
 use Gravik\Simulation\Material\Place;
 use Gravik\Simulation\Material\Way;
@@ -94,4 +95,37 @@ it('tells chucks from strokes that ring, light ones too, whatever lies under bot
     'grains, with hum' => [Way::Granular, Place::Hum, 'XcxcXcxc'],
     'strings, light, in a room' => [Way::Physical, Place::Room, 'XxcxXxcx'],
     'driven, light, with hum' => [Way::Driven, Place::Hum, 'Xx.xXx.x'],
+]);
+
+it('hears where a stroke is let go, though hum, a room or a drive sounds on', function (Way $way, Place $place): void {
+    $timeline = (new Performer())->perform(Examples::breakdown(['tempo' => 100], 'X.x.X.x.'));
+    $strokes = array_map(
+        static fn (PlayedStroke $stroke): PlayedStroke => $stroke->ending(
+            array_map(static fn (float $end): float => $stroke->t + 0.4 * ($end - $stroke->t), $stroke->ends),
+        ),
+        (new SimulatedPlayer(0, 0, 6, 0, 7))->play($timeline, 4),
+    );
+    $path = (string) tempnam(sys_get_temp_dir(), 'gravik-cut-');
+    file_put_contents($path, (new MaterialTake($way, $place, 5, 6.0))->wav($strokes, 60 / 100));
+    $heard = TakeFile::read($path, 'take.wav')->strokes;
+    unlink($path);
+    $late = [];
+    foreach ($strokes as $stroke) {
+        foreach ($heard as $one) {
+            if (abs($one->t - $stroke->t - SimulatedTake::LEAD) < 0.025) {
+                $late[] = $one->seconds - (max($stroke->ends) - $stroke->t);
+            }
+        }
+    }
+    sort($late);
+
+    // Played for 0.24 s of 0.6; a room and the hand's own letting go add some.
+    expect(count($late))->toBeGreaterThanOrEqual(15)->and($late[0])->toBeGreaterThan(-0.05)
+        ->and($late[intdiv(count($late), 2)])->toBeLessThan(0.09)->and($late[count($late) - 1])->toBeLessThan(0.2);
+})->with([
+    'strings, with hum' => [Way::Physical, Place::Hum],
+    'driven, dry' => [Way::Driven, Place::Dry],
+    'driven, in a room' => [Way::Driven, Place::Room],
+    'grains, in a room' => [Way::Granular, Place::Room],
+    'FM, by phone' => [Way::Fm, Place::Phone],
 ]);

@@ -117,3 +117,11 @@ it('knows how likely so many successes are, as counting every outcome has it', f
     }
     expect(Statistics::atLeast($successes, $tries, 0.25))->toEqualWithDelta($likely, 1e-12);
 })->with([[0, 5], [3, 5], [7, 9], [9, 9]]);
+
+it('says of strokes that ring where they should be dead only where they sounded long enough to show it', function (): void {
+    $ringing = heardTake('xcxcxcxc', static fn (PlayedStroke $stroke): array => ['seconds' => 0.2]);
+    $fast = heardTake('xcxcxcxc', static fn (PlayedStroke $stroke): array => ['seconds' => 0.07]);
+
+    expect(findingOf($ringing, 'muting')?->text)->toStartWith('64 of 128 strokes rang where they should be dead')
+        ->and(findingOf($fast, 'muting'))->toBeNull();
+});

@@ -38,9 +38,12 @@ final readonly class StrokeListener
 
     private const LATE = 110;
 
+    private const BEFORE_THE_NEXT = 8;
+
     private const LATE_SPAN = 15;
 
-    private const ENDED_DB = -20.0;
+    /** So far below its beginning, in dB, a stroke has ended. */
+    private const ENDED_DB = -15.0;
 
     /** Nepers: an attack that rises so far is plain, and one that rises no further than this is hardly one. */
     private const PLAIN_RISE = 3.0;
@@ -127,12 +130,13 @@ final readonly class StrokeListener
         $strokes = [];
         foreach ($begins as $place => $begin) {
             $next = $ends[$place];
-            $isDead = self::isDead($middle, $begin, $next);
+            $beginning = self::beginning($middle, $begin, $next);
+            $isDead = self::isDead($middle, $begin, $next, $beginning);
             $sweep = $isDead ? null : $sweeps->read($begin / Envelopes::FRAMES_A_SECOND, $next / Envelopes::FRAMES_A_SECOND);
             $strokes[] = new HeardStroke(
                 ($begin + self::moved($onsets[$place], $sweep)) / Envelopes::FRAMES_A_SECOND,
                 10 * log10($peaks[$place] / $usual),
-                self::lasts($energy, $begin, $next, $peaks[$place]) / Envelopes::FRAMES_A_SECOND,
+                self::lasts($middle, $begin, $next, $beginning) / Envelopes::FRAMES_A_SECOND,
                 $isDead,
                 $sweep?->direction,
                 $onsets[$place]->plain,
@@ -181,12 +185,21 @@ final readonly class StrokeListener
         return $sweep->direction === null ? 0.0 : $sweep->firstMs * $doubt;
     }
 
-    /** @param Series $middle the energy between the body's boom and the pick's noise: hum and a chord's low end hide no knock there */
-    private static function isDead(Series $middle, int $begin, int $next): bool
+    /**
+     * How loud a stroke begins, right after the knock of the pick.
+     *
+     * @param Series $middle the energy between the body's boom and the pick's noise: hum and a chord's low end hide no end there
+     */
+    private static function beginning(Series $middle, int $begin, int $next): float
     {
-        $until = $begin + min($next - 8 - $begin, self::LATE);
-        $begun = min(self::BEGINNING, max(2 * self::AFTER_THE_KNOCK, intdiv($until - $begin, 2)));
-        $beginning = $middle->mean($begin + self::AFTER_THE_KNOCK, $begin + $begun);
+        $half = intdiv(min($next - self::BEFORE_THE_NEXT - $begin, self::LATE), 2);
+
+        return $middle->mean($begin + self::AFTER_THE_KNOCK, $begin + min(self::BEGINNING, max(2 * self::AFTER_THE_KNOCK, $half)));
+    }
+
+    private static function isDead(Series $middle, int $begin, int $next, float $beginning): bool
+    {
+        $until = $begin + min($next - self::BEFORE_THE_NEXT - $begin, self::LATE);
 
         return self::decibels($middle->mean(max($begin, $until - self::LATE_SPAN), $until), $beginning) < self::DEAD_DB;
     }
@@ -196,13 +209,13 @@ final readonly class StrokeListener
         return 10 * log10(max(1e-12, $energy) / max(1e-12, $against));
     }
 
-    /** @return int frames until ten in a row lie 20 dB below the peak */
-    private static function lasts(Series $energy, int $begin, int $next, float $peak): int
+    /** @return int frames until ten in a row lie so far below the beginning that it has ended */
+    private static function lasts(Series $middle, int $begin, int $next, float $beginning): int
     {
-        $ended = $peak * 10 ** (self::ENDED_DB / 10);
+        $ended = max(1e-12, $beginning) * 10 ** (self::ENDED_DB / 10);
         $quiet = 0;
         for ($frame = $begin + 1; $frame < $next; $frame++) {
-            $quiet = ($energy->values[$frame] ?? 0.0) < $ended ? $quiet + 1 : 0;
+            $quiet = ($middle->values[$frame] ?? 0.0) < $ended ? $quiet + 1 : 0;
             if ($quiet === 10) {
                 return max(1, $frame - 9 - $begin);
             }

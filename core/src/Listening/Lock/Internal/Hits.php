@@ -8,6 +8,7 @@ use Gravik\Listening\Hit;
 use Gravik\Listening\Lock\Matching;
 use Gravik\Listening\Lock\Plan;
 use Gravik\Listening\Lock\Take;
+use Gravik\Listening\PlayedOnset;
 
 /**
  * What each stroke that was met shows beside its planned one.
@@ -18,6 +19,9 @@ final readonly class Hits
 {
     /** A stroke that is planned to end so near the next one is ended by it, seconds. */
     private const ENDED_BY_NEXT = 0.06;
+
+    /** Whether a stroke rings cannot be heard where the next one comes sooner, seconds: a dead one has not fallen yet. */
+    private const TOO_SHORT_TO_RING = 0.085;
 
     /** @param list<float> $played seconds, the device's delay taken off */
     public function __construct(private Plan $plan, private Take $take, private array $played, private Matching $matching) {}
@@ -37,7 +41,7 @@ final readonly class Hits
                 $onset->t,
                 1000 * ($this->played[$stroke] - $onset->t),
                 $direction === null ? null : $direction === $onset->direction,
-                $tap->muted === null || $tap->levelDb === null ? null : $tap->muted === $onset->muted,
+                self::tellsMuting($tap) ? $tap->muted === $onset->muted : null,
                 $tap->levelDb,
                 $planned === null ? null : $tap->seconds / $planned,
                 $planned === null ? null : $tap->seconds - $planned,
@@ -46,6 +50,11 @@ final readonly class Hits
         }
 
         return $hits;
+    }
+
+    private static function tellsMuting(PlayedOnset $tap): bool
+    {
+        return $tap->levelDb !== null && $tap->muted !== null && ($tap->muted || ($tap->seconds ?? INF) >= self::TOO_SHORT_TO_RING);
     }
 
     /**
