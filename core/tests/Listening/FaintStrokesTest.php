@@ -88,7 +88,8 @@ it('tells chucks from strokes that ring, light ones too, whatever lies under bot
     $report = (new LockReporter())->report(Take::of($file->strokes, SimulatedTake::LEAD), $timeline, SwingUnit::Eighth, 0.0, bars: 4);
     $wrong = array_filter($report->hits, static fn (Hit $hit): bool => $hit->mutedRight === false);
 
-    expect(count($report->hits))->toBeGreaterThanOrEqual(4 * strlen(str_replace('.', '', $slots)) - 2)->and(count($wrong))->toBeLessThanOrEqual(1);
+    expect(count($report->hits))->toBeGreaterThanOrEqual(4 * strlen(str_replace('.', '', $slots)) - 2)
+        ->and(count($wrong))->toBeLessThanOrEqual(1);
 })->with([
     'strings, with hum' => [Way::Physical, Place::Hum, 'XcxcXcxc'],
     'driven, with hum' => [Way::Driven, Place::Hum, 'XcxcXcxc'],
