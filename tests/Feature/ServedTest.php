@@ -51,7 +51,10 @@ it('is served by nginx, php-fpm and a worker from the files that it writes for t
         $client = new Client(['base_uri' => "http://school.test:{$port}", 'cookies' => $cookies, 'http_errors' => false, 'curl' => [
             CURLOPT_RESOLVE => ["school.test:{$port}:127.0.0.1"],
         ]]);
-        for ($until = microtime(true) + 90; ($page = $client->get('/'))->getStatusCode() !== 200 && microtime(true) < $until; usleep(50_000));
+        $until = microtime(true) + 90;
+        while (($page = $client->get('/'))->getStatusCode() !== 200 && microtime(true) < $until) {
+            usleep(50_000);
+        }
         $html = (string) $page->getBody();
         preg_match('~src="(/build/assets/[^"]+\.js)"~', $html, $script);
         $asset = $client->get($script[1] ?? '/none', ['headers' => ['Accept-Encoding' => 'gzip'], 'decode_content' => false]);

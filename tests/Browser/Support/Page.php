@@ -28,42 +28,14 @@ final class Page
 
     private const STATIONS = ['listen', 'chart', 'shapes', 'hand', 'band', 'steps', 'lock', 'log', 'handout'];
 
-    private const STANDSTILL_MS = 120.0;
-
-    /** The audio clock goes on by 100 ms at a time (see Stage). */
-    private const SLIP_MS = 160.0;
-
-    private const CALM_SECONDS = 3.0;
-
-    private const UNTIL_CALM_SECONDS = 240.0;
-
-    /**
-     * How long the page stood still at most, and the span of audio time against the page's time: steady where the sound
-     * card's thread gets its turns. A sound card that gave up while the machine stood still has a clock that stands.
-     */
-    private const WATCH_BOTH_CLOCKS = <<<'JS'
-        clearInterval(window.clockWatch)
-        window.slipContext ??= new AudioContext()
-        void window.slipContext.resume()
-        Object.assign(window, { longestStandstill: 0, clockSlip: 0 })
-        let last = performance.now()
-        let early = Infinity
-        let late = -Infinity
-        window.clockWatch = setInterval(() => {
-          const now = performance.now()
-          window.longestStandstill = Math.max(window.longestStandstill, now - last)
-          last = now
-          if (window.slipContext.currentTime < 0.3) return
-          const apart = now - 1000 * window.slipContext.currentTime
-          early = Math.min(early, apart)
-          late = Math.max(late, apart)
-          window.clockSlip = late - early
-        }, 10)
-        JS;
+    private readonly Clocks $clocks;
 
     private bool $measuring = false;
 
-    public function __construct(public readonly RemoteWebDriver $driver, private readonly string $address) {}
+    public function __construct(public readonly RemoteWebDriver $driver, private readonly string $address)
+    {
+        $this->clocks = new Clocks($driver);
+    }
 
     public function open(string $path): self
     {
@@ -216,22 +188,19 @@ final class Page
     public function undisturbed(callable $measure): void
     {
         for ($attempt = 1; ; $attempt++) {
-            $this->script(self::WATCH_BOTH_CLOCKS);
+            $this->clocks->watch();
             $this->measuring = true;
             try {
                 $measure();
 
                 return;
             } catch (AssertionFailedError|\RuntimeException $problem) {
-                [$stood, $slipped] = $this->disturbance();
-                if ($attempt === self::ATTEMPTS || ($stood < self::STANDSTILL_MS && $slipped < self::SLIP_MS)) {
+                $disturbed = $this->clocks->disturbed();
+                if ($attempt === self::ATTEMPTS || $disturbed === null) {
                     throw $problem;
                 }
-                fwrite(
-                    STDERR,
-                    sprintf("\n  the page stood still for %.0f ms, its audio clock slipped %.0f ms; measuring again\n", $stood, $slipped),
-                );
-                $this->calmsDown();
+                fwrite(STDERR, "\n  {$disturbed}; measuring again\n");
+                $this->clocks->calmDown();
             } finally {
                 $this->measuring = false;
             }
@@ -242,29 +211,9 @@ final class Page
     public function beginsAt(string $address): self
     {
         $this->driver->get($address);
-        $this->script(self::WATCH_BOTH_CLOCKS);
+        $this->clocks->watch();
 
         return $this;
-    }
-
-    /** Waits for seconds in which nothing stood still; where there are none, what comes next has to try its luck. */
-    private function calmsDown(): void
-    {
-        $until = microtime(true) + self::UNTIL_CALM_SECONDS;
-        do {
-            $this->script(self::WATCH_BOTH_CLOCKS);
-            usleep((int) (1e6 * self::CALM_SECONDS));
-            [$stood, $slipped] = $this->disturbance();
-        } while (($stood >= self::STANDSTILL_MS || $slipped >= self::SLIP_MS) && microtime(true) < $until);
-    }
-
-    /** @return array{float, float} ms by which the page stood still at most, and by which its audio clock slipped, since they are watched */
-    private function disturbance(): array
-    {
-        return [
-            (float) $this->script('return window.longestStandstill ?? 0'),
-            (float) $this->script('return window.clockSlip ?? 0'),
-        ];
     }
 
     /** Ends the part of the browser that sounds, as a device does that is unplugged. */

@@ -13,7 +13,7 @@ final readonly class HeardStroke
     /**
      * @param float $t       seconds into the recording: the audible start of its first string
      * @param float $levelDb against the median stroke of the recording
-     * @param float $seconds until it lies 20 dB below its peak, at the latest until the next stroke
+     * @param float $seconds until it has ended, about 20 dB below its peak, at the latest until the next stroke
      * @param bool  $muted   a dead stroke, without pitch
      * @param ?Direction $direction which way it went through the strings; null where that cannot be told
      * @param float $plain   nepers by which it stands out of what rings on, farther than a stroke must; below 0 it may be nothing

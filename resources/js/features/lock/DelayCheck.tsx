@@ -18,7 +18,7 @@ const SECONDS_A_CLICK = 0.6
 /** A delay that moved by more than this is worth a word, ms. */
 const MOVED_MS = 10
 
-const NO_SOUND = 'The clicks stopped: this device gives no sound. Check its loudspeaker or headphones.'
+const NO_SOUND = 'There are no clicks: this device gives no sound. Check its loudspeaker or headphones.'
 
 type Input = 'keys' | 'microphone'
 type State =

@@ -82,6 +82,16 @@ it('lists what was played over this breakdown alone, hears it with the band in t
   expect(rows.size).toBe(1)
 })
 
+it('gives the guitar back where the band does not start, and offers to hear it again', async () => {
+  await keepSound('free-b1-01aaaaaaaaaaaaaaaaaaaaaaaa', played)
+  vi.mocked(band.start).mockImplementationOnce(async () => undefined)
+  showOnBench(<FreePlay onClose={vi.fn()} />)
+  fireEvent.click(await screen.findByText('Hear it with the band'))
+  const { mute } = vi.mocked(band as unknown as { mute: () => void })
+  await waitFor(() => expect(mute).toHaveBeenLastCalledWith('guitar', false))
+  expect(screen.queryByText('Stop')).toBeNull()
+})
+
 it('keeps the newest sounds and lets the oldest go, whatever they are of', async () => {
   for (let number = 0; number < 26; number++) {
     await keepSound(`${number % 2 === 0 ? 'free-b1-' : ''}01${String(number).padStart(24, '0')}`, { wav, firstBeat: number })

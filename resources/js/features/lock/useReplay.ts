@@ -47,6 +47,8 @@ export function useReplay() {
     band.mute('guitar', true)
     band.set({ loop: null })
     await band.start({ fromBar: take.from ?? 0, bars: take.bars })
+    // Where the device gives no sound, nothing plays that could end and give the guitar back.
+    if (band.snapshot().status === 'stopped') return band.mute('guitar', guitar)
     setPlaying(take.id)
     mine.current = true
     const unmute = band.subscribe(() => {
